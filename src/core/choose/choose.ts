@@ -1,0 +1,196 @@
+import type { Fabric } from '../cloth';
+import { stackStiffness, type ChosenLayer, type Extent, type Family, type Form, type Material, type Predicted, type PredictedWith } from '../layers';
+import { stackSteps } from '../steps';
+import type { Candidate, Judged, Question } from './context';
+import { CRITERIA } from './criteria';
+import { embroideryLoad, stitchDensityOf, typicalDensity } from './embroidery-load';
+import { HAND_BANDS, type Part } from './part';
+import { candidatesFor } from './recipes';
+import { cautionsFor, reasonsFor } from './remarks';
+import { ROLE_PROFILES } from './roles';
+import { traitsOf } from './traits';
+
+export interface StackLayer {
+  family: Family;
+  form: Form;
+  /** Name of the material. */
+  material: string;
+  materialId: string;
+  extent: Extent;
+  /** Turn against the grain, degrees. */
+  angle: number;
+}
+
+export interface CriterionScore {
+  name: string;
+  /** 0–100. */
+  score: number;
+  /** Share of the total score, 0–1. */
+  share: number;
+  why: string;
+}
+
+export interface RankedStack {
+  id: string;
+  title: string;
+  /** Which way of building it comes from: `single`, or a combined stack's name. */
+  recipe: string;
+  layers: StackLayer[];
+  /** 0–100. */
+  score: number;
+  predicted: Predicted;
+  /** What the predicted rigidity is made of, µN·m. */
+  terms: Pick<PredictedWith, 'clothRigidity' | 'layerRigidity' | 'couplingRigidity' | 'stiffening' | 'clothSource'>;
+  criteria: CriterionScore[];
+  reasons: string[];
+  cautions: string[];
+  steps: string[];
+}
+
+export interface RuledOutStack {
+  id: string;
+  title: string;
+  layers: StackLayer[];
+  why: string;
+  group: string;
+}
+
+export interface Choice {
+  ranked: RankedStack[];
+  ruledOut: RuledOutStack[];
+  /** The cloth without anything, for comparison. */
+  bare: { predicted: Predicted; inBand: boolean; words: string };
+  /** Wanted bending length, mm. */
+  band: readonly [number, number];
+  hand: string;
+  /** How many stacks were judged; `ranked` holds the best `limit` of them. */
+  judged: number;
+}
+
+/** Stacks that score less than this are not worth a line on the screen. */
+const WORTH_SHOWING = 25;
+
+const DEFAULT_LIMIT = 24;
+
+/** Builds the question that rules are written against. */
+export function questionFor(fabric: Fabric, part: Part): Question {
+  const profile = ROLE_PROFILES[part.role];
+  // A knit hangs softer than any weave; what is soft in a weave would be board-like in jersey.
+  const usual = profile.hand === 'soft' && fabric.construction === 'knit' && profile.kind === 'garment' ? 'fluid' : profile.hand;
+  const hand = part.hand ?? usual;
+  const density = part.embroidery ? stitchDensityOf(part.embroidery) : typicalDensity(part.role);
+  return { fabric, part, profile, traits: traitsOf(fabric, part), hand, band: HAND_BANDS[hand], stitchDensity: density };
+}
+
+/** Layers that are still there when the thing is finished, or whose working state is what is wanted. */
+function lasting(question: Question, layers: readonly ChosenLayer[]): Material[] {
+  const working = question.profile.kind === 'treat' || question.profile.kind === 'quilt' || question.part.role === 'bias-piece';
+  return layers
+    .filter(({ material }) => working || (material.ends !== 'torn' && material.ends !== 'rinsed' && material.ends !== 'melted'))
+    .map(({ material }) => material);
+}
+
+function judge(question: Question, candidate: Candidate): Judged {
+  const stays = lasting(question, candidate.layers);
+  const predicted = stackStiffness(question.fabric, stays);
+  const load = question.stitchDensity === undefined || question.profile.kind !== 'stitch'
+    ? undefined
+    : embroideryLoad(question.fabric, question.traits, candidate.layers, question.stitchDensity);
+  return { ...candidate, question, predicted, load, addedWeight: predicted.arealDensity - question.fabric.arealDensity };
+}
+
+function scoreOf(stack: Judged): number {
+  let sum = 0;
+  let weights = 0;
+  for (const criterion of CRITERIA) {
+    const weight = criterion.weight(stack.question);
+    if (weight === 0) continue;
+    sum += weight * criterion.score(stack);
+    weights += weight;
+  }
+  return sum / weights;
+}
+
+function publicLayers(layers: readonly ChosenLayer[]): StackLayer[] {
+  return layers.map(({ material, extent, angle }) => ({
+    family: material.family, form: material.form, material: material.name, materialId: material.id, extent, angle,
+  }));
+}
+
+function publicPredicted(p: PredictedWith): Predicted {
+  return { bendingLength: p.bendingLength, low: p.low, high: p.high, rigidity: p.rigidity, arealDensity: p.arealDensity, thickness: p.thickness };
+}
+
+function describe(stack: Judged, score: number): RankedStack {
+  const { question, predicted } = stack;
+  const total = CRITERIA.reduce((sum, criterion) => sum + criterion.weight(question), 0);
+  const steps = stackSteps({
+    fabric: question.fabric,
+    layers: stack.layers,
+    stitched: question.profile.kind === 'stitch',
+    floats: question.profile.kind === 'stitch' && question.traits.hoopMarks,
+    bias: question.part.cut === 'bias',
+    washed: question.part.care !== 'none' && question.part.care !== 'dry-clean',
+    cutAlready: question.part.cutAlready === true,
+  });
+  return {
+    id: stack.id,
+    title: stack.title,
+    recipe: stack.recipe,
+    layers: publicLayers(stack.layers),
+    score,
+    predicted: publicPredicted(predicted),
+    terms: {
+      clothRigidity: predicted.clothRigidity, layerRigidity: predicted.layerRigidity, couplingRigidity: predicted.couplingRigidity,
+      stiffening: predicted.stiffening, clothSource: predicted.clothSource,
+    },
+    criteria: CRITERIA.filter((criterion) => criterion.weight(question) > 0).map((criterion) => ({
+      name: criterion.name, score: criterion.score(stack), share: criterion.weight(question) / total, why: criterion.why(stack),
+    })),
+    reasons: reasonsFor(stack),
+    cautions: cautionsFor(stack),
+    steps: steps.map((step) => step.title),
+  };
+}
+
+/**
+ * What to put behind this cloth for this part: the best stacks with their reasons, and everything that was
+ * ruled out with why.
+ *
+ * The score is the weighted mean of the criteria in `criteria/`; it depends on the stack and the question
+ * alone. A stack that breaks a hard stop (`stops.ts`) is never ranked. Order of the library does not matter.
+ *
+ * @param fabric the cloth, g/m², mm, %
+ * @param part what it is for and what is wished of it
+ * @param library the layers to choose from
+ * @param limit most stacks to return
+ */
+export function choose(fabric: Fabric, part: Part, library: readonly Material[], limit: number = DEFAULT_LIMIT): Choice {
+  const question = questionFor(fabric, part);
+  const { candidates, refused } = candidatesFor(question, library);
+  const judged = candidates.map((candidate) => {
+    const stack = judge(question, candidate);
+    return { stack, score: scoreOf(stack) };
+  });
+  judged.sort((a, b) => b.score - a.score || (a.stack.id < b.stack.id ? -1 : 1));
+  const worth = judged.filter(({ score }, i) => score >= WORTH_SHOWING || i < 3);
+  const bare = stackStiffness(fabric, []);
+  const inBand = bare.bendingLength >= question.band[0] && bare.bendingLength <= question.band[1];
+  return {
+    ranked: worth.slice(0, limit).map(({ stack, score }) => describe(stack, score)),
+    ruledOut: refused
+      .map((r) => ({ id: r.id, title: r.title, layers: publicLayers(r.layers), why: r.why, group: r.group }))
+      .sort((a, b) => (a.group === b.group ? (a.id < b.id ? -1 : 1) : a.group < b.group ? -1 : 1)),
+    bare: { predicted: publicPredicted(bare), inBand, words: bareWords(question, inBand) },
+    band: question.band,
+    hand: question.hand,
+    judged: judged.length,
+  };
+}
+
+function bareWords({ profile, hand, traits, part }: Question, inBand: boolean): string {
+  if (profile.kind === 'stitch') return '';
+  if (profile.opening) return `The cloth is cut open here: ${profile.phrase} always gets something.`;
+  if (part.role === 'bag-lining' && traits.sealed) return 'A coated lining has body of its own and can be left bare.';
+  return inBand ? `By itself this cloth already hangs ${hand}; leaving it bare is a fair choice.` : '';
+}

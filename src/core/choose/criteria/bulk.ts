@@ -1,0 +1,27 @@
+import { clothThickness } from '../../cloth';
+import type { Judged } from '../context';
+import { points, ramp, type Criterion } from './criterion';
+
+/** Thickness of everything that runs into a turned seam: cloth and layer, twice, mm. */
+export function seamBulk({ layers, question }: Judged): number {
+  const cloth = clothThickness(question.fabric).value;
+  let inSeam = 0;
+  for (const { material, extent } of layers) if (extent === 'full') inSeam += material.thickness;
+  return 2 * (cloth + inSeam);
+}
+
+/** What the layers add where seams meet and corners are turned. */
+export const bulk: Criterion = {
+  name: 'Bulk in the seams',
+  weight: ({ profile }) => (profile.kind === 'stitch' || profile.kind === 'treat' ? 0 : 6),
+  score: (stack) => {
+    const bare = 2 * clothThickness(stack.question.fabric).value;
+    return points(ramp(seamBulk(stack) / bare, 1.3, 100, 4, 30));
+  },
+  why: (stack) => {
+    const bare = 2 * clothThickness(stack.question.fabric).value;
+    const more = seamBulk(stack) - bare;
+    if (more < 0.05) return 'Stays out of the seam, so corners turn as easily as in bare cloth.';
+    return `Runs into the seam and adds about ${more.toFixed(1)} mm there.`;
+  },
+};

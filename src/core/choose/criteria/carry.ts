@@ -1,0 +1,25 @@
+import { points, ramp, type Criterion } from './criterion';
+
+/** Whether cloth and sheets together carry the stitches without pucker or drift. */
+export const carry: Criterion = {
+  name: 'Carries the stitches',
+  weight: ({ profile }) => (profile.kind === 'stitch' ? 36 : 0),
+  score: ({ load }) => {
+    if (!load) return 100;
+    const { share } = load;
+    if (share > 1.5) return points(ramp(share, 1.5, 30, 4, 0));
+    if (share > 1) return ramp(share, 1, 68, 1.5, 30);
+    if (share > 0.8) return ramp(share, 0.8, 100, 1, 68);
+    // Far more support than the motif needs leaves a stiff plate in the cloth.
+    return ramp(share, 0.12, 70, 0.4, 100);
+  },
+  why: ({ load }) => {
+    if (!load) return 'No stitching here.';
+    const density = Math.round(load.density);
+    const carried = Math.round(load.carried / 5) * 5;
+    if (load.share > 1) return `The motif has about ${density} stitches per cm²; this carries about ${carried}.`;
+    if (load.share > 0.8) return `About ${density} stitches per cm² against ${carried} that it carries: near the limit.`;
+    if (load.share < 0.25) return `Carries about ${carried} stitches per cm², far more than the ${density} here.`;
+    return `Carries about ${carried} stitches per cm²; the motif has ${density}.`;
+  },
+};

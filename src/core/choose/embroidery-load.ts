@@ -1,0 +1,80 @@
+import type { Fabric } from '../cloth';
+import type { Embroidery, Role } from './part';
+import type { ChosenLayer } from '../layers';
+import type { Traits } from './traits';
+
+/** Stitches per cm² that are assumed when no motif is given: an even, medium fill; solid for a badge. */
+const TYPICAL_DENSITY: Partial<Record<Role, number>> = { embroidery: 45, badge: 90, applique: 30, 'free-stitching': 20 };
+
+export function typicalDensity(role: Role): number | undefined {
+  return TYPICAL_DENSITY[role];
+}
+
+/** Stitches per cm² of the motif's rectangle. */
+export function stitchDensityOf(embroidery: Embroidery): number {
+  return embroidery.stitches / ((embroidery.width * embroidery.height) / 100);
+}
+
+export interface EmbroideryLoad {
+  density: number;
+  /** Stitches per cm² that the cloth alone carries without puckering. */
+  cloth: number;
+  /** The same with the stack. */
+  carried: number;
+  /** density ÷ carried. */
+  share: number;
+}
+
+/**
+ * How many stitches per cm² a gram of sheet adds. Our own starting figures: a firm cut-away under stable
+ * cloth carries a dense fill, one light tear-away a light one. Re-fitted from the log.
+ */
+const PER_GRAM: Record<string, number> = {
+  'tear-away': 0.75, 'cut-away': 0.85, mesh: 0.85, 'wash-away': 0.8, 'heat-away': 0.4,
+};
+/** Whatever joins cloth and sheet across their whole face lets the pair carry more. */
+const JOIN: Record<string, number> = { loose: 1, 'spray-glued': 1.2, sticky: 1.25, fusible: 1.35, 'fusible-both': 1.35 };
+/** A torn sheet holds unstable cloth only until it is perforated. */
+const TEAR_ON_UNSTABLE = 0.4;
+/** Two meshes at 45° even out each other's grain. */
+const CROSSED = 1.1;
+
+const WEAVE_CARRY: Record<string, number> = { loose: 0.55, sweater: 0.5, satin: 0.8, crepe: 0.75, twill: 0.9, eyelet: 0.6 };
+
+/** Cloth-alone capacity in stitches per cm²: 30 for a stable 150 g/m² weave, with the root of its weight. */
+function clothCarries(fabric: Fabric, traits: Traits): number {
+  const byWeight = Math.min(60, Math.max(6, 30 * Math.sqrt(fabric.arealDensity / 150)));
+  const stretch = Math.max(fabric.stretchLength, fabric.stretchCross);
+  const net = fabric.construction === 'net' ? 0.4 : 1;
+  const weave = WEAVE_CARRY[fabric.weave ?? 'plain'] ?? 1;
+  return (byWeight * weave * net * (traits.loose ? 0.9 : 1)) / (1 + stretch / 15);
+}
+
+/**
+ * Load of a motif against what cloth and sheets carry.
+ *
+ * The cloth carries a share by weight and stability; each sheet adds by weight, family and how it is joined.
+ * Thin cloth cannot pass more to the sheet than its own threads hold, so the sheets count less under it.
+ */
+export function embroideryLoad(fabric: Fabric, traits: Traits, layers: readonly ChosenLayer[], density: number): EmbroideryLoad {
+  const cloth = clothCarries(fabric, traits);
+  const grip = Math.sqrt(Math.min(1, Math.max(0.12, fabric.arealDensity / 100)));
+  let sheets = 0;
+  let starch = 1;
+  let crossed = 1;
+  for (const { material, angle } of layers) {
+    if (material.form === 'liquid') {
+      starch = Math.max(starch, 1 + 0.25 * Math.log2(material.stiffening));
+      continue;
+    }
+    const perGram = PER_GRAM[material.family];
+    if (perGram === undefined) continue;
+    const torn = material.family === 'tear-away' && traits.unstableForStitching ? TEAR_ON_UNSTABLE : 1;
+    // Over holes the film itself is the ground that is stitched on.
+    const hold = traits.open && material.family === 'wash-away' ? 1 : grip;
+    sheets += perGram * material.arealDensity * (JOIN[material.form] ?? 1) * torn * hold;
+    if (angle !== 0) crossed = CROSSED;
+  }
+  const carried = cloth * starch + sheets * crossed;
+  return { density, cloth, carried, share: density / carried };
+}

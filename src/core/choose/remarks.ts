@@ -1,0 +1,211 @@
+import { isFusible } from '../layers';
+import type { Judged } from './context';
+import { needsHandSewing } from './stops';
+
+/** A sentence that belongs to a stack when its condition holds. Data: add an entry to add a remark. */
+interface Remark {
+  id: string;
+  when(stack: Judged): boolean;
+  words(stack: Judged): string;
+}
+
+const fusedLayer = (stack: Judged) => stack.layers.find(({ material }) => isFusible(material.form))?.material;
+const has = (stack: Judged, ...families: string[]) => stack.layers.some(({ material }) => families.includes(material.family));
+
+/** Why this stack fits, best reason first. */
+const REASONS: readonly Remark[] = [
+  {
+    id: 'in-band',
+    when: ({ predicted, question: { band, profile } }) => profile.kind !== 'stitch' && predicted.bendingLength >= band[0] && predicted.bendingLength <= band[1],
+    words: ({ question }) => `Hangs ${question.hand}, as you asked.`,
+  },
+  {
+    id: 'family-fits',
+    when: ({ suitability }) => suitability >= 84,
+    words: ({ question }) => `Helps ${question.profile.phrase} to ${question.profile.job}.`,
+  },
+  {
+    id: 'gives-with-cloth',
+    when: (s) => s.question.part.stretch === 'keep' && s.question.traits.maxStretch >= 8 && s.question.profile.kind !== 'stitch' && s.question.profile.kind !== 'treat',
+    words: () => 'Gives with the cloth, so the part keeps its stretch.',
+  },
+  {
+    id: 'stops-stretch',
+    when: (s) => s.question.part.stretch === 'stop' && s.question.traits.gives && !s.layers.every(({ material }) => material.form === 'liquid'),
+    words: () => 'Stops the stretch where it lies.',
+  },
+  {
+    id: 'sewn-spares-face',
+    when: (s) => s.question.traits.ruinedByPressing && fusedLayer(s) === undefined,
+    words: ({ question }) => `Goes in without the iron, so the ${question.fabric.surface.includes('crinkled') ? 'crinkle' : question.fabric.surface.includes('beaded') ? 'beading' : 'pile'} stays as it is.`,
+  },
+  {
+    id: 'cool-melt',
+    when: (s) => s.question.fabric.ironDots === 1 && fusedLayer(s) !== undefined,
+    words: () => 'Its glue melts at the cool setting that this cloth bears.',
+  },
+  {
+    id: 'carries',
+    when: ({ load }) => load !== undefined && load.share <= 0.8,
+    words: () => 'Carries this many stitches with room to spare.',
+  },
+  {
+    id: 'stays-under-stitches',
+    when: (s) => s.question.profile.kind === 'stitch' && s.question.traits.unstableForStitching && has(s, 'cut-away', 'mesh'),
+    words: () => 'Stays behind the stitches for good, which cloth that gives needs.',
+  },
+  {
+    id: 'tears-clean',
+    when: (s) => s.question.profile.kind === 'stitch' && has(s, 'tear-away'),
+    words: () => 'The cloth is stable; the sheet tears away and leaves it soft.',
+  },
+  {
+    id: 'topping',
+    when: (s) => has(s, 'topping'),
+    words: () => 'The topping keeps stitches from sinking into the loft.',
+  },
+  {
+    id: 'crossed',
+    when: (s) => s.layers.some(({ angle }) => angle !== 0),
+    words: () => 'Two meshes, one turned 45°, hold evenly in every direction.',
+  },
+  {
+    id: 'floats',
+    when: (s) => s.question.profile.kind === 'stitch' && s.question.traits.hoopMarks,
+    words: () => 'The sheet is hooped and the cloth floats on it, so no hoop marks are left.',
+  },
+  {
+    id: 'washes-out',
+    when: (s) => s.layers.every(({ material }) => material.form === 'liquid'),
+    words: () => 'Washes out again and leaves nothing behind.',
+  },
+  {
+    id: 'mulled',
+    when: (s) => has(s, 'mulling'),
+    words: () => 'The mulling hides the edges and weave of the stiff base.',
+  },
+  {
+    id: 'invisible',
+    when: (s) => s.question.fabric.sheer === 'sheer' && s.layers.every(({ material }) => material.opacity === 'sheer'),
+    words: () => 'Sheer itself, so the cloth stays see-through.',
+  },
+];
+
+/** What to look out for. */
+const CAUTIONS: readonly Remark[] = [
+  {
+    id: 'motif-too-dense',
+    when: ({ load }) => load !== undefined && load.share > 1,
+    words: ({ load, question }) => {
+      const thin = question.fabric.arealDensity < 110 || question.traits.loose;
+      const less = Math.round((1 - 1 / load!.share) * 100 / 5) * 5;
+      return thin
+        ? `This motif is too dense for this cloth, whatever lies under it. Take a lighter motif (about ${Math.max(5, less)} % fewer stitches), make it larger, or put it on other cloth.`
+        : `Too many stitches for this stack: about ${Math.max(5, less)} % fewer, or one layer more.`;
+    },
+  },
+  {
+    id: 'near-limit',
+    when: ({ load }) => load !== undefined && load.share > 0.8 && load.share <= 1,
+    words: () => 'Near its limit: add one layer, or join sheet and cloth with spray or a fused sheet.',
+  },
+  {
+    id: 'near-edge',
+    when: ({ question }) => question.profile.kind === 'stitch' && question.part.embroidery?.nearEdge !== undefined && question.part.embroidery.nearEdge !== false,
+    words: () => 'The motif lies near an edge: check that the hoop has cloth to hold, or float it on a sticky or sprayed sheet.',
+  },
+  {
+    id: 'too-stiff',
+    when: ({ predicted, question }) => question.profile.kind !== 'stitch' && predicted.low > question.band[1],
+    words: ({ question }) => `Likely to turn out stiffer than ${question.hand}.`,
+  },
+  {
+    id: 'too-soft',
+    when: ({ predicted, question }) => question.profile.kind !== 'stitch' && question.profile.area === 'panel' && predicted.high < question.band[0],
+    words: ({ question }) => `Likely to turn out softer than ${question.hand}.`,
+  },
+  {
+    id: 'hot-limit',
+    when: (s) => s.layers.some(({ material }) => material.leaflet.ironDots > 0 && material.leaflet.ironDots === s.question.fabric.ironDots) && s.question.fabric.ironDots < 3,
+    words: () => 'It needs all the heat that this cloth bears: press a scrap first.',
+  },
+  {
+    id: 'shrinks',
+    when: (s) => s.layers.some(({ material }) => material.form === 'liquid' && material.arealDensity >= 10),
+    words: () => 'Soaking shrinks the cloth by a centimetre or more on half a metre: treat it before cutting.',
+  },
+  {
+    id: 'pre-shrink',
+    when: (s) => s.layers.some(({ material }) => material.preShrink) && s.question.part.care !== 'none' && s.question.part.care !== 'dry-clean',
+    words: ({ question }) => (question.fabric.prewashed ? 'Shrink the layer before cutting it.' : 'Wash the cloth and shrink the layer before cutting, or it puckers after the first wash.'),
+  },
+  {
+    id: 'glue-through',
+    when: (s) => s.question.fabric.sheer !== 'opaque' && fusedLayer(s) !== undefined,
+    words: () => 'Look at a fused scrap in daylight: glue dots can show through cloth like this.',
+  },
+  {
+    id: 'grain',
+    when: (s) => s.layers.some(({ material }) => material.grain && material.form !== 'liquid') && s.question.profile.kind !== 'stitch',
+    words: ({ question }) => (question.part.cut === 'bias' ? 'The piece is on the bias, so cut the layer on the bias too.' : 'It has a grain: cut it the same way as the piece.'),
+  },
+  {
+    id: 'test-synthetic',
+    when: (s) => s.layers.some(({ material }) => material.form === 'liquid') && s.question.traits.natural < 0.5,
+    words: () => 'This cloth takes up little liquid: test on a scrap before trusting it.',
+  },
+  {
+    id: 'flattens',
+    when: (s) => s.question.traits.needsTopping && !s.question.traits.ruinedByPressing && fusedLayer(s) !== undefined,
+    words: () => 'Pressing flattens loft and loops; fuse over a towel and lift the iron straight.',
+  },
+  {
+    id: 'coated-holes',
+    when: (s) => s.question.traits.sealed,
+    words: () => 'Every needle hole stays: no pins, no basting where it shows, and sew once.',
+  },
+  {
+    id: 'catch-stitch',
+    when: (s) => s.layers.some(({ material }) => material.family === 'organza') && s.question.traits.ruinedByPressing,
+    words: () => 'Hold it with loose catch stitches that take a thread or two, so that both cloths can move.',
+  },
+  {
+    id: 'hand-sewing',
+    when: (s) => s.layers.some(({ material }) => needsHandSewing(s.question, material)),
+    words: () => 'Part of this is sewn by hand.',
+  },
+  {
+    id: 'spray-air',
+    when: (s) => s.layers.some(({ material }) => material.form === 'spray-glued' || material.family === 'starch' || material.family === 'edge-stiffener' || material.family === 'pressing-spray'),
+    words: () => 'Spray where there is fresh air, away from flames, and never over a hot iron.',
+  },
+  {
+    id: 'buckram-water',
+    when: (s) => has(s, 'buckram'),
+    words: () => 'Buckram goes limp when it gets wet: never wash it.',
+  },
+  {
+    id: 'coverage',
+    when: (s) => s.layers.some(({ material }) => material.family === 'foam' || material.family === 'stiff-core' || material.family === 'firm-nonwoven'),
+    words: () => 'Keep it out of the seams: cut it to the seam line, or a little inside.',
+  },
+  {
+    id: 'estimated',
+    when: ({ predicted, question }) => predicted.clothSource === 'estimated' && question.profile.kind !== 'stitch',
+    words: () => 'The stiffness of the cloth is estimated from its description; an overhang reading would narrow it.',
+  },
+];
+
+const sentences = (remarks: readonly Remark[], stack: Judged): string[] =>
+  remarks.filter((remark) => remark.when(stack)).map((remark) => remark.words(stack));
+
+/** Reasons for a stack, best first; never empty. */
+export function reasonsFor(stack: Judged): string[] {
+  const found = sentences(REASONS, stack);
+  return found.length > 0 ? found : [`It can serve ${stack.question.profile.phrase}.`];
+}
+
+/** Cautions for a stack, most urgent first. */
+export function cautionsFor(stack: Judged): string[] {
+  return sentences(CAUTIONS, stack);
+}

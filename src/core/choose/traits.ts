@@ -1,0 +1,62 @@
+import { fibreShare, type Fabric } from '../cloth';
+import type { Part } from './part';
+
+/** What follows from a cloth's description, worked out once for all rules. */
+export interface Traits {
+  /** Effective stretch each way, %: a bias-cut piece gives even when its cloth does not. */
+  stretchLength: number;
+  stretchCross: number;
+  maxStretch: number;
+  minStretch: number;
+  gives: boolean;
+  /** Too unstable for a sheet that is torn away. */
+  unstableForStitching: boolean;
+  /** Pressing would flatten or melt what is on the face. */
+  ruinedByPressing: boolean;
+  /** Leather, film or coating on the face. */
+  sealed: boolean;
+  /** Holes that glue comes through. */
+  open: boolean;
+  /** Loft or loops in which stitches sink. */
+  needsTopping: boolean;
+  /** A hoop would leave a mark that stays. */
+  hoopMarks: boolean;
+  loose: boolean;
+  /** Share of fibres that soak up water, 0–1. */
+  natural: number;
+}
+
+/** A woven cloth gives about this much at 45° under a gentle pull, %. */
+const BIAS_GIVE = 12;
+
+/** Below this no cloth is called stretchy, %. */
+export const STRETCHY = 8;
+
+export function traitsOf(fabric: Fabric, part: Part): Traits {
+  const bias = part.cut === 'bias' ? BIAS_GIVE : 0;
+  const stretchLength = Math.max(fabric.stretchLength, bias);
+  const stretchCross = Math.max(fabric.stretchCross, bias);
+  const has = (surface: Fabric['surface'][number]) => fabric.surface.includes(surface);
+  const weave = fabric.weave ?? (fabric.construction === 'knit' ? 'jersey' : 'plain');
+  const pile = has('pile') || weave === 'pile';
+  const openwork = has('openwork') || weave === 'eyelet' || fabric.construction === 'net';
+  const sealed = fabric.construction === 'leather' || fabric.construction === 'coated' || has('coated');
+  const rawStretch = Math.max(fabric.stretchLength, fabric.stretchCross);
+  const loose = weave === 'loose' || weave === 'sweater';
+  return {
+    stretchLength,
+    stretchCross,
+    maxStretch: Math.max(stretchLength, stretchCross),
+    minStretch: Math.min(stretchLength, stretchCross),
+    gives: fabric.construction === 'knit' || rawStretch >= STRETCHY || part.cut === 'bias',
+    unstableForStitching:
+      fabric.construction === 'knit' || rawStretch >= STRETCHY || loose || weave === 'fleece' || weave === 'terry' || weave === 'rib' || weave === 'jersey',
+    ruinedByPressing: pile || has('crinkled') || has('beaded'),
+    sealed,
+    open: openwork,
+    needsTopping: pile || has('lofty') || has('looped') || weave === 'terry' || weave === 'fleece',
+    hoopMarks: sealed || pile,
+    loose,
+    natural: fibreShare(fabric, 'cotton', 'linen', 'wool', 'silk', 'viscose'),
+  };
+}

@@ -1,0 +1,35 @@
+export {
+  bendingLengthFromDrop,
+  bendingLengthFromOverhang,
+  bendingLengthOf,
+  flexuralRigidity,
+  overhangFromBendingLength,
+  GRAVITY,
+  JIG_ANGLE,
+} from './overhang';
+export { droopProfile } from './droop-profile';
+export { clothBendingLength, clothMembraneStiffness, clothThickness } from './estimate';
+export type { Estimate } from './estimate';
+export {
+  CONSTRUCTIONS,
+  FIBRES,
+  FRAYS,
+  SHEERNESS,
+  SURFACES,
+  TONES,
+  WATER,
+  WEAVES,
+  fibreShare,
+} from './fabric';
+export type {
+  Construction,
+  Fabric,
+  Fibre,
+  FibreShare,
+  Fray,
+  Sheerness,
+  Surface,
+  Tone,
+  Water,
+  Weave,
+} from './fabric';

@@ -1,0 +1,31 @@
+import { requireNumber } from '../input-error';
+import { MM_PER_INCH, type LengthSystem } from '../units';
+
+export interface LengthToBuy {
+  /** What the layout uses after shrinking, mm. */
+  needed: number;
+  /** With shrinkage and squaring, mm. */
+  withAllowances: number;
+  /** Rounded up to how shops cut, mm. */
+  buy: number;
+}
+
+/** Shops cut by ten centimetres, or by the eighth of a yard. */
+const SHOP_STEP: Record<LengthSystem, number> = { metric: 100, inch: (36 * MM_PER_INCH) / 8 };
+
+/** What an uneven end costs when it is squared, mm. */
+export const SQUARING = 30;
+
+/**
+ * Length to buy for a layout: size ÷ (1 − shrinkage), plus squaring the end, rounded up to the shop's step.
+ *
+ * @param layoutLength mm @param shrinkage share lost in the wash, 0–0.3
+ */
+export function lengthToBuy(layoutLength: number, shrinkage: number, system: LengthSystem, squaring: number = SQUARING): LengthToBuy {
+  requireNumber('layoutLength', layoutLength, 'mm', { min: 0 });
+  requireNumber('shrinkage', shrinkage, '', { min: 0, max: 0.3 });
+  if (layoutLength === 0) return { needed: 0, withAllowances: 0, buy: 0 };
+  const withAllowances = layoutLength / (1 - shrinkage) + squaring;
+  const step = SHOP_STEP[system];
+  return { needed: layoutLength, withAllowances, buy: Math.ceil(withAllowances / step - 1e-9) * step };
+}

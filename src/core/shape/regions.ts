@@ -1,0 +1,77 @@
+import { Clipper, FillRule, type Path64, type Paths64 } from 'clipper2-ts';
+import { polygonArea, signedArea, type Outline } from './polygon';
+
+/**
+ * The one place where the polygon library is used. It works in whole numbers, because the library's own
+ * handling of fractions is full of surprises: micrometres for a bed cover, finer for a collar. Coordinates
+ * stay below 3e7 so that its cross products are exact in double precision.
+ */
+const LARGEST = 3e7;
+const FINEST_SCALE = 1e6;
+const COARSEST_SCALE = 1e3;
+
+/** Steps per millimetre for these outlines: the finest power of ten that keeps cross products exact. */
+function scaleFor(outlines: readonly Outline[]): number {
+  let largest = 1;
+  for (const outline of outlines) {
+    for (const [x, y] of outline) largest = Math.max(largest, Math.abs(x), Math.abs(y));
+  }
+  const scale = 10 ** Math.floor(Math.log10(LARGEST / largest));
+  return Math.max(COARSEST_SCALE, Math.min(FINEST_SCALE, scale));
+}
+
+/** Winding is made alike, so that either winding of an input counts as filled. */
+function filled(outlines: readonly Outline[], scale: number): Paths64 {
+  return outlines.map((outline) => {
+    const path: Path64 = outline.map(([x, y]) => ({ x: Math.round(x * scale), y: Math.round(y * scale) }));
+    return Clipper.area(path) < 0 ? path.reverse() : path;
+  });
+}
+
+function fromPaths(paths: Paths64, scale: number): Outline[] {
+  return paths.map((path) => withoutFlatCorners(path.map(({ x, y }) => [x / scale, y / scale]), 0.75 / scale));
+}
+
+/** Leaves out corners that lie on the line through their neighbours, within the rounding of the grid. */
+function withoutFlatCorners(outline: Outline, tolerance: number): Outline {
+  let kept = outline;
+  for (let pass = 0; pass < 2; pass++) {
+    const n = kept.length;
+    if (n <= 3) return kept;
+    kept = kept.filter((p, i) => {
+      const a = kept[(i + n - 1) % n]!;
+      const b = kept[(i + 1) % n]!;
+      const length = Math.hypot(b[0] - a[0], b[1] - a[1]);
+      return length === 0 || Math.abs((b[0] - a[0]) * (p[1] - a[1]) - (b[1] - a[1]) * (p[0] - a[0])) > tolerance * length;
+    });
+  }
+  return kept;
+}
+
+/** Area covered by any of the outlines, with holes as clockwise paths. */
+export function unionOf(outlines: readonly Outline[]): Outline[] {
+  const scale = scaleFor(outlines);
+  return fromPaths(Clipper.union(filled(outlines, scale), FillRule.NonZero), scale);
+}
+
+/** What is left of the outline when the cutters are taken away; holes come as clockwise paths. */
+export function difference(outline: Outline, cutters: readonly Outline[]): Outline[] {
+  const scale = scaleFor([outline, ...cutters]);
+  return fromPaths(Clipper.difference(filled([outline], scale), filled(cutters, scale), FillRule.NonZero), scale);
+}
+
+/** What outlines and masks have in common. */
+export function intersection(outlines: readonly Outline[], masks: readonly Outline[]): Outline[] {
+  const scale = scaleFor([...outlines, ...masks]);
+  return fromPaths(Clipper.intersect(filled(outlines, scale), filled(masks, scale), FillRule.NonZero), scale);
+}
+
+/** Area of a region whose holes run the other way round, mm². */
+export function regionArea(region: readonly Outline[]): number {
+  return Math.abs(region.reduce((sum, path) => sum + signedArea(path), 0));
+}
+
+/** Drops what is narrower than scissors can follow: slivers below `smallest` mm². */
+export function withoutSlivers(region: readonly Outline[], smallest: number): Outline[] {
+  return region.filter((path) => polygonArea(path) >= smallest);
+}

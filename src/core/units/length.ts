@@ -1,0 +1,104 @@
+import { InputError, shown } from '../input-error';
+
+/** The two ways in which people read lengths. */
+export type LengthSystem = 'metric' | 'inch';
+
+/** Exactly 25.4 mm, by the definition of the international inch. */
+export const MM_PER_INCH = 25.4;
+
+const MM_PER_UNIT: Record<string, number> = {
+  mm: 1,
+  cm: 10,
+  m: 1000,
+  in: MM_PER_INCH,
+  inch: MM_PER_INCH,
+  inches: MM_PER_INCH,
+  '"': MM_PER_INCH,
+  '″': MM_PER_INCH,
+  '”': MM_PER_INCH,
+  ft: MM_PER_INCH * 12,
+  "'": MM_PER_INCH * 12,
+  yd: MM_PER_INCH * 36,
+  yard: MM_PER_INCH * 36,
+  yards: MM_PER_INCH * 36,
+};
+
+const VULGAR: Record<string, string> = {
+  '½': '1/2', '¼': '1/4', '¾': '3/4', '⅛': '1/8', '⅜': '3/8', '⅝': '5/8', '⅞': '7/8', '⅓': '1/3', '⅔': '2/3',
+};
+
+/** Sixteenths as a sewing ruler prints them; those without a glyph of their own are spelled out. */
+const SIXTEENTHS = [
+  '', '1/16', '⅛', '3/16', '¼', '5/16', '⅜', '7/16', '½', '9/16', '⅝', '11/16', '¾', '13/16', '⅞', '15/16',
+] as const;
+
+/** Longer than any roll in a sewing room; keeps a slip of the finger from becoming a kilometre. */
+const LONGEST_MM = 200_000;
+
+/**
+ * Reads a length as people type it and returns millimetres.
+ *
+ * Takes decimals with point or comma, whole numbers with a fraction (`1 1/4`, `1¼`, `3/8`), and any of
+ * mm, cm, m, in, ", ft, yd. A bare number counts in `system`: millimetres, or inches.
+ *
+ * @example parseLength('3/8"', 'metric') // 9.525
+ * @throws {InputError} when the text is not a length of 0 to 200 m.
+ */
+export function parseLength(text: string, system: LengthSystem, field = 'length'): number {
+  const spelled = text.replace(/[½¼¾⅛⅜⅝⅞⅓⅔]/g, (glyph) => ` ${VULGAR[glyph]}`).trim().toLowerCase();
+  const match = /^(?:(\d+(?:[.,]\d+)?|[.,]\d+)(?![\d/]))?\s*-?\s*(?:(\d+)\s*[/⁄]\s*(\d+))?\s*([a-z]+|["'″”])?\.?$/.exec(spelled);
+  const refuse = () =>
+    new InputError(field, `write a length such as 9.5 mm, 20 cm, 3/8" or 1 1/4 in; saw ${shown(text)}`);
+  if (!match || (match[1] === undefined && match[2] === undefined)) throw refuse();
+  const whole = match[1] === undefined ? 0 : Number(match[1].replace(',', '.'));
+  const fraction = match[2] === undefined ? 0 : Number(match[2]) / Number(match[3]);
+  const scale = match[4] === undefined ? (system === 'inch' ? MM_PER_INCH : 1) : MM_PER_UNIT[match[4]];
+  if (scale === undefined) throw refuse();
+  const millimetres = (whole + fraction) * scale;
+  if (!(millimetres >= 0 && millimetres <= LONGEST_MM)) {
+    throw new InputError(field, `must be between 0 and 200 m, saw ${shown(text)}`);
+  }
+  return millimetres;
+}
+
+/** Rounds inches to the nearest sixteenth and writes them as a ruler reads: `3 ⅜ in`. */
+function formatInches(millimetres: number): string {
+  const sixteenths = Math.round((Math.abs(millimetres) / MM_PER_INCH) * 16);
+  const whole = Math.floor(sixteenths / 16);
+  const part = SIXTEENTHS[sixteenths % 16]!;
+  const sign = millimetres < 0 && sixteenths > 0 ? '−' : '';
+  if (part === '') return `${sign}${whole} in`;
+  return `${sign}${whole > 0 ? `${whole} ` : ''}${part} in`;
+}
+
+/** Drops trailing zeros: 12.50 → 12.5, 12.0 → 12. */
+function trimmed(value: number, digits: number): string {
+  return String(Number(value.toFixed(digits))).replace('-', '−');
+}
+
+/**
+ * Writes a length in millimetres as a sewist reads it.
+ *
+ * Metric: below 100 mm to half a millimetre, below 1 m in whole centimetres and millimetres, above in
+ * metres to the centimetre. Inches: to the nearest 1/16.
+ *
+ * @example formatLength(85.725, 'inch') // '3 ⅜ in'
+ */
+export function formatLength(millimetres: number, system: LengthSystem): string {
+  if (system === 'inch') return formatInches(millimetres);
+  const size = Math.abs(millimetres);
+  if (size < 99.75) return `${trimmed(Math.round(millimetres * 2) / 2, 1)} mm`;
+  if (size < 999.5) return `${trimmed(Math.round(millimetres) / 10, 1)} cm`;
+  return `${trimmed(millimetres / 1000, 2)} m`;
+}
+
+/** Writes an area given in mm²: cm² below a tenth of a square metre, or square inches. */
+export function formatArea(squareMillimetres: number, system: LengthSystem): string {
+  if (system === 'inch') {
+    const squareInches = squareMillimetres / MM_PER_INCH ** 2;
+    return `${trimmed(squareInches, squareInches < 10 ? 1 : 0)} sq in`;
+  }
+  const squareCentimetres = squareMillimetres / 100;
+  if (squareCentimetres < 1000) return `${trimmed(squareCentimetres, squareCentimetres < 10 ? 1 : 0)} cm²`;
+  return `${trimmed(squareCentimetres / 10_000, 2)} m²`;
+}

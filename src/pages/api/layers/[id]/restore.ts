@@ -1,0 +1,4 @@
+import { restoreEndpoint } from '../../../../server/record-endpoints';
+import { layers } from '../../../../store/layers';
+
+export const POST = restoreEndpoint(layers);

@@ -1,0 +1,5 @@
+import { endpoint } from '../../../../server/endpoint';
+import { startBench } from '../../../../server/start-bench';
+
+/** Starts a bench run for the part, or gives the one that is open. */
+export const POST = endpoint(({ params }) => startBench(params['id']!));

@@ -1,0 +1,5 @@
+import { projectUpdateSchema } from '../../../../schemas/records';
+import { recordEndpoints, withoutVersion } from '../../../../server/record-endpoints';
+import { projects } from '../../../../store/projects';
+
+export const { GET, PUT, DELETE } = recordEndpoints(projects, projectUpdateSchema, withoutVersion);

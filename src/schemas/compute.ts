@@ -1,0 +1,59 @@
+import * as yup from 'yup';
+import { PRESS_ORDERS } from '../core/press';
+import { number, oneOf, outline, shape, text } from './rules';
+
+export const droopSchema = shape({
+  arealDensity: number({ above: 0, max: 5000 }).required(),
+  overhang: number({ above: 0, max: 5000 }),
+  angle: number({ min: 1, max: 89 }),
+  length: number({ above: 0, max: 5000 }),
+  drop: number({ above: 0, max: 5000 }),
+  profileLength: number({ above: 0, max: 10_000 }),
+});
+
+/** One number, or one per edge. */
+const allowance = yup
+  .mixed<number | number[]>()
+  .required()
+  .test('allowance', 'must be a number of at least 0 mm, or a list with one such number per edge', (value) => {
+    const good = (v: unknown) => typeof v === 'number' && v >= 0 && v <= 10_000;
+    return Array.isArray(value) ? value.every(good) : good(value);
+  });
+
+export const insetSchema = shape({ outline, allowance });
+
+export const cutPlanSchema = shape({
+  width: number({ above: 0, max: 20_000 }).required(),
+  length: number({ above: 0, max: 200_000 }),
+  gap: number({ min: 0, max: 1000 }).required(),
+  pieces: yup
+    .array()
+    .of(
+      shape({
+        id: text(200, 1).required(),
+        outline,
+        count: number({ min: 1, max: 2000, integer: true }).required(),
+        rotations: yup.array().of(number({ min: -360, max: 360 }).required()).required().min(1, 'must hold at least one angle').max(360, 'must hold at most 360 angles'),
+        flip: yup.boolean(),
+      }).required(),
+    )
+    .required()
+    .min(1, 'must hold at least one piece')
+    .max(500, 'must hold at most 500 pieces'),
+  seconds: number({ min: 0, max: 60 }).required(),
+  seed: number({ integer: true, min: 0, max: Number.MAX_SAFE_INTEGER }),
+});
+
+export const pressPlanSchema = shape({
+  outline,
+  plate: yup
+    .object({ outline: outline.notRequired(), width: number({ min: 1, max: 5000 }), height: number({ min: 1, max: 5000 }) })
+    .noUnknown()
+    .required()
+    .test('plate', 'must hold either an outline, or a width and a height', (plate) =>
+      plate.outline ? plate.width === undefined && plate.height === undefined : plate.width !== undefined && plate.height !== undefined),
+  overlap: number({ min: 0, max: 1000 }).required(),
+  order: oneOf(PRESS_ORDERS).required(),
+  secondsPerStop: number({ min: 0, max: 3600 }).required(),
+  moveSeconds: number({ min: 0, max: 3600 }).required(),
+});

@@ -1,0 +1,176 @@
+import * as yup from 'yup';
+import { SHEERNESS, TONES } from '../core/cloth';
+import { COVERS, ENDS, EXTENTS, FAMILIES, FORMS, GLUES, WASHES } from '../core/layers';
+import { PIECE_KINDS } from '../core/shape';
+import { fabricFields, partSchema } from './choose';
+import { number, oneOf, shape, text } from './rules';
+
+const version = number({ min: 1, integer: true });
+/** Name of a thing: something is written. */
+const name = text(120, 1).required();
+const note = text(4000).default('');
+const id = text(100, 1);
+
+export const clothFields = { name, note, ...fabricFields };
+export const clothSchema = shape(clothFields);
+export const clothUpdateSchema = shape({ ...clothFields, version: version.required() });
+
+export const layerFields = {
+  name,
+  note,
+  family: oneOf(FAMILIES).required(),
+  form: oneOf(FORMS).required(),
+  arealDensity: number({ above: 0, max: 3000 }).required(),
+  thickness: number({ min: 0, max: 50 }).required(),
+  bendingLength: number({ min: 0, max: 1000 }).required(),
+  membraneStiffness: number({ min: 0, max: 1_000_000 }).required(),
+  stretchLength: number({ min: 0, max: 400 }).required(),
+  stretchCross: number({ min: 0, max: 400 }).required(),
+  tones: yup.array().of(oneOf(TONES).required()).required().min(1, 'must name at least one shade').max(3, 'must hold each shade once'),
+  opacity: oneOf(SHEERNESS).required(),
+  rollWidth: number({ min: 0, max: 10_000 }).required(),
+  leaflet: shape({
+    ironDots: number({ min: 0, max: 3, integer: true }).required(),
+    seconds: number({ min: 0, max: 600 }).required(),
+    steam: yup.boolean().required(),
+    cover: oneOf(COVERS).required(),
+    coolMinutes: number({ min: 0, max: 600 }).required(),
+  }).required(),
+  glue: oneOf(GLUES).required(),
+  wash: oneOf(WASHES).required(),
+  dryClean: yup.boolean().required(),
+  preShrink: yup.boolean().required(),
+  grain: yup.boolean().required(),
+  ends: oneOf(ENDS).required(),
+  stiffening: number({ min: 1, max: 50 }).required(),
+  pricePerMetre: number({ min: 0, max: 100_000_000, integer: true }).required(),
+  inStock: yup.boolean().default(false),
+};
+export const layerSchema = shape(layerFields);
+export const layerUpdateSchema = shape({ ...layerFields, version: version.required() });
+
+export const projectFields = { name, note };
+export const projectSchema = shape(projectFields);
+export const projectUpdateSchema = shape({ ...projectFields, version: version.required() });
+
+const side = yup.mixed<0 | 1 | 2 | 3>().oneOf([0, 1, 2, 3, null] as (0 | 1 | 2 | 3)[]).nullable().defined();
+
+/** A chosen stack as it is kept with its part: which layers, how far, and what was expected of it. */
+export const stackSchema = shape({
+  title: text(400, 1).required(),
+  layers: yup
+    .array()
+    .of(shape({ materialId: id.required(), extent: oneOf(EXTENTS).required(), angle: number({ min: 0, max: 90 }).required() }).required())
+    .required()
+    .min(1, 'must hold at least one layer')
+    .max(6, 'must hold at most 6 layers'),
+  predicted: shape({
+    bendingLength: number({ above: 0 }).required(),
+    low: number({ above: 0 }).required(),
+    high: number({ above: 0 }).required(),
+    rigidity: number({ min: 0 }).required(),
+    arealDensity: number({ above: 0 }).required(),
+    thickness: number({ min: 0 }).required(),
+  }).required(),
+  reasons: yup.array().of(text(400).required()).required().max(30),
+  cautions: yup.array().of(text(400).required()).required().max(30),
+}).nullable().default(null);
+
+export const partFields = {
+  name,
+  clothId: id.nullable().default(null),
+  wish: partSchema,
+  shape: shape({
+    kind: oneOf(PIECE_KINDS).required(),
+    width: number({ min: 1, max: 20_000 }).required(),
+    height: number({ min: 1, max: 20_000 }).required(),
+    corners: yup.tuple([yup.boolean().required(), yup.boolean().required(), yup.boolean().required(), yup.boolean().required()]).required(),
+    corner: number({ min: 0, max: 20_000 }).required(),
+  }).required(),
+  allowances: yup.tuple([allowance(), allowance(), allowance(), allowance()]).required(),
+  fold: side,
+  count: number({ min: 1, max: 1000, integer: true }).required(),
+  stack: stackSchema,
+  glueUp: yup.boolean().default(true),
+  cutDone: yup.boolean().default(false),
+};
+
+function allowance() {
+  return number({ min: 0, max: 500 }).required();
+}
+
+export const partSchemaNew = shape(partFields);
+export const partUpdateSchema = shape({ ...partFields, version: version.required() });
+
+const timer = shape({ label: text(200).required(), endsAt: text(40).required() });
+
+/** Where a bench run stands. */
+export const benchStateSchema = shape({
+  step: number({ min: 0, max: 500, integer: true }).required(),
+  stop: number({ min: 0, max: 10_000, integer: true }).required(),
+  /** When the countdown that is running ends, ISO time; null when none runs. */
+  endsAt: text(40).nullable().defined(),
+  /** Seconds that were left when it was paused. */
+  pausedLeft: number({ min: 0, max: 86_400 }).nullable().defined(),
+  timers: yup.array().of(timer.required()).required().max(20),
+  checks: yup.array().of(text(200).required()).required().max(50),
+});
+
+export const benchUpdateSchema = shape({
+  state: benchStateSchema.required(),
+  finished: yup.boolean().default(false),
+  version: version.required(),
+});
+
+export const logFields = {
+  partId: id.nullable().default(null),
+  benchRunId: id.nullable().default(null),
+  kind: oneOf(['piece', 'scrap'] as const).default('piece'),
+  doneOn: yup.string().matches(/^\d{4}-\d{2}-\d{2}$/, ({ value }) => `must be a date such as 2026-05-31, saw ${String(value)}`).required(),
+  title: text(200, 1).required(),
+  clothId: id.nullable().default(null),
+  clothName: text(120, 1).required(),
+  stackTitle: text(400, 1).required(),
+  layerIds: yup.array().of(id.required()).required().max(6),
+  settings: shape({
+    ironDots: number({ min: 0, max: 3, integer: true }).required(),
+    seconds: number({ min: 0, max: 600 }).required(),
+    steam: yup.boolean().required(),
+    cover: oneOf(COVERS).required(),
+  }).required(),
+  checks: shape({
+    held: yup.array().of(text(200).required()).required().max(50),
+    failed: yup.array().of(text(200).required()).required().max(50),
+  }).required(),
+  outcome: oneOf(['good', 'fair', 'poor'] as const).required(),
+  predictedBendingLength: number({ above: 0, max: 1000 }).nullable().default(null),
+  predictedLow: number({ above: 0, max: 1000 }).nullable().default(null),
+  predictedHigh: number({ above: 0, max: 1000 }).nullable().default(null),
+  overhang: number({ above: 0, max: 1000 }).nullable().default(null),
+  note,
+};
+export const logSchema = shape(logFields);
+export const logUpdateSchema = shape({ ...logFields, version: version.required() });
+
+export const settingsSchema = shape({
+  units: oneOf(['metric', 'inch'] as const).required(),
+  theme: oneOf(['workroom', 'lamplight', 'system'] as const).required(),
+  currency: text(4, 1).required(),
+  soleLength: number({ min: 50, max: 1000 }).required(),
+  soleWidth: number({ min: 30, max: 600 }).required(),
+  stopOverlap: number({ min: 0, max: 100 }).required(),
+  machineClearance: number({ min: 1, max: 30 }).required(),
+  trim: number({ min: 0, max: 50 }).required(),
+  sound: yup.boolean().required(),
+});
+
+/** A bundle of records, as it is exported, imported, and kept for the demo. */
+export const bundleSchema = shape({
+  format: yup.string().oneOf(['nembrel-bundle']).required(),
+  formatVersion: number({ min: 1, max: 1, integer: true }).required(),
+  cloths: yup.array().of(shape({ id: id.required(), ...clothFields }).required()).default([]).max(10_000),
+  layers: yup.array().of(shape({ id: id.required(), ...layerFields }).required()).default([]).max(10_000),
+  projects: yup.array().of(shape({ id: id.required(), ...projectFields }).required()).default([]).max(1000),
+  parts: yup.array().of(shape({ id: id.required(), projectId: id.required(), ...partFields }).required()).default([]).max(10_000),
+  log: yup.array().of(shape({ id: id.required(), ...logFields }).required()).default([]).max(10_000),
+});

@@ -1,0 +1,91 @@
+import type { APIContext, APIRoute } from 'astro';
+import type * as yup from 'yup';
+import { InputError } from '../core/input-error';
+import { validate } from '../schemas/validate';
+import { NotFoundError, RequestError, StaleError } from './errors';
+
+/** Largest JSON body, bytes: an outline of 10 000 corners is half of it. */
+const JSON_LIMIT = 1024 * 1024;
+/** A bundle carries a whole cupboard. */
+export const BUNDLE_LIMIT = 32 * 1024 * 1024;
+
+/** Answers with JSON. */
+export function json(body: unknown, status = 200): Response {
+  return new Response(JSON.stringify(body), { status, headers: { 'content-type': 'application/json; charset=utf-8', 'cache-control': 'no-store' } });
+}
+
+/** Reads a body up to a limit; longer ones are cut off and refused. */
+export async function readBody(request: Request, limit: number): Promise<Uint8Array> {
+  const declared = Number(request.headers.get('content-length') ?? 0);
+  const tooLarge = () => new RequestError(413, `The request is larger than ${Math.round(limit / 1024 / 1024)} MB, the most that is taken here.`);
+  if (declared > limit) throw tooLarge();
+  const chunks: Uint8Array[] = [];
+  let size = 0;
+  const reader = request.body?.getReader();
+  if (!reader) return new Uint8Array();
+  for (;;) {
+    const { done, value } = await reader.read();
+    if (done) break;
+    size += value.length;
+    if (size > limit) {
+      await reader.cancel();
+      throw tooLarge();
+    }
+    chunks.push(value);
+  }
+  return Buffer.concat(chunks);
+}
+
+async function readJson(request: Request, limit: number): Promise<unknown> {
+  const type = (request.headers.get('content-type') ?? '').split(';')[0]!.trim().toLowerCase();
+  if (type !== 'application/json') throw new RequestError(415, `Send JSON with the header Content-Type: application/json; saw ${type === '' ? 'no type' : JSON.stringify(type)}.`);
+  const bytes = await readBody(request, limit);
+  let text: string;
+  try {
+    text = new TextDecoder('utf-8', { fatal: true }).decode(bytes);
+  } catch {
+    throw new InputError('body', 'must be UTF-8 text');
+  }
+  try {
+    return JSON.parse(text) as unknown;
+  } catch {
+    throw new InputError('body', 'must be valid JSON');
+  }
+}
+
+/** Turns whatever was thrown into an answer that names the field and shows no insides. */
+export function errorAnswer(error: unknown): Response {
+  if (error instanceof InputError) return json({ error: { message: error.message, field: error.field } }, 400);
+  if (error instanceof NotFoundError) return json({ error: { message: error.message, field: null } }, 404);
+  if (error instanceof StaleError) return json({ error: { message: error.message, field: 'version' }, current: error.current }, 409);
+  if (error instanceof RequestError) return json({ error: { message: error.message, field: 'body' } }, error.status);
+  console.error(error);
+  return json({ error: { message: 'Something went wrong here. Nothing was saved; try again, or start Nembrel anew.', field: null } }, 500);
+}
+
+/** An endpoint without a body. */
+export function endpoint(handle: (context: APIContext) => unknown): APIRoute {
+  return async (context) => {
+    try {
+      return json(await handle(context));
+    } catch (error) {
+      return errorAnswer(error);
+    }
+  };
+}
+
+/** An endpoint that takes JSON: checks type, size and schema, then hands on what is known to be good. */
+export function jsonEndpoint<S extends yup.Schema>(
+  schema: S,
+  handle: (body: yup.InferType<S>, context: APIContext) => unknown,
+  { status = 200, limit = JSON_LIMIT }: { status?: number; limit?: number } = {},
+): APIRoute {
+  return async (context) => {
+    try {
+      const body = validate(schema, await readJson(context.request, limit));
+      return json(await handle(body, context), status);
+    } catch (error) {
+      return errorAnswer(error);
+    }
+  };
+}

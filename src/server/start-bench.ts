@@ -1,0 +1,68 @@
+import { questionFor } from '../core/choose';
+import { InputError } from '../core/input-error';
+import type { ChosenLayer } from '../core/layers';
+import { layerOutline, openPiece, DEFAULT_LAYER_OUTLINE } from '../core/pieces';
+import { ironSole, pressPlan } from '../core/press';
+import { stackSteps } from '../core/steps';
+import { benchRuns, openRunOf, START_STATE, type BenchRun, type BenchStep } from '../store/bench-runs';
+import { cloths, fabricOf } from '../store/cloths';
+import { database } from '../store/database';
+import { layers } from '../store/layers';
+import { parts } from '../store/parts';
+import { readSettings } from '../store/settings';
+
+/** Seconds to lift an iron and set it down on the next stop. */
+const MOVE_SECONDS = 3;
+
+/**
+ * The run of a part that is open, or a new one: the steps of its stack in working order, with the iron stops
+ * laid on the layer's own outline for every step that is pressed.
+ *
+ * @throws {InputError} when the part has no cloth or no stack yet
+ */
+export function startBench(partId: string): BenchRun {
+  const db = database();
+  const part = parts.get(db, partId);
+  const open = openRunOf(db, part.id);
+  if (open) return open;
+  if (part.clothId === null) throw new InputError('clothId', 'is missing; say which cloth the part is cut from first');
+  if (part.stack === null) throw new InputError('stack', 'is missing; choose layers for the part first');
+  const cloth = cloths.get(db, part.clothId);
+  const fabric = fabricOf(cloth);
+  const question = questionFor(fabric, part.wish);
+  const chosen: ChosenLayer[] = part.stack.layers.map(({ materialId, extent, angle }) => ({ material: layers.get(db, materialId), extent, angle }));
+  const stitched = question.profile.kind === 'stitch';
+  const steps = stackSteps({
+    fabric,
+    layers: chosen,
+    stitched,
+    floats: stitched && question.traits.hoopMarks,
+    bias: part.wish.cut === 'bias',
+    washed: part.wish.care !== 'none' && part.wish.care !== 'dry-clean',
+    cutAlready: part.wish.cutAlready === true,
+  });
+  const { settings } = readSettings(db);
+  const piece = openPiece(part);
+  const plate = ironSole(settings.soleLength, settings.soleWidth);
+  const pressed = new Map<string, ReturnType<typeof pressPlan>['stops']>();
+  for (const { material, extent } of chosen) {
+    if (material.leaflet.seconds === 0 || pressed.has(material.id)) continue;
+    const field = part.wish.embroidery;
+    const outlines = layerOutline(piece, extent, material, { ...DEFAULT_LAYER_OUTLINE, trim: settings.trim, ...(field ? { field } : {}) }).outlines;
+    const stops = (outlines.length > 0 ? outlines : [piece.outline]).flatMap((outline) =>
+      pressPlan({ outline, plate: { outline: plate }, overlap: settings.stopOverlap, order: 'centre-out', secondsPerStop: material.leaflet.seconds, moveSeconds: MOVE_SECONDS }).stops,
+    );
+    pressed.set(material.id, stops);
+  }
+  const withStops: BenchStep[] = steps.map((step) => {
+    if (step.kind !== 'press') return step;
+    const stops = [...pressed].find(([id]) => step.id.startsWith(id))?.[1];
+    return stops ? { ...step, stops } : step;
+  });
+  return benchRuns.insert(db, {
+    partId: part.id,
+    plan: { partName: part.name, clothName: cloth.name, stackTitle: part.stack.title, outline: piece.outline, plate, steps: withStops },
+    state: START_STATE,
+    finishedAt: null,
+  });
+}

@@ -1,0 +1,55 @@
+import type { Step } from '../core/steps';
+import type { Outline } from '../core/shape';
+import type { PressStop } from '../core/press';
+import type { Db } from './database';
+import { Table, column, type Kept } from './table';
+
+/** A step with the iron stops that were planned for it, when it is pressed. */
+export interface BenchStep extends Step {
+  stops?: PressStop[];
+}
+
+/** What a run was started with; it does not change when the part is edited later. */
+export interface BenchPlan {
+  partName: string;
+  clothName: string;
+  stackTitle: string;
+  outline: Outline;
+  plate: Outline;
+  steps: BenchStep[];
+}
+
+export interface BenchState {
+  step: number;
+  stop: number;
+  /** ISO time at which the running countdown ends. */
+  endsAt: string | null;
+  /** Seconds left when it was paused. */
+  pausedLeft: number | null;
+  /** Pieces that cool or dry while the next is worked on. */
+  timers: { label: string; endsAt: string }[];
+  /** Checks that are ticked. */
+  checks: string[];
+}
+
+export interface BenchRunFields {
+  partId: string;
+  plan: BenchPlan;
+  state: BenchState;
+  finishedAt: string | null;
+}
+export type BenchRun = BenchRunFields & Kept;
+
+export const benchRuns = new Table<BenchRunFields>('bench_run', 'bench run', [column('partId'), column('plan', 'json'), column('state', 'json'), column('finishedAt')]);
+
+export const START_STATE: BenchState = { step: 0, stop: 0, endsAt: null, pausedLeft: null, timers: [], checks: [] };
+
+/** The run of a part that has been started and not finished. */
+export function openRunOf(db: Db, partId: string): BenchRun | undefined {
+  return benchRuns.list(db, 'part_id = ? AND finished_at IS NULL', [partId], 'created_at DESC')[0];
+}
+
+/** All runs of a part, newest first. */
+export function runsOf(db: Db, partId: string): BenchRun[] {
+  return benchRuns.list(db, 'part_id = ?', [partId], 'created_at DESC');
+}

@@ -1,0 +1,89 @@
+import type { InferType } from 'yup';
+import { InputError } from '../core/input-error';
+import type { bundleSchema } from '../schemas/records';
+import { cloths, type ClothFields } from './cloths';
+import type { Db } from './database';
+import { layers, type LayerFields } from './layers';
+import { logEntries, withMeasured, type LogFields } from './log';
+import { parts, type PartFields } from './parts';
+import { projects } from './projects';
+
+export type Bundle = InferType<typeof bundleSchema>;
+
+export interface ImportCount {
+  cloths: number;
+  layers: number;
+  projects: number;
+  parts: number;
+  log: number;
+}
+
+/**
+ * Puts a checked bundle into the database in one transaction: all of it or nothing. Records whose id is there
+ * already are left as they are, so that the same file can be brought in twice.
+ *
+ * @throws {InputError} when a record points to one that is neither in the bundle nor in the database
+ */
+export function importBundle(db: Db, bundle: Bundle): ImportCount {
+  const count: ImportCount = { cloths: 0, layers: 0, projects: 0, parts: 0, log: 0 };
+  const known = (table: string, id: string) => db.prepare(`SELECT 1 FROM ${table} WHERE id = ?`).get(id) !== undefined;
+  const need = (field: string, table: string, id: string | null | undefined) => {
+    if (id && !known(table, id)) throw new InputError(field, `points to ${JSON.stringify(id)}, which is not in this bundle or in the cupboard`);
+  };
+  db.transaction(() => {
+    for (const { id, ...cloth } of bundle.cloths) {
+      if (known('cloth', id)) continue;
+      cloths.insert(db, { ...cloth, origin: 'own' } as ClothFields, { id });
+      count.cloths++;
+    }
+    for (const { id, ...layer } of bundle.layers) {
+      if (known('layer', id)) {
+        if (layer.inStock) db.prepare('UPDATE layer SET in_stock = 1 WHERE id = ?').run(id);
+        continue;
+      }
+      layers.insert(db, { ...layer, origin: 'own' } as LayerFields, { id });
+      count.layers++;
+    }
+    for (const { id, ...project } of bundle.projects) {
+      if (known('project', id)) continue;
+      projects.insert(db, project, { id });
+      count.projects++;
+    }
+    bundle.parts.forEach(({ id, ...part }, i) => {
+      if (known('part', id)) return;
+      need(`parts[${i}].projectId`, 'project', part.projectId);
+      need(`parts[${i}].clothId`, 'cloth', part.clothId);
+      part.stack?.layers.forEach((layer, k) => need(`parts[${i}].stack.layers[${k}].materialId`, 'layer', layer.materialId));
+      parts.insert(db, part as PartFields, { id });
+      count.parts++;
+    });
+    bundle.log.forEach(({ id, ...entry }, i) => {
+      if (known('log_entry', id)) return;
+      need(`log[${i}].partId`, 'part', entry.partId);
+      logEntries.insert(db, withMeasured(entry as Omit<LogFields, 'measuredBendingLength'>), { id });
+      count.log++;
+    });
+  })();
+  return count;
+}
+
+const RECORD_ONLY = ['version', 'createdAt', 'updatedAt', 'origin', 'measuredBendingLength'];
+
+function portable<T extends object>(record: T): T {
+  return Object.fromEntries(Object.entries(record).filter(([key]) => !RECORD_ONLY.includes(key))) as T;
+}
+
+/** Everything of the person's own, in the form that {@link importBundle} takes. */
+export function exportBundle(db: Db): Bundle {
+  const used = new Set(parts.list(db).flatMap((part) => part.stack?.layers.map((layer) => layer.materialId) ?? []));
+  const usedCloths = new Set(parts.list(db).map((part) => part.clothId));
+  return {
+    format: 'nembrel-bundle',
+    formatVersion: 1,
+    cloths: cloths.list(db).filter((cloth) => cloth.origin === 'own' || usedCloths.has(cloth.id)).map(portable),
+    layers: layers.list(db).filter((layer) => layer.origin === 'own' || layer.inStock || used.has(layer.id)).map(portable),
+    projects: projects.list(db).map(portable),
+    parts: parts.list(db).map((part) => ({ ...portable(part), stack: part.stack })),
+    log: logEntries.list(db, '1', [], 'done_on, id').map((entry) => ({ ...portable(entry), benchRunId: null })),
+  } as unknown as Bundle;
+}

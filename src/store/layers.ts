@@ -1,0 +1,16 @@
+import type { Material } from '../core/layers';
+import { Table, column, type Kept } from './table';
+
+export interface LayerFields extends Omit<Material, 'id'> {
+  note: string;
+  origin: 'library' | 'own';
+  inStock: boolean;
+}
+export type Layer = LayerFields & Kept;
+
+export const layers = new Table<LayerFields>('layer', 'layer', [
+  column('name'), column('note'), column('origin'), column('family'), column('form'), column('arealDensity'), column('thickness'), column('bendingLength'),
+  column('membraneStiffness'), column('stretchLength'), column('stretchCross'), column('tones', 'json'), column('opacity'), column('rollWidth'),
+  column('leaflet', 'json'), column('glue'), column('wash'), column('dryClean', 'boolean'), column('preShrink', 'boolean'), column('grain', 'boolean'),
+  column('ends'), column('stiffening'), column('pricePerMetre'), column('inStock', 'boolean'),
+]);

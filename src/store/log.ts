@@ -1,0 +1,49 @@
+import { bendingLengthFromOverhang } from '../core/cloth';
+import type { Cover } from '../core/layers';
+import type { Db } from './database';
+import { Table, column, type Kept } from './table';
+
+export interface LogFields {
+  partId: string | null;
+  benchRunId: string | null;
+  kind: 'piece' | 'scrap';
+  /** Local date, yyyy-mm-dd. */
+  doneOn: string;
+  title: string;
+  clothId: string | null;
+  clothName: string;
+  stackTitle: string;
+  layerIds: string[];
+  settings: { ironDots: number; seconds: number; steam: boolean; cover: Cover };
+  checks: { held: string[]; failed: string[] };
+  outcome: 'good' | 'fair' | 'poor';
+  predictedBendingLength: number | null;
+  predictedLow: number | null;
+  predictedHigh: number | null;
+  /** Reading at 41.5°, mm. */
+  overhang: number | null;
+  /** Worked out from the overhang, mm. */
+  measuredBendingLength: number | null;
+  note: string;
+}
+export type LogEntry = LogFields & Kept;
+
+export const logEntries = new Table<LogFields>('log_entry', 'log entry', [
+  column('partId'), column('benchRunId'), column('kind'), column('doneOn'), column('title'), column('clothId'), column('clothName'), column('stackTitle'),
+  column('layerIds', 'json'), column('settings', 'json'), column('checks', 'json'), column('outcome'), column('predictedBendingLength'), column('predictedLow'),
+  column('predictedHigh'), column('overhang'), column('measuredBendingLength'), column('note'),
+]);
+
+/** Fills in what follows from the reading. */
+export function withMeasured(fields: Omit<LogFields, 'measuredBendingLength'>): LogFields {
+  return { ...fields, measuredBendingLength: fields.overhang === null ? null : bendingLengthFromOverhang(fields.overhang) };
+}
+
+/** The logbook, newest first. */
+export function logList(db: Db): LogEntry[] {
+  return logEntries.list(db, '1', [], 'done_on DESC, created_at DESC, id');
+}
+
+export function logOfPart(db: Db, partId: string): LogEntry[] {
+  return logEntries.list(db, 'part_id = ?', [partId], 'done_on DESC, created_at DESC, id');
+}

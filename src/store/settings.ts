@@ -1,0 +1,53 @@
+import type { LengthSystem } from '../core/units';
+import { StaleError } from '../server/errors';
+import type { Db } from './database';
+
+export interface Settings {
+  units: LengthSystem;
+  theme: 'workroom' | 'lamplight' | 'system';
+  /** Currency sign. */
+  currency: string;
+  /** Iron sole, mm. */
+  soleLength: number;
+  soleWidth: number;
+  /** Overlap of neighbouring iron stops, mm. */
+  stopOverlap: number;
+  /** What the machine clears under its raised foot, mm. */
+  machineClearance: number;
+  /** How far a trimmed layer stays inside the cut edge, mm. */
+  trim: number;
+  sound: boolean;
+}
+
+export const DEFAULT_SETTINGS: Settings = {
+  units: 'metric',
+  theme: 'workroom',
+  currency: '€',
+  soleLength: 220,
+  soleWidth: 115,
+  stopOverlap: 15,
+  machineClearance: 6,
+  trim: 6,
+  sound: true,
+};
+
+const KEY = 'settings';
+
+export function readSettings(db: Db): { settings: Settings; version: number } {
+  const row = db.prepare('SELECT value, version FROM setting WHERE key = ?').get(KEY) as { value: string; version: number } | undefined;
+  if (!row) return { settings: DEFAULT_SETTINGS, version: 0 };
+  return { settings: { ...DEFAULT_SETTINGS, ...(JSON.parse(row.value) as Partial<Settings>) }, version: row.version };
+}
+
+/** Saves all settings if nobody else saved meanwhile; version 0 is the state before the first save. */
+export function writeSettings(db: Db, settings: Settings, version: number): { settings: Settings; version: number } {
+  return db.transaction(() => {
+    const current = readSettings(db);
+    if (current.version !== version) throw new StaleError(current);
+    db.prepare(
+      `INSERT INTO setting (key, value, version, updated_at) VALUES (?, ?, 1, ?)
+       ON CONFLICT (key) DO UPDATE SET value = excluded.value, version = version + 1, updated_at = excluded.updated_at`,
+    ).run(KEY, JSON.stringify(settings), new Date().toISOString());
+    return readSettings(db);
+  })();
+}

@@ -1,0 +1,119 @@
+import { randomUUID } from 'node:crypto';
+import { NotFoundError, StaleError } from '../server/errors';
+import type { Db } from './database';
+
+/** What every kept row has besides its own fields. */
+export interface Kept {
+  id: string;
+  version: number;
+  createdAt: string;
+  updatedAt: string;
+}
+
+type ColumnKind = 'plain' | 'json' | 'boolean';
+
+/** A property and the column it is kept in. */
+export interface Column {
+  property: string;
+  column: string;
+  kind: ColumnKind;
+}
+
+/** Column of the same name in snake case. */
+export function column(property: string, kind: ColumnKind = 'plain'): Column {
+  return { property, column: property.replace(/[A-Z]/g, (letter) => `_${letter.toLowerCase()}`), kind };
+}
+
+type Value = string | number | null;
+
+function toColumn(kind: ColumnKind, value: unknown): Value {
+  if (value === undefined || value === null) return null;
+  if (kind === 'json') return JSON.stringify(value);
+  if (kind === 'boolean') return value ? 1 : 0;
+  return value as Value;
+}
+
+function fromColumn(kind: ColumnKind, value: Value): unknown {
+  if (value === null) return null;
+  if (kind === 'json') return JSON.parse(value as string) as unknown;
+  if (kind === 'boolean') return value === 1;
+  return value;
+}
+
+/**
+ * Plain SQL over one table of versioned rows: list, get, insert, update with a version check, delete that can
+ * be taken back. `T` is the row's own fields.
+ */
+export class Table<T extends object> {
+  constructor(
+    private readonly name: string,
+    /** What one row is called in a message. */
+    private readonly thing: string,
+    private readonly columns: readonly Column[],
+    /** Columns whose null means that the property is absent. */
+    private readonly optional: readonly string[] = [],
+  ) {}
+
+  private read(row: Record<string, Value>): T & Kept {
+    const record: Record<string, unknown> = { id: row['id'], version: row['version'], createdAt: row['created_at'], updatedAt: row['updated_at'] };
+    for (const { property, column: name, kind } of this.columns) {
+      const value = fromColumn(kind, row[name] ?? null);
+      if (value !== null || !this.optional.includes(property)) record[property] = value;
+    }
+    return record as T & Kept;
+  }
+
+  list(db: Db, where = '1', params: Value[] = [], order = 'name COLLATE NOCASE, id'): (T & Kept)[] {
+    const rows = db.prepare(`SELECT * FROM ${this.name} WHERE deleted_at IS NULL AND ${where} ORDER BY ${order}`).all(...params) as Record<string, Value>[];
+    return rows.map((row) => this.read(row));
+  }
+
+  find(db: Db, id: string): (T & Kept) | undefined {
+    const row = db.prepare(`SELECT * FROM ${this.name} WHERE id = ? AND deleted_at IS NULL`).get(id) as Record<string, Value> | undefined;
+    return row && this.read(row);
+  }
+
+  /** @throws {NotFoundError} */
+  get(db: Db, id: string): T & Kept {
+    const found = this.find(db, id);
+    if (!found) throw new NotFoundError(this.thing);
+    return found;
+  }
+
+  insert(db: Db, fields: T, { id = randomUUID(), at = new Date().toISOString() }: { id?: string; at?: string } = {}): T & Kept {
+    const names = ['id', 'created_at', 'updated_at', ...this.columns.map((c) => c.column)];
+    const values = [id, at, at, ...this.values(fields)];
+    db.prepare(`INSERT INTO ${this.name} (${names.join(', ')}) VALUES (${names.map(() => '?').join(', ')})`).run(...values);
+    return this.get(db, id);
+  }
+
+  /**
+   * Saves all fields if the row still has the given version.
+   *
+   * @throws {StaleError} with the row as it is now @throws {NotFoundError}
+   */
+  update(db: Db, id: string, fields: T, version: number): T & Kept {
+    const sets = [...this.columns.map((c) => `${c.column} = ?`), 'updated_at = ?', 'version = version + 1'];
+    const { changes } = db
+      .prepare(`UPDATE ${this.name} SET ${sets.join(', ')} WHERE id = ? AND version = ? AND deleted_at IS NULL`)
+      .run(...this.values(fields), new Date().toISOString(), id, version);
+    if (changes === 0) throw new StaleError(this.get(db, id));
+    return this.get(db, id);
+  }
+
+  remove(db: Db, id: string): void {
+    const { changes } = db.prepare(`UPDATE ${this.name} SET deleted_at = ? WHERE id = ? AND deleted_at IS NULL`).run(new Date().toISOString(), id);
+    if (changes === 0) throw new NotFoundError(this.thing);
+  }
+
+  /** Takes a deletion back. */
+  restore(db: Db, id: string): T & Kept {
+    db.prepare(`UPDATE ${this.name} SET deleted_at = NULL WHERE id = ?`).run(id);
+    return this.get(db, id);
+  }
+
+  private values(fields: T): Value[] {
+    const record = fields as Record<string, unknown>;
+    return this.columns.map(({ property, kind }) => toColumn(kind, record[property]));
+  }
+}
