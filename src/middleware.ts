@@ -1,6 +1,6 @@
 import { defineMiddleware } from 'astro:middleware';
 import { errorAnswer, json } from './server/endpoint';
-import { NotFoundError } from './server/errors';
+import { NotFoundError } from './store/errors';
 import { ownHosts, refusedOrigin } from './server/same-origin';
 import { secureHeaders } from './server/security-headers';
 
@@ -10,12 +10,14 @@ export const onRequest = defineMiddleware(async ({ request, url }, next) => {
   const refused = refusedOrigin(request, ownHosts(process.env['PORT'] ?? '4310', process.env['NEMBREL_HOSTS']));
   let response: Response;
   if (refused) response = json({ error: { message: refused, field: null } }, 403);
-  else if (WRITES.includes(request.method) && !url.pathname.startsWith('/api/')) response = json({ error: { message: 'Pages are only read. Write through /api.', field: null } }, 405);
+  else if (WRITES.includes(request.method) && !url.pathname.startsWith('/api/'))
+    response = json({ error: { message: 'Pages are only read. Write through /api.', field: null } }, 405);
   else {
     response = await next();
     // A path or method that no endpoint has answers in JSON too.
     const type = response.headers.get('content-type') ?? '';
-    if (url.pathname.startsWith('/api/') && response.status === 404 && !type.includes('json')) response = errorAnswer(new NotFoundError('address'));
+    if (url.pathname.startsWith('/api/') && response.status === 404 && !type.includes('json'))
+      response = errorAnswer(new NotFoundError('address'));
   }
   const headers = new Headers(response.headers);
   secureHeaders(headers);

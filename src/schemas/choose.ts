@@ -17,7 +17,11 @@ export const fabricFields = {
     .of(fibreShare)
     .required()
     .max(12, 'must name at most 12 fibres')
-    .test('sum', ({ value }) => `must add up to 100 % at most, saw ${sumOf(value as { percent: number }[])} %`, (value) => !value || sumOf(value) <= 102),
+    .test(
+      'sum',
+      ({ value }) => `must add up to 100 % at most, saw ${sumOf(value as { percent: number }[])} %`,
+      (value) => !value || sumOf(value) <= 102,
+    ),
   arealDensity: number({ above: 0, max: 5000 }).required(),
   thickness: number({ above: 0, max: 50 }),
   stretchLength: number({ min: 0, max: 400 }).required(),
@@ -50,8 +54,14 @@ export const partSchema = shape({
     stitches: number({ min: 1, max: 2_000_000 }).required(),
     width: number({ above: 0, max: 2000 }).required(),
     height: number({ above: 0, max: 2000 }).required(),
-    nearEdge: yup.mixed<boolean | number>().test('nearEdge', 'must be true, false or a distance in mm of at least 0', (value) =>
-      value === undefined || typeof value === 'boolean' || (typeof value === 'number' && value >= 0 && value <= 10_000)),
+    nearEdge: yup
+      .mixed<boolean | number>()
+      .test(
+        'nearEdge',
+        'must be true, false or a distance in mm of at least 0',
+        (value) =>
+          value === undefined || typeof value === 'boolean' || (typeof value === 'number' && value >= 0 && value <= 10_000),
+      ),
   }).default(undefined),
   avoid: yup.array().of(oneOf(AVOIDS).required()).max(4, 'must hold each wish once'),
 }).required();

@@ -33,7 +33,12 @@ export const cutPlanSchema = shape({
         id: text(200, 1).required(),
         outline,
         count: number({ min: 1, max: 2000, integer: true }).required(),
-        rotations: yup.array().of(number({ min: -360, max: 360 }).required()).required().min(1, 'must hold at least one angle').max(360, 'must hold at most 360 angles'),
+        rotations: yup
+          .array()
+          .of(number({ min: -360, max: 360 }).required())
+          .required()
+          .min(1, 'must hold at least one angle')
+          .max(360, 'must hold at most 360 angles'),
         flip: yup.boolean(),
       }).required(),
     )
@@ -51,7 +56,10 @@ export const pressPlanSchema = shape({
     .noUnknown()
     .required()
     .test('plate', 'must hold either an outline, or a width and a height', (plate) =>
-      plate.outline ? plate.width === undefined && plate.height === undefined : plate.width !== undefined && plate.height !== undefined),
+      plate.outline
+        ? plate.width === undefined && plate.height === undefined
+        : plate.width !== undefined && plate.height !== undefined,
+    ),
   overlap: number({ min: 0, max: 1000 }).required(),
   order: oneOf(PRESS_ORDERS).required(),
   secondsPerStop: number({ min: 0, max: 3600 }).required(),

@@ -26,7 +26,12 @@ export const layerFields = {
   membraneStiffness: number({ min: 0, max: 1_000_000 }).required(),
   stretchLength: number({ min: 0, max: 400 }).required(),
   stretchCross: number({ min: 0, max: 400 }).required(),
-  tones: yup.array().of(oneOf(TONES).required()).required().min(1, 'must name at least one shade').max(3, 'must hold each shade once'),
+  tones: yup
+    .array()
+    .of(oneOf(TONES).required())
+    .required()
+    .min(1, 'must name at least one shade')
+    .max(3, 'must hold each shade once'),
   opacity: oneOf(SHEERNESS).required(),
   rollWidth: number({ min: 0, max: 10_000 }).required(),
   leaflet: shape({
@@ -53,14 +58,24 @@ export const projectFields = { name, note };
 export const projectSchema = shape(projectFields);
 export const projectUpdateSchema = shape({ ...projectFields, version: version.required() });
 
-const side = yup.mixed<0 | 1 | 2 | 3>().oneOf([0, 1, 2, 3, null] as (0 | 1 | 2 | 3)[]).nullable().defined();
+const side = yup
+  .mixed<0 | 1 | 2 | 3>()
+  .oneOf([0, 1, 2, 3, null] as (0 | 1 | 2 | 3)[])
+  .nullable()
+  .defined();
 
 /** A chosen stack as it is kept with its part: which layers, how far, and what was expected of it. */
 export const stackSchema = shape({
   title: text(400, 1).required(),
   layers: yup
     .array()
-    .of(shape({ materialId: id.required(), extent: oneOf(EXTENTS).required(), angle: number({ min: 0, max: 90 }).required() }).required())
+    .of(
+      shape({
+        materialId: id.required(),
+        extent: oneOf(EXTENTS).required(),
+        angle: number({ min: 0, max: 90 }).required(),
+      }).required(),
+    )
     .required()
     .min(1, 'must hold at least one layer')
     .max(6, 'must hold at most 6 layers'),
@@ -74,7 +89,9 @@ export const stackSchema = shape({
   }).required(),
   reasons: yup.array().of(text(400).required()).required().max(30),
   cautions: yup.array().of(text(400).required()).required().max(30),
-}).nullable().default(null);
+})
+  .nullable()
+  .default(null);
 
 export const partFields = {
   name,
@@ -84,7 +101,9 @@ export const partFields = {
     kind: oneOf(PIECE_KINDS).required(),
     width: number({ min: 1, max: 20_000 }).required(),
     height: number({ min: 1, max: 20_000 }).required(),
-    corners: yup.tuple([yup.boolean().required(), yup.boolean().required(), yup.boolean().required(), yup.boolean().required()]).required(),
+    corners: yup
+      .tuple([yup.boolean().required(), yup.boolean().required(), yup.boolean().required(), yup.boolean().required()])
+      .required(),
     corner: number({ min: 0, max: 20_000 }).required(),
   }).required(),
   allowances: yup.tuple([allowance(), allowance(), allowance(), allowance()]).required(),
@@ -126,7 +145,10 @@ export const logFields = {
   partId: id.nullable().default(null),
   benchRunId: id.nullable().default(null),
   kind: oneOf(['piece', 'scrap'] as const).default('piece'),
-  doneOn: yup.string().matches(/^\d{4}-\d{2}-\d{2}$/, ({ value }) => `must be a date such as 2026-05-31, saw ${String(value)}`).required(),
+  doneOn: yup
+    .string()
+    .matches(/^\d{4}-\d{2}-\d{2}$/, ({ value }) => `must be a date such as 2026-05-31, saw ${String(value)}`)
+    .required(),
   title: text(200, 1).required(),
   clothId: id.nullable().default(null),
   clothName: text(120, 1).required(),
@@ -168,9 +190,29 @@ export const settingsSchema = shape({
 export const bundleSchema = shape({
   format: yup.string().oneOf(['nembrel-bundle']).required(),
   formatVersion: number({ min: 1, max: 1, integer: true }).required(),
-  cloths: yup.array().of(shape({ id: id.required(), ...clothFields }).required()).default([]).max(10_000),
-  layers: yup.array().of(shape({ id: id.required(), ...layerFields }).required()).default([]).max(10_000),
-  projects: yup.array().of(shape({ id: id.required(), ...projectFields }).required()).default([]).max(1000),
-  parts: yup.array().of(shape({ id: id.required(), projectId: id.required(), ...partFields }).required()).default([]).max(10_000),
-  log: yup.array().of(shape({ id: id.required(), ...logFields }).required()).default([]).max(10_000),
+  cloths: yup
+    .array()
+    .of(shape({ id: id.required(), ...clothFields }).required())
+    .default([])
+    .max(10_000),
+  layers: yup
+    .array()
+    .of(shape({ id: id.required(), ...layerFields }).required())
+    .default([])
+    .max(10_000),
+  projects: yup
+    .array()
+    .of(shape({ id: id.required(), ...projectFields }).required())
+    .default([])
+    .max(1000),
+  parts: yup
+    .array()
+    .of(shape({ id: id.required(), projectId: id.required(), ...partFields }).required())
+    .default([])
+    .max(10_000),
+  log: yup
+    .array()
+    .of(shape({ id: id.required(), ...logFields }).required())
+    .default([])
+    .max(10_000),
 });

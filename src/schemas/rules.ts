@@ -10,7 +10,8 @@ yup.setLocale({
     required: 'is missing',
     defined: 'is missing',
     notNull: 'must not be null',
-    notType: ({ type, value }) => `must be ${type === 'array' ? 'a list' : type === 'object' ? 'an object' : `a ${type}`}, saw ${seen(value)}`,
+    notType: ({ type, value }) =>
+      `must be ${type === 'array' ? 'a list' : type === 'object' ? 'an object' : `a ${type}`}, saw ${seen(value)}`,
     oneOf: ({ values, value }) => `must be one of ${values}, saw ${seen(value)}`,
   },
   object: { noUnknown: ({ unknown }) => `has unknown fields: ${unknown}` },
@@ -33,12 +34,19 @@ export interface NumberRule {
 export function number({ above, min, max, integer }: NumberRule = {}) {
   const rules = [
     integer ? 'a whole number' : 'a number',
-    above !== undefined ? `more than ${above}` : min !== undefined && max !== undefined ? `from ${min} to ${max}` : min !== undefined ? `at least ${min}` : '',
+    above !== undefined
+      ? `more than ${above}`
+      : min !== undefined && max !== undefined
+        ? `from ${min} to ${max}`
+        : min !== undefined
+          ? `at least ${min}`
+          : '',
     max !== undefined && (min === undefined || above !== undefined) ? `at most ${max}` : '',
   ].filter(Boolean);
-  return yup
-    .number()
-    .test('bounds', ({ value }) => `must be ${rules.join(', ')}; saw ${seen(value)}`, (value) => {
+  return yup.number().test(
+    'bounds',
+    ({ value }) => `must be ${rules.join(', ')}; saw ${seen(value)}`,
+    (value) => {
       if (value === undefined || value === null) return true;
       return (
         Number.isFinite(value) &&
@@ -47,7 +55,8 @@ export function number({ above, min, max, integer }: NumberRule = {}) {
         (max === undefined || value <= max) &&
         (!integer || Number.isInteger(value))
       );
-    });
+    },
+  );
 }
 
 /** A word from a list. */
@@ -59,10 +68,18 @@ export function oneOf<T extends string>(values: readonly T[]) {
 export function text(max: number, min = 0) {
   return yup
     .string()
-    .test('text', ({ value }) => `must be text of ${min} to ${max} characters; saw ${typeof value === 'string' ? `${value.length} characters` : seen(value)}`, (value) =>
-      value === undefined || value === null || (value.trim().length >= min && value.length <= max))
-    // eslint-disable-next-line no-control-regex -- control characters are exactly what is refused
-    .test('controls', 'must not contain control characters', (value) => !value || !/[\u0000-\u0008\u000b\u000c\u000e-\u001f]/.test(value));
+    .test(
+      'text',
+      ({ value }) =>
+        `must be text of ${min} to ${max} characters; saw ${typeof value === 'string' ? `${value.length} characters` : seen(value)}`,
+      (value) => value === undefined || value === null || (value.trim().length >= min && value.length <= max),
+    )
+
+    .test(
+      'controls',
+      'must not contain control characters',
+      (value) => !value || !/[\u0000-\u0008\u000b\u000c\u000e-\u001f]/.test(value),
+    );
 }
 
 /** An object that refuses fields it does not know. */
@@ -73,8 +90,11 @@ export function shape<S extends yup.ObjectShape>(fields: S) {
 /** A point [x, y] in mm. */
 export const point = yup
   .mixed<[number, number]>()
-  .test('point', ({ value }) => `must be [x, y] with two numbers in mm, saw ${seenPoint(value)}`, (value) =>
-    Array.isArray(value) && value.length === 2 && value.every((v) => typeof v === 'number' && Number.isFinite(v)))
+  .test(
+    'point',
+    ({ value }) => `must be [x, y] with two numbers in mm, saw ${seenPoint(value)}`,
+    (value) => Array.isArray(value) && value.length === 2 && value.every((v) => typeof v === 'number' && Number.isFinite(v)),
+  )
   .required();
 
 function seenPoint(value: unknown): string {

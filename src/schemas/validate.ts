@@ -38,7 +38,9 @@ function withDefaults(schema: yup.Schema, value: unknown): unknown {
 function fieldOf(error: ValidationError): string {
   const path = (error.path ?? '').replace(/\["([^"]+)"\]/g, '.$1');
   if (error.type === 'noUnknown') {
-    const unknown = String(error.params?.['unknown'] ?? '').split(',')[0]!.trim();
+    const unknown = String(error.params?.['unknown'] ?? '')
+      .split(',')[0]!
+      .trim();
     return path ? `${path}.${unknown}` : unknown;
   }
   return path || 'body';

@@ -2,7 +2,8 @@ import type { APIContext, APIRoute } from 'astro';
 import type * as yup from 'yup';
 import { InputError } from '../core/input-error';
 import { validate } from '../schemas/validate';
-import { NotFoundError, RequestError, StaleError } from './errors';
+import { NotFoundError, StaleError } from '../store/errors';
+import { RequestError } from './errors';
 
 /** Largest JSON body, bytes: an outline of 10 000 corners is half of it. */
 const JSON_LIMIT = 1024 * 1024;
@@ -11,13 +12,17 @@ export const BUNDLE_LIMIT = 32 * 1024 * 1024;
 
 /** Answers with JSON. */
 export function json(body: unknown, status = 200): Response {
-  return new Response(JSON.stringify(body), { status, headers: { 'content-type': 'application/json; charset=utf-8', 'cache-control': 'no-store' } });
+  return new Response(JSON.stringify(body), {
+    status,
+    headers: { 'content-type': 'application/json; charset=utf-8', 'cache-control': 'no-store' },
+  });
 }
 
 /** Reads a body up to a limit; longer ones are cut off and refused. */
 export async function readBody(request: Request, limit: number): Promise<Uint8Array> {
   const declared = Number(request.headers.get('content-length') ?? 0);
-  const tooLarge = () => new RequestError(413, `The request is larger than ${Math.round(limit / 1024 / 1024)} MB, the most that is taken here.`);
+  const tooLarge = () =>
+    new RequestError(413, `The request is larger than ${Math.round(limit / 1024 / 1024)} MB, the most that is taken here.`);
   if (declared > limit) throw tooLarge();
   const chunks: Uint8Array[] = [];
   let size = 0;
@@ -38,7 +43,11 @@ export async function readBody(request: Request, limit: number): Promise<Uint8Ar
 
 async function readJson(request: Request, limit: number): Promise<unknown> {
   const type = (request.headers.get('content-type') ?? '').split(';')[0]!.trim().toLowerCase();
-  if (type !== 'application/json') throw new RequestError(415, `Send JSON with the header Content-Type: application/json; saw ${type === '' ? 'no type' : JSON.stringify(type)}.`);
+  if (type !== 'application/json')
+    throw new RequestError(
+      415,
+      `Send JSON with the header Content-Type: application/json; saw ${type === '' ? 'no type' : JSON.stringify(type)}.`,
+    );
   const bytes = await readBody(request, limit);
   let text: string;
   try {
@@ -57,10 +66,14 @@ async function readJson(request: Request, limit: number): Promise<unknown> {
 export function errorAnswer(error: unknown): Response {
   if (error instanceof InputError) return json({ error: { message: error.message, field: error.field } }, 400);
   if (error instanceof NotFoundError) return json({ error: { message: error.message, field: null } }, 404);
-  if (error instanceof StaleError) return json({ error: { message: error.message, field: 'version' }, current: error.current }, 409);
+  if (error instanceof StaleError)
+    return json({ error: { message: error.message, field: 'version' }, current: error.current }, 409);
   if (error instanceof RequestError) return json({ error: { message: error.message, field: 'body' } }, error.status);
   console.error(error);
-  return json({ error: { message: 'Something went wrong here. Nothing was saved; try again, or start Nembrel anew.', field: null } }, 500);
+  return json(
+    { error: { message: 'Something went wrong here. Nothing was saved; try again, or start Nembrel anew.', field: null } },
+    500,
+  );
 }
 
 /** An endpoint without a body. */

@@ -1,22 +1,3 @@
-/** What can go wrong between a request and its answer, with the words that a person reads. */
-export class NotFoundError extends Error {
-  constructor(what: string) {
-    super(`There is no such ${what}. It may have been deleted in another tab.`);
-    this.name = 'NotFoundError';
-  }
-}
-
-/** A save against a row that somebody changed meanwhile; carries the row as it is now. */
-export class StaleError extends Error {
-  readonly current: unknown;
-
-  constructor(current: unknown) {
-    super('This was changed in another tab or on another device since you opened it. Nothing was overwritten.');
-    this.name = 'StaleError';
-    this.current = current;
-  }
-}
-
 /** A request that cannot be taken at all: too large, wrong type. */
 export class RequestError extends Error {
   readonly status: number;

@@ -13,9 +13,14 @@ import type { PartFields } from '../store/parts';
 export function requirePart(part: PartFields): PartFields {
   openPiece(part);
   const db = database();
-  if (part.clothId !== null && !cloths.find(db, part.clothId)) throw new InputError('clothId', `points to a cloth that is not in the cupboard: ${JSON.stringify(part.clothId)}`);
+  if (part.clothId !== null && !cloths.find(db, part.clothId))
+    throw new InputError('clothId', `points to a cloth that is not in the cupboard: ${JSON.stringify(part.clothId)}`);
   part.stack?.layers.forEach((layer, i) => {
-    if (!layers.find(db, layer.materialId)) throw new InputError(`stack.layers[${i}].materialId`, `points to a layer that is not in the cupboard: ${JSON.stringify(layer.materialId)}`);
+    if (!layers.find(db, layer.materialId))
+      throw new InputError(
+        `stack.layers[${i}].materialId`,
+        `points to a layer that is not in the cupboard: ${JSON.stringify(layer.materialId)}`,
+      );
   });
   return part;
 }

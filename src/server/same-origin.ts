@@ -11,12 +11,21 @@ export function refusedOrigin(request: Request, ownHosts: readonly string[]): st
   const origin = request.headers.get('origin');
   if (origin !== null && origin.toLowerCase() !== `http://${host}`) return 'Requests from other sites are refused.';
   const site = request.headers.get('sec-fetch-site');
-  if (origin === null && site !== null && site !== 'same-origin' && site !== 'none') return 'Requests from other sites are refused.';
+  if (origin === null && site !== null && site !== 'same-origin' && site !== 'none')
+    return 'Requests from other sites are refused.';
   return undefined;
 }
 
 /** Names under which this server is reached on its own machine, with those that were added by the launcher. */
 export function ownHosts(port: string, extra: string | undefined): string[] {
-  const names = ['127.0.0.1', 'localhost', '[::1]', ...(extra ?? '').split(',').map((name) => name.trim().toLowerCase()).filter(Boolean)];
+  const names = [
+    '127.0.0.1',
+    'localhost',
+    '[::1]',
+    ...(extra ?? '')
+      .split(',')
+      .map((name) => name.trim().toLowerCase())
+      .filter(Boolean),
+  ];
   return names.flatMap((name) => (port === '80' ? [name, `${name}:80`] : [`${name}:${port}`]));
 }

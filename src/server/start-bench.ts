@@ -1,11 +1,12 @@
 import { questionFor } from '../core/choose';
+import { fabricOf } from '../core/cloth';
 import { InputError } from '../core/input-error';
 import type { ChosenLayer } from '../core/layers';
 import { layerOutline, openPiece, DEFAULT_LAYER_OUTLINE } from '../core/pieces';
 import { ironSole, pressPlan } from '../core/press';
 import { stackSteps } from '../core/steps';
 import { benchRuns, openRunOf, START_STATE, type BenchRun, type BenchStep } from '../store/bench-runs';
-import { cloths, fabricOf } from '../store/cloths';
+import { cloths } from '../store/cloths';
 import { database } from '../store/database';
 import { layers } from '../store/layers';
 import { parts } from '../store/parts';
@@ -30,7 +31,11 @@ export function startBench(partId: string): BenchRun {
   const cloth = cloths.get(db, part.clothId);
   const fabric = fabricOf(cloth);
   const question = questionFor(fabric, part.wish);
-  const chosen: ChosenLayer[] = part.stack.layers.map(({ materialId, extent, angle }) => ({ material: layers.get(db, materialId), extent, angle }));
+  const chosen: ChosenLayer[] = part.stack.layers.map(({ materialId, extent, angle }) => ({
+    material: layers.get(db, materialId),
+    extent,
+    angle,
+  }));
   const stitched = question.profile.kind === 'stitch';
   const steps = stackSteps({
     fabric,
@@ -48,9 +53,21 @@ export function startBench(partId: string): BenchRun {
   for (const { material, extent } of chosen) {
     if (material.leaflet.seconds === 0 || pressed.has(material.id)) continue;
     const field = part.wish.embroidery;
-    const outlines = layerOutline(piece, extent, material, { ...DEFAULT_LAYER_OUTLINE, trim: settings.trim, ...(field ? { field } : {}) }).outlines;
-    const stops = (outlines.length > 0 ? outlines : [piece.outline]).flatMap((outline) =>
-      pressPlan({ outline, plate: { outline: plate }, overlap: settings.stopOverlap, order: 'centre-out', secondsPerStop: material.leaflet.seconds, moveSeconds: MOVE_SECONDS }).stops,
+    const outlines = layerOutline(piece, extent, material, {
+      ...DEFAULT_LAYER_OUTLINE,
+      trim: settings.trim,
+      ...(field ? { field } : {}),
+    }).outlines;
+    const stops = (outlines.length > 0 ? outlines : [piece.outline]).flatMap(
+      (outline) =>
+        pressPlan({
+          outline,
+          plate: { outline: plate },
+          overlap: settings.stopOverlap,
+          order: 'centre-out',
+          secondsPerStop: material.leaflet.seconds,
+          moveSeconds: MOVE_SECONDS,
+        }).stops,
     );
     pressed.set(material.id, stops);
   }
@@ -61,7 +78,14 @@ export function startBench(partId: string): BenchRun {
   });
   return benchRuns.insert(db, {
     partId: part.id,
-    plan: { partName: part.name, clothName: cloth.name, stackTitle: part.stack.title, outline: piece.outline, plate, steps: withStops },
+    plan: {
+      partName: part.name,
+      clothName: cloth.name,
+      stackTitle: part.stack.title,
+      outline: piece.outline,
+      plate,
+      steps: withStops,
+    },
     state: START_STATE,
     finishedAt: null,
   });

@@ -40,7 +40,12 @@ export interface BenchRunFields {
 }
 export type BenchRun = BenchRunFields & Kept;
 
-export const benchRuns = new Table<BenchRunFields>('bench_run', 'bench run', [column('partId'), column('plan', 'json'), column('state', 'json'), column('finishedAt')]);
+export const benchRuns = new Table<BenchRunFields>('bench_run', 'bench run', [
+  column('partId'),
+  column('plan', 'json'),
+  column('state', 'json'),
+  column('finishedAt'),
+]);
 
 export const START_STATE: BenchState = { step: 0, stop: 0, endsAt: null, pausedLeft: null, timers: [], checks: [] };
 

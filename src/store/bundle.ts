@@ -28,7 +28,8 @@ export function importBundle(db: Db, bundle: Bundle): ImportCount {
   const count: ImportCount = { cloths: 0, layers: 0, projects: 0, parts: 0, log: 0 };
   const known = (table: string, id: string) => db.prepare(`SELECT 1 FROM ${table} WHERE id = ?`).get(id) !== undefined;
   const need = (field: string, table: string, id: string | null | undefined) => {
-    if (id && !known(table, id)) throw new InputError(field, `points to ${JSON.stringify(id)}, which is not in this bundle or in the cupboard`);
+    if (id && !known(table, id))
+      throw new InputError(field, `points to ${JSON.stringify(id)}, which is not in this bundle or in the cupboard`);
   };
   db.transaction(() => {
     for (const { id, ...cloth } of bundle.cloths) {
@@ -80,8 +81,14 @@ export function exportBundle(db: Db): Bundle {
   return {
     format: 'nembrel-bundle',
     formatVersion: 1,
-    cloths: cloths.list(db).filter((cloth) => cloth.origin === 'own' || usedCloths.has(cloth.id)).map(portable),
-    layers: layers.list(db).filter((layer) => layer.origin === 'own' || layer.inStock || used.has(layer.id)).map(portable),
+    cloths: cloths
+      .list(db)
+      .filter((cloth) => cloth.origin === 'own' || usedCloths.has(cloth.id))
+      .map(portable),
+    layers: layers
+      .list(db)
+      .filter((layer) => layer.origin === 'own' || layer.inStock || used.has(layer.id))
+      .map(portable),
     projects: projects.list(db).map(portable),
     parts: parts.list(db).map((part) => ({ ...portable(part), stack: part.stack })),
     log: logEntries.list(db, '1', [], 'done_on, id').map((entry) => ({ ...portable(entry), benchRunId: null })),

@@ -12,21 +12,24 @@ export const cloths = new Table<ClothFields>(
   'cloth',
   'cloth',
   [
-    column('name'), column('note'), column('origin'), column('construction'), column('weave'), column('fibres', 'json'), column('arealDensity'),
-    column('thickness'), column('stretchLength'), column('stretchCross'), column('ironDots'), column('water'), column('sheer'), column('tone'),
-    column('surface', 'json'), column('fray'), column('overhang'), column('prewashed', 'boolean'),
+    column('name'),
+    column('note'),
+    column('origin'),
+    column('construction'),
+    column('weave'),
+    column('fibres', 'json'),
+    column('arealDensity'),
+    column('thickness'),
+    column('stretchLength'),
+    column('stretchCross'),
+    column('ironDots'),
+    column('water'),
+    column('sheer'),
+    column('tone'),
+    column('surface', 'json'),
+    column('fray'),
+    column('overhang'),
+    column('prewashed', 'boolean'),
   ],
   ['weave', 'thickness', 'overhang', 'prewashed'],
 );
-
-const FABRIC_FIELDS = [
-  'construction', 'weave', 'fibres', 'arealDensity', 'thickness', 'stretchLength', 'stretchCross', 'ironDots', 'water', 'sheer', 'tone', 'surface',
-  'fray', 'overhang', 'prewashed',
-] as const;
-
-/** The cloth as the choosing rules see it, without what is only about the record. */
-export function fabricOf(cloth: Fabric): Fabric {
-  const fabric: Record<string, unknown> = {};
-  for (const field of FABRIC_FIELDS) if (cloth[field] !== undefined) fabric[field] = cloth[field];
-  return fabric as unknown as Fabric;
-}

@@ -1,7 +1,7 @@
 import Database from 'better-sqlite3';
 import { copyFileSync, existsSync, mkdirSync, readdirSync, readFileSync } from 'node:fs';
 import { dirname, isAbsolute, join } from 'node:path';
-import { projectRoot } from '../server/project-root';
+import { projectRoot } from './project-root';
 import { loadDemo } from './demo';
 import { seedLibrary } from './seed';
 
@@ -26,7 +26,9 @@ export function openDatabase(path: string): Db {
 
 function migrate(db: Db, backupOf: string | undefined): void {
   const folder = join(projectRoot(), 'src/store/migrations');
-  const files = readdirSync(folder).filter((name) => /^\d{3}_.+\.sql$/.test(name)).sort();
+  const files = readdirSync(folder)
+    .filter((name) => /^\d{3}_.+\.sql$/.test(name))
+    .sort();
   const done = db.pragma('user_version', { simple: true }) as number;
   const due = files.filter((name) => Number(name.slice(0, 3)) > done);
   if (due.length === 0) return;

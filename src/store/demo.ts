@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { bundleSchema } from '../schemas/records';
 import { validate } from '../schemas/validate';
-import { projectRoot } from '../server/project-root';
+import { projectRoot } from './project-root';
 import { importBundle, type ImportCount } from './bundle';
 import type { Db } from './database';
 

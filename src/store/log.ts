@@ -29,9 +29,24 @@ export interface LogFields {
 export type LogEntry = LogFields & Kept;
 
 export const logEntries = new Table<LogFields>('log_entry', 'log entry', [
-  column('partId'), column('benchRunId'), column('kind'), column('doneOn'), column('title'), column('clothId'), column('clothName'), column('stackTitle'),
-  column('layerIds', 'json'), column('settings', 'json'), column('checks', 'json'), column('outcome'), column('predictedBendingLength'), column('predictedLow'),
-  column('predictedHigh'), column('overhang'), column('measuredBendingLength'), column('note'),
+  column('partId'),
+  column('benchRunId'),
+  column('kind'),
+  column('doneOn'),
+  column('title'),
+  column('clothId'),
+  column('clothName'),
+  column('stackTitle'),
+  column('layerIds', 'json'),
+  column('settings', 'json'),
+  column('checks', 'json'),
+  column('outcome'),
+  column('predictedBendingLength'),
+  column('predictedLow'),
+  column('predictedHigh'),
+  column('overhang'),
+  column('measuredBendingLength'),
+  column('note'),
 ]);
 
 /** Fills in what follows from the reading. */

@@ -31,6 +31,15 @@ export interface PartFields {
 export type Part = PartFields & Kept;
 
 export const parts = new Table<PartFields>('part', 'part', [
-  column('projectId'), column('name'), column('clothId'), column('wish', 'json'), column('shape', 'json'), column('allowances', 'json'), column('fold'),
-  column('count'), column('stack', 'json'), column('glueUp', 'boolean'), column('cutDone', 'boolean'),
+  column('projectId'),
+  column('name'),
+  column('clothId'),
+  column('wish', 'json'),
+  column('shape', 'json'),
+  column('allowances', 'json'),
+  column('fold'),
+  column('count'),
+  column('stack', 'json'),
+  column('glueUp', 'boolean'),
+  column('cutDone', 'boolean'),
 ]);

@@ -30,7 +30,7 @@ export function projectSummaries(db: Db): ProjectSummary[] {
         .all() as { id: string; parts: number; chosen: number; cut: number; filed: number }[]
     ).map((row) => [row.id, row]),
   );
-  return projects.list(db, '1', [], 'updated_at DESC, id').map((project) => {
+  return projects.list(db, '1', [], 'updated_at DESC, rowid').map((project) => {
     const { parts = 0, chosen = 0, cut = 0, filed = 0 } = counts.get(project.id) ?? {};
     return { ...project, parts, chosen, cut, filed };
   });

@@ -1,5 +1,5 @@
 import type { LengthSystem } from '../core/units';
-import { StaleError } from '../server/errors';
+import { StaleError } from './errors';
 import type { Db } from './database';
 
 export interface Settings {
@@ -34,7 +34,8 @@ export const DEFAULT_SETTINGS: Settings = {
 const KEY = 'settings';
 
 export function readSettings(db: Db): { settings: Settings; version: number } {
-  const row = db.prepare('SELECT value, version FROM setting WHERE key = ?').get(KEY) as { value: string; version: number } | undefined;
+  const row = db.prepare('SELECT value, version FROM setting WHERE key = ?').get(KEY) as
+    { value: string; version: number } | undefined;
   if (!row) return { settings: DEFAULT_SETTINGS, version: 0 };
   return { settings: { ...DEFAULT_SETTINGS, ...(JSON.parse(row.value) as Partial<Settings>) }, version: row.version };
 }

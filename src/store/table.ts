@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { NotFoundError, StaleError } from '../server/errors';
+import { NotFoundError, StaleError } from './errors';
 import type { Db } from './database';
 
 /** What every kept row has besides its own fields. */
@@ -55,7 +55,12 @@ export class Table<T extends object> {
   ) {}
 
   private read(row: Record<string, Value>): T & Kept {
-    const record: Record<string, unknown> = { id: row['id'], version: row['version'], createdAt: row['created_at'], updatedAt: row['updated_at'] };
+    const record: Record<string, unknown> = {
+      id: row['id'],
+      version: row['version'],
+      createdAt: row['created_at'],
+      updatedAt: row['updated_at'],
+    };
     for (const { property, column: name, kind } of this.columns) {
       const value = fromColumn(kind, row[name] ?? null);
       if (value !== null || !this.optional.includes(property)) record[property] = value;
@@ -64,12 +69,15 @@ export class Table<T extends object> {
   }
 
   list(db: Db, where = '1', params: Value[] = [], order = 'name COLLATE NOCASE, id'): (T & Kept)[] {
-    const rows = db.prepare(`SELECT * FROM ${this.name} WHERE deleted_at IS NULL AND ${where} ORDER BY ${order}`).all(...params) as Record<string, Value>[];
+    const rows = db
+      .prepare(`SELECT * FROM ${this.name} WHERE deleted_at IS NULL AND ${where} ORDER BY ${order}`)
+      .all(...params) as Record<string, Value>[];
     return rows.map((row) => this.read(row));
   }
 
   find(db: Db, id: string): (T & Kept) | undefined {
-    const row = db.prepare(`SELECT * FROM ${this.name} WHERE id = ? AND deleted_at IS NULL`).get(id) as Record<string, Value> | undefined;
+    const row = db.prepare(`SELECT * FROM ${this.name} WHERE id = ? AND deleted_at IS NULL`).get(id) as
+      Record<string, Value> | undefined;
     return row && this.read(row);
   }
 
@@ -102,7 +110,9 @@ export class Table<T extends object> {
   }
 
   remove(db: Db, id: string): void {
-    const { changes } = db.prepare(`UPDATE ${this.name} SET deleted_at = ? WHERE id = ? AND deleted_at IS NULL`).run(new Date().toISOString(), id);
+    const { changes } = db
+      .prepare(`UPDATE ${this.name} SET deleted_at = ? WHERE id = ? AND deleted_at IS NULL`)
+      .run(new Date().toISOString(), id);
     if (changes === 0) throw new NotFoundError(this.thing);
   }
 

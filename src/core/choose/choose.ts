@@ -1,5 +1,14 @@
 import type { Fabric } from '../cloth';
-import { stackStiffness, type ChosenLayer, type Extent, type Family, type Form, type Material, type Predicted, type PredictedWith } from '../layers';
+import {
+  stackStiffness,
+  type ChosenLayer,
+  type Extent,
+  type Family,
+  type Form,
+  type Material,
+  type Predicted,
+  type PredictedWith,
+} from '../layers';
 import { stackSteps } from '../steps';
 import type { Candidate, Judged, Question } from './context';
 import { CRITERIA } from './criteria';
@@ -93,9 +102,10 @@ function lasting(question: Question, layers: readonly ChosenLayer[]): Material[]
 function judge(question: Question, candidate: Candidate): Judged {
   const stays = lasting(question, candidate.layers);
   const predicted = stackStiffness(question.fabric, stays);
-  const load = question.stitchDensity === undefined || question.profile.kind !== 'stitch'
-    ? undefined
-    : embroideryLoad(question.fabric, question.traits, candidate.layers, question.stitchDensity);
+  const load =
+    question.stitchDensity === undefined || question.profile.kind !== 'stitch'
+      ? undefined
+      : embroideryLoad(question.fabric, question.traits, candidate.layers, question.stitchDensity);
   return { ...candidate, question, predicted, load, addedWeight: predicted.arealDensity - question.fabric.arealDensity };
 }
 
@@ -113,12 +123,24 @@ function scoreOf(stack: Judged): number {
 
 function publicLayers(layers: readonly ChosenLayer[]): StackLayer[] {
   return layers.map(({ material, extent, angle }) => ({
-    family: material.family, form: material.form, material: material.name, materialId: material.id, extent, angle,
+    family: material.family,
+    form: material.form,
+    material: material.name,
+    materialId: material.id,
+    extent,
+    angle,
   }));
 }
 
 function publicPredicted(p: PredictedWith): Predicted {
-  return { bendingLength: p.bendingLength, low: p.low, high: p.high, rigidity: p.rigidity, arealDensity: p.arealDensity, thickness: p.thickness };
+  return {
+    bendingLength: p.bendingLength,
+    low: p.low,
+    high: p.high,
+    rigidity: p.rigidity,
+    arealDensity: p.arealDensity,
+    thickness: p.thickness,
+  };
 }
 
 function describe(stack: Judged, score: number): RankedStack {
@@ -141,11 +163,17 @@ function describe(stack: Judged, score: number): RankedStack {
     score,
     predicted: publicPredicted(predicted),
     terms: {
-      clothRigidity: predicted.clothRigidity, layerRigidity: predicted.layerRigidity, couplingRigidity: predicted.couplingRigidity,
-      stiffening: predicted.stiffening, clothSource: predicted.clothSource,
+      clothRigidity: predicted.clothRigidity,
+      layerRigidity: predicted.layerRigidity,
+      couplingRigidity: predicted.couplingRigidity,
+      stiffening: predicted.stiffening,
+      clothSource: predicted.clothSource,
     },
     criteria: CRITERIA.filter((criterion) => criterion.weight(question) > 0).map((criterion) => ({
-      name: criterion.name, score: criterion.score(stack), share: criterion.weight(question) / total, why: criterion.why(stack),
+      name: criterion.name,
+      score: criterion.score(stack),
+      share: criterion.weight(question) / total,
+      why: criterion.why(stack),
     })),
     reasons: reasonsFor(stack),
     cautions: cautionsFor(stack),

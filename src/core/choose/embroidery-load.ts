@@ -30,7 +30,11 @@ export interface EmbroideryLoad {
  * cloth carries a dense fill, one light tear-away a light one. Re-fitted from the log.
  */
 const PER_GRAM: Record<string, number> = {
-  'tear-away': 0.75, 'cut-away': 0.85, mesh: 0.85, 'wash-away': 0.8, 'heat-away': 0.4,
+  'tear-away': 0.75,
+  'cut-away': 0.85,
+  mesh: 0.85,
+  'wash-away': 0.8,
+  'heat-away': 0.4,
 };
 /** Whatever joins cloth and sheet across their whole face lets the pair carry more. */
 const JOIN: Record<string, number> = { loose: 1, 'spray-glued': 1.2, sticky: 1.25, fusible: 1.35, 'fusible-both': 1.35 };

@@ -1,4 +1,4 @@
-import { isFusible } from '../layers';
+import { isFusible, type Family } from '../layers';
 import type { Judged } from './context';
 import { needsHandSewing } from './stops';
 
@@ -12,11 +12,37 @@ interface Remark {
 const fusedLayer = (stack: Judged) => stack.layers.find(({ material }) => isFusible(material.form))?.material;
 const has = (stack: Judged, ...families: string[]) => stack.layers.some(({ material }) => families.includes(material.family));
 
+/** What a family is like to live with, for stacks that begin with it. */
+const CHARACTER: Partial<Record<Family, string>> = {
+  nonwoven: 'Gives a sharp, paper-like edge and can be cut any way round.',
+  woven: 'Behaves like cloth and follows curves softly.',
+  weft: 'Stable along and across, with a little give on the bias.',
+  tricot: 'A whisper of support that moves like cloth.',
+  'stretch-knit': 'Stretches every way and comes back.',
+  'hair-canvas': 'Springs back after every crease and rolls crisply.',
+  'waistband-strip': 'Comes in the finished width with its fold line marked.',
+  'firm-nonwoven': 'Firm all through, so it keeps its shape without a frame.',
+  'stiff-core': 'Board-like; edges stay straight under a load.',
+  fleece: 'Body and protection at little weight.',
+  wadding: 'Soft thickness that takes knocks.',
+  foam: 'Stands up by itself and springs back into shape.',
+  'cloth-underlining': 'Handled as one with the cloth; hides seams and takes the strain.',
+  organza: 'Thin, strong and next to invisible.',
+  organdy: 'Thin, tight and does not fray when it is clipped.',
+  buckram: 'Stiff enough for a hat by itself.',
+  braid: 'Springy, so the hem stands in folds.',
+  'stay-tape': 'Holds the seam line to its length and adds no bulk.',
+  'pressing-spray': 'Body without measurable shrinkage.',
+  'pattern-cloth': 'Easily marked and sewn; light support for a trial.',
+  'edge-stiffener': 'Keeps the edge from rolling until it is sewn.',
+};
+
 /** Why this stack fits, best reason first. */
 const REASONS: readonly Remark[] = [
   {
     id: 'in-band',
-    when: ({ predicted, question: { band, profile } }) => profile.kind !== 'stitch' && predicted.bendingLength >= band[0] && predicted.bendingLength <= band[1],
+    when: ({ predicted, question: { band, profile } }) =>
+      profile.kind !== 'stitch' && predicted.bendingLength >= band[0] && predicted.bendingLength <= band[1],
     words: ({ question }) => `Hangs ${question.hand}, as you asked.`,
   },
   {
@@ -25,19 +51,32 @@ const REASONS: readonly Remark[] = [
     words: ({ question }) => `Helps ${question.profile.phrase} to ${question.profile.job}.`,
   },
   {
+    id: 'character',
+    when: (s) => CHARACTER[s.layers[0]!.material.family] !== undefined,
+    words: (s) => CHARACTER[s.layers[0]!.material.family]!,
+  },
+  {
     id: 'gives-with-cloth',
-    when: (s) => s.question.part.stretch === 'keep' && s.question.traits.maxStretch >= 8 && s.question.profile.kind !== 'stitch' && s.question.profile.kind !== 'treat',
+    when: (s) =>
+      s.question.part.stretch === 'keep' &&
+      s.question.traits.maxStretch >= 8 &&
+      s.question.profile.kind !== 'stitch' &&
+      s.question.profile.kind !== 'treat',
     words: () => 'Gives with the cloth, so the part keeps its stretch.',
   },
   {
     id: 'stops-stretch',
-    when: (s) => s.question.part.stretch === 'stop' && s.question.traits.gives && !s.layers.every(({ material }) => material.form === 'liquid'),
+    when: (s) =>
+      s.question.part.stretch === 'stop' &&
+      s.question.traits.gives &&
+      !s.layers.every(({ material }) => material.form === 'liquid'),
     words: () => 'Stops the stretch where it lies.',
   },
   {
     id: 'sewn-spares-face',
     when: (s) => s.question.traits.ruinedByPressing && fusedLayer(s) === undefined,
-    words: ({ question }) => `Goes in without the iron, so the ${question.fabric.surface.includes('crinkled') ? 'crinkle' : question.fabric.surface.includes('beaded') ? 'beading' : 'pile'} stays as it is.`,
+    words: ({ question }) =>
+      `Goes in without the iron, so the ${question.fabric.surface.includes('crinkled') ? 'crinkle' : question.fabric.surface.includes('beaded') ? 'beading' : 'pile'} stays as it is.`,
   },
   {
     id: 'cool-melt',
@@ -98,7 +137,7 @@ const CAUTIONS: readonly Remark[] = [
     when: ({ load }) => load !== undefined && load.share > 1,
     words: ({ load, question }) => {
       const thin = question.fabric.arealDensity < 110 || question.traits.loose;
-      const less = Math.round((1 - 1 / load!.share) * 100 / 5) * 5;
+      const less = Math.round(((1 - 1 / load!.share) * 100) / 5) * 5;
       return thin
         ? `This motif is too dense for this cloth, whatever lies under it. Take a lighter motif (about ${Math.max(5, less)} % fewer stitches), make it larger, or put it on other cloth.`
         : `Too many stitches for this stack: about ${Math.max(5, less)} % fewer, or one layer more.`;
@@ -111,7 +150,10 @@ const CAUTIONS: readonly Remark[] = [
   },
   {
     id: 'near-edge',
-    when: ({ question }) => question.profile.kind === 'stitch' && question.part.embroidery?.nearEdge !== undefined && question.part.embroidery.nearEdge !== false,
+    when: ({ question }) =>
+      question.profile.kind === 'stitch' &&
+      question.part.embroidery?.nearEdge !== undefined &&
+      question.part.embroidery.nearEdge !== false,
     words: () => 'The motif lies near an edge: check that the hoop has cloth to hold, or float it on a sticky or sprayed sheet.',
   },
   {
@@ -121,12 +163,16 @@ const CAUTIONS: readonly Remark[] = [
   },
   {
     id: 'too-soft',
-    when: ({ predicted, question }) => question.profile.kind !== 'stitch' && question.profile.area === 'panel' && predicted.high < question.band[0],
+    when: ({ predicted, question }) =>
+      question.profile.kind !== 'stitch' && question.profile.area === 'panel' && predicted.high < question.band[0],
     words: ({ question }) => `Likely to turn out softer than ${question.hand}.`,
   },
   {
     id: 'hot-limit',
-    when: (s) => s.layers.some(({ material }) => material.leaflet.ironDots > 0 && material.leaflet.ironDots === s.question.fabric.ironDots) && s.question.fabric.ironDots < 3,
+    when: (s) =>
+      s.layers.some(
+        ({ material }) => material.leaflet.ironDots > 0 && material.leaflet.ironDots === s.question.fabric.ironDots,
+      ) && s.question.fabric.ironDots < 3,
     words: () => 'It needs all the heat that this cloth bears: press a scrap first.',
   },
   {
@@ -136,8 +182,14 @@ const CAUTIONS: readonly Remark[] = [
   },
   {
     id: 'pre-shrink',
-    when: (s) => s.layers.some(({ material }) => material.preShrink) && s.question.part.care !== 'none' && s.question.part.care !== 'dry-clean',
-    words: ({ question }) => (question.fabric.prewashed ? 'Shrink the layer before cutting it.' : 'Wash the cloth and shrink the layer before cutting, or it puckers after the first wash.'),
+    when: (s) =>
+      s.layers.some(({ material }) => material.preShrink) &&
+      s.question.part.care !== 'none' &&
+      s.question.part.care !== 'dry-clean',
+    words: ({ question }) =>
+      question.fabric.prewashed
+        ? 'Shrink the layer before cutting it.'
+        : 'Wash the cloth and shrink the layer before cutting, or it puckers after the first wash.',
   },
   {
     id: 'glue-through',
@@ -146,8 +198,12 @@ const CAUTIONS: readonly Remark[] = [
   },
   {
     id: 'grain',
-    when: (s) => s.layers.some(({ material }) => material.grain && material.form !== 'liquid') && s.question.profile.kind !== 'stitch',
-    words: ({ question }) => (question.part.cut === 'bias' ? 'The piece is on the bias, so cut the layer on the bias too.' : 'It has a grain: cut it the same way as the piece.'),
+    when: (s) =>
+      s.layers.some(({ material }) => material.grain && material.form !== 'liquid') && s.question.profile.kind !== 'stitch',
+    words: ({ question }) =>
+      question.part.cut === 'bias'
+        ? 'The piece is on the bias, so cut the layer on the bias too.'
+        : 'It has a grain: cut it the same way as the piece.',
   },
   {
     id: 'test-synthetic',
@@ -176,7 +232,14 @@ const CAUTIONS: readonly Remark[] = [
   },
   {
     id: 'spray-air',
-    when: (s) => s.layers.some(({ material }) => material.form === 'spray-glued' || material.family === 'starch' || material.family === 'edge-stiffener' || material.family === 'pressing-spray'),
+    when: (s) =>
+      s.layers.some(
+        ({ material }) =>
+          material.form === 'spray-glued' ||
+          material.family === 'starch' ||
+          material.family === 'edge-stiffener' ||
+          material.family === 'pressing-spray',
+      ),
     words: () => 'Spray where there is fresh air, away from flames, and never over a hot iron.',
   },
   {
@@ -186,7 +249,10 @@ const CAUTIONS: readonly Remark[] = [
   },
   {
     id: 'coverage',
-    when: (s) => s.layers.some(({ material }) => material.family === 'foam' || material.family === 'stiff-core' || material.family === 'firm-nonwoven'),
+    when: (s) =>
+      s.layers.some(
+        ({ material }) => material.family === 'foam' || material.family === 'stiff-core' || material.family === 'firm-nonwoven',
+      ),
     words: () => 'Keep it out of the seams: cut it to the seam line, or a little inside.',
   },
   {

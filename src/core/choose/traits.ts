@@ -50,7 +50,13 @@ export function traitsOf(fabric: Fabric, part: Part): Traits {
     minStretch: Math.min(stretchLength, stretchCross),
     gives: fabric.construction === 'knit' || rawStretch >= STRETCHY || part.cut === 'bias',
     unstableForStitching:
-      fabric.construction === 'knit' || rawStretch >= STRETCHY || loose || weave === 'fleece' || weave === 'terry' || weave === 'rib' || weave === 'jersey',
+      fabric.construction === 'knit' ||
+      rawStretch >= STRETCHY ||
+      loose ||
+      weave === 'fleece' ||
+      weave === 'terry' ||
+      weave === 'rib' ||
+      weave === 'jersey',
     ruinedByPressing: pile || has('crinkled') || has('beaded'),
     sealed,
     open: openwork,

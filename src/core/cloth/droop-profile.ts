@@ -19,7 +19,10 @@ export function droopProfile(bendingLength: number, length: number): [number, nu
   const ratio = length / bendingLength;
   if (!(ratio <= LONGEST_RATIO)) {
     const longest = Math.floor(bendingLength * LONGEST_RATIO);
-    throw new InputError('profileLength', `must be at most ${longest} mm for so soft a strip (200 bending lengths), saw ${length}`);
+    throw new InputError(
+      'profileLength',
+      `must be at most ${longest} mm for so soft a strip (200 bending lengths), saw ${length}`,
+    );
   }
   const tip = findTip((strip) => strip.ratio, ratio);
   const us: number[] = [];

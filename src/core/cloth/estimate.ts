@@ -16,12 +16,28 @@ const REFERENCE = { arealDensity: 70, bendingLength: 16, exponent: 0.55 };
 
 /** How much limper or stiffer than that each weave or knit hangs at the same weight. */
 const WEAVE_FACTOR: Record<string, number> = {
-  plain: 1, twill: 0.87, satin: 0.82, loose: 0.8, crepe: 0.72, jersey: 0.5, rib: 0.48, sweater: 0.48,
-  fleece: 0.58, terry: 0.62, pile: 0.72, eyelet: 0.92, other: 0.9,
+  plain: 1,
+  twill: 0.87,
+  satin: 0.82,
+  loose: 0.8,
+  crepe: 0.72,
+  jersey: 0.5,
+  rib: 0.48,
+  sweater: 0.48,
+  fleece: 0.58,
+  terry: 0.62,
+  pile: 0.72,
+  eyelet: 0.92,
+  other: 0.9,
 };
 
 const CONSTRUCTION_FACTOR: Record<string, number> = {
-  woven: 1, knit: 0.85, nonwoven: 1.3, net: 1.15, leather: 0.85, coated: 1.15,
+  woven: 1,
+  knit: 0.85,
+  nonwoven: 1.3,
+  net: 1.15,
+  leather: 0.85,
+  coated: 1.15,
 };
 
 /** Filament and soft fibres hang limper than cotton; linen stands a little. */
@@ -62,8 +78,19 @@ export function clothBendingLength(fabric: Fabric): Estimate {
 
 /** Bulk density of the cloth under a coin, kg/m³: how much air it holds. */
 const BULK_DENSITY: Record<string, number> = {
-  plain: 430, twill: 420, satin: 460, loose: 300, crepe: 330, jersey: 330, rib: 270, sweater: 170, fleece: 130,
-  terry: 170, pile: 220, eyelet: 380, other: 350,
+  plain: 430,
+  twill: 420,
+  satin: 460,
+  loose: 300,
+  crepe: 330,
+  jersey: 330,
+  rib: 270,
+  sweater: 170,
+  fleece: 130,
+  terry: 170,
+  pile: 220,
+  eyelet: 380,
+  other: 350,
 };
 const CONSTRUCTION_BULK: Record<string, number> = { nonwoven: 180, net: 250, leather: 620, coated: 600 };
 

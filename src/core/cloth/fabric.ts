@@ -4,10 +4,33 @@
  */
 export const CONSTRUCTIONS = ['woven', 'knit', 'nonwoven', 'net', 'leather', 'coated'] as const;
 export const WEAVES = [
-  'plain', 'twill', 'satin', 'loose', 'crepe', 'jersey', 'rib', 'sweater', 'fleece', 'terry', 'pile', 'eyelet', 'other',
+  'plain',
+  'twill',
+  'satin',
+  'loose',
+  'crepe',
+  'jersey',
+  'rib',
+  'sweater',
+  'fleece',
+  'terry',
+  'pile',
+  'eyelet',
+  'other',
 ] as const;
 export const FIBRES = [
-  'cotton', 'linen', 'wool', 'silk', 'viscose', 'polyester', 'nylon', 'acrylic', 'elastane', 'acetate', 'polyurethane', 'other',
+  'cotton',
+  'linen',
+  'wool',
+  'silk',
+  'viscose',
+  'polyester',
+  'nylon',
+  'acrylic',
+  'elastane',
+  'acetate',
+  'polyurethane',
+  'other',
 ] as const;
 export const WATER = ['safe', 'spots', 'resists'] as const;
 export const SHEERNESS = ['opaque', 'veiled', 'sheer'] as const;
@@ -63,4 +86,29 @@ export function fibreShare(fabric: Pick<Fabric, 'fibres'>, ...names: Fibre[]): n
     if (names.includes(fibre)) named += percent;
   }
   return total > 0 ? named / total : 0;
+}
+
+const FABRIC_FIELDS = [
+  'construction',
+  'weave',
+  'fibres',
+  'arealDensity',
+  'thickness',
+  'stretchLength',
+  'stretchCross',
+  'ironDots',
+  'water',
+  'sheer',
+  'tone',
+  'surface',
+  'fray',
+  'overhang',
+  'prewashed',
+] as const;
+
+/** The cloth as the choosing rules see it, without what a record adds to it. */
+export function fabricOf(cloth: Fabric): Fabric {
+  const fabric: Record<string, unknown> = {};
+  for (const field of FABRIC_FIELDS) if (cloth[field] !== undefined) fabric[field] = cloth[field];
+  return fabric as unknown as Fabric;
 }

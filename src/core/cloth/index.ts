@@ -10,26 +10,5 @@ export {
 export { droopProfile } from './droop-profile';
 export { clothBendingLength, clothMembraneStiffness, clothThickness } from './estimate';
 export type { Estimate } from './estimate';
-export {
-  CONSTRUCTIONS,
-  FIBRES,
-  FRAYS,
-  SHEERNESS,
-  SURFACES,
-  TONES,
-  WATER,
-  WEAVES,
-  fibreShare,
-} from './fabric';
-export type {
-  Construction,
-  Fabric,
-  Fibre,
-  FibreShare,
-  Fray,
-  Sheerness,
-  Surface,
-  Tone,
-  Water,
-  Weave,
-} from './fabric';
+export { CONSTRUCTIONS, FIBRES, FRAYS, SHEERNESS, SURFACES, TONES, WATER, WEAVES, fabricOf, fibreShare } from './fabric';
+export type { Construction, Fabric, Fibre, FibreShare, Fray, Sheerness, Surface, Tone, Water, Weave } from './fabric';

@@ -48,7 +48,8 @@ function requirePieces(pieces: readonly CutPiece[]): void {
   const seen = new Set<string>();
   let copies = 0;
   pieces.forEach((piece, i) => {
-    if (seen.has(piece.id)) throw new InputError(`pieces[${i}].id`, `must be different for every piece, saw ${JSON.stringify(piece.id)} twice`);
+    if (seen.has(piece.id))
+      throw new InputError(`pieces[${i}].id`, `must be different for every piece, saw ${JSON.stringify(piece.id)} twice`);
     seen.add(piece.id);
     requireOutline(piece.outline, `pieces[${i}].outline`);
     requireNumber(`pieces[${i}].count`, piece.count, 'copies', { min: 1, max: MOST_COPIES });
@@ -60,7 +61,11 @@ function requirePieces(pieces: readonly CutPiece[]): void {
 }
 
 /** Length and density of a layout, from its placements alone. */
-export function measurePlan(pieces: readonly CutPiece[], placements: readonly Placement[], width: number): { length: number; density: number } {
+export function measurePlan(
+  pieces: readonly CutPiece[],
+  placements: readonly Placement[],
+  width: number,
+): { length: number; density: number } {
   const byId = new Map(pieces.map((piece) => [piece.id, piece]));
   let length = 0;
   let area = 0;

@@ -21,7 +21,12 @@ export const SQUARING = 30;
  *
  * @param layoutLength mm @param shrinkage share lost in the wash, 0–0.3
  */
-export function lengthToBuy(layoutLength: number, shrinkage: number, system: LengthSystem, squaring: number = SQUARING): LengthToBuy {
+export function lengthToBuy(
+  layoutLength: number,
+  shrinkage: number,
+  system: LengthSystem,
+  squaring: number = SQUARING,
+): LengthToBuy {
   requireNumber('layoutLength', layoutLength, 'mm', { min: 0 });
   requireNumber('shrinkage', shrinkage, '', { min: 0, max: 0.3 });
   if (layoutLength === 0) return { needed: 0, withAllowances: 0, buy: 0 };

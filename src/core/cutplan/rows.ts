@@ -61,13 +61,23 @@ export function layRows(
   const placements: Placement[] = [];
   const unplaced: { id: string; copy: number }[] = [];
   for (const { piece, copy, turned } of jobs) {
-    const row = turned && (rows.find((r) => r.height >= turned.height - FIT && r.used + gap + turned.width <= width + FIT) ?? newRow(rows, turned, gap, limit));
+    const row =
+      turned &&
+      (rows.find((r) => r.height >= turned.height - FIT && r.used + gap + turned.width <= width + FIT) ??
+        newRow(rows, turned, gap, limit));
     if (!turned || !row) {
       unplaced.push({ id: piece.id, copy });
       continue;
     }
     const x = row.used === 0 ? 0 : row.used + gap;
-    placements.push({ id: piece.id, copy, rotation: turned.rotation, flipped: false, x: x - turned.minX, y: row.y - turned.minY });
+    placements.push({
+      id: piece.id,
+      copy,
+      rotation: turned.rotation,
+      flipped: false,
+      x: x - turned.minX,
+      y: row.y - turned.minY,
+    });
     row.used = x + turned.width;
   }
   return { placements, unplaced };

@@ -1,4 +1,11 @@
-import { bendingLengthOf, clothBendingLength, clothMembraneStiffness, clothThickness, flexuralRigidity, type Fabric } from '../cloth';
+import {
+  bendingLengthOf,
+  clothBendingLength,
+  clothMembraneStiffness,
+  clothThickness,
+  flexuralRigidity,
+  type Fabric,
+} from '../cloth';
 import { isGlued, type Glue, type Material } from './material';
 
 /** How firmly a kind of glue couples the two sheets, between 0 (sliding) and 1 (one solid sheet). */

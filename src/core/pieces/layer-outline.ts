@@ -52,7 +52,10 @@ export function layerOutline(
     case 'full':
       return { outlines: [outline], area: whole, removedArea: 0 };
     case 'trimmed':
-      return inset(outline, allowances.map((allowance) => Math.min(options.trim, allowance)));
+      return inset(
+        outline,
+        allowances.map((allowance) => Math.min(options.trim, allowance)),
+      );
     case 'net':
       return inset(outline, allowances);
     case 'strip': {
@@ -63,7 +66,10 @@ export function layerOutline(
       const length = [...edges].reduce((sum, i) => sum + edgeLength(outline, i), 0);
       if (!net) return { outlines: [], area: 0, removedArea: whole, runningLength: length };
       // The strip is what lies between the seam line and the same line moved in by its width.
-      const inner = inset(outline, allowances.map((allowance, i) => (edges.has(i) ? allowance + width : 0))).outlines;
+      const inner = inset(
+        outline,
+        allowances.map((allowance, i) => (edges.has(i) ? allowance + width : 0)),
+      ).outlines;
       const outlines = difference(net, inner).filter((path) => polygonArea(path) > 1);
       const area = outlines.reduce((sum, path) => sum + polygonArea(path), 0);
       return { outlines, area, removedArea: whole - area, runningLength: length };
@@ -84,7 +90,12 @@ function rectangleAtCentre(outline: Outline, width: number, height: number, whol
   const box = bounds(outline);
   const cx = (box.minX + box.maxX) / 2;
   const cy = (box.minY + box.maxY) / 2;
-  const rectangle: Outline = [[cx - width / 2, cy - height / 2], [cx + width / 2, cy - height / 2], [cx + width / 2, cy + height / 2], [cx - width / 2, cy + height / 2]];
+  const rectangle: Outline = [
+    [cx - width / 2, cy - height / 2],
+    [cx + width / 2, cy - height / 2],
+    [cx + width / 2, cy + height / 2],
+    [cx - width / 2, cy + height / 2],
+  ];
   return { outlines: [rectangle], area: width * height, removedArea: Math.max(0, whole - width * height) };
 }
 

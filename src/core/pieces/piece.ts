@@ -33,7 +33,9 @@ export function openPiece(spec: PieceSpec): OpenPiece {
   const allowances = sides.map((side) => spec.allowances[side]);
   if (spec.fold === null) return { outline, allowances };
   const fold = spec.fold;
-  const start = sides.findIndex((side, i) => side === fold && liesOnSide(outline[i]!, outline[(i + 1) % outline.length]!, fold, spec.shape));
+  const start = sides.findIndex(
+    (side, i) => side === fold && liesOnSide(outline[i]!, outline[(i + 1) % outline.length]!, fold, spec.shape),
+  );
   if (start < 0) throw new InputError('fold', 'has no straight edge left on that side; choose another side or smaller corners');
   const n = outline.length;
   // Walk from the end of the fold edge round to its start, then back over the mirror image.

@@ -67,14 +67,18 @@ export function pressPlan(options: PressOptions): PressPlan {
   const box = bounds(outline);
   const rough = ((box.maxX - box.minX) / stepX + 1) * ((box.maxY - box.minY) / stepY + 1);
   if (!(rough <= 4 * MOST_STOPS)) {
-    throw new InputError('plate', `is too small for this piece: it would take some ${Math.round(rough)} stops, at most ${MOST_STOPS} are planned`);
+    throw new InputError(
+      'plate',
+      `is too small for this piece: it would take some ${Math.round(rough)} stops, at most ${MOST_STOPS} are planned`,
+    );
   }
 
   const level = rowsOfStops(outline, sole, overlap, 0);
   const upright = rowsOfStops(outline, sole, overlap, 90);
   const rows = upright.flat().length < level.flat().length ? upright : level;
   const stops = ordered(rows, outline, order, Math.max(stepX, stepY));
-  if (stops.length > MOST_STOPS) throw new InputError('plate', `is too small for this piece: ${stops.length} stops, at most ${MOST_STOPS} are planned`);
+  if (stops.length > MOST_STOPS)
+    throw new InputError('plate', `is too small for this piece: ${stops.length} stops, at most ${MOST_STOPS} are planned`);
   const pressed = unionOf(stops.map((stop) => transformed(plate, false, stop.rotation, stop.x, stop.y)));
   const covered = stops.length > 0 ? regionArea(intersection([outline], pressed)) : 0;
   return {
@@ -88,7 +92,12 @@ function plateOutline(plate: PressOptions['plate']): Outline {
   if ('outline' in plate) return requireOutline(plate.outline, 'plate.outline');
   const w = requireNumber('plate.width', plate.width, 'mm', { min: 1, max: 5000 }) / 2;
   const h = requireNumber('plate.height', plate.height, 'mm', { min: 1, max: 5000 }) / 2;
-  return [[-w, -h], [w, -h], [w, h], [-w, h]];
+  return [
+    [-w, -h],
+    [w, -h],
+    [w, h],
+    [-w, h],
+  ];
 }
 
 /** Stops in rows from the bottom, each row from the left, for a plate turned by `rotation` (0 or 90). */
@@ -131,10 +140,18 @@ function position(from: number, to: number, size: number, count: number, k: numb
 /** The stretches of the piece inside a row, left to right; those that one plate spans are joined. */
 function stretches(piece: Outline, bottom: number, top: number, width: number): [number, number][] {
   const box = bounds(piece);
-  const band: Outline = [[box.minX - 1, bottom], [box.maxX + 1, bottom], [box.maxX + 1, top], [box.minX - 1, top]];
+  const band: Outline = [
+    [box.minX - 1, bottom],
+    [box.maxX + 1, bottom],
+    [box.maxX + 1, top],
+    [box.minX - 1, top],
+  ];
   const found = intersection([piece], [band])
     .filter((path) => polygonArea(path) > DUST)
-    .map((path): [number, number] => { const b = bounds(path); return [b.minX, b.maxX]; })
+    .map((path): [number, number] => {
+      const b = bounds(path);
+      return [b.minX, b.maxX];
+    })
     .sort((a, b) => a[0] - b[0]);
   const joined: [number, number][] = [];
   for (const [left, right] of found) {
@@ -158,6 +175,8 @@ function ordered(rows: PressStop[][], outline: Outline, order: PressOrder, step:
   const all = rows.flat().sort((a, b) => ring(a) - ring(b) || angle(a) - angle(b) || far(a) - far(b));
   if (order === 'centre-out') return all;
   // Edge first: the outer ring all the way round, then inward.
-  const outer = new Set(rows.flatMap((row, r) => row.filter((_, k) => r === 0 || r === rows.length - 1 || k === 0 || k === row.length - 1)));
+  const outer = new Set(
+    rows.flatMap((row, r) => row.filter((_, k) => r === 0 || r === rows.length - 1 || k === 0 || k === row.length - 1)),
+  );
   return [...all.filter((s) => outer.has(s)).sort((a, b) => angle(a) - angle(b)), ...all.filter((s) => !outer.has(s)).reverse()];
 }

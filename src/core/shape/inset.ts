@@ -40,7 +40,9 @@ export function inset(outline: Outline, allowance: number | readonly number[]): 
   if (allowances.length !== outline.length) {
     throw new InputError('allowance', `must be one number or one per edge (${outline.length}), saw ${allowances.length}`);
   }
-  allowances.forEach((a, i) => requireNumber(typeof allowance === 'number' ? 'allowance' : `allowance[${i}]`, a, 'mm', { min: 0, max: 10_000 }));
+  allowances.forEach((a, i) =>
+    requireNumber(typeof allowance === 'number' ? 'allowance' : `allowance[${i}]`, a, 'mm', { min: 0, max: 10_000 }),
+  );
 
   const { points, edges } = counterClockwise(outline, allowances);
   const cutters: Outline[] = [];
@@ -135,6 +137,9 @@ function squareStep(corner: Point, n0: Point, n1: Point, in0: number, in1: numbe
 function squareEnd(corner: Point, n0: Point, n1: Point, d0: Point, d1: Point, in0: number, in1: number, turn: number): Outline {
   const far = Math.max(in0, in1);
   const along = far * Math.tan(turn / 4);
-  const at = (n: Point, d: Point, side: number, r: number): Point => [corner[0] + r * n[0] + side * along * d[0], corner[1] + r * n[1] + side * along * d[1]];
+  const at = (n: Point, d: Point, side: number, r: number): Point => [
+    corner[0] + r * n[0] + side * along * d[0],
+    corner[1] + r * n[1] + side * along * d[1],
+  ];
   return [corner, at(n0, d0, 0, far), at(n0, d0, 1, far), at(n1, d1, -1, far), at(n1, d1, 0, far)];
 }

@@ -43,7 +43,12 @@ export function pieceOutline(shape: PieceShape): SidedOutline {
   if (!(size <= room)) throw new InputError('corner', `must be at most ${room} mm so that the corners fit, saw ${size}`);
 
   const { width: w, height: h } = shape;
-  const corners: Point[] = [[0, 0], [w, 0], [w, h], [0, h]];
+  const corners: Point[] = [
+    [0, 0],
+    [w, 0],
+    [w, h],
+    [0, h],
+  ];
   const outline: Outline = [];
   const sides: SidedOutline['sides'] = [];
   for (let k = 0; k < 4; k++) {
@@ -64,7 +69,12 @@ export function pieceOutline(shape: PieceShape): SidedOutline {
   return { outline, sides };
 }
 
-const ALONG: Point[] = [[1, 0], [0, 1], [-1, 0], [0, -1]];
+const ALONG: Point[] = [
+  [1, 0],
+  [0, 1],
+  [-1, 0],
+  [0, -1],
+];
 
 /** Points of a shaped corner, from where it leaves the side before to where it joins the side after. */
 function cornerPoints(corner: Point, before: number, after: number, size: number, round: boolean): Point[] {

@@ -61,8 +61,15 @@ export function transformed(outline: Outline, flipped: boolean, rotation: number
   // Right angles are exact, so that a quarter turn does not smear edges by a rounding error.
   const quarter = ((rotation % 360) + 360) % 360;
   const [c, s] =
-    quarter === 0 ? [1, 0] : quarter === 90 ? [0, 1] : quarter === 180 ? [-1, 0] : quarter === 270 ? [0, -1]
-    : [Math.cos((rotation * Math.PI) / 180), Math.sin((rotation * Math.PI) / 180)];
+    quarter === 0
+      ? [1, 0]
+      : quarter === 90
+        ? [0, 1]
+        : quarter === 180
+          ? [-1, 0]
+          : quarter === 270
+            ? [0, -1]
+            : [Math.cos((rotation * Math.PI) / 180), Math.sin((rotation * Math.PI) / 180)];
   return outline.map(([px, py]) => {
     const fx = flipped ? -px : px;
     return [c * fx - s * py + x, s * fx + c * py + y];
@@ -76,7 +83,12 @@ function segmentsMeet(a: Point, b: Point, c: Point, d: Point): boolean {
   const d3 = cross(a, b, c);
   const d4 = cross(a, b, d);
   if (((d1 > 0 && d2 < 0) || (d1 < 0 && d2 > 0)) && ((d3 > 0 && d4 < 0) || (d3 < 0 && d4 > 0))) return true;
-  return (d1 === 0 && within(c, d, a)) || (d2 === 0 && within(c, d, b)) || (d3 === 0 && within(a, b, c)) || (d4 === 0 && within(a, b, d));
+  return (
+    (d1 === 0 && within(c, d, a)) ||
+    (d2 === 0 && within(c, d, b)) ||
+    (d3 === 0 && within(a, b, c)) ||
+    (d4 === 0 && within(a, b, d))
+  );
 }
 
 function cross(o: Point, a: Point, b: Point): number {
@@ -84,7 +96,9 @@ function cross(o: Point, a: Point, b: Point): number {
 }
 
 function within(a: Point, b: Point, p: Point): boolean {
-  return Math.min(a[0], b[0]) <= p[0] && p[0] <= Math.max(a[0], b[0]) && Math.min(a[1], b[1]) <= p[1] && p[1] <= Math.max(a[1], b[1]);
+  return (
+    Math.min(a[0], b[0]) <= p[0] && p[0] <= Math.max(a[0], b[0]) && Math.min(a[1], b[1]) <= p[1] && p[1] <= Math.max(a[1], b[1])
+  );
 }
 
 /**
@@ -109,7 +123,8 @@ export function selfCrossing(outline: Outline): [number, number] | undefined {
       if (apart === 1 || apart === m - 1) {
         // Neighbours share a corner; they only go wrong when one folds back along the other.
         const [e, f] = (p.rank + 1) % m === q.rank ? [p, q] : [q, p];
-        if (cross(e.a, e.b, f.b) === 0 && (e.a[0] - e.b[0]) * (f.b[0] - f.a[0]) + (e.a[1] - e.b[1]) * (f.b[1] - f.a[1]) > 0) return [e.i, f.i];
+        if (cross(e.a, e.b, f.b) === 0 && (e.a[0] - e.b[0]) * (f.b[0] - f.a[0]) + (e.a[1] - e.b[1]) * (f.b[1] - f.a[1]) > 0)
+          return [e.i, f.i];
         continue;
       }
       if (segmentsMeet(p.a, p.b, q.a, q.b)) return p.i < q.i ? [p.i, q.i] : [q.i, p.i];
@@ -125,10 +140,12 @@ export function selfCrossing(outline: Outline): [number, number] | undefined {
  */
 export function requireOutline(outline: Outline, field = 'outline'): Outline {
   if (outline.length < 3) throw new InputError(field, `must have at least 3 corners, saw ${outline.length}`);
-  if (outline.length > MOST_POINTS) throw new InputError(field, `must have at most ${MOST_POINTS} corners, saw ${outline.length}`);
+  if (outline.length > MOST_POINTS)
+    throw new InputError(field, `must have at most ${MOST_POINTS} corners, saw ${outline.length}`);
   outline.forEach((point, i) => {
     for (const value of point) {
-      if (!(Math.abs(value) <= FARTHEST)) throw new InputError(`${field}[${i}]`, `must be [x, y] in mm within ±${FARTHEST}, saw [${shown(point)}]`);
+      if (!(Math.abs(value) <= FARTHEST))
+        throw new InputError(`${field}[${i}]`, `must be [x, y] in mm within ±${FARTHEST}, saw [${shown(point)}]`);
     }
   });
   const crossing = selfCrossing(outline);

@@ -29,7 +29,12 @@ function filled(outlines: readonly Outline[], scale: number): Paths64 {
 }
 
 function fromPaths(paths: Paths64, scale: number): Outline[] {
-  return paths.map((path) => withoutFlatCorners(path.map(({ x, y }) => [x / scale, y / scale]), 0.75 / scale));
+  return paths.map((path) =>
+    withoutFlatCorners(
+      path.map(({ x, y }) => [x / scale, y / scale]),
+      0.75 / scale,
+    ),
+  );
 }
 
 /** Leaves out corners that lie on the line through their neighbours, within the rounding of the grid. */

@@ -11,9 +11,16 @@ export const GSM_PER_MOMME = 4.34;
 const HEAVIEST_GSM = 5000;
 
 const GSM_PER_UNIT: Record<string, number> = {
-  'g/m²': 1, 'g/m2': 1, gsm: 1, g: 1,
-  'oz/yd²': GSM_PER_OZ_SQYD, 'oz/yd2': GSM_PER_OZ_SQYD, oz: GSM_PER_OZ_SQYD, 'oz/sqyd': GSM_PER_OZ_SQYD,
-  momme: GSM_PER_MOMME, mm: GSM_PER_MOMME,
+  'g/m²': 1,
+  'g/m2': 1,
+  gsm: 1,
+  g: 1,
+  'oz/yd²': GSM_PER_OZ_SQYD,
+  'oz/yd2': GSM_PER_OZ_SQYD,
+  oz: GSM_PER_OZ_SQYD,
+  'oz/sqyd': GSM_PER_OZ_SQYD,
+  momme: GSM_PER_MOMME,
+  mm: GSM_PER_MOMME,
 };
 
 /**
@@ -23,7 +30,12 @@ const GSM_PER_UNIT: Record<string, number> = {
  * @throws {InputError} when the text is not a weight of more than 0 and at most 5000 g/m².
  */
 export function parseArealDensity(text: string, system: LengthSystem, field = 'arealDensity'): number {
-  const match = /^(\d+(?:[.,]\d+)?|[.,]\d+)\s*([a-z/²2]+)?$/.exec(text.trim().toLowerCase().replace(/\s*\/\s*/g, '/'));
+  const match = /^(\d+(?:[.,]\d+)?|[.,]\d+)\s*([a-z/²2]+)?$/.exec(
+    text
+      .trim()
+      .toLowerCase()
+      .replace(/\s*\/\s*/g, '/'),
+  );
   const unit = match?.[2] ?? (system === 'inch' ? 'oz' : 'g/m²');
   const scale = GSM_PER_UNIT[unit];
   if (!match || scale === undefined) {

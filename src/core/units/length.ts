@@ -24,12 +24,35 @@ const MM_PER_UNIT: Record<string, number> = {
 };
 
 const VULGAR: Record<string, string> = {
-  '½': '1/2', '¼': '1/4', '¾': '3/4', '⅛': '1/8', '⅜': '3/8', '⅝': '5/8', '⅞': '7/8', '⅓': '1/3', '⅔': '2/3',
+  '½': '1/2',
+  '¼': '1/4',
+  '¾': '3/4',
+  '⅛': '1/8',
+  '⅜': '3/8',
+  '⅝': '5/8',
+  '⅞': '7/8',
+  '⅓': '1/3',
+  '⅔': '2/3',
 };
 
 /** Sixteenths as a sewing ruler prints them; those without a glyph of their own are spelled out. */
 const SIXTEENTHS = [
-  '', '1/16', '⅛', '3/16', '¼', '5/16', '⅜', '7/16', '½', '9/16', '⅝', '11/16', '¾', '13/16', '⅞', '15/16',
+  '',
+  '1/16',
+  '⅛',
+  '3/16',
+  '¼',
+  '5/16',
+  '⅜',
+  '7/16',
+  '½',
+  '9/16',
+  '⅝',
+  '11/16',
+  '¾',
+  '13/16',
+  '⅞',
+  '15/16',
 ] as const;
 
 /** Longer than any roll in a sewing room; keeps a slip of the finger from becoming a kilometre. */
@@ -45,10 +68,12 @@ const LONGEST_MM = 200_000;
  * @throws {InputError} when the text is not a length of 0 to 200 m.
  */
 export function parseLength(text: string, system: LengthSystem, field = 'length'): number {
-  const spelled = text.replace(/[½¼¾⅛⅜⅝⅞⅓⅔]/g, (glyph) => ` ${VULGAR[glyph]}`).trim().toLowerCase();
+  const spelled = text
+    .replace(/[½¼¾⅛⅜⅝⅞⅓⅔]/g, (glyph) => ` ${VULGAR[glyph]}`)
+    .trim()
+    .toLowerCase();
   const match = /^(?:(\d+(?:[.,]\d+)?|[.,]\d+)(?![\d/]))?\s*-?\s*(?:(\d+)\s*[/⁄]\s*(\d+))?\s*([a-z]+|["'″”])?\.?$/.exec(spelled);
-  const refuse = () =>
-    new InputError(field, `write a length such as 9.5 mm, 20 cm, 3/8" or 1 1/4 in; saw ${shown(text)}`);
+  const refuse = () => new InputError(field, `write a length such as 9.5 mm, 20 cm, 3/8" or 1 1/4 in; saw ${shown(text)}`);
   if (!match || (match[1] === undefined && match[2] === undefined)) throw refuse();
   const whole = match[1] === undefined ? 0 : Number(match[1].replace(',', '.'));
   const fraction = match[2] === undefined ? 0 : Number(match[2]) / Number(match[3]);

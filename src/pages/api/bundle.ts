@@ -5,4 +5,7 @@ import { database } from '../../store/database';
 
 export const GET = endpoint(() => exportBundle(database()));
 
-export const POST = jsonEndpoint(bundleSchema, (bundle) => importBundle(database(), bundle), { status: 201, limit: BUNDLE_LIMIT });
+export const POST = jsonEndpoint(bundleSchema, (bundle) => importBundle(database(), bundle), {
+  status: 201,
+  limit: BUNDLE_LIMIT,
+});

@@ -5,4 +5,6 @@ import { jsonEndpoint } from '../../server/endpoint';
 import { database } from '../../store/database';
 import { layers } from '../../store/layers';
 
-export const POST = jsonEndpoint(chooseSchema, ({ fabric, part, limit }) => choose(fabric as Fabric, part as Part, layers.list(database()), limit));
+export const POST = jsonEndpoint(chooseSchema, ({ fabric, part, limit }) =>
+  choose(fabric as Fabric, part as Part, layers.list(database()), limit),
+);

@@ -8,4 +8,6 @@ export const GET = endpoint(() => readSettings(database()));
 
 const updateSchema = shape({ settings: settingsSchema.required(), version: number({ min: 0, integer: true }).required() });
 
-export const PUT = jsonEndpoint(updateSchema, ({ settings, version }) => writeSettings(database(), settings as Settings, version));
+export const PUT = jsonEndpoint(updateSchema, ({ settings, version }) =>
+  writeSettings(database(), settings as Settings, version),
+);

@@ -8,18 +8,24 @@ export const care: Criterion = {
     const { fabric, part } = question;
     let score = 100;
     for (const { material } of layers) {
-      if (material.leaflet.ironDots > 0 && material.leaflet.ironDots === fabric.ironDots && fabric.ironDots < 3) score = Math.min(score, 82);
+      if (material.leaflet.ironDots > 0 && material.leaflet.ironDots === fabric.ironDots && fabric.ironDots < 3)
+        score = Math.min(score, 82);
       if (material.leaflet.steam && part.care === 'dry-clean') score = Math.min(score, 90);
-      if (material.preShrink && fabric.prewashed !== true && part.care !== 'none' && part.care !== 'dry-clean') score = Math.min(score, 86);
+      if (material.preShrink && fabric.prewashed !== true && part.care !== 'none' && part.care !== 'dry-clean')
+        score = Math.min(score, 86);
     }
     return score;
   },
   why: ({ layers, question }) => {
     const { fabric, part } = question;
-    const tight = layers.find(({ material }) => material.leaflet.ironDots > 0 && material.leaflet.ironDots === fabric.ironDots && fabric.ironDots < 3);
+    const tight = layers.find(
+      ({ material }) => material.leaflet.ironDots > 0 && material.leaflet.ironDots === fabric.ironDots && fabric.ironDots < 3,
+    );
     if (tight) return 'Needs as much heat as this cloth bears; try it on a scrap first.';
     if (layers.some(({ material }) => material.preShrink) && part.care !== 'none' && part.care !== 'dry-clean') {
-      return fabric.prewashed ? 'Stands the care; shrink the layer before cutting.' : 'Stands the care if cloth and layer are shrunk first.';
+      return fabric.prewashed
+        ? 'Stands the care; shrink the layer before cutting.'
+        : 'Stands the care if cloth and layer are shrunk first.';
     }
     return 'Well inside what the cloth and the care allow.';
   },

@@ -4,7 +4,16 @@ import { points, ramp, type Criterion } from './criterion';
 export const cost: Criterion = {
   name: 'Cost',
   weight: ({ profile }) => (profile.kind === 'hat' ? 2 : 4),
-  score: ({ layers }) => points(ramp(layers.reduce((sum, { material }) => sum + material.pricePerMetre, 0), 300, 100, 3000, 30)),
+  score: ({ layers }) =>
+    points(
+      ramp(
+        layers.reduce((sum, { material }) => sum + material.pricePerMetre, 0),
+        300,
+        100,
+        3000,
+        30,
+      ),
+    ),
   why: ({ layers }) => {
     const total = layers.reduce((sum, { material }) => sum + material.pricePerMetre, 0);
     if (total < 300) return 'Costs next to nothing.';

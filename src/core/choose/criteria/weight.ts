@@ -3,7 +3,8 @@ import { points, ramp, type Criterion } from './criterion';
 /** In garments a layer as heavy as the cloth or lighter; bags and hats go the other way on purpose. */
 export const weight: Criterion = {
   name: 'Weight',
-  weight: ({ profile, part }) => (part.role === 'badge' ? 2 : profile.kind === 'garment' ? 15 : profile.kind === 'stitch' ? 8 : 4),
+  weight: ({ profile, part }) =>
+    part.role === 'badge' ? 2 : profile.kind === 'garment' ? 15 : profile.kind === 'stitch' ? 8 : 4,
   score: ({ addedWeight, question }) => {
     const { fabric, profile } = question;
     const ratio = addedWeight / fabric.arealDensity;

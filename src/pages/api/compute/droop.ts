@@ -6,7 +6,8 @@ import { jsonEndpoint } from '../../../server/endpoint';
 export const POST = jsonEndpoint(droopSchema, ({ arealDensity, overhang, angle, length, drop, profileLength }) => {
   let bendingLength: number;
   if (overhang !== undefined) {
-    if (length !== undefined || drop !== undefined) throw new InputError(length !== undefined ? 'length' : 'drop', 'does not go with overhang; give one reading or the other');
+    if (length !== undefined || drop !== undefined)
+      throw new InputError(length !== undefined ? 'length' : 'drop', 'does not go with overhang; give one reading or the other');
     bendingLength = bendingLengthFromOverhang(overhang, angle);
   } else if (length !== undefined || drop !== undefined) {
     if (length === undefined) throw new InputError('length', 'is missing; it goes with drop');

@@ -5,4 +5,6 @@ import { layers, type LayerFields } from '../../../store/layers';
 
 export const GET = endpoint(() => ({ layers: layers.list(database()) }));
 
-export const POST = jsonEndpoint(layerSchema, (body) => layers.insert(database(), { ...body, origin: 'own' } as LayerFields), { status: 201 });
+export const POST = jsonEndpoint(layerSchema, (body) => layers.insert(database(), { ...body, origin: 'own' } as LayerFields), {
+  status: 201,
+});

@@ -5,7 +5,9 @@ import { database } from '../../../../store/database';
 import { parts, type PartFields } from '../../../../store/parts';
 import { projects } from '../../../../store/projects';
 
-export const GET = endpoint(({ params }) => ({ parts: parts.list(database(), 'project_id = ?', [params['id']!], 'created_at, id') }));
+export const GET = endpoint(({ params }) => ({
+  parts: parts.list(database(), 'project_id = ?', [params['id']!], 'created_at, rowid'),
+}));
 
 export const POST = jsonEndpoint(
   partSchemaNew,

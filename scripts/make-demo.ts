@@ -1,0 +1,227 @@
+/**
+ * Writes demo/lantern-procession.json: the Tern Quay lantern procession, all of it invented. Stacks are chosen by
+ * the engine itself, so that the demo shows what the application would say; readings scatter around the
+ * prediction by a seeded draw. Run it after a change of the library: npm run make-demo
+ */
+import { writeFileSync } from 'node:fs';
+import { choose, type Part, type RankedStack } from '../src/core/choose';
+import { overhangFromBendingLength, type Fabric } from '../src/core/cloth';
+import { LIBRARY_LAYERS } from '../src/core/library';
+import type { PieceShape } from '../src/core/shape';
+
+/** Small seeded generator (mulberry32), so that the file is the same each time. */
+function seeded(seed: number): () => number {
+  let a = seed;
+  return () => {
+    a = (a + 0x6d2b79f5) | 0;
+    let t = Math.imul(a ^ (a >>> 15), 1 | a);
+    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
+    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
+  };
+}
+const random = seeded(20260411);
+/** Standard normal draw by the sum of twelve. */
+const normal = () => Array.from({ length: 12 }, random).reduce((a, b) => a + b, -6);
+
+interface DemoCloth extends Fabric {
+  id: string;
+  name: string;
+  note: string;
+}
+
+const cloth = (id: string, name: string, note: string, fabric: Fabric): DemoCloth => ({ id, name, note, ...fabric });
+const cotton = [{ fibre: 'cotton' as const, percent: 100 }];
+const base = { stretchLength: 1, stretchCross: 2, ironDots: 3, water: 'safe' as const, sheer: 'opaque' as const, surface: [], fray: 'medium' as const };
+
+const cloths: DemoCloth[] = [
+  cloth('tq-harbour-linen', 'Harbour-blue linen-cotton', 'For the stewards’ waistcoats; twelve metres from the spring market.', { ...base, construction: 'woven', weave: 'plain', fibres: [{ fibre: 'linen', percent: 55 }, { fibre: 'cotton', percent: 45 }], arealDensity: 176, thickness: 0.41, tone: 'dark', overhang: 55, prewashed: true }),
+  cloth('tq-lining-poplin', 'Straw-yellow poplin', 'Lines the waistcoats.', { ...base, construction: 'woven', weave: 'plain', fibres: cotton, arealDensity: 118, thickness: 0.25, tone: 'light', prewashed: true }),
+  cloth('tq-duck', 'Natural duck canvas', 'Banner and tool roll.', { ...base, construction: 'woven', weave: 'plain', fibres: cotton, arealDensity: 405, thickness: 0.77, tone: 'light', overhang: 86 }),
+  cloth('tq-net', 'Stiff lantern net', 'Frames of the lantern shades.', { ...base, construction: 'net', weave: 'other', fibres: [{ fibre: 'nylon', percent: 100 }], arealDensity: 41, thickness: 0.26, stretchLength: 2, stretchCross: 4, ironDots: 1, sheer: 'sheer', tone: 'light', surface: ['openwork'], fray: 'low' }),
+  cloth('tq-organza', 'Amber organza', 'Glows in front of the lamp.', { ...base, construction: 'woven', weave: 'plain', fibres: [{ fibre: 'polyester', percent: 100 }], arealDensity: 33, thickness: 0.1, ironDots: 1, sheer: 'sheer', tone: 'light', fray: 'high' }),
+  cloth('tq-felted-wool', 'Charcoal felted wool', 'From two old blankets, felted in the wash.', { ...base, construction: 'nonwoven', weave: 'other', fibres: [{ fibre: 'wool', percent: 100 }], arealDensity: 380, thickness: 1.9, stretchLength: 4, stretchCross: 6, ironDots: 2, tone: 'dark', surface: ['lofty'], fray: 'low', overhang: 77 }),
+  cloth('tq-gaiter-jersey', 'Storm-grey jersey', 'Neck gaiters; curls badly.', { ...base, construction: 'knit', weave: 'jersey', fibres: [{ fibre: 'cotton', percent: 95 }, { fibre: 'elastane', percent: 5 }], arealDensity: 205, thickness: 0.6, stretchLength: 25, stretchCross: 50, ironDots: 2, tone: 'mid', fray: 'low', overhang: 23 }),
+  cloth('tq-drummer-satin', 'Plum satin', 'The drummer’s cape, outside.', { ...base, construction: 'woven', weave: 'satin', fibres: [{ fibre: 'polyester', percent: 100 }], arealDensity: 135, thickness: 0.2, ironDots: 1, tone: 'dark', fray: 'high' }),
+  cloth('tq-cape-flannel', 'Cream flannel', 'The cape, inside; also cap mulling.', { ...base, construction: 'woven', weave: 'plain', fibres: cotton, arealDensity: 168, thickness: 0.62, stretchCross: 3, tone: 'light' }),
+  cloth('tq-sash-velvet', 'Bottle-green velvet', 'Sashes for the two leaders.', { ...base, construction: 'woven', weave: 'pile', fibres: cotton, arealDensity: 290, thickness: 1.4, ironDots: 1, water: 'spots', tone: 'dark', surface: ['pile'], fray: 'high' }),
+  cloth('tq-shirt-lawn', 'White lawn', 'Neckbands under the waistcoats.', { ...base, construction: 'woven', weave: 'plain', fibres: cotton, arealDensity: 74, thickness: 0.18, sheer: 'veiled', tone: 'light', overhang: 33 }),
+  cloth('tq-rain-nylon', 'Showerproof nylon', 'Lines the tool roll.', { ...base, construction: 'coated', weave: 'plain', fibres: [{ fibre: 'nylon', percent: 100 }], arealDensity: 78, thickness: 0.12, stretchLength: 0, stretchCross: 1, ironDots: 1, water: 'resists', tone: 'mid', surface: ['coated'] }),
+];
+
+/** Layers that lie in the group's cupboard. */
+const AT_HAND = LIBRARY_LAYERS.filter((_, i) => i % 4 === 1).map(({ id }) => id);
+
+interface DemoPart {
+  id: string;
+  name: string;
+  clothId: string;
+  wish: Part;
+  width: number;
+  height: number;
+  kind?: PieceShape['kind'];
+  corners?: PieceShape['corners'];
+  corner?: number;
+  allowances?: [number, number, number, number];
+  fold?: 0 | 1 | 2 | 3;
+  count: number;
+  /** How far it has come. */
+  stage: 'wished' | 'chosen' | 'cut' | 'filed';
+}
+
+const wish = (role: Part['role'], more: Partial<Part> = {}): Part => ({ role, cut: 'straight', stretch: 'any', care: 'wash-warm', ...more });
+
+const projects: { id: string; name: string; note: string; parts: DemoPart[] }[] = [
+  {
+    id: 'tq-waistcoats', name: 'Stewards’ waistcoats', note: 'Eight waistcoats in harbour-blue linen-cotton.',
+    parts: [
+      { id: 'tq-wc-front', name: 'Front facing', clothId: 'tq-harbour-linen', wish: wish('neck-facing', { hand: 'firm' }), width: 90, height: 560, kind: 'rounded', corners: [false, false, false, true], corner: 60, count: 16, stage: 'filed' },
+      { id: 'tq-wc-collar', name: 'Stand collar', clothId: 'tq-harbour-linen', wish: wish('collar', { hand: 'crisp' }), width: 210, height: 55, kind: 'rounded', corners: [false, false, true, false], corner: 25, allowances: [10, 10, 10, 0], fold: 3, count: 8, stage: 'cut' },
+      { id: 'tq-wc-welt', name: 'Pocket welt', clothId: 'tq-harbour-linen', wish: wish('welt'), width: 140, height: 60, count: 16, stage: 'chosen' },
+    ],
+  },
+  {
+    id: 'tq-banner', name: 'Lantern banner', note: 'Duck canvas with an embroidered lantern in the middle.',
+    parts: [
+      { id: 'tq-ba-panel', name: 'Banner panel', clothId: 'tq-duck', wish: wish('embroidery', { care: 'none', embroidery: { stitches: 14200, width: 150, height: 190 } }), width: 600, height: 900, kind: 'angled', corners: [true, true, false, false], corner: 200, allowances: [20, 20, 40, 20], count: 1, stage: 'cut' },
+      { id: 'tq-ba-tab', name: 'Hanging tab', clothId: 'tq-duck', wish: wish('tab', { care: 'none' }), width: 80, height: 180, count: 5, stage: 'chosen' },
+    ],
+  },
+  {
+    id: 'tq-shades', name: 'Net and organza lantern shades', note: 'Twelve shades that have to stand by themselves.',
+    parts: [
+      { id: 'tq-sh-panel', name: 'Shade panel', clothId: 'tq-organza', wish: wish('whole-panel', { hand: 'crisp', care: 'none', avoid: ['liquid'] }), width: 260, height: 320, kind: 'angled', corners: [false, false, true, true], corner: 50, count: 48, stage: 'chosen' },
+      { id: 'tq-sh-rim', name: 'Rim of the shade', clothId: 'tq-net', wish: wish('flare-hem', { care: 'none' }), width: 900, height: 40, count: 12, stage: 'wished' },
+    ],
+  },
+  {
+    id: 'tq-cap', name: 'Steward’s cap', note: 'Felted wool with a stiffened peak.',
+    parts: [
+      { id: 'tq-cap-peak', name: 'Peak', clothId: 'tq-felted-wool', wish: wish('hat-brim', { care: 'none', cut: 'bias' }), width: 200, height: 90, kind: 'rounded', corners: [true, true, false, false], corner: 70, allowances: [0, 0, 10, 0], count: 4, stage: 'filed' },
+      { id: 'tq-cap-tip', name: 'Crown tip', clothId: 'tq-felted-wool', wish: wish('hat-tip', { care: 'none', cut: 'bias' }), width: 190, height: 170, kind: 'rounded', corners: [true, true, true, true], corner: 80, count: 4, stage: 'cut' },
+    ],
+  },
+  {
+    id: 'tq-gaiters', name: 'Neck gaiters', note: 'Jersey with a stitched lantern badge; they must pull over the head.',
+    parts: [
+      { id: 'tq-ga-badge', name: 'Lantern badge', clothId: 'tq-gaiter-jersey', wish: wish('embroidery', { stretch: 'keep', embroidery: { stitches: 4100, width: 62, height: 70 } }), width: 320, height: 240, count: 20, stage: 'filed' },
+      { id: 'tq-ga-edge', name: 'Upper edge', clothId: 'tq-gaiter-jersey', wish: wish('knit-binding', { stretch: 'keep' }), width: 600, height: 60, count: 20, stage: 'chosen' },
+    ],
+  },
+  {
+    id: 'tq-toolroll', name: 'Canvas tool roll and drummer’s cape', note: 'The last things before the procession.',
+    parts: [
+      { id: 'tq-tr-outer', name: 'Tool roll, outside', clothId: 'tq-duck', wish: wish('bag-panel', { hand: 'crisp' }), width: 560, height: 380, kind: 'rounded', corners: [true, true, true, true], corner: 40, count: 1, stage: 'chosen' },
+      { id: 'tq-tr-lining', name: 'Tool roll, lining', clothId: 'tq-rain-nylon', wish: wish('bag-lining'), width: 560, height: 380, count: 1, stage: 'wished' },
+      { id: 'tq-ca-hem', name: 'Hem of the cape', clothId: 'tq-drummer-satin', wish: wish('flare-hem', { care: 'dry-clean' }), width: 1400, height: 60, count: 3, stage: 'wished' },
+    ],
+  },
+];
+
+const fabricOf = ({ id: _id, name: _name, note: _note, ...fabric }: DemoCloth): Fabric => fabric;
+const clothOf = (id: string) => cloths.find((c) => c.id === id)!;
+const materialOf = (id: string) => LIBRARY_LAYERS.find((l) => l.id === id)!;
+const best = (clothId: string, part: Part, rank = 0): RankedStack => choose(fabricOf(clothOf(clothId)), part, LIBRARY_LAYERS, 12).ranked[rank]!;
+const round = (value: number, digits: number) => Number(value.toFixed(digits));
+
+const kept = (stack: RankedStack) => ({
+  title: stack.title,
+  layers: stack.layers.map(({ materialId, extent, angle }) => ({ materialId, extent, angle })),
+  predicted: Object.fromEntries(Object.entries(stack.predicted).map(([key, value]) => [key, round(value, 3)])),
+  reasons: stack.reasons,
+  cautions: stack.cautions,
+});
+
+const parts = projects.flatMap(({ id: projectId, parts: all }) =>
+  all.map((part) => ({
+    id: part.id,
+    projectId,
+    name: part.name,
+    clothId: part.clothId,
+    wish: part.wish,
+    shape: { kind: part.kind ?? 'rectangle', width: part.width, height: part.height, corners: part.corners ?? [false, false, false, false], corner: part.corner ?? 0 },
+    allowances: part.allowances ?? [10, 10, 10, 10],
+    fold: part.fold ?? null,
+    count: part.count,
+    stack: part.stage === 'wished' ? null : kept(best(part.clothId, part.wish)),
+    glueUp: true,
+    cutDone: part.stage === 'cut' || part.stage === 'filed',
+  })),
+);
+
+const CHECKS = ['Edges hold against a fingernail', 'Corners hold', 'No bubbles when you look along the surface', 'No glue dots on the face', 'Same size as the paper pattern'];
+
+/** One filed result; the reading scatters around the prediction as home readings do. */
+function entry(id: string, doneOn: string, kind: 'piece' | 'scrap', title: string, clothId: string, stack: RankedStack, outcome: 'good' | 'fair' | 'poor', note: string, failed: string[], partId: string | null, read = true) {
+  const pressed = stack.layers.map(({ materialId }) => materialOf(materialId)).find(({ leaflet }) => leaflet.seconds > 0);
+  const { bendingLength, low, high } = stack.predicted;
+  const spread = Math.log(high / low) / 2.56;
+  return {
+    id, partId, benchRunId: null, kind, doneOn, title, clothId, clothName: clothOf(clothId).name, stackTitle: stack.title,
+    layerIds: stack.layers.map(({ materialId }) => materialId),
+    settings: pressed ? { ironDots: pressed.leaflet.ironDots, seconds: pressed.leaflet.seconds, steam: pressed.leaflet.steam, cover: pressed.leaflet.cover } : { ironDots: 0, seconds: 0, steam: false, cover: 'none' },
+    checks: { held: CHECKS.filter((check) => !failed.includes(check)), failed },
+    outcome,
+    predictedBendingLength: round(bendingLength, 1), predictedLow: round(low, 1), predictedHigh: round(high, 1),
+    overhang: read ? Math.round(overhangFromBendingLength(bendingLength * Math.exp(normal() * spread))) : null,
+    note,
+  };
+}
+
+const filed = [
+  entry('tq-log-front', '2026-07-18', 'piece', 'Front facing', 'tq-harbour-linen', best('tq-harbour-linen', wish('neck-facing', { hand: 'firm' })), 'good', 'All sixteen in one evening. Organza on top, no shine.', [], 'tq-wc-front'),
+  entry('tq-log-peak', '2026-07-26', 'piece', 'Peak', 'tq-felted-wool', best('tq-felted-wool', wish('hat-brim', { care: 'none', cut: 'bias' })), 'good', 'Stands level even when wet.', [], 'tq-cap-peak'),
+  entry('tq-log-badge', '2026-08-02', 'piece', 'Lantern badge', 'tq-gaiter-jersey', best('tq-gaiter-jersey', wish('embroidery', { stretch: 'keep', embroidery: { stitches: 4100, width: 62, height: 70 } })), 'fair', 'Trimmed a little too close on two of them.', ['Same size as the paper pattern'], 'tq-ga-badge'),
+];
+
+/** Scrap trials: cloth, role, rank among the answers, how it came out. */
+const SCRAPS: [clothId: string, part: Part, rank: number, outcome: 'good' | 'fair' | 'poor', note: string, failed: number[]][] = [
+  ['tq-harbour-linen', wish('neck-facing', { hand: 'firm' }), 0, 'good', 'Firm without a ridge.', []],
+  ['tq-harbour-linen', wish('neck-facing', { hand: 'firm' }), 3, 'poor', 'Bubbles after the wash: the layer had not been shrunk.', [2, 4]],
+  ['tq-harbour-linen', wish('collar', { hand: 'crisp' }), 0, 'good', 'Points turn well.', []],
+  ['tq-harbour-linen', wish('collar', { hand: 'crisp' }), 2, 'fair', 'A bit board-like.', []],
+  ['tq-harbour-linen', wish('welt'), 0, 'good', '', []],
+  ['tq-lining-poplin', wish('collar'), 0, 'good', 'For a spare collar.', []],
+  ['tq-lining-poplin', wish('button-band'), 1, 'fair', 'Ten seconds were too few at the corners.', [1]],
+  ['tq-duck', wish('bag-panel', { hand: 'crisp' }), 0, 'good', '', []],
+  ['tq-duck', wish('bag-panel', { hand: 'crisp' }), 4, 'fair', 'Hard to turn at the flap.', []],
+  ['tq-duck', wish('tab'), 0, 'good', '', []],
+  ['tq-duck', wish('bag-base', { hand: 'rigid' }), 0, 'good', 'For the tool roll’s bottom, not needed after all.', []],
+  ['tq-organza', wish('whole-panel', { hand: 'crisp', care: 'none' }), 0, 'good', 'Glows evenly, nothing shows.', []],
+  ['tq-organza', wish('whole-panel', { hand: 'crisp', care: 'none' }), 1, 'fair', 'Frays while it is basted.', []],
+  ['tq-felted-wool', wish('hat-brim', { care: 'none', cut: 'bias' }), 0, 'good', '', []],
+  ['tq-felted-wool', wish('hat-brim', { care: 'none', cut: 'bias' }), 1, 'good', 'Softer roll at the edge.', []],
+  ['tq-felted-wool', wish('hat-tip', { care: 'none' }), 0, 'good', '', []],
+  ['tq-gaiter-jersey', wish('neck-facing', { stretch: 'keep' }), 0, 'good', 'Keeps its stretch.', []],
+  ['tq-gaiter-jersey', wish('neck-facing', { stretch: 'keep' }), 2, 'fair', '', []],
+  ['tq-gaiter-jersey', wish('knit-binding', { stretch: 'keep' }), 0, 'good', 'No more curling.', []],
+  ['tq-drummer-satin', wish('hem', { care: 'dry-clean' }), 0, 'fair', 'Iron marks in one place, cooler next time.', []],
+  ['tq-drummer-satin', wish('hem', { care: 'dry-clean' }), 1, 'poor', 'Glue came through as dots.', [3]],
+  ['tq-cape-flannel', wish('whole-panel'), 0, 'good', '', []],
+  ['tq-cape-flannel', wish('collar'), 0, 'good', '', []],
+  ['tq-sash-velvet', wish('waistband'), 0, 'good', 'No pressing, pile unharmed.', []],
+  ['tq-sash-velvet', wish('collar'), 0, 'fair', '', []],
+  ['tq-shirt-lawn', wish('collar'), 0, 'good', 'Light and flat.', []],
+  ['tq-shirt-lawn', wish('collar'), 3, 'fair', 'A line can be seen in daylight.', []],
+  ['tq-shirt-lawn', wish('inner-corner'), 0, 'good', '', []],
+  ['tq-rain-nylon', wish('bag-lining'), 0, 'good', '', []],
+  ['tq-lining-poplin', wish('cuff'), 0, 'good', '', []],
+];
+
+const DAY = 86_400_000;
+const scraps = SCRAPS.map(([clothId, part, rank, outcome, note, failed], i) => {
+  const doneOn = new Date(Date.UTC(2026, 3, 11) + Math.round((i * 118) / SCRAPS.length) * DAY).toISOString().slice(0, 10);
+  const stack = best(clothId, part, rank);
+  return entry(`tq-scrap-${String(i + 1).padStart(2, '0')}`, doneOn, 'scrap', `Scrap for ${part.role.replaceAll('-', ' ')}`, clothId, stack, outcome, note, failed.map((k) => CHECKS[k]!), null);
+});
+
+const bundle = {
+  format: 'nembrel-bundle',
+  formatVersion: 1,
+  cloths,
+  layers: AT_HAND.map((id) => ({ ...materialOf(id), note: '', inStock: true })),
+  projects: projects.map(({ id, name, note }) => ({ id, name, note })),
+  parts,
+  log: [...filed, ...scraps],
+};
+writeFileSync(new URL('../demo/lantern-procession.json', import.meta.url), `${JSON.stringify(bundle, null, 1)}\n`);
+console.log(`${cloths.length} cloths, ${AT_HAND.length} layers at hand, ${projects.length} projects, ${parts.length} parts, ${bundle.log.length} log entries`);

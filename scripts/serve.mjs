@@ -1,0 +1,60 @@
+// Serves the built application: finds a free port, says where it is, and stays quiet.
+import { createServer } from 'node:net';
+import { existsSync } from 'node:fs';
+import { dirname, join } from 'node:path';
+import { fileURLToPath, pathToFileURL } from 'node:url';
+
+const root = join(dirname(fileURLToPath(import.meta.url)), '..');
+const entry = join(root, 'dist/server/entry.mjs');
+if (!existsSync(entry)) {
+  console.error('Nembrel is not built yet. Run: npm start');
+  process.exit(1);
+}
+
+const args = process.argv.slice(2);
+const value = (name) => {
+  const at = args.indexOf(name);
+  return at >= 0 ? args[at + 1] : undefined;
+};
+const asked = value('--port') ?? process.env.PORT;
+const first = Number(asked ?? 4310);
+if (!Number.isInteger(first) || first < 1 || first > 65535) {
+  console.error(`--port must be a whole number from 1 to 65535, saw ${asked}`);
+  process.exit(1);
+}
+
+function isFree(port) {
+  return new Promise((resolve) => {
+    const probe = createServer();
+    probe.once('error', () => resolve(false));
+    probe.listen(port, '127.0.0.1', () => probe.close(() => resolve(true)));
+  });
+}
+
+let port = first;
+while (!(await isFree(port))) {
+  port += 1;
+  if (port > Math.min(65535, first + 50)) {
+    console.error(`No free port from ${first} to ${port - 1}. Name another with --port.`);
+    process.exit(1);
+  }
+}
+if (port !== first) console.log(`Port ${first} is taken, using ${port}.`);
+
+process.env.HOST = '127.0.0.1';
+process.env.PORT = String(port);
+process.env.ASTRO_NODE_LOGGING = 'disabled';
+if (args.includes('--demo')) {
+  process.env.NEMBREL_DEMO = '1';
+  process.env.NEMBREL_DB ??= 'data/demo.db';
+}
+await import(pathToFileURL(entry).href);
+// Open the database now, so that a trouble with it is told at the start and not with the first page.
+const answer = await fetch(`http://127.0.0.1:${port}/api/settings`);
+if (!answer.ok) {
+  console.error('The database could not be opened; the lines above say why.');
+  process.exit(1);
+}
+console.log(
+  `\n  Nembrel is ready: http://127.0.0.1:${port}\n  Stop it with Ctrl+C. Everything is kept in ${process.env.NEMBREL_DB ?? 'data/nembrel.db'}.\n`,
+);

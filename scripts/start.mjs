@@ -1,0 +1,6 @@
+// npm start and npm run demo: installs and builds when needed, then serves.
+import { buildWhenNeeded, installPackages } from './prepare.mjs';
+
+await installPackages();
+await buildWhenNeeded();
+await import('./serve.mjs');

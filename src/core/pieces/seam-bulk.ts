@@ -1,0 +1,32 @@
+import type { Extent } from '../layers';
+
+export interface SeamBulk {
+  /** A plain seam: everything that runs into the allowance, twice, mm. */
+  seam: number;
+  /** A turned corner: four times, mm. */
+  corner: number;
+  /** Whether the corner still passes under the raised foot. */
+  clears: boolean;
+}
+
+/**
+ * Thickness of a seam and of a turned corner against what the machine clears under its raised foot.
+ *
+ * A layer counts when it runs into the allowance: at full size, or trimmed by less than the allowance.
+ *
+ * @param clothThickness mm @param allowance mm @param trim how far trimmed layers stay inside the cut edge, mm
+ * @param clearance mm under the raised foot
+ */
+export function seamBulkOf(
+  clothThickness: number,
+  layers: readonly { thickness: number; extent: Extent }[],
+  allowance: number,
+  trim: number,
+  clearance: number,
+): SeamBulk {
+  let inSeam = clothThickness;
+  for (const { thickness, extent } of layers) {
+    if (extent === 'full' || (extent === 'trimmed' && trim < allowance)) inSeam += thickness;
+  }
+  return { seam: 2 * inSeam, corner: 4 * inSeam, clears: 4 * inSeam <= clearance };
+}

@@ -1,0 +1,65 @@
+import { useEffect, useId, useState } from 'react';
+import { InputError } from '../core/input-error';
+import { formatLength, parseLength } from '../core/units';
+import Field from './Field';
+import { useUnits } from './units-context';
+
+interface Props {
+  label: string;
+  /** mm. */
+  value: number;
+  onChange: (mm: number) => void;
+  /** Told when what is typed cannot be read, and when it can again. */
+  onFault?: (faulty: boolean) => void;
+  error?: string | undefined;
+  hint?: string;
+  min?: number;
+}
+
+/**
+ * A length typed as people write it: `3/8"`, `9.5 mm`, `20cm`. What is typed stays as typed until the field
+ * is left; then it is written the way the person's units read.
+ */
+export default function LengthField({ label, value, onChange, onFault, error, hint, min = 0 }: Props) {
+  const { system } = useUnits();
+  const id = useId();
+  const [text, setText] = useState(() => formatLength(value, system));
+  const [fault, setFault] = useState<string>();
+  const [editing, setEditing] = useState(false);
+  useEffect(() => {
+    if (!editing) setText(formatLength(value, system));
+  }, [value, system, editing]);
+
+  const read = (typed: string) => {
+    setText(typed);
+    try {
+      const mm = parseLength(typed, system);
+      if (mm < min) throw new InputError('', `must be at least ${formatLength(min, system)}`);
+      setFault(undefined);
+      onFault?.(false);
+      onChange(mm);
+    } catch (problem) {
+      setFault((problem as Error).message.replace(/^[^:]*: /, ''));
+      onFault?.(true);
+    }
+  };
+  return (
+    <Field label={label} id={id} error={fault ?? error} hint={hint}>
+      <input
+        id={id}
+        className={`input ${fault || error ? 'input-error' : ''}`}
+        value={text}
+        inputMode="text"
+        autoComplete="off"
+        aria-invalid={fault !== undefined || error !== undefined}
+        aria-describedby={fault || error ? `${id}-error` : hint ? `${id}-hint` : undefined}
+        onFocus={() => setEditing(true)}
+        onBlur={() => {
+          setEditing(false);
+          if (!fault) setText(formatLength(value, system));
+        }}
+        onChange={(event) => read(event.target.value)}
+      />
+    </Field>
+  );
+}

@@ -1,0 +1,86 @@
+import { useId } from 'react';
+import Field from './Field';
+
+interface Common {
+  label: string;
+  error?: string | undefined;
+  hint?: string | undefined;
+}
+
+/** A line of text. */
+export function TextField({
+  label,
+  value,
+  onChange,
+  error,
+  hint,
+  placeholder,
+  maxLength = 120,
+}: Common & { value: string; onChange: (value: string) => void; placeholder?: string; maxLength?: number }) {
+  const id = useId();
+  return (
+    <Field label={label} id={id} error={error} hint={hint}>
+      <input
+        id={id}
+        className={`input ${error ? 'input-error' : ''}`}
+        value={value}
+        maxLength={maxLength}
+        placeholder={placeholder}
+        autoComplete="off"
+        aria-invalid={error !== undefined}
+        onChange={(e) => onChange(e.target.value)}
+      />
+    </Field>
+  );
+}
+
+/** One of a few words. */
+export function SelectField<T extends string>({
+  label,
+  value,
+  onChange,
+  options,
+  error,
+  hint,
+}: Common & { value: T; onChange: (value: T) => void; options: readonly (readonly [T, string])[] }) {
+  const id = useId();
+  return (
+    <Field label={label} id={id} error={error} hint={hint}>
+      <select id={id} className="select" value={value} onChange={(e) => onChange(e.target.value as T)}>
+        {options.map(([option, words]) => (
+          <option key={option} value={option}>
+            {words}
+          </option>
+        ))}
+      </select>
+    </Field>
+  );
+}
+
+/** A tick box with its words. */
+export function CheckField({
+  label,
+  checked,
+  onChange,
+}: {
+  label: string;
+  checked: boolean;
+  onChange: (checked: boolean) => void;
+}) {
+  return (
+    <label className="flex min-h-[44px] w-fit cursor-pointer items-center gap-2">
+      <input
+        type="checkbox"
+        className="checkbox checkbox-primary"
+        checked={checked}
+        onChange={(e) => onChange(e.target.checked)}
+      />
+      {label}
+    </label>
+  );
+}
+
+/** Pairs for a select from plain words. */
+export function plainOptions<T extends string>(values: readonly T[]): [T, string][] {
+  return values.map((value) => [value, value]);
+}

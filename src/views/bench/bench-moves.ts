@@ -1,0 +1,78 @@
+import type { BenchPlan, BenchState } from '../../store/bench-runs';
+
+/** What the one big target does next. */
+export type BenchAction =
+  { kind: 'next' } | { kind: 'start'; seconds: number } | { kind: 'pause' } | { kind: 'resume' } | { kind: 'finish' };
+
+/** The state at the beginning of a step. */
+function atStep(state: BenchState, step: number): BenchState {
+  return { ...state, step, stop: 0, endsAt: null, pausedLeft: null };
+}
+
+/** Seconds left of the running or paused countdown, never below 0; undefined when there is none. */
+export function secondsLeft(state: BenchState, now: number): number | undefined {
+  if (state.pausedLeft !== null) return state.pausedLeft;
+  if (state.endsAt === null) return undefined;
+  return Math.max(0, (Date.parse(state.endsAt) - now) / 1000);
+}
+
+/** What a tap means right now. */
+export function actionFor(plan: BenchPlan, state: BenchState): BenchAction {
+  const step = plan.steps[state.step];
+  if (!step) return { kind: 'finish' };
+  if (state.pausedLeft !== null) return { kind: 'resume' };
+  if (state.endsAt !== null) return { kind: 'pause' };
+  const last = state.step === plan.steps.length - 1;
+  if (step.kind === 'press' && state.stop < (step.stops?.length ?? 1)) return { kind: 'start', seconds: step.seconds ?? 10 };
+  if (step.kind === 'wait' && state.stop === 0) return { kind: 'start', seconds: step.seconds ?? 60 };
+  return last ? { kind: 'finish' } : { kind: 'next' };
+}
+
+/** Carries an action out. */
+export function act(state: BenchState, action: BenchAction, now: number): BenchState {
+  switch (action.kind) {
+    case 'next':
+      return atStep(state, state.step + 1);
+    case 'start':
+      return { ...state, endsAt: new Date(now + action.seconds * 1000).toISOString(), pausedLeft: null };
+    case 'pause':
+      return { ...state, endsAt: null, pausedLeft: secondsLeft(state, now) ?? null };
+    case 'resume':
+      return { ...state, endsAt: new Date(now + (state.pausedLeft ?? 0) * 1000).toISOString(), pausedLeft: null };
+    case 'finish':
+      return state;
+  }
+}
+
+/**
+ * The countdown has run out: the stop is done. After the last stop of a pressing, and after a wait, the next
+ * step comes up by itself, so that a hand that holds an iron need not tap.
+ */
+export function ringOut(plan: BenchPlan, state: BenchState): BenchState {
+  const step = plan.steps[state.step];
+  if (!step) return state;
+  const stop = state.stop + 1;
+  const done = step.kind === 'wait' || stop >= (step.stops?.length ?? 1);
+  const last = state.step === plan.steps.length - 1;
+  return done && !last ? atStep(state, state.step + 1) : { ...state, stop, endsAt: null, pausedLeft: null };
+}
+
+/** Lets a wait run alongside while the next step is begun. */
+export function setAside(plan: BenchPlan, state: BenchState, now: number): BenchState {
+  const step = plan.steps[state.step]!;
+  const left = secondsLeft(state, now) ?? step.seconds ?? 0;
+  return atStep(
+    {
+      ...state,
+      timers: [...state.timers, { label: `${plan.partName}: ${step.title}`, endsAt: new Date(now + left * 1000).toISOString() }],
+    },
+    state.step + 1,
+  );
+}
+
+/** One move back: to the stop before, or to the step before. */
+export function back(state: BenchState): BenchState {
+  if (state.endsAt !== null || state.pausedLeft !== null) return { ...state, endsAt: null, pausedLeft: null };
+  if (state.stop > 0) return { ...state, stop: state.stop - 1 };
+  return atStep(state, Math.max(0, state.step - 1));
+}

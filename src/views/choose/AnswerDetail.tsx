@@ -1,0 +1,175 @@
+import { AlertTriangle, Check } from 'lucide-react';
+import { EXTENT_WORDS } from '../../core/layers';
+import type { Choice, RankedStack } from '../../core/choose';
+import CrossSection from '../../ui/CrossSection';
+import DroopDrawing from '../../ui/DroopDrawing';
+import Why from '../../ui/Why';
+import { keepUnits } from '../../ui/text';
+import { useUnits } from '../../ui/units-context';
+import { verdict } from './answers';
+
+interface Props {
+  stack: RankedStack;
+  /** The same kind in other weights. */
+  siblings: RankedStack[];
+  choice: Choice;
+  clothName: string;
+  clothThickness: number;
+  thicknesses: Record<string, number>;
+  onOpen: (stack: RankedStack) => void;
+  onTake: () => void;
+}
+
+/** One answer opened: how it hangs, why, what to look out for, how it is put on. */
+export default function AnswerDetail({ stack, siblings, choice, clothName, clothThickness, thicknesses, onOpen, onTake }: Props) {
+  const units = useUnits();
+  const { predicted, terms } = stack;
+  const stitched = stack.criteria.some((criterion) => criterion.name === 'Carries the stitches');
+  const inOrder = [stack, ...siblings].sort(
+    (a, b) => a.predicted.arealDensity - b.predicted.arealDensity || (a.id < b.id ? -1 : 1),
+  );
+  return (
+    <article aria-label={stack.title} className="sheet p-4 md:p-5">
+      <div className="flex flex-wrap items-start justify-between gap-3">
+        <div className="min-w-0 flex-1">
+          <h2 className="text-xl leading-snug font-bold">{keepUnits(stack.title)}</h2>
+          <p className="quiet">
+            {Math.round(stack.score)} of 100, {verdict(stack.score)}
+          </p>
+        </div>
+        <button type="button" className="btn btn-primary" onClick={onTake}>
+          Put it to a project
+        </button>
+      </div>
+
+      <div className="mt-3 grid gap-5 lg:grid-cols-[1.15fr_1fr]">
+        <div>
+          <DroopDrawing
+            stack={predicted}
+            bare={choice.bare.predicted.bendingLength}
+            band={stitched ? undefined : choice.band}
+            label={`A strip of the finished stack over a table edge: bending length about ${Math.round(predicted.bendingLength)} mm, between ${Math.round(predicted.low)} and ${Math.round(predicted.high)}`}
+          />
+          <p className="mt-1 text-[0.95rem]">
+            Bending length <strong>about {Math.round(predicted.bendingLength)} mm</strong>, four times in five between{' '}
+            {Math.round(predicted.low)} and {Math.round(predicted.high)} mm.
+            {!stitched && (
+              <>
+                {' '}
+                {choice.hand.charAt(0).toUpperCase() + choice.hand.slice(1)} stands for {choice.band[0]}–{choice.band[1]} mm{' '}
+                <span className="inline-block h-3 w-5 rounded-sm bg-accent/60 align-baseline" aria-hidden="true" />.
+              </>
+            )}
+          </p>
+          <Why title="Where this figure comes from">
+            <p>
+              c = ∛(G ÷ (M · g)). The rigidity G is {terms.clothRigidity.toPrecision(2)} µN·m of the cloth
+              {terms.stiffening > 1 ? ` (stiffened ${terms.stiffening.toFixed(1)} times by the liquid)` : ''}
+              {' + '}
+              {terms.layerRigidity.toPrecision(2)} of the layers
+              {terms.couplingRigidity > 0 ? ` + ${terms.couplingRigidity.toPrecision(2)} from gluing them together` : ''} ={' '}
+              <strong>{predicted.rigidity.toPrecision(2)} µN·m</strong>; the stack weighs M ={' '}
+              {units.weight(predicted.arealDensity)}.
+            </p>
+            <p>
+              {terms.clothSource === 'estimated'
+                ? 'The cloth is estimated from its description, which is most of the spread. Measure its overhang, and the fan narrows.'
+                : 'The cloth’s own stiffness was measured.'}
+            </p>
+          </Why>
+        </div>
+        <div className="space-y-4">
+          <CrossSection
+            cloth={{ name: clothName, thickness: clothThickness }}
+            layers={stack.layers.map((layer) => ({
+              name: `${layer.material}${layer.angle ? `, turned ${layer.angle}°` : ''}: ${EXTENT_WORDS[layer.extent]}`,
+              thickness: thicknesses[layer.materialId] ?? 0.2,
+              extent: layer.extent,
+              above: layer.family === 'topping',
+            }))}
+            allowance={10}
+            trim={6}
+          />
+        </div>
+      </div>
+
+      <div className="mt-4 grid gap-5 lg:grid-cols-2">
+        <div>
+          <h3 className="chalk-heading">Why</h3>
+          <ul className="mt-1 space-y-1.5">
+            {stack.reasons.map((reason) => (
+              <li key={reason} className="flex gap-2">
+                <Check size={18} className="mt-1 shrink-0 text-success" aria-hidden="true" />
+                <span>{reason}</span>
+              </li>
+            ))}
+          </ul>
+          {stack.cautions.length > 0 && (
+            <>
+              <h3 className="chalk-heading mt-4">Look out for</h3>
+              <ul className="mt-1 space-y-1.5">
+                {stack.cautions.map((caution) => (
+                  <li key={caution} className="flex gap-2">
+                    <AlertTriangle size={18} className="mt-1 shrink-0" style={{ color: 'var(--basting)' }} aria-hidden="true" />
+                    <span>{caution}</span>
+                  </li>
+                ))}
+              </ul>
+            </>
+          )}
+          <h3 className="chalk-heading mt-4">How it is put on</h3>
+          <ol className="mt-1 list-decimal space-y-1 pl-6">
+            {stack.steps.map((step, i) => (
+              <li key={i}>{step}</li>
+            ))}
+          </ol>
+        </div>
+        <div>
+          <h3 className="chalk-heading">How it was judged</h3>
+          <dl className="mt-1 space-y-2">
+            {stack.criteria.map((criterion) => (
+              <div key={criterion.name}>
+                <div className="flex items-baseline justify-between gap-2">
+                  <dt className="font-semibold">{criterion.name}</dt>
+                  <dd>
+                    {Math.round(criterion.score)}{' '}
+                    <span className="quiet text-[0.85rem]">counts {Math.round(criterion.share * 100)} %</span>
+                  </dd>
+                </div>
+                <div className="h-2 rounded-full bg-base-300" aria-hidden="true">
+                  <div
+                    className={`h-2 rounded-full ${criterion.score < 50 ? 'bg-error' : 'bg-primary'}`}
+                    style={{ width: `${criterion.score}%` }}
+                  />
+                </div>
+                <dd className="quiet text-[0.92rem]">{criterion.why}</dd>
+              </div>
+            ))}
+          </dl>
+        </div>
+      </div>
+
+      {inOrder.length > 1 && (
+        <div className="mt-5">
+          <h3 className="chalk-heading">The same kind, lighter to heavier</h3>
+          <div className="mt-1 grid gap-1 md:grid-cols-2">
+            {inOrder.map((sibling) => (
+              <button
+                key={sibling.id}
+                type="button"
+                aria-pressed={sibling.id === stack.id}
+                onClick={() => onOpen(sibling)}
+                className={`flex min-h-[44px] items-center justify-between gap-3 rounded-field border px-3 text-left ${sibling.id === stack.id ? 'border-primary bg-base-100 font-semibold' : 'border-base-300 hover:border-primary'}`}
+              >
+                <span>{keepUnits(sibling.title)}</span>
+                <span className="shrink-0 text-[0.92rem]">
+                  c ≈ {Math.round(sibling.predicted.bendingLength)} mm · {Math.round(sibling.score)}
+                </span>
+              </button>
+            ))}
+          </div>
+        </div>
+      )}
+    </article>
+  );
+}

@@ -1,0 +1,60 @@
+import { FORM_WORDS } from '../../core/layers';
+import type { Choice, RankedStack } from '../../core/choose';
+import DroopDrawing from '../../ui/DroopDrawing';
+import { keepUnits } from '../../ui/text';
+import { useUnits } from '../../ui/units-context';
+import { verdict, type AnswerGroup } from './answers';
+
+interface Props {
+  groups: AnswerGroup[];
+  choice: Choice;
+  openId: string | undefined;
+  onOpen: (stack: RankedStack) => void;
+}
+
+/** The kinds of answer, best first, each with its droop and its first reason. */
+export default function AnswerList({ groups, choice, openId, onOpen }: Props) {
+  const units = useUnits();
+  return (
+    <ol className="space-y-2" aria-label="Answers, best first">
+      {groups.map(({ best, others }, i) => {
+        const open = best.id === openId || others.some((stack) => stack.id === openId);
+        const first = best.layers[0]!;
+        return (
+          <li key={best.id}>
+            <button
+              type="button"
+              data-answer={i}
+              aria-pressed={open}
+              onClick={() => onOpen(best)}
+              className={`flex w-full items-center gap-3 rounded-box border-2 px-3 py-2 text-left ${open ? 'border-primary bg-base-200' : 'border-base-300 hover:border-primary'}`}
+            >
+              <DroopDrawing
+                size="thumb"
+                stack={best.predicted}
+                bare={choice.bare.predicted.bendingLength}
+                band={choice.band}
+                label={`Droop: bending length about ${Math.round(best.predicted.bendingLength)} mm`}
+              />
+              <span className="min-w-0 flex-1">
+                <span className="block leading-snug font-semibold">{keepUnits(best.title)}</span>
+                <span className="quiet block text-[0.92rem] leading-snug">
+                  {best.layers.length === 1 ? FORM_WORDS[first.form] : `${best.layers.length} layers`}
+                  {' · '}
+                  {units.weight(best.predicted.arealDensity)} in all
+                </span>
+                <span className="mt-0.5 block text-[0.95rem] leading-snug">
+                  {best.reasons.find((reason) => !/^(Hangs|Helps) /.test(reason)) ?? best.reasons[0]}
+                </span>
+              </span>
+              <span className="shrink-0 text-right">
+                <span className="block text-2xl leading-none font-bold">{Math.round(best.score)}</span>
+                <span className="quiet block text-[0.85rem]">{verdict(best.score)}</span>
+              </span>
+            </button>
+          </li>
+        );
+      })}
+    </ol>
+  );
+}

@@ -1,0 +1,120 @@
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { questionFor, type Choice } from '../../core/choose';
+import { clothThickness, fabricOf, type Fabric } from '../../core/cloth';
+import { call, type ApiError } from '../../ui/api';
+import { UnitsProvider } from '../../ui/units-context';
+import type { LengthSystem } from '../../core/units';
+import AnswerDetail from './AnswerDetail';
+import AnswerList from './AnswerList';
+import { groupAnswers } from './answers';
+import RuledOut from './RuledOut';
+import Sentence from './Sentence';
+import TakeToProject from './TakeToProject';
+import { partOf, toQuery, type SentenceState } from './sentence-state';
+
+interface Props {
+  units: LengthSystem;
+  cloths: (Fabric & { id: string; name: string; own: boolean })[];
+  thicknesses: Record<string, number>;
+  projects: { id: string; name: string }[];
+  start: SentenceState;
+  /** The answer to `start`, worked out on the server so that it stands there from the first paint. */
+  startChoice: Choice;
+}
+
+/** The front door: the question as a sentence, the answers below it. */
+export default function ChooseView({ units, cloths, thicknesses, projects, start, startChoice }: Props) {
+  const [state, setState] = useState(start);
+  const [choice, setChoice] = useState(startChoice);
+  const [openId, setOpenId] = useState<string>();
+  const [fault, setFault] = useState<string>();
+  const [taking, setTaking] = useState(false);
+  const asked = useRef(start);
+  const cloth = cloths.find(({ id }) => id === state.clothId) ?? cloths[0]!;
+
+  useEffect(() => {
+    if (asked.current === state) return undefined;
+    asked.current = state;
+    history.replaceState(null, '', `/${toQuery(state)}`);
+    const abort = new AbortController();
+    call<Choice>('POST', '/api/choose', { fabric: fabricOf(cloth), part: partOf(state), limit: 60 }, abort.signal)
+      .then((answer) => {
+        setChoice(answer);
+        setOpenId(undefined);
+        setFault(undefined);
+      })
+      .catch((error: ApiError) => {
+        if (!abort.signal.aborted) setFault(error.message);
+      });
+    return () => abort.abort();
+  }, [state, cloth]);
+
+  const groups = useMemo(() => groupAnswers(choice.ranked), [choice]);
+  const open = choice.ranked.find(({ id }) => id === openId) ?? choice.ranked[0];
+  const group = groups.find(({ best, others }) => best === open || others.includes(open!));
+  const step = (by: number) => {
+    const at = groups.findIndex((g) => g === group);
+    const next = groups[Math.max(0, Math.min(groups.length - 1, at + by))];
+    if (next) {
+      setOpenId(next.best.id);
+      document.querySelector<HTMLElement>(`[data-answer="${groups.indexOf(next)}"]`)?.scrollIntoView({ block: 'nearest' });
+    }
+  };
+  useHotkeys('j', () => step(1));
+  useHotkeys('k', () => step(-1));
+  useHotkeys('p', () => open && setTaking(true), { preventDefault: true });
+
+  return (
+    <UnitsProvider value={units}>
+      <Sentence
+        state={state}
+        cloths={cloths}
+        usualHand={questionFor(cloth, { role: state.role, cut: state.cut, stretch: state.stretch, care: state.care }).hand}
+        onChange={(change) => setState((was) => ({ ...was, ...change }))}
+      />
+      <div aria-live="polite" className="sr-only">
+        {open ? `Best answer: ${open.title}` : 'No answer fits'}
+      </div>
+      {fault && (
+        <p role="alert" className="alert alert-error mt-3">
+          {fault}
+        </p>
+      )}
+      {choice.bare.words && <p className="mt-2 border-l-4 border-accent py-1 pl-3">{choice.bare.words}</p>}
+      {open && group ? (
+        <div className="mt-4 grid items-start gap-5 lg:grid-cols-[minmax(22rem,5fr)_7fr]">
+          <AnswerList groups={groups} choice={choice} openId={open.id} onOpen={(stack) => setOpenId(stack.id)} />
+          <AnswerDetail
+            stack={open}
+            siblings={[group.best, ...group.others].filter((sibling) => sibling !== open)}
+            choice={choice}
+            clothName={cloth.name}
+            clothThickness={clothThickness(cloth).value}
+            thicknesses={thicknesses}
+            onOpen={(stack) => setOpenId(stack.id)}
+            onTake={() => setTaking(true)}
+          />
+        </div>
+      ) : (
+        <div className="sheet mt-4 p-6">
+          <h2 className="chalk-heading">Nothing fits all of that</h2>
+          <p className="mt-1">
+            Every layer breaks a rule that would harm the cloth or the work. The reasons are below; most often one wish too many
+            is ticked under “Without”, or the stretch and the care pull in different directions.
+          </p>
+        </div>
+      )}
+      <RuledOut ruledOut={choice.ruledOut} />
+      {taking && open && (
+        <TakeToProject
+          stack={open}
+          clothId={cloth.id}
+          wish={{ ...partOf(state) }}
+          projects={projects}
+          onClose={() => setTaking(false)}
+        />
+      )}
+    </UnitsProvider>
+  );
+}

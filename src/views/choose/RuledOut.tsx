@@ -1,0 +1,58 @@
+import { useState } from 'react';
+import type { RuledOutStack } from '../../core/choose';
+
+interface Props {
+  ruledOut: RuledOutStack[];
+}
+
+/** Everything that was not offered, gathered by reason and searchable: “why not the medium woven?” */
+export default function RuledOut({ ruledOut }: Props) {
+  const [search, setSearch] = useState('');
+  const words = search.toLowerCase().split(/\s+/).filter(Boolean);
+  const found = ruledOut.filter((stack) => words.every((word) => `${stack.title} ${stack.why}`.toLowerCase().includes(word)));
+  const groups = new Map<string, RuledOutStack[]>();
+  for (const stack of found) groups.set(stack.group, [...(groups.get(stack.group) ?? []), stack]);
+  const order = [...groups].sort((a, b) =>
+    a[0] === 'Made for something else' ? 1 : b[0] === 'Made for something else' ? -1 : b[1].length - a[1].length,
+  );
+  return (
+    <section aria-labelledby="ruled-out" className="mt-8">
+      <div className="flex flex-wrap items-end justify-between gap-3 border-b border-base-300 pb-2">
+        <h2 id="ruled-out" className="chalk-heading">
+          Ruled out: {ruledOut.length} {ruledOut.length === 1 ? 'layer' : 'layers'}
+        </h2>
+        <label className="flex items-center gap-2">
+          <span className="font-semibold whitespace-nowrap">Why not</span>
+          <input
+            className="input w-64"
+            type="search"
+            placeholder="medium woven …"
+            value={search}
+            onChange={(e) => setSearch(e.target.value)}
+          />
+        </label>
+      </div>
+      {order.map(([group, stacks]) => (
+        <details key={group} open={words.length > 0} className="border-b border-base-300">
+          <summary className="flex min-h-[48px] cursor-pointer items-center gap-2 font-semibold">
+            {group}
+            <span className="badge badge-neutral">{stacks.length}</span>
+          </summary>
+          <ul className="mb-3 grid gap-x-8 gap-y-2 md:grid-cols-2">
+            {stacks.slice(0, 80).map((stack) => (
+              <li key={stack.id}>
+                <span className="font-semibold">{stack.title}.</span> {stack.why}
+              </li>
+            ))}
+            {stacks.length > 80 && <li className="quiet">And {stacks.length - 80} more; search to narrow them down.</li>}
+          </ul>
+        </details>
+      ))}
+      {found.length === 0 && (
+        <p className="py-3">
+          Nothing that is ruled out has those words in it. It may be among the answers, or not in the cupboard.
+        </p>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,208 @@
+import type { ReactNode } from 'react';
+import {
+  CARES,
+  CARE_WORDS,
+  CUTS,
+  CUT_WORDS,
+  HANDS,
+  ROLES,
+  ROLE_PROFILES,
+  ROLE_WORDS,
+  STRETCHES,
+  STRETCH_WORDS,
+  type Avoid,
+  type Role,
+} from '../../core/choose';
+import LengthField from '../../ui/LengthField';
+import Field from '../../ui/Field';
+import type { SentenceState } from './sentence-state';
+
+export interface ClothChoice {
+  id: string;
+  name: string;
+  own: boolean;
+}
+
+interface Props {
+  state: SentenceState;
+  cloths: ClothChoice[];
+  /** Feel that the part is usually given. */
+  usualHand: string;
+  onChange: (change: Partial<SentenceState>) => void;
+}
+
+/** A word of the sentence that is changed in place. */
+function Word({
+  label,
+  value,
+  onChange,
+  children,
+}: {
+  label: string;
+  value: string;
+  onChange: (value: string) => void;
+  children: ReactNode;
+}) {
+  return (
+    <select className="chalk-word" aria-label={label} value={value} onChange={(event) => onChange(event.target.value)}>
+      {children}
+    </select>
+  );
+}
+
+const ROLE_GROUPS: [string, (role: Role) => boolean][] = [
+  ['Clothes', (role) => ROLE_PROFILES[role].kind === 'garment'],
+  ['Hats', (role) => ROLE_PROFILES[role].kind === 'hat'],
+  ['Bags and boxes', (role) => ROLE_PROFILES[role].kind === 'bag'],
+  ['Quilts', (role) => ROLE_PROFILES[role].kind === 'quilt'],
+  ['Stitching on cloth', (role) => ROLE_PROFILES[role].kind === 'stitch'],
+  ['Treatments', (role) => ROLE_PROFILES[role].kind === 'treat'],
+];
+
+const AVOID_WORDS: [Avoid, string][] = [
+  ['fusible', 'fusing'],
+  ['liquid', 'liquids'],
+  ['spray-glue', 'spray glue'],
+  ['sewing-by-hand', 'hand sewing'],
+];
+
+/** Takes the article off the phrase, since the sentence brings its own. */
+function article(role: Role): string {
+  const { phrase } = ROLE_PROFILES[role];
+  return phrase.startsWith('an ') ? 'an' : phrase.startsWith('a ') ? 'a' : phrase.startsWith('the ') ? 'the' : '';
+}
+
+function afterArticle(role: Role): string {
+  return ROLE_PROFILES[role].phrase.replace(/^(a|an|the) /, '');
+}
+
+/** The question as a sentence whose underlined words are changed in place. */
+export default function Sentence({ state, cloths, usualHand, onChange }: Props) {
+  const stitched = ROLE_PROFILES[state.role].kind === 'stitch';
+  const own = cloths.filter((cloth) => cloth.own);
+  const library = cloths.filter((cloth) => !cloth.own);
+  const option = (cloth: ClothChoice) => (
+    <option key={cloth.id} value={cloth.id}>
+      {cloth.name.charAt(0).toLowerCase() + cloth.name.slice(1)}
+    </option>
+  );
+  return (
+    <section aria-label="What you have and what it is for">
+      <h1 className="text-[1.4rem] leading-[1.9] font-normal md:text-[1.7rem]">
+        I have{' '}
+        <Word label="Cloth" value={state.clothId} onChange={(clothId) => onChange({ clothId })}>
+          {own.length > 0 && <optgroup label="My own">{own.map(option)}</optgroup>}
+          <optgroup label="Library">{library.map(option)}</optgroup>
+        </Word>{' '}
+        for {article(state.role)}{' '}
+        <Word label="Part" value={state.role} onChange={(role) => onChange({ role: role as Role })}>
+          {ROLE_GROUPS.map(([group, belongs]) => (
+            <optgroup key={group} label={group}>
+              {ROLES.filter(belongs).map((role) => (
+                <option key={role} value={role}>
+                  {role === state.role ? afterArticle(role) : ROLE_WORDS[role]}
+                </option>
+              ))}
+            </optgroup>
+          ))}
+        </Word>{' '}
+        that should feel{' '}
+        <Word label="Feel" value={state.hand} onChange={(hand) => onChange({ hand: hand as SentenceState['hand'] })}>
+          <option value="usual">{usualHand} (as usual)</option>
+          {HANDS.map((hand) => (
+            <option key={hand} value={hand}>
+              {hand}
+            </option>
+          ))}
+        </Word>
+        ,{' '}
+        <Word
+          label="Stretch"
+          value={state.stretch}
+          onChange={(stretch) => onChange({ stretch: stretch as SentenceState['stretch'] })}
+        >
+          {STRETCHES.map((stretch) => (
+            <option key={stretch} value={stretch}>
+              {STRETCH_WORDS[stretch]}
+            </option>
+          ))}
+        </Word>{' '}
+        and be{' '}
+        <Word label="Care" value={state.care} onChange={(care) => onChange({ care: care as SentenceState['care'] })}>
+          {CARES.map((care) => (
+            <option key={care} value={care}>
+              {CARE_WORDS[care]}
+            </option>
+          ))}
+        </Word>
+        .
+      </h1>
+      <div className="mt-1 flex flex-wrap items-center gap-x-6 gap-y-1">
+        <span className="flex flex-wrap items-center gap-x-1">
+          It is cut
+          <Word label="Grain" value={state.cut} onChange={(cut) => onChange({ cut: cut as SentenceState['cut'] })}>
+            {CUTS.map((cut) => (
+              <option key={cut} value={cut}>
+                {CUT_WORDS[cut]}
+              </option>
+            ))}
+          </Word>
+        </span>
+        <label className="flex min-h-[44px] cursor-pointer items-center gap-2">
+          <input
+            type="checkbox"
+            className="checkbox checkbox-primary checkbox-sm"
+            checked={state.cutAlready}
+            onChange={(e) => onChange({ cutAlready: e.target.checked })}
+          />
+          pieces are cut already
+        </label>
+        <fieldset className="flex flex-wrap items-center gap-x-4">
+          <legend className="sr-only">Do without</legend>
+          <span aria-hidden="true">Without:</span>
+          {AVOID_WORDS.map(([avoid, word]) => (
+            <label key={avoid} className="flex min-h-[44px] cursor-pointer items-center gap-2">
+              <input
+                type="checkbox"
+                className="checkbox checkbox-primary checkbox-sm"
+                checked={state.avoid.includes(avoid)}
+                onChange={(e) =>
+                  onChange({ avoid: e.target.checked ? [...state.avoid, avoid] : state.avoid.filter((a) => a !== avoid) })
+                }
+              />
+              {word}
+            </label>
+          ))}
+        </fieldset>
+      </div>
+      {stitched && (
+        <div className="mt-2 grid max-w-xl grid-cols-3 gap-4">
+          <Field label="Stitches" id="stitches">
+            <input
+              id="stitches"
+              type="number"
+              min={1}
+              max={2000000}
+              step={100}
+              className="input"
+              value={state.stitches}
+              onChange={(e) => onChange({ stitches: Math.max(1, Math.min(2_000_000, Number(e.target.value) || 1)) })}
+            />
+          </Field>
+          <LengthField
+            label="Motif width"
+            value={state.width}
+            min={1}
+            onChange={(width) => onChange({ width: Math.min(width, 2000) })}
+          />
+          <LengthField
+            label="Motif height"
+            value={state.height}
+            min={1}
+            onChange={(height) => onChange({ height: Math.min(height, 2000) })}
+          />
+        </div>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,137 @@
+import { useEffect, useRef, useState } from 'react';
+import { ROLE_WORDS, type Part, type RankedStack } from '../../core/choose';
+import type { ApiError } from '../../ui/api';
+import { call, plainMessage } from '../../ui/api';
+import Field from '../../ui/Field';
+import PieceForm, { NEW_PIECE, tryOpen, type PieceDraft } from '../../ui/PieceForm';
+
+interface Props {
+  stack: RankedStack;
+  clothId: string;
+  wish: Part;
+  projects: { id: string; name: string }[];
+  onClose: () => void;
+}
+
+const NEW = 'new';
+
+/** Puts an answer to a project as the stack of a new part. */
+export default function TakeToProject({ stack, clothId, wish, projects, onClose }: Props) {
+  const dialog = useRef<HTMLDialogElement>(null);
+  const [projectId, setProjectId] = useState(projects[0]?.id ?? NEW);
+  const [projectName, setProjectName] = useState('');
+  const word = ROLE_WORDS[wish.role];
+  const [draft, setDraft] = useState<PieceDraft>({
+    ...NEW_PIECE,
+    name: word.charAt(0).toUpperCase() + word.slice(1),
+    cut: wish.cut,
+  });
+  const [errors, setErrors] = useState<Record<string, string>>({});
+  const [faults, setFaults] = useState<Set<string>>(new Set());
+  const [busy, setBusy] = useState(false);
+  useEffect(() => dialog.current?.showModal(), []);
+
+  const save = async () => {
+    if (projectId === NEW && projectName.trim() === '') {
+      setErrors({ project: 'Give the project a name.' });
+      return;
+    }
+    if (draft.name.trim() === '') {
+      setErrors({ name: 'Give the piece a name.' });
+      return;
+    }
+    setBusy(true);
+    try {
+      const project =
+        projectId === NEW ? (await call<{ id: string }>('POST', '/api/projects', { name: projectName.trim() })).id : projectId;
+      const { cut, ...piece } = draft;
+      const part = await call<{ id: string }>('POST', `/api/projects/${project}/parts`, {
+        ...piece,
+        name: draft.name.trim(),
+        clothId,
+        wish: { ...wish, cut },
+        stack: {
+          title: stack.title,
+          layers: stack.layers.map(({ materialId, extent, angle }) => ({ materialId, extent, angle })),
+          predicted: stack.predicted,
+          reasons: stack.reasons,
+          cautions: stack.cautions,
+        },
+      });
+      location.assign(`/projects/${project}?part=${part.id}&stage=cut`);
+    } catch (error) {
+      const problem = error as ApiError;
+      setErrors({ [problem.field ?? 'general']: plainMessage(problem) });
+      setBusy(false);
+    }
+  };
+  return (
+    <dialog ref={dialog} className="modal" aria-label="Put it to a project" onClose={onClose}>
+      <div className="modal-box max-w-5xl">
+        <h2 className="text-xl font-bold">Put “{stack.title}” to a project</h2>
+        <form
+          className="mt-4 space-y-5"
+          onSubmit={(event) => {
+            event.preventDefault();
+            void save();
+          }}
+        >
+          <div className="grid gap-4 md:grid-cols-2">
+            <Field label="Project" id="take-project">
+              <select id="take-project" className="select" value={projectId} onChange={(e) => setProjectId(e.target.value)}>
+                {projects.map((project) => (
+                  <option key={project.id} value={project.id}>
+                    {project.name}
+                  </option>
+                ))}
+                <option value={NEW}>A new project …</option>
+              </select>
+            </Field>
+            {projectId === NEW && (
+              <Field label="Name of the new project" id="take-name" error={errors['project']}>
+                <input
+                  id="take-name"
+                  className="input"
+                  value={projectName}
+                  maxLength={120}
+                  placeholder="Stewards’ waistcoats"
+                  onChange={(e) => setProjectName(e.target.value)}
+                />
+              </Field>
+            )}
+          </div>
+          <PieceForm
+            draft={draft}
+            onChange={setDraft}
+            errors={errors}
+            onFault={(field, faulty) =>
+              setFaults((was) => {
+                const next = new Set(was);
+                if (faulty) next.add(field);
+                else next.delete(field);
+                return next;
+              })
+            }
+          />
+          {errors['general'] && (
+            <p role="alert" className="font-semibold text-error">
+              {errors['general']}
+            </p>
+          )}
+          <div className="flex gap-3">
+            <button
+              type="submit"
+              className="btn btn-primary"
+              disabled={busy || faults.size > 0 || tryOpen(draft).piece === undefined}
+            >
+              {busy ? 'Saving …' : 'Put it there'}
+            </button>
+            <button type="button" className="btn" onClick={() => dialog.current?.close()}>
+              Not now
+            </button>
+          </div>
+        </form>
+      </div>
+    </dialog>
+  );
+}

@@ -1,0 +1,268 @@
+import type { ColumnDef } from '@tanstack/react-table';
+import { Plus } from 'lucide-react';
+import { useMemo, useRef, useState } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { toast } from 'sonner';
+import { clothBendingLength } from '../../core/cloth';
+import { FAMILIES, FAMILY_WORDS, FORM_WORDS } from '../../core/layers';
+import { formatArealDensity, formatLength, formatMoney } from '../../core/units';
+import { call } from '../../ui/api';
+import { UnitsProvider } from '../../ui/units-context';
+import type { Cloth } from '../../store/cloths';
+import type { Layer } from '../../store/layers';
+import type { Settings } from '../../store/settings';
+import ClothForm from './ClothForm';
+import LayerForm from './LayerForm';
+import ShelfTable from './ShelfTable';
+
+interface Props {
+  cloths: Cloth[];
+  layers: Layer[];
+  settings: Settings;
+  startShelf: 'cloth' | 'layers';
+  /** A cloth that is opened for editing at once. */
+  startEdit: string | null;
+}
+
+type Shelf = 'cloth' | 'layers';
+
+const IRON = ['no iron', 'cool', 'medium', 'hot'];
+
+/** Deletes a row at once and offers to take it back. */
+function useRows<T extends { id: string; name: string }>(start: T[], path: string) {
+  const [rows, setRows] = useState(start);
+  const put = (row: T) =>
+    setRows((all) =>
+      all.some(({ id }) => id === row.id) ? all.map((each) => (each.id === row.id ? row : each)) : [row, ...all],
+    );
+  const remove = async (row: T) => {
+    try {
+      await call('DELETE', `${path}/${row.id}`);
+    } catch (error) {
+      toast.error((error as Error).message);
+      return;
+    }
+    setRows((all) => all.filter(({ id }) => id !== row.id));
+    toast(`“${row.name}” is deleted.`, {
+      action: { label: 'Undo', onClick: () => void call<T>('POST', `${path}/${row.id}/restore`).then(put) },
+    });
+  };
+  return { rows, put, remove };
+}
+
+/** Cloth and layers: what there is, what is known of it. */
+export default function CupboardView({ cloths: startCloths, layers: startLayers, settings, startShelf, startEdit }: Props) {
+  const [shelf, setShelf] = useState<Shelf>(startShelf);
+  const [search, setSearch] = useState('');
+  const [family, setFamily] = useState('all');
+  const [mine, setMine] = useState(false);
+  const cloths = useRows(startCloths, '/api/cloths');
+  const layers = useRows(startLayers, '/api/layers');
+  const [editing, setEditing] = useState<{ shelf: Shelf; id: string | null } | null>(
+    startEdit ? { shelf: 'cloth', id: startEdit } : null,
+  );
+  const searchField = useRef<HTMLInputElement>(null);
+  const { units: system } = settings;
+  useHotkeys('slash', () => searchField.current?.focus(), { preventDefault: true });
+  useHotkeys('n', () => setEditing({ shelf, id: null }), { preventDefault: true });
+
+  const clothColumns = useMemo<ColumnDef<Cloth>[]>(
+    () => [
+      { id: 'name', header: 'Cloth', accessorKey: 'name' },
+      {
+        id: 'weight',
+        header: 'Weight',
+        accessorKey: 'arealDensity',
+        cell: (c) => formatArealDensity(c.row.original.arealDensity, system),
+      },
+      {
+        id: 'made',
+        header: 'Made of',
+        accessorFn: (row) =>
+          row.fibres.map(({ fibre, percent }) => (row.fibres.length === 1 ? fibre : `${percent} % ${fibre}`)).join(', '),
+      },
+      {
+        id: 'weave',
+        header: 'Weave or knit',
+        accessorFn: (row) => (row.weave && row.weave !== 'other' ? row.weave : row.construction),
+      },
+      {
+        id: 'stretch',
+        header: 'Stretch',
+        accessorFn: (row) => Math.max(row.stretchLength, row.stretchCross),
+        cell: (c) => `${c.row.original.stretchLength} / ${c.row.original.stretchCross} %`,
+      },
+      {
+        id: 'bending',
+        header: 'Bending length',
+        accessorFn: (row) => clothBendingLength(row).value,
+        cell: (c) => {
+          const { value, source } = clothBendingLength(c.row.original);
+          return source === 'measured' ? `${Math.round(value)} mm, measured` : `about ${Math.round(value)} mm`;
+        },
+      },
+      { id: 'iron', header: 'Iron', accessorKey: 'ironDots', cell: (c) => IRON[c.row.original.ironDots] },
+    ],
+    [system],
+  );
+  const layerColumns = useMemo<ColumnDef<Layer>[]>(
+    () => [
+      { id: 'name', header: 'Layer', accessorKey: 'name' },
+      { id: 'family', header: 'Kind', accessorFn: (row) => `${FAMILY_WORDS[row.family]}, ${FORM_WORDS[row.form]}` },
+      {
+        id: 'weight',
+        header: 'Weight',
+        accessorKey: 'arealDensity',
+        cell: (c) => formatArealDensity(c.row.original.arealDensity, system),
+      },
+      {
+        id: 'bending',
+        header: 'Bending length',
+        accessorKey: 'bendingLength',
+        cell: (c) =>
+          c.row.original.bendingLength > 0
+            ? `${Math.round(c.row.original.bendingLength)} mm`
+            : `stiffens ${c.row.original.stiffening} times`,
+      },
+      {
+        id: 'roll',
+        header: 'Roll',
+        accessorKey: 'rollWidth',
+        cell: (c) => (c.row.original.rollWidth > 0 ? formatLength(c.row.original.rollWidth, system) : 'bottle'),
+      },
+      {
+        id: 'price',
+        header: 'A metre',
+        accessorKey: 'pricePerMetre',
+        cell: (c) => formatMoney(c.row.original.pricePerMetre, settings.currency),
+      },
+      {
+        id: 'stock',
+        header: 'At hand',
+        accessorFn: (row) => (row.inStock ? 'yes' : ''),
+        cell: (c) => (c.row.original.inStock ? <span className="badge badge-success">at hand</span> : ''),
+      },
+    ],
+    [system, settings.currency],
+  );
+  const shownCloths = useMemo(() => cloths.rows.filter((cloth) => !mine || cloth.origin === 'own'), [cloths.rows, mine]);
+  const shownLayers = useMemo(
+    () =>
+      layers.rows.filter(
+        (layer) => (family === 'all' || layer.family === family) && (!mine || layer.inStock || layer.origin === 'own'),
+      ),
+    [layers.rows, family, mine],
+  );
+
+  return (
+    <UnitsProvider value={system}>
+      <div className="flex flex-wrap items-end justify-between gap-4">
+        <div>
+          <h1 className="text-2xl font-bold">Cupboard</h1>
+          <div role="tablist" aria-label="Shelves" className="mt-2 flex gap-1">
+            {(
+              [
+                ['cloth', `Cloth (${cloths.rows.length})`],
+                ['layers', `Layers (${layers.rows.length})`],
+              ] as const
+            ).map(([each, word]) => (
+              <button
+                key={each}
+                type="button"
+                role="tab"
+                aria-selected={shelf === each}
+                onClick={() => {
+                  setShelf(each);
+                  history.replaceState(null, '', `?shelf=${each}`);
+                }}
+                className={`min-h-[44px] border-b-3 px-4 ${shelf === each ? 'border-primary font-semibold' : 'border-transparent hover:border-base-300'}`}
+              >
+                {word}
+              </button>
+            ))}
+          </div>
+        </div>
+        <div className="flex flex-wrap items-end gap-3">
+          <label className="flex min-h-[44px] cursor-pointer items-center gap-2">
+            <input
+              type="checkbox"
+              className="checkbox checkbox-primary"
+              checked={mine}
+              onChange={(e) => setMine(e.target.checked)}
+            />
+            {shelf === 'cloth' ? 'only my own' : 'only what I have'}
+          </label>
+          {shelf === 'layers' && (
+            <label className="font-semibold">
+              Family
+              <select className="select w-60" value={family} onChange={(e) => setFamily(e.target.value)}>
+                <option value="all">every family</option>
+                {FAMILIES.map((each) => (
+                  <option key={each} value={each}>
+                    {FAMILY_WORDS[each]}
+                  </option>
+                ))}
+              </select>
+            </label>
+          )}
+          <label className="font-semibold">
+            Search
+            <input
+              ref={searchField}
+              type="search"
+              className="input w-56"
+              value={search}
+              placeholder={shelf === 'cloth' ? 'linen, jersey …' : 'light tricot …'}
+              onChange={(e) => setSearch(e.target.value)}
+            />
+          </label>
+          <button type="button" className="btn btn-primary" onClick={() => setEditing({ shelf, id: null })}>
+            <Plus size={18} aria-hidden="true" /> {shelf === 'cloth' ? 'Add a cloth' : 'Add a layer'}
+          </button>
+        </div>
+      </div>
+      <div className="mt-3">
+        {shelf === 'cloth' ? (
+          <ShelfTable
+            rows={shownCloths}
+            columns={clothColumns}
+            search={search}
+            thing="cloth"
+            things="cloths"
+            onEdit={(row) => setEditing({ shelf: 'cloth', id: row.id })}
+            onDelete={(row) => void cloths.remove(row)}
+          />
+        ) : (
+          <ShelfTable
+            rows={shownLayers}
+            columns={layerColumns}
+            search={search}
+            thing="layer"
+            things="layers"
+            onEdit={(row) => setEditing({ shelf: 'layers', id: row.id })}
+            onDelete={(row) => void layers.remove(row)}
+          />
+        )}
+        <p className="quiet mt-3 text-[0.95rem]">
+          Library entries carry typical figures; correct them to what you measure. An estimated stiffness says “about”.
+        </p>
+      </div>
+      {editing?.shelf === 'cloth' && (
+        <ClothForm
+          key={editing.id ?? 'new'}
+          cloth={cloths.rows.find(({ id }) => id === editing.id)}
+          onSaved={cloths.put}
+          onClose={() => setEditing(null)}
+        />
+      )}
+      {editing?.shelf === 'layers' && (
+        <LayerForm
+          key={editing.id ?? 'new'}
+          layer={layers.rows.find(({ id }) => id === editing.id)}
+          onSaved={layers.put}
+          onClose={() => setEditing(null)}
+        />
+      )}
+    </UnitsProvider>
+  );
+}

@@ -1,0 +1,289 @@
+import { useState } from 'react';
+import { SHEERNESS, TONES } from '../../core/cloth';
+import {
+  COVERS,
+  ENDS,
+  FAMILIES,
+  FAMILY_WORDS,
+  FORMS,
+  FORM_WORDS,
+  GLUES,
+  WASHES,
+  type Cover,
+  type Ends,
+  type Family,
+  type Form,
+  type Glue,
+  type Wash,
+} from '../../core/layers';
+import { formatArealDensity, formatLength, parseArealDensity, parseLength } from '../../core/units';
+import { CheckField, plainOptions, SelectField, TextField } from '../../ui/form-fields';
+import { useUnits } from '../../ui/units-context';
+import type { Layer } from '../../store/layers';
+import { readNumber } from './draft-parsing';
+import RecordDialog from './RecordDialog';
+
+interface Props {
+  /** Absent for a new layer. */
+  layer: Layer | undefined;
+  onSaved: (layer: Layer) => void;
+  onClose: () => void;
+}
+
+const COVER_WORDS: Record<Cover, string> = {
+  none: 'no cover',
+  paper: 'baking paper',
+  cloth: 'thin cotton',
+  organza: 'silk organza',
+  'damp-cloth': 'damp cloth',
+};
+const IRON: [string, string][] = [
+  ['0', 'not pressed'],
+  ['1', 'cool, one dot'],
+  ['2', 'medium, two dots'],
+  ['3', 'hot, three dots'],
+];
+const WASH_WORDS: Record<Wash, string> = { hot: 'a hot wash', warm: 'a warm wash', hand: 'hand washing', none: 'no washing' };
+const ENDS_WORDS: Record<Ends, string> = {
+  stays: 'stays',
+  torn: 'is torn away',
+  cut: 'is trimmed back',
+  rinsed: 'is rinsed out',
+  melted: 'is melted away',
+};
+const GLUE_WORDS: Record<Glue, string> = { none: 'none', dots: 'dots or web', film: 'a full film' };
+
+/** Describes or corrects a layer, with what its leaflet says. */
+export default function LayerForm({ layer, onSaved, onClose }: Props) {
+  const { system } = useUnits();
+  const [draft, setDraft] = useState(() => ({
+    name: layer?.name ?? '',
+    note: layer?.note ?? '',
+    family: layer?.family ?? ('nonwoven' as Family),
+    form: layer?.form ?? ('fusible' as Form),
+    arealDensity: layer ? formatArealDensity(layer.arealDensity, system) : '',
+    thickness: String(layer?.thickness ?? 0.2),
+    bendingLength: String(layer?.bendingLength ?? 28),
+    membraneStiffness: String(layer?.membraneStiffness ?? 900),
+    stretchLength: String(layer?.stretchLength ?? 2),
+    stretchCross: String(layer?.stretchCross ?? 4),
+    tones: layer?.tones ?? ['light' as const],
+    opacity: layer?.opacity ?? ('opaque' as const),
+    rollWidth: formatLength(layer?.rollWidth ?? 900, system),
+    ironDots: String(layer?.leaflet.ironDots ?? 2),
+    seconds: String(layer?.leaflet.seconds ?? 10),
+    steam: layer?.leaflet.steam ?? false,
+    cover: layer?.leaflet.cover ?? ('cloth' as Cover),
+    coolMinutes: String(layer?.leaflet.coolMinutes ?? 5),
+    glue: layer?.glue ?? ('dots' as Glue),
+    wash: layer?.wash ?? ('warm' as Wash),
+    dryClean: layer?.dryClean ?? true,
+    preShrink: layer?.preShrink ?? false,
+    grain: layer?.grain ?? false,
+    ends: layer?.ends ?? ('stays' as Ends),
+    stiffening: String(layer?.stiffening ?? 1),
+    price: String((layer?.pricePerMetre ?? 500) / 100),
+    inStock: layer?.inStock ?? true,
+  }));
+  const set = (change: Partial<typeof draft>) => setDraft((was) => ({ ...was, ...change }));
+  const read = () => ({
+    name: draft.name.trim(),
+    note: draft.note,
+    family: draft.family,
+    form: draft.form,
+    arealDensity: parseArealDensity(draft.arealDensity, system),
+    thickness: readNumber('thickness', draft.thickness, 'mm'),
+    bendingLength: readNumber('bendingLength', draft.bendingLength, 'mm'),
+    membraneStiffness: readNumber('membraneStiffness', draft.membraneStiffness, 'N/m'),
+    stretchLength: readNumber('stretchLength', draft.stretchLength, 'per cent'),
+    stretchCross: readNumber('stretchCross', draft.stretchCross, 'per cent'),
+    tones: draft.tones,
+    opacity: draft.opacity,
+    rollWidth: parseLength(draft.rollWidth, system, 'rollWidth'),
+    leaflet: {
+      ironDots: Number(draft.ironDots),
+      seconds: readNumber('leaflet', draft.seconds, 'seconds'),
+      steam: draft.steam,
+      cover: draft.cover,
+      coolMinutes: readNumber('leaflet', draft.coolMinutes, 'minutes'),
+    },
+    glue: draft.glue,
+    wash: draft.wash,
+    dryClean: draft.dryClean,
+    preShrink: draft.preShrink,
+    grain: draft.grain,
+    ends: draft.ends,
+    stiffening: readNumber('stiffening', draft.stiffening, ''),
+    pricePerMetre: Math.round(readNumber('pricePerMetre', draft.price, '') * 100),
+    inStock: draft.inStock,
+  });
+  return (
+    <RecordDialog<Layer>
+      title={layer ? layer.name : 'A new layer'}
+      path="/api/layers"
+      record={layer}
+      read={read}
+      describe={(row) => [
+        ['Name', row.name],
+        ['Kind', `${FAMILY_WORDS[row.family]}, ${FORM_WORDS[row.form]}`],
+        ['Weight', formatArealDensity(row.arealDensity, system)],
+        ['Bending length', `${row.bendingLength} mm`],
+        ['Leaflet', `${IRON[row.leaflet.ironDots]![1]}, ${row.leaflet.seconds} s`],
+        ['Roll', formatLength(row.rollWidth, system)],
+        ['Price', String(row.pricePerMetre / 100)],
+        ['In the cupboard', row.inStock ? 'yes' : 'no'],
+        ['Note', row.note],
+      ]}
+      onSaved={onSaved}
+      onClose={onClose}
+    >
+      {(errors) => (
+        <>
+          <div className="grid gap-4 sm:grid-cols-2 lg:grid-cols-3">
+            <TextField
+              label="Name"
+              value={draft.name}
+              error={errors['name']}
+              placeholder="Light woven fusible, 45 g"
+              onChange={(name) => set({ name })}
+            />
+            <SelectField
+              label="Family"
+              value={draft.family}
+              options={FAMILIES.map((family) => [family, FAMILY_WORDS[family]] as const)}
+              onChange={(family) => set({ family })}
+            />
+            <SelectField
+              label="Form"
+              value={draft.form}
+              options={FORMS.map((form) => [form, FORM_WORDS[form]] as const)}
+              onChange={(form) => set({ form })}
+            />
+            <TextField
+              label="Weight"
+              value={draft.arealDensity}
+              error={errors['arealDensity']}
+              hint="For a liquid, what it leaves when dry"
+              onChange={(arealDensity) => set({ arealDensity })}
+            />
+            <TextField
+              label="Thickness, mm"
+              value={draft.thickness}
+              error={errors['thickness']}
+              onChange={(thickness) => set({ thickness })}
+            />
+            <TextField
+              label="Bending length, mm"
+              value={draft.bendingLength}
+              error={errors['bendingLength']}
+              hint="Half its overhang on the 41.5° jig"
+              onChange={(bendingLength) => set({ bendingLength })}
+            />
+            <TextField
+              label="Stretch along, %"
+              value={draft.stretchLength}
+              error={errors['stretchLength']}
+              onChange={(stretchLength) => set({ stretchLength })}
+            />
+            <TextField
+              label="Stretch across, %"
+              value={draft.stretchCross}
+              error={errors['stretchCross']}
+              onChange={(stretchCross) => set({ stretchCross })}
+            />
+            <TextField
+              label="Stiffness in the sheet, N/m"
+              value={draft.membraneStiffness}
+              error={errors['membraneStiffness']}
+              hint="About 20 times the grams"
+              onChange={(membraneStiffness) => set({ membraneStiffness })}
+            />
+            <TextField
+              label="Width of the roll"
+              value={draft.rollWidth}
+              error={errors['rollWidth']}
+              onChange={(rollWidth) => set({ rollWidth })}
+            />
+            <TextField
+              label="Price of a metre"
+              value={draft.price}
+              error={errors['pricePerMetre']}
+              onChange={(price) => set({ price })}
+            />
+            <SelectField
+              label="See-through"
+              value={draft.opacity}
+              options={plainOptions(SHEERNESS)}
+              onChange={(opacity) => set({ opacity })}
+            />
+          </div>
+          <fieldset>
+            <legend className="mb-1 font-semibold">The leaflet says</legend>
+            <div className="grid gap-4 sm:grid-cols-2 lg:grid-cols-4">
+              <SelectField label="Iron" value={draft.ironDots} options={IRON} onChange={(ironDots) => set({ ironDots })} />
+              <TextField
+                label="Seconds a stop"
+                value={draft.seconds}
+                error={errors['leaflet']}
+                onChange={(seconds) => set({ seconds })}
+              />
+              <SelectField
+                label="Cover"
+                value={draft.cover}
+                options={COVERS.map((cover) => [cover, COVER_WORDS[cover]] as const)}
+                onChange={(cover) => set({ cover })}
+              />
+              <TextField label="Minutes to cool" value={draft.coolMinutes} onChange={(coolMinutes) => set({ coolMinutes })} />
+            </div>
+          </fieldset>
+          <div className="grid gap-4 sm:grid-cols-2 lg:grid-cols-4">
+            <SelectField
+              label="Glue"
+              value={draft.glue}
+              options={GLUES.map((glue) => [glue, GLUE_WORDS[glue]] as const)}
+              onChange={(glue) => set({ glue })}
+            />
+            <SelectField
+              label="Stands"
+              value={draft.wash}
+              options={WASHES.map((wash) => [wash, WASH_WORDS[wash]] as const)}
+              onChange={(wash) => set({ wash })}
+            />
+            <SelectField
+              label="In the end it"
+              value={draft.ends}
+              options={ENDS.map((ends) => [ends, ENDS_WORDS[ends]] as const)}
+              onChange={(ends) => set({ ends })}
+            />
+            <TextField
+              label="Stiffens cloth, times"
+              value={draft.stiffening}
+              error={errors['stiffening']}
+              hint="1 unless it is a liquid"
+              onChange={(stiffening) => set({ stiffening })}
+            />
+          </div>
+          <div className="flex flex-wrap gap-x-6">
+            <CheckField label="Needs steam" checked={draft.steam} onChange={(steam) => set({ steam })} />
+            <CheckField label="Stands dry cleaning" checked={draft.dryClean} onChange={(dryClean) => set({ dryClean })} />
+            <CheckField label="Shrink it first" checked={draft.preShrink} onChange={(preShrink) => set({ preShrink })} />
+            <CheckField label="Has a grain" checked={draft.grain} onChange={(grain) => set({ grain })} />
+            <CheckField label="I have some" checked={draft.inStock} onChange={(inStock) => set({ inStock })} />
+            {TONES.map((tone) => (
+              <CheckField
+                key={tone}
+                label={`kept in ${tone}`}
+                checked={draft.tones.includes(tone)}
+                onChange={(checked) =>
+                  set({ tones: checked ? [...draft.tones, tone] : draft.tones.filter((each) => each !== tone) })
+                }
+              />
+            ))}
+          </div>
+          {errors['tones'] && <p className="font-semibold text-error">Shades: {errors['tones']}</p>}
+          <TextField label="Note" value={draft.note} maxLength={4000} error={errors['note']} onChange={(note) => set({ note })} />
+        </>
+      )}
+    </RecordDialog>
+  );
+}

@@ -1,0 +1,151 @@
+import {
+  flexRender,
+  getCoreRowModel,
+  getFilteredRowModel,
+  getPaginationRowModel,
+  getSortedRowModel,
+  useReactTable,
+  type ColumnDef,
+  type SortingState,
+} from '@tanstack/react-table';
+import { ArrowDown, ArrowUp, Pencil, Trash2 } from 'lucide-react';
+import { useState } from 'react';
+import { counted } from '../../ui/text';
+
+interface Props<T extends { id: string; name: string }> {
+  rows: T[];
+  columns: ColumnDef<T>[];
+  search: string;
+  /** What one row is called. */
+  thing: string;
+  /** Many of them, where an s does not do. */
+  things: string;
+  onEdit: (row: T) => void;
+  onDelete: (row: T) => void;
+}
+
+/** Rows on one page; a longer table is slow to read and slow to draw. */
+const PAGE = 40;
+
+/** A table of the cupboard: sorted by any column, searched by words, edited by row. */
+export default function ShelfTable<T extends { id: string; name: string }>({
+  rows,
+  columns,
+  search,
+  thing,
+  things,
+  onEdit,
+  onDelete,
+}: Props<T>) {
+  const [sorting, setSorting] = useState<SortingState>([{ id: 'name', desc: false }]);
+  const table = useReactTable({
+    data: rows,
+    columns,
+    state: { sorting, globalFilter: search },
+    onSortingChange: setSorting,
+    getCoreRowModel: getCoreRowModel(),
+    getSortedRowModel: getSortedRowModel(),
+    getFilteredRowModel: getFilteredRowModel(),
+    getPaginationRowModel: getPaginationRowModel(),
+    initialState: { pagination: { pageSize: PAGE } },
+    globalFilterFn: (row, _column, filter: string) => {
+      const text = row
+        .getAllCells()
+        .map((cell) => String(cell.getValue() ?? ''))
+        .join(' ')
+        .toLowerCase();
+      return filter
+        .toLowerCase()
+        .split(/\s+/)
+        .every((word) => text.includes(word));
+    },
+  });
+  const found = table.getFilteredRowModel().rows.length;
+  return (
+    <>
+      <div className="overflow-x-auto">
+        <table className="table text-base">
+          <thead>
+            {table.getHeaderGroups().map((group) => (
+              <tr key={group.id} className="border-base-300">
+                {group.headers.map((header) => {
+                  const sorted = header.column.getIsSorted();
+                  return (
+                    <th
+                      key={header.id}
+                      scope="col"
+                      className="p-0 text-base"
+                      aria-sort={sorted === 'asc' ? 'ascending' : sorted === 'desc' ? 'descending' : 'none'}
+                    >
+                      <button
+                        type="button"
+                        className="flex min-h-[44px] w-full items-center gap-1 px-3 text-left font-semibold text-base-content"
+                        onClick={header.column.getToggleSortingHandler()}
+                      >
+                        {flexRender(header.column.columnDef.header, header.getContext())}
+                        {sorted === 'asc' && <ArrowUp size={16} aria-hidden="true" />}
+                        {sorted === 'desc' && <ArrowDown size={16} aria-hidden="true" />}
+                      </button>
+                    </th>
+                  );
+                })}
+                <th scope="col" className="w-28">
+                  <span className="sr-only">Change or delete</span>
+                </th>
+              </tr>
+            ))}
+          </thead>
+          <tbody>
+            {table.getRowModel().rows.map((row) => (
+              <tr key={row.id} className="border-base-300 hover:bg-base-200">
+                {row.getVisibleCells().map((cell, i) =>
+                  i === 0 ? (
+                    <th key={cell.id} scope="row" className="px-3 py-1 font-semibold">
+                      {flexRender(cell.column.columnDef.cell, cell.getContext())}
+                    </th>
+                  ) : (
+                    <td key={cell.id} className={`px-3 py-1 ${i > 1 ? 'whitespace-nowrap' : ''}`}>
+                      {flexRender(cell.column.columnDef.cell, cell.getContext())}
+                    </td>
+                  ),
+                )}
+                <td className="w-24 p-0 text-right whitespace-nowrap">
+                  <button
+                    type="button"
+                    className="btn btn-ghost btn-icon"
+                    aria-label={`Change ${row.original.name}`}
+                    onClick={() => onEdit(row.original)}
+                  >
+                    <Pencil size={18} aria-hidden="true" />
+                  </button>
+                  <button
+                    type="button"
+                    className="btn btn-ghost btn-icon"
+                    aria-label={`Delete ${row.original.name}`}
+                    onClick={() => onDelete(row.original)}
+                  >
+                    <Trash2 size={18} aria-hidden="true" />
+                  </button>
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+      {found === 0 && <p className="py-4">Nothing in the cupboard has all of those words.</p>}
+      {found > PAGE && (
+        <div className="mt-3 flex items-center gap-3">
+          <button type="button" className="btn" disabled={!table.getCanPreviousPage()} onClick={() => table.previousPage()}>
+            Before
+          </button>
+          <span>
+            Page {table.getState().pagination.pageIndex + 1} of {table.getPageCount()}, {counted(found, thing, things)}
+          </span>
+          <button type="button" className="btn" disabled={!table.getCanNextPage()} onClick={() => table.nextPage()}>
+            Next
+          </button>
+        </div>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,177 @@
+import { Trash2 } from 'lucide-react';
+import { useMemo, useState } from 'react';
+import { toast } from 'sonner';
+import { call } from '../../ui/api';
+import PredictedMeasured from '../../ui/PredictedMeasured';
+import { counted, keepUnits, readableDate } from '../../ui/text';
+import type { LogEntry } from '../../store/log';
+import PredictionChart from './PredictionChart';
+
+const OUTCOMES: Record<LogEntry['outcome'], { words: string; badge: string; mark: string }> = {
+  good: { words: 'came out well', badge: 'badge-success', mark: '●' },
+  fair: { words: 'passable', badge: 'badge-accent', mark: '◐' },
+  poor: { words: 'went wrong', badge: 'badge-error', mark: '○' },
+};
+
+/** Everything that was filed, newest first, with what was expected against what was measured. */
+export default function LogbookView({
+  start,
+  projectOf,
+}: {
+  start: LogEntry[];
+  projectOf: Record<string, { id: string; name: string }>;
+}) {
+  const [entries, setEntries] = useState(start);
+  const [search, setSearch] = useState('');
+  const [outcome, setOutcome] = useState<LogEntry['outcome'] | 'all'>('all');
+  const shown = useMemo(() => {
+    const words = search.toLowerCase().split(/\s+/).filter(Boolean);
+    return entries.filter(
+      (entry) =>
+        (outcome === 'all' || entry.outcome === outcome) &&
+        words.every((word) => `${entry.title} ${entry.clothName} ${entry.stackTitle} ${entry.note}`.toLowerCase().includes(word)),
+    );
+  }, [entries, search, outcome]);
+  const measured = entries.filter((entry) => entry.measuredBendingLength !== null && entry.predictedBendingLength !== null);
+  const inside = measured.filter(
+    (entry) => entry.measuredBendingLength! >= entry.predictedLow! && entry.measuredBendingLength! <= entry.predictedHigh!,
+  );
+  const remove = async (entry: LogEntry) => {
+    try {
+      await call('DELETE', `/api/log/${entry.id}`);
+    } catch (error) {
+      toast.error((error as Error).message);
+      return;
+    }
+    setEntries((all) => all.filter(({ id }) => id !== entry.id));
+    toast(`“${entry.title}” is taken out of the logbook.`, {
+      action: {
+        label: 'Undo',
+        onClick: () =>
+          void call<LogEntry>('POST', `/api/log/${entry.id}/restore`).then((back) =>
+            setEntries((all) => [...all, back].sort((a, b) => (a.doneOn < b.doneOn ? 1 : -1))),
+          ),
+      },
+    });
+  };
+  if (entries.length === 0) {
+    return (
+      <>
+        <h1 className="text-2xl font-bold">Logbook</h1>
+        <div className="sheet mt-5 max-w-2xl p-6">
+          <h2 className="chalk-heading">Nothing filed yet</h2>
+          <p className="mt-1">
+            When a piece is done at the bench, file how it came out. An overhang reading of the finished piece shows how good the
+            prediction was.
+          </p>
+          <a className="btn btn-primary mt-4" href="/projects">
+            To the projects
+          </a>
+        </div>
+      </>
+    );
+  }
+  return (
+    <>
+      <div className="flex flex-wrap items-end justify-between gap-4">
+        <h1 className="text-2xl font-bold">Logbook</h1>
+        <div className="flex flex-wrap items-end gap-3">
+          <label className="font-semibold">
+            Outcome
+            <select className="select w-48" value={outcome} onChange={(e) => setOutcome(e.target.value as typeof outcome)}>
+              <option value="all">every outcome</option>
+              {Object.entries(OUTCOMES).map(([key, { words }]) => (
+                <option key={key} value={key}>
+                  {words}
+                </option>
+              ))}
+            </select>
+          </label>
+          <label className="font-semibold">
+            Search
+            <input
+              type="search"
+              className="input w-64"
+              value={search}
+              placeholder="cloth, layer, note …"
+              onChange={(e) => setSearch(e.target.value)}
+            />
+          </label>
+        </div>
+      </div>
+      <div className="mt-4 grid items-start gap-5 lg:grid-cols-[1fr_24rem]">
+        <ol className="space-y-2">
+          {shown.map((entry) => {
+            const project = entry.partId ? projectOf[entry.partId] : undefined;
+            const words = OUTCOMES[entry.outcome];
+            return (
+              <li key={entry.id} className="sheet grid gap-x-4 gap-y-1 p-3 md:grid-cols-[1fr_13rem_44px]">
+                <div className="min-w-0">
+                  <p className="flex flex-wrap items-center gap-x-3">
+                    <span className="font-bold">{entry.title}</span>
+                    <span className={`badge ${words.badge}`}>
+                      <span aria-hidden="true">{words.mark}</span> {words.words}
+                    </span>
+                    <span className="quiet text-[0.92rem]">
+                      {readableDate(entry.doneOn)}
+                      {entry.kind === 'scrap' ? ', scrap test' : ''}
+                    </span>
+                  </p>
+                  <p>
+                    {keepUnits(entry.stackTitle)} on {entry.clothName}
+                    {project && (
+                      <>
+                        {', in '}
+                        <a
+                          className="font-semibold text-primary underline underline-offset-2"
+                          href={`/projects/${project.id}?part=${entry.partId}&stage=file`}
+                        >
+                          {project.name}
+                        </a>
+                      </>
+                    )}
+                  </p>
+                  {entry.checks.failed.length > 0 && (
+                    <p className="text-[0.95rem] text-error">Not right: {entry.checks.failed.join('; ')}</p>
+                  )}
+                  {entry.note && <p className="quiet text-[0.95rem]">{entry.note}</p>}
+                </div>
+                {entry.predictedBendingLength !== null ? (
+                  <PredictedMeasured
+                    predicted={entry.predictedBendingLength}
+                    low={entry.predictedLow!}
+                    high={entry.predictedHigh!}
+                    measured={entry.measuredBendingLength}
+                  />
+                ) : (
+                  <span />
+                )}
+                <button
+                  type="button"
+                  className="btn btn-ghost btn-icon"
+                  aria-label={`Take ${entry.title} of ${readableDate(entry.doneOn)} out`}
+                  onClick={() => void remove(entry)}
+                >
+                  <Trash2 size={18} aria-hidden="true" />
+                </button>
+              </li>
+            );
+          })}
+          {shown.length === 0 && <li className="py-4">Nothing filed has all of those words.</li>}
+        </ol>
+        {measured.length > 0 && (
+          <aside className="sheet p-4" aria-label="Expected against measured">
+            <h2 className="chalk-heading">How good the predictions were</h2>
+            <p className="mt-1 text-[0.95rem]">
+              {inside.length} of {counted(measured.length, 'reading')} fell inside the expected range; four out of five should.
+            </p>
+            <PredictionChart entries={measured} />
+            <p className="quiet text-[0.92rem]">
+              Bending length in mm. On the line, the reading was as expected; above it the piece came out stiffer.
+            </p>
+          </aside>
+        )}
+      </div>
+    </>
+  );
+}

@@ -1,0 +1,80 @@
+import { Chart, LineElement, LinearScale, PointElement, ScatterController, Tooltip } from 'chart.js';
+import { useEffect, useRef } from 'react';
+import type { LogEntry } from '../../store/log';
+
+/** The body face; a canvas does not inherit it. */
+Chart.defaults.font.family = "'Atkinson Hyperlegible Next Variable', system-ui, sans-serif";
+Chart.register(ScatterController, LinearScale, PointElement, LineElement, Tooltip);
+
+/** Measured against expected bending length, one point a reading. */
+export default function PredictionChart({ entries }: { entries: LogEntry[] }) {
+  const canvas = useRef<HTMLCanvasElement>(null);
+  useEffect(() => {
+    if (!canvas.current) return undefined;
+    const style = getComputedStyle(document.documentElement);
+    const ink = style.getPropertyValue('--color-base-content');
+    const grid = style.getPropertyValue('--color-base-300');
+    const chalk = style.getPropertyValue('--color-primary');
+    const most =
+      Math.ceil(
+        (Math.max(...entries.flatMap((entry) => [entry.measuredBendingLength!, entry.predictedBendingLength!])) * 1.06) / 20,
+      ) * 20;
+    const axis = (title: string) => ({
+      min: 0,
+      max: most,
+      title: { display: true, text: title, color: ink, font: { size: 14 } },
+      ticks: { color: ink, font: { size: 13 }, stepSize: most > 80 ? 40 : 20 },
+      grid: { color: grid },
+    });
+    const chart = new Chart(canvas.current, {
+      type: 'scatter',
+      data: {
+        datasets: [
+          {
+            data: entries.map((entry) => ({ x: entry.predictedBendingLength!, y: entry.measuredBendingLength! })),
+            pointRadius: 5,
+            pointBackgroundColor: chalk,
+            pointBorderColor: ink,
+          },
+          {
+            data: [
+              { x: 0, y: 0 },
+              { x: most, y: most },
+            ],
+            showLine: true,
+            pointRadius: 0,
+            borderColor: ink,
+            borderDash: [5, 4],
+            borderWidth: 1.5,
+          },
+        ],
+      },
+      options: {
+        animation: false,
+        aspectRatio: 1.1,
+        plugins: {
+          tooltip: {
+            callbacks: {
+              label: (item) => {
+                const entry = entries[item.dataIndex];
+                return entry
+                  ? `${entry.title}: expected ${Math.round(entry.predictedBendingLength!)}, measured ${Math.round(entry.measuredBendingLength!)} mm`
+                  : '';
+              },
+            },
+            filter: (item) => item.datasetIndex === 0,
+          },
+        },
+        scales: { x: axis('expected'), y: axis('measured') },
+      },
+    });
+    return () => chart.destroy();
+  }, [entries]);
+  return (
+    <canvas
+      ref={canvas}
+      role="img"
+      aria-label={`Measured against expected bending length of ${entries.length} readings; the list beside it has the same figures`}
+    />
+  );
+}

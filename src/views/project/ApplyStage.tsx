@@ -1,0 +1,112 @@
+import { Play, RotateCcw } from 'lucide-react';
+import { useMemo, useState } from 'react';
+import { questionFor } from '../../core/choose';
+import { fabricOf } from '../../core/cloth';
+import type { Material } from '../../core/layers';
+import { stackSteps } from '../../core/steps';
+import { formatDuration } from '../../core/units';
+import type { ApiError } from '../../ui/api';
+import { call } from '../../ui/api';
+import type { Cloth } from '../../store/cloths';
+import type { Part } from '../../store/parts';
+import type { Settings } from '../../store/settings';
+import type { StageLayer } from './CutStage';
+
+interface Props {
+  part: Part;
+  cloth: Cloth | undefined;
+  layers: StageLayer[];
+  settings: Settings;
+  /** Bench run that has been started and not finished. */
+  openRun: string | undefined;
+  onChoose: () => void;
+}
+
+const STAGE_HEADINGS = { prepare: 'Prepare', cut: 'Cut', apply: 'Apply', check: 'Check' } as const;
+
+/** What will be done at the bench, and the way there. */
+export default function ApplyStage({ part, cloth, layers, openRun, onChoose }: Props) {
+  const [error, setError] = useState<string>();
+  const steps = useMemo(() => {
+    if (!cloth || !part.stack) return [];
+    const question = questionFor(fabricOf(cloth), part.wish);
+    const stitched = question.profile.kind === 'stitch';
+    return stackSteps({
+      fabric: question.fabric,
+      layers: layers.filter((layer): layer is StageLayer & { material: Material } => layer.material !== undefined),
+      stitched,
+      floats: stitched && question.traits.hoopMarks,
+      bias: part.wish.cut === 'bias',
+      washed: part.wish.care !== 'none' && part.wish.care !== 'dry-clean',
+      cutAlready: part.wish.cutAlready === true,
+    });
+  }, [part, cloth, layers]);
+  if (!cloth || !part.stack) {
+    return (
+      <div className="sheet p-6">
+        <h2 className="chalk-heading">Nothing to put on yet</h2>
+        <p className="mt-1">
+          Say which cloth “{part.name}” is cut from and choose its layers; then the bench leads through the work.
+        </p>
+        <button type="button" className="btn btn-primary mt-4" onClick={onChoose}>
+          {cloth ? 'Choose the layers' : 'Say which cloth'}
+        </button>
+      </div>
+    );
+  }
+  const start = async () => {
+    setError(undefined);
+    try {
+      const run = await call<{ id: string }>('POST', `/api/parts/${part.id}/bench`);
+      location.assign(`/bench/${run.id}`);
+    } catch (problem) {
+      setError((problem as ApiError).message);
+    }
+  };
+  return (
+    <div className="sheet p-5">
+      <div className="flex flex-wrap items-start justify-between gap-4">
+        <div>
+          <h2 className="text-xl font-bold">At the bench: “{part.name}”</h2>
+          <p className="quiet">
+            {steps.length} steps, one at a time, with the timers running. The material’s own leaflet goes before what is said
+            here.
+          </p>
+        </div>
+        <button type="button" className="btn btn-primary" onClick={() => void start()}>
+          {openRun ? <RotateCcw size={19} aria-hidden="true" /> : <Play size={19} aria-hidden="true" />}
+          {openRun ? 'Go on where it was' : 'Start at the bench'}
+        </button>
+      </div>
+      {error && (
+        <p role="alert" className="mt-3 font-semibold text-error">
+          {error}
+        </p>
+      )}
+      <ol className="mt-4 space-y-3">
+        {steps.map((step, i) => (
+          <li key={step.id} className="grid grid-cols-[2.2rem_1fr] gap-2">
+            <span className="text-right text-lg font-bold text-primary">{i + 1}</span>
+            <div>
+              {(i === 0 || steps[i - 1]!.stage !== step.stage) && (
+                <p className="quiet text-[0.85rem] font-semibold">{STAGE_HEADINGS[step.stage]}</p>
+              )}
+              <p className="font-semibold">
+                {step.title}
+                {step.seconds !== undefined && step.kind === 'wait' ? ` (${formatDuration(step.seconds)})` : ''}
+              </p>
+              <p>{step.detail}</p>
+              {step.checks && (
+                <ul className="list-disc pl-5">
+                  {step.checks.map((check) => (
+                    <li key={check}>{check}</li>
+                  ))}
+                </ul>
+              )}
+            </div>
+          </li>
+        ))}
+      </ol>
+    </div>
+  );
+}

@@ -1,0 +1,79 @@
+import type { LogEntry } from '../../store/log';
+import PredictedMeasured from '../../ui/PredictedMeasured';
+import { readableDate } from '../../ui/text';
+import type { Cloth } from '../../store/cloths';
+import type { Part } from '../../store/parts';
+import LogForm from '../logbook/LogForm';
+import type { StageLayer } from './CutStage';
+
+interface Props {
+  part: Part;
+  cloth: Cloth | undefined;
+  layers: StageLayer[];
+  log: LogEntry[];
+  onFiled: (entry: LogEntry) => void;
+}
+
+export const OUTCOME_WORDS: Record<LogEntry['outcome'], string> = { good: 'came out well', fair: 'passable', poor: 'went wrong' };
+
+/** What has been filed about the part, and the form to file more. */
+export default function FileStage({ part, cloth, layers, log, onFiled }: Props) {
+  const pressed = layers.find(({ material }) => (material?.leaflet.seconds ?? 0) > 0)?.material;
+  return (
+    <div className="space-y-5">
+      {log.map((entry) => (
+        <article key={entry.id} className="sheet grid gap-4 p-4 md:grid-cols-[1fr_16rem]">
+          <div>
+            <h2 className="chalk-heading">
+              {readableDate(entry.doneOn)}: {OUTCOME_WORDS[entry.outcome]}
+            </h2>
+            <p>{entry.stackTitle}</p>
+            {entry.checks.failed.length > 0 && (
+              <p className="font-semibold text-error">Not right: {entry.checks.failed.join('; ')}</p>
+            )}
+            {entry.note && <p className="mt-1">{entry.note}</p>}
+          </div>
+          {entry.predictedBendingLength !== null && (
+            <PredictedMeasured
+              predicted={entry.predictedBendingLength}
+              low={entry.predictedLow!}
+              high={entry.predictedHigh!}
+              measured={entry.measuredBendingLength}
+            />
+          )}
+        </article>
+      ))}
+      {part.stack && cloth ? (
+        <div className="sheet p-5">
+          <h2 className="text-xl font-bold">{log.length > 0 ? 'File another' : `File “${part.name}”`}</h2>
+          <LogForm
+            start={{
+              partId: part.id,
+              benchRunId: null,
+              kind: 'piece',
+              title: part.name,
+              clothId: cloth.id,
+              clothName: cloth.name,
+              stackTitle: part.stack.title,
+              layerIds: part.stack.layers.map(({ materialId }) => materialId),
+              settings: pressed
+                ? {
+                    ironDots: pressed.leaflet.ironDots,
+                    seconds: pressed.leaflet.seconds,
+                    steam: pressed.leaflet.steam,
+                    cover: pressed.leaflet.cover,
+                  }
+                : { ironDots: 0, seconds: 0, steam: false, cover: 'none' },
+              predicted: part.stack.predicted,
+            }}
+            checks={['Edges hold against a fingernail', 'Corners hold', 'No bubbles', 'Same size as the paper pattern']}
+            ticked={[]}
+            onFiled={onFiled}
+          />
+        </div>
+      ) : (
+        <p className="sheet p-6">There is nothing to file yet: the part has no layers.</p>
+      )}
+    </div>
+  );
+}

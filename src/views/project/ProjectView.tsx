@@ -1,0 +1,244 @@
+import { Pencil, Plus, Trash2 } from 'lucide-react';
+import { useState } from 'react';
+import { toast } from 'sonner';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { ROLE_WORDS } from '../../core/choose';
+import { clothThickness } from '../../core/cloth';
+import { EXTENT_WORDS } from '../../core/layers';
+import { ApiError, call } from '../../ui/api';
+import CrossSection from '../../ui/CrossSection';
+import StaleDialog, { type Conflict } from '../../ui/StaleDialog';
+import { counted, keepUnits } from '../../ui/text';
+import { UnitsProvider } from '../../ui/units-context';
+import type { Part } from '../../store/parts';
+import ApplyStage from './ApplyStage';
+import ChooseStage from './ChooseStage';
+import ClothStage from './ClothStage';
+import CutStage from './CutStage';
+import FileStage from './FileStage';
+import PartsStage from './PartsStage';
+import ProjectHeading from './ProjectHeading';
+import Tape from './Tape';
+import { partBody, passed, STAGES, STAGE_WORDS, type ProjectData, type Stage } from './types';
+
+interface Props {
+  data: ProjectData;
+  startPart: string | null;
+  startStage: Stage;
+}
+
+/** Words for a part's fields when two versions of it are shown. */
+function describePart(part: Part): [string, string][] {
+  return [
+    ['Name', part.name],
+    ['Size', `${part.shape.width} × ${part.shape.height} mm, ${part.shape.kind}`],
+    ['How many', String(part.count)],
+    ['Seam allowances', part.allowances.map((mm) => `${mm} mm`).join(', ')],
+    ['Layers', part.stack?.title ?? 'none yet'],
+    ['Cut', part.cutDone ? 'done' : 'not yet'],
+  ];
+}
+
+/** A project: the tape of stages, the parts, the stage of the part in hand, and its cross-section. */
+export default function ProjectView({ data, startPart, startStage }: Props) {
+  const [parts, setParts] = useState(data.parts);
+  const [partId, setPartId] = useState(startPart ?? data.parts[0]?.id ?? null);
+  const [stage, setStage] = useState<Stage>(startStage);
+  const [conflict, setConflict] = useState<Conflict<Part>>();
+  const [log, setLog] = useState(data.log);
+  const part = parts.find(({ id }) => id === partId);
+  const cloth = data.cloths.find(({ id }) => id === part?.clothId);
+
+  const go = (nextStage: Stage, nextPart: string | null = partId) => {
+    setStage(nextStage);
+    setPartId(nextPart);
+    history.replaceState(null, '', `?${new URLSearchParams({ ...(nextPart ? { part: nextPart } : {}), stage: nextStage })}`);
+  };
+  const step = (by: number) => go(STAGES[Math.max(0, Math.min(STAGES.length - 1, STAGES.indexOf(stage) + by))]!);
+  useHotkeys('l', () => step(1));
+  useHotkeys('h', () => step(-1));
+
+  /** Saves a part; a stale save shows both versions instead of overwriting. Throws on bad input. */
+  const save = async (changed: Part): Promise<boolean> => {
+    try {
+      const saved = await call<Part>('PUT', `/api/parts/${changed.id}`, partBody(changed));
+      setParts((all) => all.map((each) => (each.id === saved.id ? saved : each)));
+      return true;
+    } catch (error) {
+      if (error instanceof ApiError && error.status === 409) {
+        setConflict({ mine: changed, theirs: error.current as Part });
+        return false;
+      }
+      throw error;
+    }
+  };
+  const remove = async (gone: Part) => {
+    await call('DELETE', `/api/parts/${gone.id}`);
+    setParts((all) => all.filter(({ id }) => id !== gone.id));
+    if (gone.id === partId) setPartId(parts.find(({ id }) => id !== gone.id)?.id ?? null);
+    toast(`“${gone.name}” is deleted.`, {
+      action: {
+        label: 'Undo',
+        onClick: () => {
+          void call<Part>('POST', `/api/parts/${gone.id}/restore`).then((back) => setParts((all) => [...all, back]));
+        },
+      },
+    });
+  };
+
+  const done = Object.fromEntries(STAGES.map((each) => [each, parts.filter((p) => passed(p, each, log)).length])) as Record<
+    Stage,
+    number
+  >;
+  const layersOf = (p: Part) =>
+    p.stack?.layers.map((layer) => ({ ...layer, material: data.layers.find(({ id }) => id === layer.materialId) })) ?? [];
+
+  return (
+    <UnitsProvider value={data.settings.units}>
+      <ProjectHeading project={data.project} />
+      <Tape stage={stage} done={done} total={parts.length} onStage={(next) => go(next)} />
+      <div className="mt-4 grid items-start gap-5 lg:grid-cols-[19rem_1fr]">
+        <aside className="space-y-4" aria-label="Parts of the project">
+          <ul className="space-y-1.5">
+            {parts.map((each) => (
+              <li key={each.id} className="flex items-stretch gap-1">
+                <button
+                  type="button"
+                  aria-current={each.id === partId && !(stage === 'parts' && partId === null) ? 'true' : undefined}
+                  onClick={() => go(stage, each.id)}
+                  className={`min-h-[52px] flex-1 rounded-field border-2 px-3 py-1 text-left ${each.id === partId ? 'border-primary bg-base-200' : 'border-base-300 hover:border-primary'}`}
+                >
+                  <span className="block leading-snug font-semibold">{each.name}</span>
+                  <span className="quiet block text-[0.88rem] leading-snug">
+                    {ROLE_WORDS[each.wish.role]}, {counted(each.count, 'piece')}
+                  </span>
+                </button>
+                <button
+                  type="button"
+                  className="btn btn-ghost btn-icon h-auto"
+                  aria-label={`Delete ${each.name}`}
+                  onClick={() => void remove(each)}
+                >
+                  <Trash2 size={18} aria-hidden="true" />
+                </button>
+              </li>
+            ))}
+          </ul>
+          <button type="button" className="btn w-full" onClick={() => go('parts', null)}>
+            <Plus size={18} aria-hidden="true" /> Add a part
+          </button>
+          {part?.stack && cloth && (
+            <section className="sheet p-3" aria-label="Cross-section of the part in hand">
+              <h2 className="mb-1 font-semibold">{keepUnits(part.stack.title)}</h2>
+              <CrossSection
+                cloth={{ name: cloth.name, thickness: clothThickness(cloth).value }}
+                layers={layersOf(part).map(({ material, extent, angle }) => ({
+                  name: `${material?.name ?? 'a layer that was deleted'}${angle ? `, turned ${angle}°` : ''}: ${EXTENT_WORDS[extent]}`,
+                  thickness: material?.thickness ?? 0.2,
+                  extent,
+                  above: material?.family === 'topping',
+                }))}
+                allowance={Math.max(...part.allowances)}
+                trim={data.settings.trim}
+              />
+            </section>
+          )}
+        </aside>
+        <section aria-label={`${STAGE_WORDS[stage]}${part ? `: ${part.name}` : ''}`}>
+          {part === undefined && stage !== 'parts' ? (
+            <div className="sheet p-6">
+              <h2 className="chalk-heading">This project has no parts yet</h2>
+              <p className="mt-1">A part is one piece of the thing with its own cloth and wishes: an outer collar, a bag base.</p>
+              <div className="mt-4 flex flex-wrap gap-3">
+                <button type="button" className="btn btn-primary" onClick={() => go('parts', null)}>
+                  <Pencil size={18} aria-hidden="true" /> Describe the first part
+                </button>
+                <a className="btn" href="/">
+                  Or start from a choice of layers
+                </a>
+              </div>
+            </div>
+          ) : (
+            <>
+              {stage === 'cloth' && part && (
+                <ClothStage key={part.id} part={part} cloths={data.cloths} onSave={save} onNext={() => go('parts')} />
+              )}
+              {stage === 'parts' && (
+                <PartsStage
+                  key={partId ?? 'new'}
+                  projectId={data.project.id}
+                  part={part}
+                  cloths={data.cloths}
+                  onSave={save}
+                  onAdded={(added) => {
+                    setParts((all) => [...all, added]);
+                    go('choose', added.id);
+                  }}
+                />
+              )}
+              {stage === 'choose' && part && (
+                <ChooseStage
+                  key={part.id}
+                  part={part}
+                  cloth={cloth}
+                  onSave={save}
+                  onCloth={() => go('cloth')}
+                  onNext={() => go('cut')}
+                />
+              )}
+              {stage === 'cut' && part && (
+                <CutStage
+                  key={part.id}
+                  part={part}
+                  cloth={cloth}
+                  layers={layersOf(part)}
+                  settings={data.settings}
+                  onSave={save}
+                  onChoose={() => go('choose')}
+                  onNext={() => go('apply')}
+                />
+              )}
+              {stage === 'apply' && part && (
+                <ApplyStage
+                  key={part.id}
+                  part={part}
+                  cloth={cloth}
+                  layers={layersOf(part)}
+                  settings={data.settings}
+                  openRun={data.openRuns[part.id]}
+                  onChoose={() => go(part.clothId === null ? 'cloth' : 'choose')}
+                />
+              )}
+              {stage === 'file' && part && (
+                <FileStage
+                  key={part.id}
+                  part={part}
+                  cloth={cloth}
+                  layers={layersOf(part)}
+                  log={log.filter((entry) => entry.partId === part.id)}
+                  onFiled={(entry) => setLog((all) => [entry, ...all])}
+                />
+              )}
+            </>
+          )}
+        </section>
+      </div>
+      {conflict && (
+        <StaleDialog
+          conflict={conflict}
+          describe={describePart}
+          onTheirs={() => {
+            setParts((all) => all.map((each) => (each.id === conflict.theirs.id ? conflict.theirs : each)));
+            setConflict(undefined);
+          }}
+          onMine={() => {
+            const mine = { ...conflict.mine, version: conflict.theirs.version };
+            setConflict(undefined);
+            void save(mine);
+          }}
+          onClose={() => setConflict(undefined)}
+        />
+      )}
+    </UnitsProvider>
+  );
+}

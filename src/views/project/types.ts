@@ -1,0 +1,53 @@
+import type { Material } from '../../core/layers';
+import type { Cloth } from '../../store/cloths';
+import type { LogEntry } from '../../store/log';
+import type { Part } from '../../store/parts';
+import type { Settings } from '../../store/settings';
+
+/** Everything that the stages of a project show, as the page hands it over. */
+export interface ProjectData {
+  project: { id: string; name: string; note: string; version: number };
+  parts: Part[];
+  cloths: Cloth[];
+  /** Only the layers that some part's stack uses. */
+  layers: Material[];
+  log: LogEntry[];
+  /** Parts with a bench run that is open. */
+  openRuns: Record<string, string>;
+  settings: Settings;
+}
+
+export const STAGES = ['cloth', 'parts', 'choose', 'cut', 'apply', 'file'] as const;
+export type Stage = (typeof STAGES)[number];
+export const STAGE_WORDS: Record<Stage, string> = {
+  cloth: 'Cloth',
+  parts: 'Parts',
+  choose: 'Choose',
+  cut: 'Cut',
+  apply: 'Apply',
+  file: 'File',
+};
+
+/** Whether a part has passed a stage. */
+export function passed(part: Part, stage: Stage, log: readonly LogEntry[]): boolean {
+  const filed = log.some((entry) => entry.partId === part.id);
+  switch (stage) {
+    case 'cloth':
+      return part.clothId !== null;
+    case 'parts':
+      return true;
+    case 'choose':
+      return part.stack !== null;
+    case 'cut':
+      return part.cutDone;
+    case 'apply':
+    case 'file':
+      return filed;
+  }
+}
+
+/** Fields of a part that a save sends back. */
+export function partBody(part: Part) {
+  const { name, clothId, wish, shape, allowances, fold, count, stack, glueUp, cutDone, version } = part;
+  return { name, clothId, wish, shape, allowances, fold, count, stack, glueUp, cutDone, version };
+}

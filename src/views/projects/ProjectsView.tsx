@@ -1,0 +1,151 @@
+import { Plus, Trash2 } from 'lucide-react';
+import { useRef, useState } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { toast } from 'sonner';
+import type { ApiError } from '../../ui/api';
+import { call } from '../../ui/api';
+import { counted } from '../../ui/text';
+import type { ProjectSummary } from '../../store/projects';
+
+const MARKS: ['chosen' | 'cut' | 'filed', string][] = [
+  ['chosen', 'layers chosen'],
+  ['cut', 'cut'],
+  ['filed', 'filed'],
+];
+
+/** All projects, each with how far its parts have come. */
+export default function ProjectsView({ start }: { start: ProjectSummary[] }) {
+  const [projects, setProjects] = useState(start);
+  const [name, setName] = useState('');
+  const [error, setError] = useState<string>();
+  const field = useRef<HTMLInputElement>(null);
+  useHotkeys('n', () => field.current?.focus(), { preventDefault: true });
+
+  const add = async () => {
+    if (name.trim() === '') {
+      setError('Give the project a name, such as “Lantern banner”.');
+      field.current?.focus();
+      return;
+    }
+    try {
+      const project = await call<{ id: string }>('POST', '/api/projects', { name: name.trim() });
+      location.assign(`/projects/${project.id}?stage=parts`);
+    } catch (problem) {
+      setError((problem as ApiError).message);
+    }
+  };
+  const remove = async (project: ProjectSummary) => {
+    await call('DELETE', `/api/projects/${project.id}`);
+    setProjects((all) => all.filter(({ id }) => id !== project.id));
+    toast(`“${project.name}” is deleted.`, {
+      action: {
+        label: 'Undo',
+        onClick: () => {
+          void call('POST', `/api/projects/${project.id}/restore`).then(() => setProjects((all) => [...all, project]));
+        },
+      },
+    });
+  };
+  const demo = async () => {
+    try {
+      await call('POST', '/api/demo');
+      location.reload();
+    } catch (problem) {
+      setError((problem as ApiError).message);
+    }
+  };
+  return (
+    <>
+      <div className="flex flex-wrap items-end justify-between gap-4">
+        <h1 className="text-2xl font-bold">Projects</h1>
+        <form
+          className="flex flex-wrap items-end gap-3"
+          onSubmit={(event) => {
+            event.preventDefault();
+            void add();
+          }}
+        >
+          <label className="font-semibold">
+            New project
+            <input
+              ref={field}
+              className={`input w-72 ${error ? 'input-error' : ''}`}
+              value={name}
+              maxLength={120}
+              placeholder="What are you making?"
+              onChange={(e) => setName(e.target.value)}
+            />
+          </label>
+          <button className="btn btn-primary">
+            <Plus size={18} aria-hidden="true" /> Start it
+          </button>
+        </form>
+      </div>
+      {error && (
+        <p role="alert" className="mt-2 text-right font-semibold text-error">
+          {error}
+        </p>
+      )}
+      {projects.length === 0 ? (
+        <div className="sheet mt-6 max-w-2xl p-6">
+          <h2 className="chalk-heading">Nothing on the table yet</h2>
+          <p className="mt-1">
+            A project holds the pieces of one thing, from the cloth to the finished, logged piece. Start one above, or begin with
+            the question on the front door and put the answer to a project.
+          </p>
+          <div className="mt-4 flex flex-wrap gap-3">
+            <a className="btn btn-primary" href="/">
+              What to put behind this?
+            </a>
+            <button type="button" className="btn" onClick={() => void demo()}>
+              Show me the demo projects
+            </button>
+          </div>
+        </div>
+      ) : (
+        <ul className="mt-5 grid gap-4 md:grid-cols-2 xl:grid-cols-3">
+          {projects.map((project) => (
+            <li key={project.id} className="sheet relative flex flex-col p-4">
+              <div className="flex items-start justify-between gap-2">
+                <h2 className="text-lg leading-snug font-bold">
+                  <a href={`/projects/${project.id}`} className="after:absolute after:inset-0 hover:underline">
+                    {project.name}
+                  </a>
+                </h2>
+                <button
+                  type="button"
+                  className="btn btn-ghost btn-icon relative z-10 -mt-2 -mr-2"
+                  aria-label={`Delete ${project.name}`}
+                  onClick={() => void remove(project)}
+                >
+                  <Trash2 size={18} aria-hidden="true" />
+                </button>
+              </div>
+              <p className="flex-1">{project.note}</p>
+              {project.parts === 0 ? (
+                <p className="quiet mt-3">No parts yet.</p>
+              ) : (
+                <dl className="mt-3 space-y-1.5">
+                  {MARKS.map(([key, word]) => (
+                    <div key={key} className="grid grid-cols-[7.5rem_1fr_auto] items-center gap-3">
+                      <dt className="quiet text-[0.95rem]">{word}</dt>
+                      <dd className="h-2 rounded-full bg-base-300" aria-hidden="true">
+                        <div
+                          className={`h-2 rounded-full ${project[key] === project.parts ? 'bg-success' : 'bg-accent'}`}
+                          style={{ width: `${(project[key] / project.parts) * 100}%` }}
+                        />
+                      </dd>
+                      <dd className="text-[0.95rem] font-semibold">
+                        {project[key]} of {counted(project.parts, 'part')}
+                      </dd>
+                    </div>
+                  ))}
+                </dl>
+              )}
+            </li>
+          ))}
+        </ul>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,235 @@
+import { useState } from 'react';
+import { ironSole } from '../../core/press';
+import type { ApiError } from '../../ui/api';
+import { call, plainMessage } from '../../ui/api';
+import { CheckField, SelectField, TextField } from '../../ui/form-fields';
+import LengthField from '../../ui/LengthField';
+import StaleDialog, { type Conflict } from '../../ui/StaleDialog';
+import { UnitsProvider } from '../../ui/units-context';
+import type { Settings } from '../../store/settings';
+
+interface Kept {
+  settings: Settings;
+  version: number;
+}
+
+const THEMES: [Settings['theme'], string][] = [
+  ['workroom', 'Workroom, light'],
+  ['lamplight', 'Lamplight, dark'],
+  ['system', 'As this machine is set'],
+];
+
+/** Units, look, iron and machine. */
+export default function SettingsView({ start }: { start: Kept }) {
+  const [kept, setKept] = useState(start);
+  const [draft, setDraft] = useState(start.settings);
+  const [errors, setErrors] = useState<Record<string, string>>({});
+  const [faults, setFaults] = useState<string[]>([]);
+  const [saved, setSaved] = useState(false);
+  const [bundle, setBundle] = useState<string>();
+  const [conflict, setConflict] = useState<Conflict<Kept>>();
+  const set = (change: Partial<Settings>) => {
+    setDraft((was) => ({ ...was, ...change }));
+    setSaved(false);
+  };
+  const fault = (field: string) => (faulty: boolean) =>
+    setFaults((was) => [...was.filter((f) => f !== field), ...(faulty ? [field] : [])]);
+  const save = async (settings: Settings, version: number) => {
+    setErrors({});
+    try {
+      const answer = await call<Kept>('PUT', '/api/settings', { settings, version });
+      setKept(answer);
+      setDraft(answer.settings);
+      setSaved(true);
+      const root = document.documentElement;
+      root.dataset['theme'] =
+        answer.settings.theme === 'lamplight' ||
+        (answer.settings.theme === 'system' && matchMedia('(prefers-color-scheme: dark)').matches)
+          ? 'lamplight'
+          : 'workroom';
+    } catch (problem) {
+      const error = problem as ApiError;
+      if (error.status === 409) setConflict({ mine: { settings, version }, theirs: error.current as Kept });
+      else setErrors({ [error.field?.replace('settings.', '') ?? 'general']: plainMessage(error) });
+    }
+  };
+  const bringIn = async (file: File | undefined) => {
+    if (!file) return;
+    try {
+      const count = await call<Record<string, number>>('POST', '/api/bundle', JSON.parse(await file.text()));
+      setBundle(
+        `Brought in: ${Object.entries(count)
+          .map(([what, n]) => `${n} ${what === 'log' ? 'log entries' : what}`)
+          .join(', ')}.`,
+      );
+    } catch (problem) {
+      setBundle(
+        problem instanceof SyntaxError
+          ? 'That file is not a bundle: it is not valid JSON. Nothing was changed.'
+          : `${(problem as Error).message} Nothing was changed.`,
+      );
+    }
+  };
+  const sole = ironSole(draft.soleLength, draft.soleWidth);
+  return (
+    <UnitsProvider value={kept.settings.units}>
+      <h1 className="text-2xl font-bold">Settings</h1>
+      <form
+        className="mt-4 grid items-start gap-5 lg:grid-cols-2"
+        onSubmit={(event) => {
+          event.preventDefault();
+          void save(draft, kept.version);
+        }}
+      >
+        <section className="sheet space-y-4 p-5">
+          <h2 className="chalk-heading">Reading</h2>
+          <div className="grid gap-4 sm:grid-cols-2">
+            <SelectField
+              label="Measures"
+              value={draft.units}
+              options={[
+                ['metric', 'millimetres and metres'],
+                ['inch', 'inches with fractions'],
+              ]}
+              hint="You may type either anywhere."
+              onChange={(units) => set({ units })}
+            />
+            <SelectField label="Look" value={draft.theme} options={THEMES} onChange={(theme) => set({ theme })} />
+            <TextField
+              label="Currency sign"
+              value={draft.currency}
+              maxLength={4}
+              error={errors['currency']}
+              onChange={(currency) => set({ currency })}
+            />
+          </div>
+          <CheckField label="Sound at the bench" checked={draft.sound} onChange={(sound) => set({ sound })} />
+        </section>
+        <section className="sheet space-y-4 p-5">
+          <h2 className="chalk-heading">The iron</h2>
+          <div className="grid gap-4 sm:grid-cols-[1fr_9rem]">
+            <div className="space-y-4">
+              <LengthField
+                label="Length of the sole"
+                value={draft.soleLength}
+                min={50}
+                error={errors['soleLength']}
+                onChange={(soleLength) => set({ soleLength })}
+                onFault={fault('soleLength')}
+              />
+              <LengthField
+                label="Width of the sole"
+                value={draft.soleWidth}
+                min={30}
+                error={errors['soleWidth']}
+                onChange={(soleWidth) => set({ soleWidth })}
+                onFault={fault('soleWidth')}
+              />
+              <LengthField
+                label="Overlap of neighbouring stops"
+                value={draft.stopOverlap}
+                error={errors['stopOverlap']}
+                onChange={(stopOverlap) => set({ stopOverlap })}
+                onFault={fault('stopOverlap')}
+              />
+            </div>
+            <svg
+              viewBox={`${-draft.soleWidth / 2 - 8} ${-draft.soleLength / 2 - 8} ${draft.soleWidth + 16} ${draft.soleLength + 16}`}
+              className="max-h-56"
+              role="img"
+              aria-label="Sole of the iron, seen from above"
+            >
+              <path
+                d={`${sole.map(([x, y], i) => `${i === 0 ? 'M' : 'L'}${y} ${-x}`).join('')}Z`}
+                fill="var(--color-base-100)"
+                stroke="var(--ink)"
+                strokeWidth={2.5}
+                strokeLinejoin="round"
+              />
+            </svg>
+          </div>
+        </section>
+        <section className="sheet space-y-4 p-5">
+          <h2 className="chalk-heading">The machine and the seams</h2>
+          <div className="grid gap-4 sm:grid-cols-2">
+            <LengthField
+              label="Clears under the raised foot"
+              value={draft.machineClearance}
+              min={1}
+              hint="Stack cloth under the foot until it touches."
+              error={errors['machineClearance']}
+              onChange={(machineClearance) => set({ machineClearance })}
+              onFault={fault('machineClearance')}
+            />
+            <LengthField
+              label="Trimmed layers stay inside by"
+              value={draft.trim}
+              hint="So that the stitching still catches them."
+              error={errors['trim']}
+              onChange={(trim) => set({ trim })}
+              onFault={fault('trim')}
+            />
+          </div>
+        </section>
+        <section className="sheet space-y-3 p-5">
+          <h2 className="chalk-heading">Take it with you</h2>
+          <p>One file with your projects, parts, logbook, own cloths and layers.</p>
+          <div className="flex flex-wrap items-center gap-3">
+            <a className="btn" href="/api/bundle" download="nembrel-bundle.json">
+              Save a bundle
+            </a>
+            <label className="btn">
+              Bring a bundle in
+              <input
+                type="file"
+                accept="application/json,.json"
+                className="sr-only"
+                onChange={(e) => void bringIn(e.target.files?.[0])}
+              />
+            </label>
+          </div>
+          <p role="status">{bundle}</p>
+        </section>
+        <div className="flex items-center gap-4 lg:col-span-2">
+          <button className="btn btn-primary" disabled={faults.length > 0}>
+            Save the settings
+          </button>
+          <span role="status" className="font-semibold text-success">
+            {saved ? 'Saved.' : ''}
+          </span>
+          {errors['general'] && (
+            <span role="alert" className="font-semibold text-error">
+              {errors['general']}
+            </span>
+          )}
+        </div>
+      </form>
+      {conflict && (
+        <StaleDialog
+          conflict={conflict}
+          describe={({ settings }) => [
+            ['Measures', settings.units],
+            ['Look', settings.theme],
+            ['Currency sign', settings.currency],
+            ['Sole', `${settings.soleLength} × ${settings.soleWidth} mm`],
+            ['Overlap', `${settings.stopOverlap} mm`],
+            ['Clearance', `${settings.machineClearance} mm`],
+            ['Trim', `${settings.trim} mm`],
+            ['Sound', settings.sound ? 'on' : 'off'],
+          ]}
+          onMine={() => {
+            const { version } = conflict.theirs;
+            setConflict(undefined);
+            void save(draft, version);
+          }}
+          onTheirs={() => {
+            setKept(conflict.theirs);
+            setDraft(conflict.theirs.settings);
+            setConflict(undefined);
+          }}
+          onClose={() => setConflict(undefined)}
+        />
+      )}
+    </UnitsProvider>
+  );
+}

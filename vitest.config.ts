@@ -1,0 +1,18 @@
+import { defineConfig } from 'vitest/config';
+
+export default defineConfig({
+  test: {
+    projects: [
+      { test: { name: 'unit', include: ['tests/unit/**/*.test.ts'] } },
+      {
+        test: {
+          name: 'api',
+          include: ['tests/api/**/*.test.ts'],
+          globalSetup: ['tests/api/server.ts'],
+          fileParallelism: false,
+          testTimeout: 20_000,
+        },
+      },
+    ],
+  },
+});
