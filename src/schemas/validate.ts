@@ -10,7 +10,7 @@ import { InputError } from '../core/input-error';
 export function validate<S extends yup.Schema>(schema: S, value: unknown): yup.InferType<S> {
   try {
     // Defaults are filled in first; strict keeps everything else as it came.
-    return schema.validateSync(withDefaults(schema, value), { strict: true, abortEarly: true }) as yup.InferType<S>;
+    return schema.validateSync(withDefaults(schema as unknown as Described, value), { strict: true, abortEarly: true }) as yup.InferType<S>;
   } catch (error) {
     if (error instanceof ValidationError) throw new InputError(fieldOf(error), messageOf(error));
     throw error;
@@ -18,18 +18,21 @@ export function validate<S extends yup.Schema>(schema: S, value: unknown): yup.I
 }
 
 interface Described {
-  fields?: Record<string, Described & { spec?: { default?: unknown } }>;
+  fields?: Record<string, Described>;
+  innerType?: Described;
   spec?: { default?: unknown };
 }
 
-/** Copies an object with its missing fields set to their defaults, one level deep. */
-function withDefaults(schema: yup.Schema, value: unknown): unknown {
-  const { fields } = schema as unknown as Described;
-  if (!fields || value === null || typeof value !== 'object' || Array.isArray(value)) return value;
+/** Copies a value with missing fields set to their defaults, in nested objects and lists too. */
+function withDefaults(schema: Described, value: unknown): unknown {
+  if (Array.isArray(value)) return schema.innerType ? value.map((item) => withDefaults(schema.innerType!, item)) : value;
+  if (!schema.fields || value === null || typeof value !== 'object') return value;
   const filled: Record<string, unknown> = { ...(value as Record<string, unknown>) };
-  for (const [key, field] of Object.entries(fields)) {
+  for (const [key, field] of Object.entries(schema.fields)) {
     const fallback = field.spec?.default;
-    if (filled[key] === undefined && fallback !== undefined && typeof fallback !== 'function') filled[key] = fallback;
+    if (filled[key] === undefined) {
+      if (fallback !== undefined && typeof fallback !== 'function') filled[key] = fallback;
+    } else filled[key] = withDefaults(field, filled[key]);
   }
   return filled;
 }

@@ -113,9 +113,19 @@ function cornerPatch(before: Point, corner: Point, after: Point, in0: number, in
   if (Math.abs(turn) < 1e-9) return undefined;
   const mitre = meet(e0, d0, e1, d1);
   const reach = Math.hypot(mitre[0] - corner[0], mitre[1] - corner[1]);
-  if (reach <= MITRE_LIMIT * Math.max(in0, in1)) return [corner, e0, mitre, e1];
-  if (turn > 0) return undefined;
-  return squareEnd(corner, n0, n1, d0, d1, in0, in1, -turn);
+  const near = reach <= MITRE_LIMIT * Math.max(in0, in1);
+  // How far the mitre lies beyond the end of each strip. All patches must be simple and wound one way: where
+  // windings differ, overlapping cutters would cancel instead of adding up.
+  const beyond0 = (mitre[0] - e0[0]) * d0[0] + (mitre[1] - e0[1]) * d0[1];
+  const beyond1 = (e1[0] - mitre[0]) * d1[0] + (e1[1] - mitre[1]) * d1[1];
+  if (turn > 0) {
+    if (!near) return undefined;
+    if (beyond0 > 0) return [corner, e0, mitre, [mitre[0] - in1 * n1[0], mitre[1] - in1 * n1[1]]];
+    if (beyond1 > 0) return [corner, [mitre[0] - in0 * n0[0], mitre[1] - in0 * n0[1]], mitre, e1];
+    return undefined;
+  }
+  if (beyond0 < 0 || beyond1 < 0) return squareStep(corner, n0, n1, in0, in1);
+  return near ? [corner, e0, mitre, e1] : squareEnd(corner, n0, n1, d0, d1, in0, in1, -turn);
 }
 
 /** Where the line from p along d meets the line from q along e. */

@@ -1,0 +1,27 @@
+import { inject } from 'vitest';
+
+export interface Answer {
+  status: number;
+  // Answers are of every shape; each test says what it expects of them.
+  // eslint-disable-next-line @typescript-eslint/no-explicit-any
+  body: any;
+  headers: Headers;
+}
+
+/** Sends JSON to the running server. */
+export async function send(method: string, path: string, body?: unknown, headers: Record<string, string> = {}, base: string = inject('base')): Promise<Answer> {
+  const response = await fetch(base + path, {
+    method,
+    headers: { ...(body === undefined ? {} : { 'content-type': 'application/json' }), ...headers },
+    ...(body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) }),
+  });
+  return { status: response.status, body: await response.json().catch(() => undefined), headers: response.headers };
+}
+
+export const post = (path: string, body: unknown) => send('POST', path, body);
+
+export const FABRIC = {
+  construction: 'woven', weave: 'plain', fibres: [{ fibre: 'cotton', percent: 100 }], arealDensity: 115, stretchLength: 1, stretchCross: 2,
+  ironDots: 3, water: 'safe', sheer: 'opaque', tone: 'light', surface: [], fray: 'low',
+};
+export const PART = { role: 'collar', cut: 'straight', stretch: 'any', care: 'wash-warm' };

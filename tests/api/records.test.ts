@@ -1,0 +1,164 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import Database from 'better-sqlite3';
+import { describe, expect, it } from 'vitest';
+import { FABRIC, PART, post, send } from './client';
+import { startServer } from './server';
+
+const CLOTH = { name: 'Test linen', ...FABRIC };
+const PIECE = {
+  name: 'Collar', wish: PART, shape: { kind: 'rectangle', width: 200, height: 80, corners: [false, false, false, false], corner: 0 },
+  allowances: [10, 10, 10, 10], fold: null, count: 2,
+};
+
+/** Chooses the best stack for a part, in the form in which it is kept. */
+async function chosenStack() {
+  const { body } = await post('/api/choose', { fabric: FABRIC, part: PART, limit: 1 });
+  const [best] = body.ranked;
+  return {
+    title: best.title,
+    layers: best.layers.map(({ materialId, extent, angle }: { materialId: string; extent: string; angle: number }) => ({ materialId, extent, angle })),
+    predicted: best.predicted, reasons: best.reasons, cautions: best.cautions,
+  };
+}
+
+describe('cloths and layers', () => {
+  it('holds the library from the start', async () => {
+    expect((await send('GET', '/api/cloths')).body.cloths.length).toBeGreaterThanOrEqual(30);
+    expect((await send('GET', '/api/layers')).body.layers.length).toBeGreaterThanOrEqual(60);
+  });
+
+  it('adds, changes, deletes and takes the deletion back', async () => {
+    const added = await post('/api/cloths', CLOTH);
+    expect(added.status).toBe(201);
+    const { id } = added.body;
+    const changed = await send('PUT', `/api/cloths/${id}`, { ...CLOTH, name: 'Washed linen', overhang: 48, version: 1 });
+    expect(changed.body).toMatchObject({ name: 'Washed linen', overhang: 48, version: 2 });
+    expect((await send('DELETE', `/api/cloths/${id}`)).status).toBe(200);
+    expect((await send('GET', `/api/cloths/${id}`)).status).toBe(404);
+    expect((await send('POST', `/api/cloths/${id}/restore`)).body.name).toBe('Washed linen');
+  });
+
+  it('does not overwrite what another tab has saved', async () => {
+    const { body } = await post('/api/cloths', CLOTH);
+    await send('PUT', `/api/cloths/${body.id}`, { ...CLOTH, name: 'First tab', version: 1 });
+    const stale = await send('PUT', `/api/cloths/${body.id}`, { ...CLOTH, name: 'Second tab', version: 1 });
+    expect(stale.status).toBe(409);
+    expect(stale.body.current).toMatchObject({ name: 'First tab', version: 2 });
+    expect((await send('GET', `/api/cloths/${body.id}`)).body.name).toBe('First tab');
+  });
+
+  it('refuses nonsense and keeps nothing of it', async () => {
+    const before = (await send('GET', '/api/cloths')).body.cloths.length;
+    for (const [change, field] of [[{ name: '  ' }, 'name'], [{ arealDensity: -1 }, 'arealDensity'], [{ surface: ['shiny'] }, 'surface[0]'], [{ id: 'mine' }, 'id'], [{ name: 'a\u0000b' }, 'name']] as const) {
+      const answer = await post('/api/cloths', { ...CLOTH, ...change });
+      expect([answer.status, answer.body.error.field]).toEqual([400, field]);
+    }
+    expect((await send('GET', '/api/cloths')).body.cloths.length).toBe(before);
+  });
+
+  it('keeps a name with quotes and semicolons as it is', async () => {
+    const name = `O'Hara"; DROP TABLE cloth; --`;
+    const { body } = await post('/api/cloths', { ...CLOTH, name });
+    expect((await send('GET', `/api/cloths/${body.id}`)).body.name).toBe(name);
+  });
+});
+
+describe('from a project to the logbook', () => {
+  it('goes the whole way: project, part, bench with a resume, log with predicted and measured', async () => {
+    const cloth = (await post('/api/cloths', CLOTH)).body;
+    const project = (await post('/api/projects', { name: 'Shirt' })).body;
+    const part = await post(`/api/projects/${project.id}/parts`, { ...PIECE, clothId: cloth.id, stack: await chosenStack() });
+    expect(part.status).toBe(201);
+
+    const run = (await send('POST', `/api/parts/${part.body.id}/bench`)).body;
+    expect(run.plan.steps.some((step: { kind: string; stops?: unknown[] }) => step.kind === 'press' && step.stops!.length > 0)).toBe(true);
+    const state = { ...run.state, step: 2, stop: 1, checks: ['Corners hold'] };
+    expect((await send('PUT', `/api/bench/${run.id}`, { state, finished: false, version: 1 })).status).toBe(200);
+    expect((await send('PUT', `/api/bench/${run.id}`, { state, finished: false, version: 1 })).status).toBe(409);
+    const again = (await send('POST', `/api/parts/${part.body.id}/bench`)).body;
+    expect(again).toMatchObject({ id: run.id, state });
+
+    const filed = await post('/api/log', {
+      partId: part.body.id, benchRunId: run.id, doneOn: '2026-05-31', title: 'Collar', clothId: cloth.id, clothName: cloth.name,
+      stackTitle: 'x', layerIds: [], settings: { ironDots: 2, seconds: 10, steam: false, cover: 'cloth' }, checks: { held: [], failed: [] },
+      outcome: 'good', predictedBendingLength: 30, predictedLow: 25, predictedHigh: 36, overhang: 62,
+    });
+    expect(filed.status).toBe(201);
+    expect(filed.body.measuredBendingLength).toBeCloseTo(31, 1);
+    expect((await send('GET', '/api/log')).body.log[0]).toMatchObject({ title: 'Collar', predictedBendingLength: 30 });
+  });
+
+  it('says what a part still needs before the bench', async () => {
+    const project = (await post('/api/projects', { name: 'Bag' })).body;
+    const part = (await post(`/api/projects/${project.id}/parts`, PIECE)).body;
+    expect((await send('POST', `/api/parts/${part.id}/bench`)).body.error.field).toBe('clothId');
+  });
+
+  it.each([
+    [{ clothId: 'nowhere' }, 'clothId'],
+    [{ allowances: [1, 2, 3] }, 'allowances'],
+    [{ shape: { ...PIECE.shape, kind: 'rounded', corners: [true, true, true, true], corner: 90 } }, 'corner'],
+    [{ count: 0 }, 'count'],
+    [{ fold: 4 }, 'fold'],
+  ])('refuses a part with %j naming %s', async (change, field) => {
+    const project = (await post('/api/projects', { name: 'Bag' })).body;
+    const answer = await post(`/api/projects/${project.id}/parts`, { ...PIECE, ...change });
+    expect([answer.status, answer.body.error.field]).toEqual([400, field]);
+  });
+});
+
+describe('settings and bundles', () => {
+  it('keeps settings with a version', async () => {
+    const { body } = await send('GET', '/api/settings');
+    const saved = await send('PUT', '/api/settings', { settings: { ...body.settings, units: 'inch' }, version: body.version });
+    expect(saved.body.settings.units).toBe('inch');
+    expect((await send('PUT', '/api/settings', { settings: body.settings, version: body.version })).status).toBe(409);
+    expect((await send('PUT', '/api/settings', { settings: { ...body.settings, soleWidth: 1 }, version: saved.body.version })).body.error.field).toBe('settings.soleWidth');
+  });
+
+  it('brings the demo in once, and gives back a bundle that can be brought in', async () => {
+    const first = await send('POST', '/api/demo');
+    expect(first.body).toMatchObject({ cloths: 12, projects: 6, parts: 14, log: 33 });
+    expect((await send('POST', '/api/demo')).body).toEqual({ cloths: 0, layers: 0, projects: 0, parts: 0, log: 0 });
+    const { body: bundle } = await send('GET', '/api/bundle');
+    expect((await post('/api/bundle', bundle)).status).toBe(201);
+  });
+
+  it('brings in all of a bundle or nothing', async () => {
+    const bad = { format: 'nembrel-bundle', formatVersion: 1, projects: [{ id: 'half-project', name: 'Half' }], parts: [{ id: 'half-part', projectId: 'not-there', ...PIECE }] };
+    const answer = await post('/api/bundle', bad);
+    expect([answer.status, answer.body.error.field]).toEqual([400, 'parts[0].projectId']);
+    expect((await send('GET', '/api/projects/half-project')).status).toBe(404);
+  });
+});
+
+describe('a kill at any moment', () => {
+  it('loses nothing that was confirmed', async () => {
+    const folder = mkdtempSync(join(tmpdir(), 'nembrel-kill-'));
+    const file = join(folder, 'kill.db');
+    try {
+      const names: string[] = [];
+      for (let round = 0; round < 3; round++) {
+        const server = await startServer(file, 4376);
+        for (let i = 0; i < 5; i++) {
+          const name = `Cloth ${round}-${i}`;
+          const { status } = await send('POST', '/api/cloths', { ...CLOTH, name }, {}, server.base);
+          if (status === 201) names.push(name);
+        }
+        const gone = new Promise((resolve) => server.process.once('close', resolve));
+        server.process.kill('SIGKILL');
+        await gone;
+      }
+      expect(names).toHaveLength(15);
+      const db = new Database(file, { readonly: true });
+      const kept = (db.prepare('SELECT name FROM cloth').all() as { name: string }[]).map(({ name }) => name);
+      expect(db.pragma('integrity_check', { simple: true })).toBe('ok');
+      db.close();
+      expect(kept).toEqual(expect.arrayContaining(names));
+    } finally {
+      rmSync(folder, { recursive: true, force: true });
+    }
+  });
+});
