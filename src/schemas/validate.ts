@@ -10,7 +10,10 @@ import { InputError } from '../core/input-error';
 export function validate<S extends yup.Schema>(schema: S, value: unknown): yup.InferType<S> {
   try {
     // Defaults are filled in first; strict keeps everything else as it came.
-    return schema.validateSync(withDefaults(schema as unknown as Described, value), { strict: true, abortEarly: true }) as yup.InferType<S>;
+    return schema.validateSync(withDefaults(schema as unknown as Described, value), {
+      strict: true,
+      abortEarly: true,
+    }) as yup.InferType<S>;
   } catch (error) {
     if (error instanceof ValidationError) throw new InputError(fieldOf(error), messageOf(error));
     throw error;

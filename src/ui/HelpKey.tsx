@@ -15,7 +15,10 @@ const EVERYWHERE: [string, string][] = [
 /** The list of shortcuts for the screen in hand, on `?` or by its button. */
 export default function HelpKey({ shortcuts }: Props) {
   const dialog = useRef<HTMLDialogElement>(null);
-  useHotkeys('shift+slash, ?', () => dialog.current?.showModal(), { useKey: true, preventDefault: true });
+  // By the character, wherever a keyboard has it.
+  useHotkeys('*', (event) => {
+    if (event.key === '?' && !dialog.current?.open) dialog.current?.showModal();
+  });
   return (
     <>
       <button

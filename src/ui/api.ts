@@ -29,10 +29,13 @@ export async function call<T>(
     if (signal?.aborted) throw error;
     throw new ApiError('Nembrel is not answering. What you typed is still here; start it again and repeat.', 0, null);
   }
-  const answer = (await response.json().catch(() => ({}))) as {
-    error?: { message: string; field: string | null };
-    current?: unknown;
-  };
+  // A body that breaks off (aborted, or the server was stopped) must never pass for an empty answer.
+  const answer = (await response.json().catch((error: unknown) => {
+    if (signal?.aborted) throw error;
+    if (response.ok)
+      throw new ApiError('The answer broke off half way. What you typed is still here; try again.', response.status, null);
+    return {};
+  })) as { error?: { message: string; field: string | null }; current?: unknown };
   if (!response.ok)
     throw new ApiError(
       answer.error?.message ?? `The server answered ${response.status}.`,

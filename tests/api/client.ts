@@ -9,7 +9,13 @@ export interface Answer {
 }
 
 /** Sends JSON to the running server. */
-export async function send(method: string, path: string, body?: unknown, headers: Record<string, string> = {}, base: string = inject('base')): Promise<Answer> {
+export async function send(
+  method: string,
+  path: string,
+  body?: unknown,
+  headers: Record<string, string> = {},
+  base: string = inject('base'),
+): Promise<Answer> {
   const response = await fetch(base + path, {
     method,
     headers: { ...(body === undefined ? {} : { 'content-type': 'application/json' }), ...headers },
@@ -21,7 +27,17 @@ export async function send(method: string, path: string, body?: unknown, headers
 export const post = (path: string, body: unknown) => send('POST', path, body);
 
 export const FABRIC = {
-  construction: 'woven', weave: 'plain', fibres: [{ fibre: 'cotton', percent: 100 }], arealDensity: 115, stretchLength: 1, stretchCross: 2,
-  ironDots: 3, water: 'safe', sheer: 'opaque', tone: 'light', surface: [], fray: 'low',
+  construction: 'woven',
+  weave: 'plain',
+  fibres: [{ fibre: 'cotton', percent: 100 }],
+  arealDensity: 115,
+  stretchLength: 1,
+  stretchCross: 2,
+  ironDots: 3,
+  water: 'safe',
+  sheer: 'opaque',
+  tone: 'light',
+  surface: [],
+  fray: 'low',
 };
 export const PART = { role: 'collar', cut: 'straight', stretch: 'any', care: 'wash-warm' };

@@ -1,7 +1,12 @@
 import { describe, expect, it } from 'vitest';
 import { FABRIC, PART, post, send } from './client';
 
-const SQUARE = [[0, 0], [100, 0], [100, 60], [0, 60]];
+const SQUARE = [
+  [0, 0],
+  [100, 0],
+  [100, 60],
+  [0, 60],
+];
 
 describe('POST /api/compute/droop', () => {
   it('gives bending length, rigidity and a profile of its own length', async () => {
@@ -10,7 +15,12 @@ describe('POST /api/compute/droop', () => {
     expect(body.bendingLength).toBeCloseTo(20, 1);
     expect(body.rigidity).toBeCloseTo(11.8, 1);
     expect(body.profile[0]).toEqual([0, 0]);
-    const length = body.profile.slice(1).reduce((sum: number, [x, y]: [number, number], i: number) => sum + Math.hypot(x - body.profile[i][0], y - body.profile[i][1]), 0);
+    const length = body.profile
+      .slice(1)
+      .reduce(
+        (sum: number, [x, y]: [number, number], i: number) => sum + Math.hypot(x - body.profile[i][0], y - body.profile[i][1]),
+        0,
+      );
     expect(length).toBeCloseTo(80, 6);
   });
   it('takes the fixed-length form', async () => {
@@ -45,17 +55,45 @@ describe('POST /api/compute/droop', () => {
 
 describe('POST /api/compute/inset', () => {
   it('takes one allowance or one per edge', async () => {
-    expect((await post('/api/compute/inset', { outline: SQUARE, allowance: 10 })).body).toMatchObject({ area: 3200, removedArea: 2800 });
+    expect((await post('/api/compute/inset', { outline: SQUARE, allowance: 10 })).body).toMatchObject({
+      area: 3200,
+      removedArea: 2800,
+    });
     expect((await post('/api/compute/inset', { outline: SQUARE, allowance: [10, 0, 5, 20] })).body.area).toBe(3600);
-    expect((await post('/api/compute/inset', { outline: SQUARE, allowance: 40 })).body).toEqual({ outlines: [], area: 0, removedArea: 6000 });
+    expect((await post('/api/compute/inset', { outline: SQUARE, allowance: 40 })).body).toEqual({
+      outlines: [],
+      area: 0,
+      removedArea: 6000,
+    });
   });
   it.each([
     [{ outline: SQUARE, allowance: [1, 2] }, 'allowance'],
     [{ outline: SQUARE, allowance: -1 }, 'allowance'],
     [{ outline: SQUARE, allowance: 'wide' }, 'allowance'],
     [{ outline: SQUARE.slice(0, 2), allowance: 1 }, 'outline'],
-    [{ outline: [[0, 0], [1, 'a'], [2, 2]], allowance: 1 }, 'outline[1]'],
-    [{ outline: [[0, 0], [10, 10], [10, 0], [0, 10]], allowance: 1 }, 'outline'],
+    [
+      {
+        outline: [
+          [0, 0],
+          [1, 'a'],
+          [2, 2],
+        ],
+        allowance: 1,
+      },
+      'outline[1]',
+    ],
+    [
+      {
+        outline: [
+          [0, 0],
+          [10, 10],
+          [10, 0],
+          [0, 10],
+        ],
+        allowance: 1,
+      },
+      'outline',
+    ],
     [{ allowance: 1 }, 'outline'],
     [{ outline: { a: 1 }, allowance: 1 }, 'outline'],
   ])('refuses %j naming %s', async (body, field) => {
@@ -67,26 +105,56 @@ describe('POST /api/compute/inset', () => {
 
 describe('POST /api/compute/cutplan and pressplan', () => {
   it('lays pieces and counts what is placed', async () => {
-    const { body } = await post('/api/compute/cutplan', { width: 500, gap: 3, seconds: 1, pieces: [{ id: 'front', outline: SQUARE, count: 6, rotations: [0, 180] }] });
+    const { body } = await post('/api/compute/cutplan', {
+      width: 500,
+      gap: 3,
+      seconds: 1,
+      pieces: [{ id: 'front', outline: SQUARE, count: 6, rotations: [0, 180] }],
+    });
     expect(body.placements).toHaveLength(6);
     expect(body.unplaced).toEqual([]);
     expect(body.density).toBeCloseTo((6 * 6000) / (500 * body.length), 9);
   });
   it('names nested fields', async () => {
     const piece = { id: 'a', outline: SQUARE, count: 1, rotations: [0] };
-    const ask = (change: object) => post('/api/compute/cutplan', { width: 500, gap: 3, seconds: 1, pieces: [piece, { ...piece, id: 'b', ...change }] });
+    const ask = (change: object) =>
+      post('/api/compute/cutplan', { width: 500, gap: 3, seconds: 1, pieces: [piece, { ...piece, id: 'b', ...change }] });
     expect((await ask({ count: 0 })).body.error.field).toBe('pieces[1].count');
     expect((await ask({ outline: [[0, 0]] })).body.error.field).toBe('pieces[1].outline');
     expect((await ask({ colour: 'red' })).body.error.field).toBe('pieces[1].colour');
     expect((await ask({ id: 'a' })).body.error.field).toBe('pieces[1].id');
   });
   it('covers a piece with iron stops', async () => {
-    const { body } = await post('/api/compute/pressplan', { outline: [[0, 0], [500, 0], [500, 300], [0, 300]], plate: { width: 200, height: 100 }, overlap: 15, order: 'centre-out', secondsPerStop: 10, moveSeconds: 2 });
+    const { body } = await post('/api/compute/pressplan', {
+      outline: [
+        [0, 0],
+        [500, 0],
+        [500, 300],
+        [0, 300],
+      ],
+      plate: { width: 200, height: 100 },
+      overlap: 15,
+      order: 'centre-out',
+      secondsPerStop: 10,
+      moveSeconds: 2,
+    });
     expect(body.coverage).toBeGreaterThanOrEqual(0.995);
     expect(body.seconds).toBe(body.stops.length * 12 - 2);
   });
   it('refuses work that is too large', async () => {
-    const huge = await post('/api/compute/pressplan', { outline: [[0, 0], [50_000, 0], [50_000, 50_000], [0, 50_000]], plate: { width: 20, height: 20 }, overlap: 1, order: 'one-way', secondsPerStop: 1, moveSeconds: 1 });
+    const huge = await post('/api/compute/pressplan', {
+      outline: [
+        [0, 0],
+        [50_000, 0],
+        [50_000, 50_000],
+        [0, 50_000],
+      ],
+      plate: { width: 20, height: 20 },
+      overlap: 1,
+      order: 'one-way',
+      secondsPerStop: 1,
+      moveSeconds: 1,
+    });
     expect(huge.status).toBe(400);
     const long = await post('/api/compute/inset', JSON.stringify({ outline: SQUARE, allowance: 1, pad: 'x'.repeat(2_000_000) }));
     expect(long.status).toBe(413);
@@ -99,8 +167,12 @@ describe('POST /api/choose', () => {
     expect(status).toBe(200);
     expect(body.ranked).toHaveLength(5);
     const [best] = body.ranked;
-    expect(Object.keys(best)).toEqual(expect.arrayContaining(['id', 'title', 'layers', 'score', 'predicted', 'criteria', 'reasons', 'cautions', 'steps']));
-    expect(Object.keys(best.predicted)).toEqual(expect.arrayContaining(['bendingLength', 'low', 'high', 'rigidity', 'arealDensity', 'thickness']));
+    expect(Object.keys(best)).toEqual(
+      expect.arrayContaining(['id', 'title', 'layers', 'score', 'predicted', 'criteria', 'reasons', 'cautions', 'steps']),
+    );
+    expect(Object.keys(best.predicted)).toEqual(
+      expect.arrayContaining(['bendingLength', 'low', 'high', 'rigidity', 'arealDensity', 'thickness']),
+    );
     expect(Object.keys(best.layers[0])).toEqual(expect.arrayContaining(['family', 'form', 'material', 'extent']));
     for (const stack of body.ruledOut) expect(stack.why.length).toBeGreaterThan(10);
   });
@@ -139,7 +211,16 @@ describe('who may ask', () => {
     const { inject } = await import('vitest');
     const { hostname, port } = new URL(inject('base'));
     const status = await new Promise<number>((resolve, reject) => {
-      const outgoing = request({ hostname, port, path: '/api/compute/inset', method: 'POST', headers: { host: 'evil.example', 'content-type': 'application/json' } }, (answer) => resolve(answer.statusCode!));
+      const outgoing = request(
+        {
+          hostname,
+          port,
+          path: '/api/compute/inset',
+          method: 'POST',
+          headers: { host: 'evil.example', 'content-type': 'application/json' },
+        },
+        (answer) => resolve(answer.statusCode!),
+      );
       outgoing.on('error', reject);
       outgoing.end(JSON.stringify(body));
     });
@@ -147,21 +228,27 @@ describe('who may ask', () => {
   });
   it('takes JSON only where JSON is due', async () => {
     expect((await send('POST', '/api/compute/inset', JSON.stringify(body), { 'content-type': 'text/plain' })).status).toBe(415);
-    expect((await send('POST', '/api/compute/inset', JSON.stringify(body), { 'content-type': 'application/x-www-form-urlencoded' })).status).toBe(415);
+    expect(
+      (await send('POST', '/api/compute/inset', JSON.stringify(body), { 'content-type': 'application/x-www-form-urlencoded' }))
+        .status,
+    ).toBe(415);
   });
   it('answers what is not there without showing its insides', async () => {
     const missing = await send('GET', '/api/nothing');
     expect(missing.status).toBe(404);
     expect(missing.body.error.message).not.toMatch(/\/|stack|at /);
   });
-  it.each(['/', '/projects', '/cupboard', '/logbook', '/settings', '/nowhere', '/projects/nowhere', '/bench/nowhere'])('sends a strict policy with %s', async (path) => {
-    const { inject } = await import('vitest');
-    const response = await fetch(inject('base') + path);
-    const policy = response.headers.get('content-security-policy') ?? '';
-    expect(policy).toContain("default-src 'none'");
-    const scripts = /script-src ([^;]*)/.exec(policy)![1]!;
-    expect(scripts).not.toContain('unsafe');
-    expect(response.headers.get('x-content-type-options')).toBe('nosniff');
-    expect(response.status).toBe(path.endsWith('nowhere') ? 404 : 200);
-  });
+  it.each(['/', '/projects', '/cupboard', '/logbook', '/settings', '/nowhere', '/projects/nowhere', '/bench/nowhere'])(
+    'sends a strict policy with %s',
+    async (path) => {
+      const { inject } = await import('vitest');
+      const response = await fetch(inject('base') + path);
+      const policy = response.headers.get('content-security-policy') ?? '';
+      expect(policy).toContain("default-src 'none'");
+      const scripts = /script-src ([^;]*)/.exec(policy)![1]!;
+      expect(scripts).not.toContain('unsafe');
+      expect(response.headers.get('x-content-type-options')).toBe('nosniff');
+      expect(response.status).toBe(path.endsWith('nowhere') ? 404 : 200);
+    },
+  );
 });

@@ -8,8 +8,12 @@ import { startServer } from './server';
 
 const CLOTH = { name: 'Test linen', ...FABRIC };
 const PIECE = {
-  name: 'Collar', wish: PART, shape: { kind: 'rectangle', width: 200, height: 80, corners: [false, false, false, false], corner: 0 },
-  allowances: [10, 10, 10, 10], fold: null, count: 2,
+  name: 'Collar',
+  wish: PART,
+  shape: { kind: 'rectangle', width: 200, height: 80, corners: [false, false, false, false], corner: 0 },
+  allowances: [10, 10, 10, 10],
+  fold: null,
+  count: 2,
 };
 
 /** Chooses the best stack for a part, in the form in which it is kept. */
@@ -18,8 +22,14 @@ async function chosenStack() {
   const [best] = body.ranked;
   return {
     title: best.title,
-    layers: best.layers.map(({ materialId, extent, angle }: { materialId: string; extent: string; angle: number }) => ({ materialId, extent, angle })),
-    predicted: best.predicted, reasons: best.reasons, cautions: best.cautions,
+    layers: best.layers.map(({ materialId, extent, angle }: { materialId: string; extent: string; angle: number }) => ({
+      materialId,
+      extent,
+      angle,
+    })),
+    predicted: best.predicted,
+    reasons: best.reasons,
+    cautions: best.cautions,
   };
 }
 
@@ -51,7 +61,13 @@ describe('cloths and layers', () => {
 
   it('refuses nonsense and keeps nothing of it', async () => {
     const before = (await send('GET', '/api/cloths')).body.cloths.length;
-    for (const [change, field] of [[{ name: '  ' }, 'name'], [{ arealDensity: -1 }, 'arealDensity'], [{ surface: ['shiny'] }, 'surface[0]'], [{ id: 'mine' }, 'id'], [{ name: 'a\u0000b' }, 'name']] as const) {
+    for (const [change, field] of [
+      [{ name: '  ' }, 'name'],
+      [{ arealDensity: -1 }, 'arealDensity'],
+      [{ surface: ['shiny'] }, 'surface[0]'],
+      [{ id: 'mine' }, 'id'],
+      [{ name: 'a\u0000b' }, 'name'],
+    ] as const) {
       const answer = await post('/api/cloths', { ...CLOTH, ...change });
       expect([answer.status, answer.body.error.field]).toEqual([400, field]);
     }
@@ -73,7 +89,9 @@ describe('from a project to the logbook', () => {
     expect(part.status).toBe(201);
 
     const run = (await send('POST', `/api/parts/${part.body.id}/bench`)).body;
-    expect(run.plan.steps.some((step: { kind: string; stops?: unknown[] }) => step.kind === 'press' && step.stops!.length > 0)).toBe(true);
+    expect(
+      run.plan.steps.some((step: { kind: string; stops?: unknown[] }) => step.kind === 'press' && step.stops!.length > 0),
+    ).toBe(true);
     const state = { ...run.state, step: 2, stop: 1, checks: ['Corners hold'] };
     expect((await send('PUT', `/api/bench/${run.id}`, { state, finished: false, version: 1 })).status).toBe(200);
     expect((await send('PUT', `/api/bench/${run.id}`, { state, finished: false, version: 1 })).status).toBe(409);
@@ -81,9 +99,21 @@ describe('from a project to the logbook', () => {
     expect(again).toMatchObject({ id: run.id, state });
 
     const filed = await post('/api/log', {
-      partId: part.body.id, benchRunId: run.id, doneOn: '2026-05-31', title: 'Collar', clothId: cloth.id, clothName: cloth.name,
-      stackTitle: 'x', layerIds: [], settings: { ironDots: 2, seconds: 10, steam: false, cover: 'cloth' }, checks: { held: [], failed: [] },
-      outcome: 'good', predictedBendingLength: 30, predictedLow: 25, predictedHigh: 36, overhang: 62,
+      partId: part.body.id,
+      benchRunId: run.id,
+      doneOn: '2026-05-31',
+      title: 'Collar',
+      clothId: cloth.id,
+      clothName: cloth.name,
+      stackTitle: 'x',
+      layerIds: [],
+      settings: { ironDots: 2, seconds: 10, steam: false, cover: 'cloth' },
+      checks: { held: [], failed: [] },
+      outcome: 'good',
+      predictedBendingLength: 30,
+      predictedLow: 25,
+      predictedHigh: 36,
+      overhang: 62,
     });
     expect(filed.status).toBe(201);
     expect(filed.body.measuredBendingLength).toBeCloseTo(31, 1);
@@ -115,7 +145,10 @@ describe('settings and bundles', () => {
     const saved = await send('PUT', '/api/settings', { settings: { ...body.settings, units: 'inch' }, version: body.version });
     expect(saved.body.settings.units).toBe('inch');
     expect((await send('PUT', '/api/settings', { settings: body.settings, version: body.version })).status).toBe(409);
-    expect((await send('PUT', '/api/settings', { settings: { ...body.settings, soleWidth: 1 }, version: saved.body.version })).body.error.field).toBe('settings.soleWidth');
+    expect(
+      (await send('PUT', '/api/settings', { settings: { ...body.settings, soleWidth: 1 }, version: saved.body.version })).body
+        .error.field,
+    ).toBe('settings.soleWidth');
   });
 
   it('brings the demo in once, and gives back a bundle that can be brought in', async () => {
@@ -127,7 +160,12 @@ describe('settings and bundles', () => {
   });
 
   it('brings in all of a bundle or nothing', async () => {
-    const bad = { format: 'nembrel-bundle', formatVersion: 1, projects: [{ id: 'half-project', name: 'Half' }], parts: [{ id: 'half-part', projectId: 'not-there', ...PIECE }] };
+    const bad = {
+      format: 'nembrel-bundle',
+      formatVersion: 1,
+      projects: [{ id: 'half-project', name: 'Half' }],
+      parts: [{ id: 'half-part', projectId: 'not-there', ...PIECE }],
+    };
     const answer = await post('/api/bundle', bad);
     expect([answer.status, answer.body.error.field]).toEqual([400, 'parts[0].projectId']);
     expect((await send('GET', '/api/projects/half-project')).status).toBe(404);

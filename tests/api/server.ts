@@ -18,7 +18,10 @@ export interface RunningServer {
 /** Starts the built application on a database file and waits until it says where it is. */
 export function startServer(database: string, port: number, args: string[] = []): Promise<RunningServer> {
   return new Promise((resolve, reject) => {
-    const child = spawn(process.execPath, ['scripts/serve.mjs', '--port', String(port), ...args], { env: { ...process.env, NEMBREL_DB: database }, stdio: ['ignore', 'pipe', 'pipe'] });
+    const child = spawn(process.execPath, ['scripts/serve.mjs', '--port', String(port), ...args], {
+      env: { ...process.env, NEMBREL_DB: database },
+      stdio: ['ignore', 'pipe', 'pipe'],
+    });
     let output = '';
     const read = (chunk: Buffer) => {
       output += chunk.toString();

@@ -1,6 +1,17 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { AVOIDS, CARES, choose, CUTS, HANDS, questionFor, ROLES, STRETCHES, type Part, type RankedStack } from '../../src/core/choose';
+import {
+  AVOIDS,
+  CARES,
+  choose,
+  CUTS,
+  HANDS,
+  questionFor,
+  ROLES,
+  STRETCHES,
+  type Part,
+  type RankedStack,
+} from '../../src/core/choose';
 import { STOPS } from '../../src/core/choose/stops';
 import { CONSTRUCTIONS, FRAYS, SHEERNESS, SURFACES, TONES, WATER, WEAVES, type Fabric } from '../../src/core/cloth';
 import { FAMILIES, isFusible } from '../../src/core/layers';
@@ -11,51 +22,216 @@ const cloth = (name: string): Fabric => {
   if (!found) throw new Error(`no cloth ${name}`);
   return found;
 };
-const part = (role: Part['role'], more: Partial<Part> = {}): Part => ({ role, cut: 'straight', stretch: 'any', care: 'wash-warm', ...more });
+const part = (role: Part['role'], more: Partial<Part> = {}): Part => ({
+  role,
+  cut: 'straight',
+  stretch: 'any',
+  care: 'wash-warm',
+  ...more,
+});
 const ask = (name: string, wish: Part, limit = 200) => choose(cloth(name), wish, LIBRARY_LAYERS, limit);
 const families = (stack: RankedStack) => stack.layers.map(({ family }) => family);
 const forms = (stack: RankedStack) => stack.layers.map(({ form }) => form);
 const material = (id: string) => LIBRARY_LAYERS.find((layer) => layer.id === id)!;
 
 /** Expert cases: what the best answer is, and what must not be among the answers at all. */
-const CASES: [words: string, clothName: string, wish: Part, best: (stack: RankedStack) => boolean, never?: (stack: RankedStack) => boolean][] = [
-  ['lawn collar: light, never heavy', 'Cotton lawn', part('collar'), (s) => s.predicted.arealDensity - 75 <= 62, (s) => s.predicted.arealDensity > 2 * 75],
-  ['poplin collar: a collar interfacing', 'Shirting poplin', part('collar'), (s) => ['nonwoven', 'woven'].includes(families(s)[0]!)],
-  ['jersey neckline keeps its stretch', 'Cotton-elastane jersey', part('neck-facing', { stretch: 'keep' }), (s) => families(s)[0] === 'stretch-knit', (s) => s.layers.some((l) => Math.max(material(l.materialId).stretchLength, material(l.materialId).stretchCross) < 8)],
+const CASES: [
+  words: string,
+  clothName: string,
+  wish: Part,
+  best: (stack: RankedStack) => boolean,
+  never?: (stack: RankedStack) => boolean,
+][] = [
+  [
+    'lawn collar: light, never heavy',
+    'Cotton lawn',
+    part('collar'),
+    (s) => s.predicted.arealDensity - 75 <= 62,
+    (s) => s.predicted.arealDensity > 2 * 75,
+  ],
+  [
+    'poplin collar: a collar interfacing',
+    'Shirting poplin',
+    part('collar'),
+    (s) => ['nonwoven', 'woven'].includes(families(s)[0]!),
+  ],
+  [
+    'jersey neckline keeps its stretch',
+    'Cotton-elastane jersey',
+    part('neck-facing', { stretch: 'keep' }),
+    (s) => families(s)[0] === 'stretch-knit',
+    (s) => s.layers.some((l) => Math.max(material(l.materialId).stretchLength, material(l.materialId).stretchCross) < 8),
+  ],
   ['seersucker: sewn in', 'Seersucker', part('collar'), (s) => forms(s)[0] === 'sew-in', (s) => forms(s).some(isFusible)],
-  ['velvet: sewn in', 'Cotton velvet', part('collar'), (s) => forms(s)[0] === 'sew-in', (s) => forms(s).some((f) => isFusible(f) || f === 'liquid')],
-  ['sequins bear no iron', 'Sequin mesh', part('neck-facing', { care: 'hand-wash' }), (s) => forms(s)[0] === 'sew-in', (s) => s.layers.some((l) => material(l.materialId).leaflet.ironDots > 0)],
-  ['leather bag: nothing fused', 'Garment suede', part('bag-panel', { care: 'none' }), (s) => !forms(s).some(isFusible), (s) => forms(s).some(isFusible)],
-  ['cut quilt pieces: pressing spray, no soaking', 'Quilting cotton', part('quilt-piece', { cutAlready: true }), (s) => families(s)[0] === 'pressing-spray', (s) => s.layers.some((l) => ['heavy-starch-soaked', 'liquid-stabilizer-wet-through'].includes(l.materialId))],
-  ['embroidery on jersey: cut-away or mesh', 'Light cotton jersey', part('embroidery'), (s) => families(s).some((f) => f === 'cut-away' || f === 'mesh'), (s) => families(s).includes('tear-away')],
-  ['embroidery on terry: with a topping', 'Terry towelling', part('embroidery'), (s) => families(s)[0] === 'topping', (s) => !families(s).includes('topping')],
-  ['embroidery on polar fleece: topping and cut-away', 'Polar fleece', part('embroidery'), (s) => families(s).includes('topping') && families(s).includes('cut-away'), (s) => families(s).includes('tear-away')],
-  ['embroidery on quilting cotton: starch and tear-away', 'Quilting cotton', part('embroidery'), (s) => families(s).includes('tear-away')],
+  [
+    'velvet: sewn in',
+    'Cotton velvet',
+    part('collar'),
+    (s) => forms(s)[0] === 'sew-in',
+    (s) => forms(s).some((f) => isFusible(f) || f === 'liquid'),
+  ],
+  [
+    'sequins bear no iron',
+    'Sequin mesh',
+    part('neck-facing', { care: 'hand-wash' }),
+    (s) => forms(s)[0] === 'sew-in',
+    (s) => s.layers.some((l) => material(l.materialId).leaflet.ironDots > 0),
+  ],
+  [
+    'leather bag: nothing fused',
+    'Garment suede',
+    part('bag-panel', { care: 'none' }),
+    (s) => !forms(s).some(isFusible),
+    (s) => forms(s).some(isFusible),
+  ],
+  [
+    'cut quilt pieces: pressing spray, no soaking',
+    'Quilting cotton',
+    part('quilt-piece', { cutAlready: true }),
+    (s) => families(s)[0] === 'pressing-spray',
+    (s) => s.layers.some((l) => ['heavy-starch-soaked', 'liquid-stabilizer-wet-through'].includes(l.materialId)),
+  ],
+  [
+    'embroidery on jersey: cut-away or mesh',
+    'Light cotton jersey',
+    part('embroidery'),
+    (s) => families(s).some((f) => f === 'cut-away' || f === 'mesh'),
+    (s) => families(s).includes('tear-away'),
+  ],
+  [
+    'embroidery on terry: with a topping',
+    'Terry towelling',
+    part('embroidery'),
+    (s) => families(s)[0] === 'topping',
+    (s) => !families(s).includes('topping'),
+  ],
+  [
+    'embroidery on polar fleece: topping and cut-away',
+    'Polar fleece',
+    part('embroidery'),
+    (s) => families(s).includes('topping') && families(s).includes('cut-away'),
+    (s) => families(s).includes('tear-away'),
+  ],
+  [
+    'embroidery on quilting cotton: starch and tear-away',
+    'Quilting cotton',
+    part('embroidery'),
+    (s) => families(s).includes('tear-away'),
+  ],
   ['embroidery on canvas: tear-away', 'Duck canvas', part('embroidery'), (s) => families(s).includes('tear-away')],
   ['embroidery on denim twill: cut-away', 'Denim', part('embroidery'), (s) => families(s).includes('cut-away')],
-  ['embroidery on faux leather floats', 'Faux leather', part('embroidery'), (s) => ['sticky', 'spray-glued'].includes(forms(s)[0]!), (s) => s.layers.some((l) => l.form === 'loose' && l.family !== 'topping') || forms(s).some(isFusible)],
-  ['embroidery on velvet floats', 'Cotton velvet', part('embroidery'), (s) => forms(s).some((f) => f === 'sticky' || f === 'spray-glued'), (s) => forms(s).some(isFusible)],
+  [
+    'embroidery on faux leather floats',
+    'Faux leather',
+    part('embroidery'),
+    (s) => ['sticky', 'spray-glued'].includes(forms(s)[0]!),
+    (s) => s.layers.some((l) => l.form === 'loose' && l.family !== 'topping') || forms(s).some(isFusible),
+  ],
+  [
+    'embroidery on velvet floats',
+    'Cotton velvet',
+    part('embroidery'),
+    (s) => forms(s).some((f) => f === 'sticky' || f === 'spray-glued'),
+    (s) => forms(s).some(isFusible),
+  ],
   ['embroidery on tulle: wash-away', 'Soft tulle', part('embroidery'), (s) => families(s).includes('wash-away')],
-  ['badge: three meshes or firm cut-away', 'Duck canvas', part('badge'), (s) => families(s).every((f) => f === 'mesh' || f === 'cut-away')],
+  [
+    'badge: three meshes or firm cut-away',
+    'Duck canvas',
+    part('badge'),
+    (s) => families(s).every((f) => f === 'mesh' || f === 'cut-away'),
+  ],
   ['straight waistband: the strip', 'Linen-cotton', part('waistband'), (s) => families(s)[0] === 'waistband-strip'],
-  ['curved waistband: tricot, never weft', 'Linen-cotton', part('curved-waistband'), (s) => families(s)[0] === 'tricot', (s) => families(s).includes('weft') || families(s).includes('waistband-strip')],
-  ['chiffon bodice: organza', 'Silk chiffon', part('bodice', { care: 'dry-clean' }), (s) => families(s)[0] === 'organza', (s) => s.layers.some((l) => material(l.materialId).leaflet.steam)],
+  [
+    'curved waistband: tricot, never weft',
+    'Linen-cotton',
+    part('curved-waistband'),
+    (s) => families(s)[0] === 'tricot',
+    (s) => families(s).includes('weft') || families(s).includes('waistband-strip'),
+  ],
+  [
+    'chiffon bodice: organza',
+    'Silk chiffon',
+    part('bodice', { care: 'dry-clean' }),
+    (s) => families(s)[0] === 'organza',
+    (s) => s.layers.some((l) => material(l.materialId).leaflet.steam),
+  ],
   ['coat lapel: hair canvas', 'Wool coating', part('lapel', { care: 'dry-clean' }), (s) => families(s).includes('hair-canvas')],
-  ['washed coat lapel: no hair canvas', 'Wool coating', part('lapel'), (s) => families(s)[0] === 'weft', (s) => families(s).includes('hair-canvas')],
+  [
+    'washed coat lapel: no hair canvas',
+    'Wool coating',
+    part('lapel'),
+    (s) => families(s)[0] === 'weft',
+    (s) => families(s).includes('hair-canvas'),
+  ],
   ['jacket front: weft', 'Wool suiting', part('jacket-front', { care: 'dry-clean' }), (s) => families(s)[0] === 'weft'],
-  ['hat tip: mulling over buckram', 'Felted wool', part('hat-tip', { care: 'none' }), (s) => families(s).join() === 'mulling,buckram'],
-  ['hat brim: stiff', 'Felted wool', part('hat-brim', { care: 'none' }), (s) => families(s).some((f) => f === 'buckram' || f === 'firm-nonwoven')],
+  [
+    'hat tip: mulling over buckram',
+    'Felted wool',
+    part('hat-tip', { care: 'none' }),
+    (s) => families(s).join() === 'mulling,buckram',
+  ],
+  [
+    'hat brim: stiff',
+    'Felted wool',
+    part('hat-brim', { care: 'none' }),
+    (s) => families(s).some((f) => f === 'buckram' || f === 'firm-nonwoven'),
+  ],
   ['bag base: stiff core', 'Duck canvas', part('bag-base', { care: 'none' }), (s) => families(s).includes('stiff-core')],
   ['box panel: stiff core', 'Quilting cotton', part('box-panel', { care: 'none' }), (s) => families(s).includes('stiff-core')],
-  ['inner corner: organdy patch', 'Cotton lawn', part('inner-corner'), (s) => families(s)[0] === 'organdy' && s.layers[0]!.extent === 'patch'],
+  [
+    'inner corner: organdy patch',
+    'Cotton lawn',
+    part('inner-corner'),
+    (s) => families(s)[0] === 'organdy' && s.layers[0]!.extent === 'patch',
+  ],
   ['flared hem: horsehair braid', 'Linen-cotton', part('flare-hem'), (s) => families(s)[0] === 'braid'],
-  ['shoulder seam that must not grow: stay tape', 'Light cotton jersey', part('shoulder-seam', { stretch: 'stop' }), (s) => families(s)[0] === 'stay-tape', (s) => s.layers.some((l) => material(l.materialId).stretchLength > 10)],
-  ['knit binding: edge stiffener', 'Light cotton jersey', part('knit-binding', { stretch: 'keep' }), (s) => families(s)[0] === 'edge-stiffener'],
-  ['knit quilt panel: stretch stopped', 'Light cotton jersey', part('knit-panel-quilt', { stretch: 'stop' }), (s) => ['nonwoven', 'weft', 'woven'].includes(families(s)[0]!), (s) => s.layers.some((l) => material(l.materialId).stretchCross > 10)],
-  ['printing: like paper', 'Quilting cotton', part('printing', { care: 'none' }), (s) => s.layers[0]!.materialId === 'liquid-stabilizer-wet-through'],
-  ['silk that spots: nothing wet', 'Silk charmeuse', part('bodice', { care: 'dry-clean' }), (s) => forms(s)[0] === 'sew-in', (s) => s.layers.some((l) => material(l.materialId).leaflet.steam || l.form === 'liquid')],
-  ['eyelet: no glue through the holes', 'Cotton eyelet', part('collar'), (s) => !forms(s).some(isFusible), (s) => forms(s).some(isFusible)],
-  ['free-motion on cotton: stiffened', 'Quilting cotton', part('free-stitching'), (s) => families(s).some((f) => f === 'liquid-stabilizer' || f === 'starch' || f === 'tear-away')],
+  [
+    'shoulder seam that must not grow: stay tape',
+    'Light cotton jersey',
+    part('shoulder-seam', { stretch: 'stop' }),
+    (s) => families(s)[0] === 'stay-tape',
+    (s) => s.layers.some((l) => material(l.materialId).stretchLength > 10),
+  ],
+  [
+    'knit binding: edge stiffener',
+    'Light cotton jersey',
+    part('knit-binding', { stretch: 'keep' }),
+    (s) => families(s)[0] === 'edge-stiffener',
+  ],
+  [
+    'knit quilt panel: stretch stopped',
+    'Light cotton jersey',
+    part('knit-panel-quilt', { stretch: 'stop' }),
+    (s) => ['nonwoven', 'weft', 'woven'].includes(families(s)[0]!),
+    (s) => s.layers.some((l) => material(l.materialId).stretchCross > 10),
+  ],
+  [
+    'printing: like paper',
+    'Quilting cotton',
+    part('printing', { care: 'none' }),
+    (s) => s.layers[0]!.materialId === 'liquid-stabilizer-wet-through',
+  ],
+  [
+    'silk that spots: nothing wet',
+    'Silk charmeuse',
+    part('bodice', { care: 'dry-clean' }),
+    (s) => forms(s)[0] === 'sew-in',
+    (s) => s.layers.some((l) => material(l.materialId).leaflet.steam || l.form === 'liquid'),
+  ],
+  [
+    'eyelet: no glue through the holes',
+    'Cotton eyelet',
+    part('collar'),
+    (s) => !forms(s).some(isFusible),
+    (s) => forms(s).some(isFusible),
+  ],
+  [
+    'free-motion on cotton: stiffened',
+    'Quilting cotton',
+    part('free-stitching'),
+    (s) => families(s).some((f) => f === 'liquid-stabilizer' || f === 'starch' || f === 'tear-away'),
+  ],
 ];
 
 describe('expert cases', () => {
@@ -74,7 +250,12 @@ describe('expert cases', () => {
   it('leaves out what the person asked to do without', () => {
     for (const avoid of AVOIDS) {
       const { ranked, ruledOut } = ask('Shirting poplin', part('collar', { avoid: [avoid] }));
-      const bad = { fusible: (f: string) => f.startsWith('fusible'), liquid: (f: string) => f === 'liquid', 'spray-glue': (f: string) => f === 'spray-glued', 'sewing-by-hand': () => false }[avoid];
+      const bad = {
+        fusible: (f: string) => f.startsWith('fusible'),
+        liquid: (f: string) => f === 'liquid',
+        'spray-glue': (f: string) => f === 'spray-glued',
+        'sewing-by-hand': () => false,
+      }[avoid];
       expect(ranked.some((stack) => forms(stack).some(bad))).toBe(false);
       if (avoid === 'fusible') expect(ruledOut.some(({ why }) => why.includes('nothing that is fused'))).toBe(true);
     }
@@ -84,7 +265,14 @@ describe('expert cases', () => {
 const fabric: fc.Arbitrary<Fabric> = fc.record({
   construction: fc.constantFrom(...CONSTRUCTIONS),
   weave: fc.constantFrom(...WEAVES),
-  fibres: fc.constantFrom([{ fibre: 'cotton' as const, percent: 100 }], [{ fibre: 'polyester' as const, percent: 60 }, { fibre: 'viscose' as const, percent: 40 }], []),
+  fibres: fc.constantFrom(
+    [{ fibre: 'cotton' as const, percent: 100 }],
+    [
+      { fibre: 'polyester' as const, percent: 60 },
+      { fibre: 'viscose' as const, percent: 40 },
+    ],
+    [],
+  ),
   arealDensity: fc.integer({ min: 15, max: 700 }),
   stretchLength: fc.integer({ min: 0, max: 60 }),
   stretchCross: fc.integer({ min: 0, max: 100 }),
@@ -104,7 +292,11 @@ const wish: fc.Arbitrary<Part> = fc.record(
     care: fc.constantFrom(...CARES),
     cutAlready: fc.boolean(),
     avoid: fc.subarray([...AVOIDS], { maxLength: 2 }),
-    embroidery: fc.record({ stitches: fc.integer({ min: 100, max: 60_000 }), width: fc.integer({ min: 10, max: 250 }), height: fc.integer({ min: 10, max: 250 }) }),
+    embroidery: fc.record({
+      stitches: fc.integer({ min: 100, max: 60_000 }),
+      width: fc.integer({ min: 10, max: 250 }),
+      height: fc.integer({ min: 10, max: 250 }),
+    }),
   },
   { requiredKeys: ['role', 'cut', 'stretch', 'care'] },
 );
@@ -116,7 +308,16 @@ describe('choose, for any cloth and part', () => {
         const question = questionFor(anyFabric, anyPart);
         for (const stack of choose(anyFabric, anyPart, LIBRARY_LAYERS, 200).ranked) {
           for (const layer of stack.layers) {
-            const duty = layer.family === 'topping' ? 'topping' : layer.form === 'liquid' ? 'treatment' : question.profile.area === 'patch' || layer.extent === 'patch' ? 'patch' : layer.extent === 'strip' ? 'strip' : 'main';
+            const duty =
+              layer.family === 'topping'
+                ? 'topping'
+                : layer.form === 'liquid'
+                  ? 'treatment'
+                  : question.profile.area === 'patch' || layer.extent === 'patch'
+                    ? 'patch'
+                    : layer.extent === 'strip'
+                      ? 'strip'
+                      : 'main';
             const broken = STOPS.find((stop) => stop.when(question, material(layer.materialId), duty));
             // Weight limits differ with the duty in a combined stack; the duty itself was checked when it was built.
             if (broken && broken.id !== 'too-heavy') expect.fail(`${stack.title} breaks ${broken.id}`);
@@ -138,11 +339,16 @@ describe('choose, for any cloth and part', () => {
           expect(stack.reasons.length).toBeGreaterThan(0);
           expect(stack.steps.length).toBeGreaterThan(0);
           for (const figure of Object.values(stack.predicted)) expect(Number.isFinite(figure)).toBe(true);
-          for (const criterion of stack.criteria) expect(criterion.score >= 0 && criterion.score <= 100 && criterion.why.length > 5).toBe(true);
+          for (const criterion of stack.criteria)
+            expect(criterion.score >= 0 && criterion.score <= 100 && criterion.why.length > 5).toBe(true);
         });
         for (const { why, group } of ruledOut) expect(why.length > 10 && group.length > 0).toBe(true);
-        const seen = new Set([...ranked.flatMap((stack) => stack.layers.map((layer) => layer.materialId)), ...ruledOut.map(({ id }) => id)]);
-        if (ranked.length < 200 && ranked.every((stack) => stack.score > 25)) expect(seen.size).toBeGreaterThan(LIBRARY_LAYERS.length * 0.6);
+        const seen = new Set([
+          ...ranked.flatMap((stack) => stack.layers.map((layer) => layer.materialId)),
+          ...ruledOut.map(({ id }) => id),
+        ]);
+        if (ranked.length < 200 && ranked.every((stack) => stack.score > 25))
+          expect(seen.size).toBeGreaterThan(LIBRARY_LAYERS.length * 0.6);
       }),
       { numRuns: 300 },
     );
@@ -150,9 +356,14 @@ describe('choose, for any cloth and part', () => {
 
   it('does not depend on the order of the library', () => {
     fc.assert(
-      fc.property(fabric, wish, fc.shuffledSubarray([...LIBRARY_LAYERS], { minLength: LIBRARY_LAYERS.length }), (anyFabric, anyPart, shuffled) => {
-        expect(choose(anyFabric, anyPart, shuffled).ranked).toEqual(choose(anyFabric, anyPart, LIBRARY_LAYERS).ranked);
-      }),
+      fc.property(
+        fabric,
+        wish,
+        fc.shuffledSubarray([...LIBRARY_LAYERS], { minLength: LIBRARY_LAYERS.length }),
+        (anyFabric, anyPart, shuffled) => {
+          expect(choose(anyFabric, anyPart, shuffled).ranked).toEqual(choose(anyFabric, anyPart, LIBRARY_LAYERS).ranked);
+        },
+      ),
       { numRuns: 60 },
     );
   });
@@ -182,7 +393,10 @@ describe('the library', () => {
   });
   it('has fibres that add up and plausible figures', () => {
     for (const each of LIBRARY_CLOTHS) {
-      expect(each.fibres.reduce((sum, { percent }) => sum + percent, 0), each.name).toBe(100);
+      expect(
+        each.fibres.reduce((sum, { percent }) => sum + percent, 0),
+        each.name,
+      ).toBe(100);
       const bulk = each.arealDensity / each.thickness!;
       expect(bulk, each.name).toBeGreaterThan(80);
       expect(bulk, each.name).toBeLessThan(800);

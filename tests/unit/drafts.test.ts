@@ -7,9 +7,27 @@ import { CARES, CUTS, HANDS, ROLES, STRETCHES } from '../../src/core/choose';
 
 describe('what people type into the cupboard', () => {
   it.each([
-    ['55 linen, 45 cotton', [{ fibre: 'linen', percent: 55 }, { fibre: 'cotton', percent: 45 }]],
-    ['cotton 96 elastane 4', [{ fibre: 'cotton', percent: 96 }, { fibre: 'elastane', percent: 4 }]],
-    ['95 % cotton and 5% elastane', [{ fibre: 'cotton', percent: 95 }, { fibre: 'elastane', percent: 5 }]],
+    [
+      '55 linen, 45 cotton',
+      [
+        { fibre: 'linen', percent: 55 },
+        { fibre: 'cotton', percent: 45 },
+      ],
+    ],
+    [
+      'cotton 96 elastane 4',
+      [
+        { fibre: 'cotton', percent: 96 },
+        { fibre: 'elastane', percent: 4 },
+      ],
+    ],
+    [
+      '95 % cotton and 5% elastane',
+      [
+        { fibre: 'cotton', percent: 95 },
+        { fibre: 'elastane', percent: 5 },
+      ],
+    ],
     ['Wool', [{ fibre: 'wool', percent: 100 }]],
     ['', []],
   ])('reads fibres %j', (text, shares) => {
@@ -28,7 +46,15 @@ describe('the bench', () => {
     partName: 'Collar',
     steps: [
       { id: 'a', kind: 'do' },
-      { id: 'b', kind: 'press', seconds: 10, stops: [{ x: 0, y: 0, rotation: 0 }, { x: 9, y: 0, rotation: 0 }] },
+      {
+        id: 'b',
+        kind: 'press',
+        seconds: 10,
+        stops: [
+          { x: 0, y: 0, rotation: 0 },
+          { x: 9, y: 0, rotation: 0 },
+        ],
+      },
       { id: 'c', kind: 'wait', seconds: 300, title: 'Cool' },
       { id: 'd', kind: 'check', checks: ['edges'] },
     ],
@@ -71,7 +97,14 @@ describe('the bench', () => {
 describe('the front sentence in an address', () => {
   const allowed = { role: ROLES, hand: HANDS, stretch: STRETCHES, care: CARES, cut: CUTS };
   it('is read back as it was written', () => {
-    const state = { ...START, role: 'lapel' as const, hand: 'crisp' as const, avoid: ['liquid' as const, 'fusible' as const], cutAlready: true, clothId: 'tweed' };
+    const state = {
+      ...START,
+      role: 'lapel' as const,
+      hand: 'crisp' as const,
+      avoid: ['liquid' as const, 'fusible' as const],
+      cutAlready: true,
+      clothId: 'tweed',
+    };
     expect(fromQuery(new URLSearchParams(toQuery(state)), allowed)).toEqual(state);
     expect(toQuery(START)).toBe('');
   });

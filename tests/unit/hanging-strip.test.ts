@@ -143,7 +143,8 @@ describe('droopProfile', () => {
         const profile = droopProfile(c, length);
         expect(profile[0]).toEqual([0, 0]);
         let sum = 0;
-        for (let i = 1; i < profile.length; i++) sum += Math.hypot(profile[i]![0] - profile[i - 1]![0], profile[i]![1] - profile[i - 1]![1]);
+        for (let i = 1; i < profile.length; i++)
+          sum += Math.hypot(profile[i]![0] - profile[i - 1]![0], profile[i]![1] - profile[i - 1]![1]);
         expect(sum).toBeCloseTo(length, 6);
       }),
       { numRuns: 60 },

@@ -6,15 +6,31 @@ import { bounds, intersection, polygonArea, regionArea, transformed, type Outlin
 import { LIBRARY_CLOTHS, LIBRARY_LAYERS } from '../../src/core/library';
 import { stackSteps, type StepsFor } from '../../src/core/steps';
 
-const rectangle = (w: number, h: number): Outline => [[0, 0], [w, 0], [w, h], [0, h]];
-const you: Outline = [[0, 0], [400, 0], [400, 300], [300, 300], [300, 80], [100, 80], [100, 300], [0, 300]];
+const rectangle = (w: number, h: number): Outline => [
+  [0, 0],
+  [w, 0],
+  [w, h],
+  [0, h],
+];
+const you: Outline = [
+  [0, 0],
+  [400, 0],
+  [400, 300],
+  [300, 300],
+  [300, 80],
+  [100, 80],
+  [100, 300],
+  [0, 300],
+];
 
 /** Checks a layout without its code: all placed once, inside, apart by the gap, turned as allowed, figures true. */
 function checkLayout({ width, gap, pieces, length: limit }: CutPlanOptions, plan: ReturnType<typeof cutPlan>) {
   const laid = plan.placements.map((p) => ({ ...p, piece: pieces.find(({ id }) => id === p.id)! }));
   const outlines = laid.map(({ piece, flipped, rotation, x, y }) => transformed(piece.outline, flipped, rotation, x, y));
   expect(plan.placements.length + plan.unplaced.length).toBe(pieces.reduce((sum, { count }) => sum + count, 0));
-  expect(new Set([...plan.placements, ...plan.unplaced].map(({ id, copy }) => `${id}/${copy}`)).size).toBe(plan.placements.length + plan.unplaced.length);
+  expect(new Set([...plan.placements, ...plan.unplaced].map(({ id, copy }) => `${id}/${copy}`)).size).toBe(
+    plan.placements.length + plan.unplaced.length,
+  );
   let used = 0;
   outlines.forEach((outline, i) => {
     const box = bounds(outline);
@@ -38,35 +54,95 @@ function checkLayout({ width, gap, pieces, length: limit }: CutPlanOptions, plan
 
 describe('cutPlan', () => {
   it('lays any set of pieces inside the cloth, apart and truthfully', () => {
-    const piece = fc.record({ w: fc.integer({ min: 5, max: 300 }), h: fc.integer({ min: 5, max: 300 }), count: fc.integer({ min: 1, max: 5 }), rotations: fc.constantFrom([0], [0, 180], [90], [0, 90, 180, 270], [45]) });
+    const piece = fc.record({
+      w: fc.integer({ min: 5, max: 300 }),
+      h: fc.integer({ min: 5, max: 300 }),
+      count: fc.integer({ min: 1, max: 5 }),
+      rotations: fc.constantFrom([0], [0, 180], [90], [0, 90, 180, 270], [45]),
+    });
     fc.assert(
-      fc.property(fc.array(piece, { minLength: 1, maxLength: 8 }), fc.integer({ min: 100, max: 900 }), fc.constantFrom(0, 3, 12), fc.option(fc.integer({ min: 50, max: 1500 }), { nil: undefined }), (list, width, gap, length) => {
-        const pieces: CutPiece[] = list.map(({ w, h, count, rotations }, i) => ({ id: `p${i}`, outline: rectangle(w, h), count, rotations }));
-        const options = { width, gap, pieces, seconds: 1, ...(length === undefined ? {} : { length }) };
-        checkLayout(options, cutPlan(options));
-      }),
+      fc.property(
+        fc.array(piece, { minLength: 1, maxLength: 8 }),
+        fc.integer({ min: 100, max: 900 }),
+        fc.constantFrom(0, 3, 12),
+        fc.option(fc.integer({ min: 50, max: 1500 }), { nil: undefined }),
+        (list, width, gap, length) => {
+          const pieces: CutPiece[] = list.map(({ w, h, count, rotations }, i) => ({
+            id: `p${i}`,
+            outline: rectangle(w, h),
+            count,
+            rotations,
+          }));
+          const options = { width, gap, pieces, seconds: 1, ...(length === undefined ? {} : { length }) };
+          checkLayout(options, cutPlan(options));
+        },
+      ),
       { numRuns: 200 },
     );
   });
 
   it('takes the turn that fits when another does not', () => {
-    const plan = cutPlan({ width: 100, gap: 0, seconds: 1, pieces: [{ id: 'long', outline: rectangle(300, 90), count: 1, rotations: [0, 90] }] });
+    const plan = cutPlan({
+      width: 100,
+      gap: 0,
+      seconds: 1,
+      pieces: [{ id: 'long', outline: rectangle(300, 90), count: 1, rotations: [0, 90] }],
+    });
     expect(plan.placements[0]!.rotation).toBe(90);
   });
 
   it('says what cannot be placed', () => {
-    const plan = cutPlan({ width: 100, gap: 0, seconds: 1, pieces: [{ id: 'wide', outline: rectangle(300, 90), count: 2, rotations: [0] }] });
-    expect(plan.unplaced).toEqual([{ id: 'wide', copy: 0 }, { id: 'wide', copy: 1 }]);
+    const plan = cutPlan({
+      width: 100,
+      gap: 0,
+      seconds: 1,
+      pieces: [{ id: 'wide', outline: rectangle(300, 90), count: 2, rotations: [0] }],
+    });
+    expect(plan.unplaced).toEqual([
+      { id: 'wide', copy: 0 },
+      { id: 'wide', copy: 1 },
+    ]);
     expect(plan).toMatchObject({ length: 0, density: 0, placements: [] });
   });
 
   it.each([
-    [{ pieces: [{ id: 'a', outline: rectangle(10, 10), count: 1, rotations: [0] }, { id: 'a', outline: rectangle(10, 10), count: 1, rotations: [0] }] }, 'pieces\\[1\\].id'],
-    [{ pieces: [{ id: 'a', outline: [[0, 0], [1, 1], [1, 0], [0, 1]] as Outline, count: 1, rotations: [0] }] }, 'pieces\\[0\\].outline'],
+    [
+      {
+        pieces: [
+          { id: 'a', outline: rectangle(10, 10), count: 1, rotations: [0] },
+          { id: 'a', outline: rectangle(10, 10), count: 1, rotations: [0] },
+        ],
+      },
+      'pieces\\[1\\].id',
+    ],
+    [
+      {
+        pieces: [
+          {
+            id: 'a',
+            outline: [
+              [0, 0],
+              [1, 1],
+              [1, 0],
+              [0, 1],
+            ] as Outline,
+            count: 1,
+            rotations: [0],
+          },
+        ],
+      },
+      'pieces\\[0\\].outline',
+    ],
     [{ width: 0 }, 'width'],
     [{ gap: -1 }, 'gap'],
   ])('refuses %o', (change, field) => {
-    const options = { width: 100, gap: 0, seconds: 1, pieces: [{ id: 'a', outline: rectangle(10, 10), count: 1, rotations: [0] }], ...change };
+    const options = {
+      width: 100,
+      gap: 0,
+      seconds: 1,
+      pieces: [{ id: 'a', outline: rectangle(10, 10), count: 1, rotations: [0] }],
+      ...change,
+    };
     expect(() => cutPlan(options)).toThrow(new RegExp(`^${field}: `));
   });
 
@@ -79,21 +155,56 @@ describe('cutPlan', () => {
 });
 
 describe('pressPlan', () => {
-  const base: PressOptions = { outline: rectangle(500, 300), plate: { width: 120, height: 80 }, overlap: 10, order: 'one-way', secondsPerStop: 10, moveSeconds: 2 };
+  const base: PressOptions = {
+    outline: rectangle(500, 300),
+    plate: { width: 120, height: 80 },
+    overlap: 10,
+    order: 'one-way',
+    secondsPerStop: 10,
+    moveSeconds: 2,
+  };
 
   it.each<[string, Partial<PressOptions>]>([
     ['a rectangle', {}],
     ['a U', { outline: you }],
-    ['an ellipse', { outline: Array.from({ length: 200 }, (_, i) => [300 * Math.cos((i * Math.PI) / 100), 160 * Math.sin((i * Math.PI) / 100)]) }],
+    [
+      'an ellipse',
+      {
+        outline: Array.from({ length: 200 }, (_, i) => [
+          300 * Math.cos((i * Math.PI) / 100),
+          160 * Math.sin((i * Math.PI) / 100),
+        ]),
+      },
+    ],
     ['an iron with a tip', { plate: { outline: ironSole(220, 115) } }],
-    ['a plate that is a triangle', { plate: { outline: [[0, 0], [120, -60], [120, 60]] }, overlap: 5 }],
+    [
+      'a plate that is a triangle',
+      {
+        plate: {
+          outline: [
+            [0, 0],
+            [120, -60],
+            [120, 60],
+          ],
+        },
+        overlap: 5,
+      },
+    ],
     ['a piece smaller than the plate', { outline: rectangle(60, 30) }],
     ['a long strip', { outline: rectangle(1500, 40) }],
   ])('covers %s in every order', (_words, change) => {
     for (const order of ['centre-out', 'edge-first', 'one-way'] as const) {
       const options = { ...base, ...change, order };
       const plan = pressPlan(options);
-      const plate: Outline = 'outline' in options.plate ? options.plate.outline : [[-60, -40], [60, -40], [60, 40], [-60, 40]];
+      const plate: Outline =
+        'outline' in options.plate
+          ? options.plate.outline
+          : [
+              [-60, -40],
+              [60, -40],
+              [60, 40],
+              [-60, 40],
+            ];
       // Sampled, without the polygon library: every point of a fine grid inside the piece lies under some stop.
       const soles = plan.stops.map(({ x, y, rotation }) => transformed(plate, false, rotation, x, y));
       const box = bounds(options.outline);
@@ -129,7 +240,17 @@ describe('pressPlan', () => {
     [{ overlap: -1 }, 'overlap'],
     [{ plate: { width: 0, height: 10 } }, 'plate.width'],
     [{ outline: rectangle(20_000, 20_000) }, 'plate'],
-    [{ plate: { outline: [[0, 0], [1, 1]] as Outline } }, 'plate.outline'],
+    [
+      {
+        plate: {
+          outline: [
+            [0, 0],
+            [1, 1],
+          ] as Outline,
+        },
+      },
+      'plate.outline',
+    ],
   ])('refuses %o', (change, field) => {
     expect(() => pressPlan({ ...base, ...change })).toThrow(new RegExp(`^${field}: `));
   });
@@ -137,7 +258,12 @@ describe('pressPlan', () => {
   it('finds a rectangle inside the sole', () => {
     const sole = ironSole(220, 115);
     const { minX, minY, maxX, maxY } = inscribedRectangle(sole);
-    for (const [x, y] of [[minX, minY], [maxX, minY], [maxX, maxY], [minX, maxY]] as const) {
+    for (const [x, y] of [
+      [minX, minY],
+      [maxX, minY],
+      [maxX, maxY],
+      [minX, maxY],
+    ] as const) {
       expect(contains(sole, x * 0.9999 - 1e-6 * Math.sign(x), y * 0.999)).toBe(true);
     }
     expect((maxX - minX) * (maxY - minY)).toBeGreaterThan(0.55 * polygonArea(sole));
@@ -157,7 +283,15 @@ function contains(outline: Outline, x: number, y: number): boolean {
 describe('stackSteps', () => {
   const fabric = LIBRARY_CLOTHS.find(({ id }) => id === 'shirting-poplin')!;
   const layer = (id: string) => ({ material: LIBRARY_LAYERS.find((each) => each.id === id)!, extent: 'full' as const, angle: 0 });
-  const input: StepsFor = { fabric, layers: [layer('light-woven-fusible-45-g')], stitched: false, floats: false, bias: false, washed: true, cutAlready: false };
+  const input: StepsFor = {
+    fabric,
+    layers: [layer('light-woven-fusible-45-g')],
+    stitched: false,
+    floats: false,
+    bias: false,
+    washed: true,
+    cutAlready: false,
+  };
 
   it('goes through the stages in order, with the leaflet’s seconds and cooling', () => {
     const steps = stackSteps(input);

@@ -1,12 +1,52 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { inset, pieceOutline, polygonArea, requireOutline, selfCrossing, signedArea, transformed, type Outline, type Point } from '../../src/core/shape';
-import { DEFAULT_LAYER_OUTLINE, layerLayout, layerOutline, openPiece, seamBulkOf, tapeLength, type PieceSpec } from '../../src/core/pieces';
+import {
+  inset,
+  pieceOutline,
+  polygonArea,
+  requireOutline,
+  selfCrossing,
+  signedArea,
+  transformed,
+  type Outline,
+  type Point,
+} from '../../src/core/shape';
+import {
+  DEFAULT_LAYER_OUTLINE,
+  layerLayout,
+  layerOutline,
+  openPiece,
+  seamBulkOf,
+  tapeLength,
+  type PieceSpec,
+} from '../../src/core/pieces';
 
-const square: Outline = [[0, 0], [100, 0], [100, 60], [0, 60]];
-const ell: Outline = [[0, 0], [100, 0], [100, 40], [40, 40], [40, 100], [0, 100]];
-const you: Outline = [[0, 0], [100, 0], [100, 100], [70, 100], [70, 15], [30, 15], [30, 100], [0, 100]];
-const ellipse = (n: number): Outline => Array.from({ length: n }, (_, i) => [100 * Math.cos((2 * Math.PI * i) / n), 60 * Math.sin((2 * Math.PI * i) / n)]);
+const square: Outline = [
+  [0, 0],
+  [100, 0],
+  [100, 60],
+  [0, 60],
+];
+const ell: Outline = [
+  [0, 0],
+  [100, 0],
+  [100, 40],
+  [40, 40],
+  [40, 100],
+  [0, 100],
+];
+const you: Outline = [
+  [0, 0],
+  [100, 0],
+  [100, 100],
+  [70, 100],
+  [70, 15],
+  [30, 15],
+  [30, 100],
+  [0, 100],
+];
+const ellipse = (n: number): Outline =>
+  Array.from({ length: n }, (_, i) => [100 * Math.cos((2 * Math.PI * i) / n), 60 * Math.sin((2 * Math.PI * i) / n)]);
 
 /**
  * Distance from a point to a segment, and whether it counts: it lies on the inner side and its foot falls inside the
@@ -17,7 +57,10 @@ function toSegment([px, py]: Point, a: Point, b: Point, side: number): { distanc
   const dy = b[1] - a[1];
   const t = ((px - a[0]) * dx + (py - a[1]) * dy) / (dx * dx + dy * dy);
   const clamped = Math.max(0, Math.min(1, t));
-  return { distance: Math.hypot(px - a[0] - clamped * dx, py - a[1] - clamped * dy), inside: Math.min(t, 1 - t) * Math.hypot(dx, dy) > 0.02 && side * (dx * (py - a[1]) - dy * (px - a[0])) > 0 };
+  return {
+    distance: Math.hypot(px - a[0] - clamped * dx, py - a[1] - clamped * dy),
+    inside: Math.min(t, 1 - t) * Math.hypot(dx, dy) > 0.02 && side * (dx * (py - a[1]) - dy * (px - a[0])) > 0,
+  };
 }
 
 /** Checks an inset by sampling its outline: no point lies nearer to an edge than that edge's allowance. */
@@ -63,7 +106,13 @@ describe('inset', () => {
   });
 
   it('steps square where nearly straight neighbours have different allowances', () => {
-    const bar: Outline = [[0, 0], [50, 0], [100, 1], [100, 40], [0, 40]];
+    const bar: Outline = [
+      [0, 0],
+      [50, 0],
+      [100, 1],
+      [100, 40],
+      [0, 40],
+    ];
     const { outlines, area } = inset(bar, [10, 2, 0, 0, 0]);
     expect(outlines).toHaveLength(1);
     const step = outlines[0]!.filter(([x, y]) => x > 48 && x < 51 && y > 1 && y < 11);
@@ -81,24 +130,79 @@ describe('inset', () => {
 
   it('keeps every point its allowance away, on random star-shaped pieces', () => {
     fc.assert(
-      fc.property(fc.array(fc.record({ r: fc.double({ min: 40, max: 120, noNaN: true }), a: fc.constantFrom(0, 3, 6, 10, 15) }), { minLength: 4, maxLength: 24 }), fc.boolean(), (spokes, reversed) => {
-        const forward: Outline = spokes.map(({ r }, i) => [r * Math.cos((2 * Math.PI * i) / spokes.length), r * Math.sin((2 * Math.PI * i) / spokes.length)]);
-        const outline = reversed ? [...forward].reverse() : forward;
-        const allowances = spokes.map(({ a }) => a);
-        const result = inset(outline, allowances);
-        expect(nearestFault(outline, allowances, result.outlines)).toBeLessThan(0.01);
-        expect(result.area).toBeLessThanOrEqual(polygonArea(outline) + 1e-6);
-      }),
+      fc.property(
+        fc.array(fc.record({ r: fc.double({ min: 40, max: 120, noNaN: true }), a: fc.constantFrom(0, 3, 6, 10, 15) }), {
+          minLength: 4,
+          maxLength: 24,
+        }),
+        fc.boolean(),
+        (spokes, reversed) => {
+          const forward: Outline = spokes.map(({ r }, i) => [
+            r * Math.cos((2 * Math.PI * i) / spokes.length),
+            r * Math.sin((2 * Math.PI * i) / spokes.length),
+          ]);
+          const outline = reversed ? [...forward].reverse() : forward;
+          const allowances = spokes.map(({ a }) => a);
+          const result = inset(outline, allowances);
+          expect(nearestFault(outline, allowances, result.outlines)).toBeLessThan(0.01);
+          expect(result.area).toBeLessThanOrEqual(polygonArea(outline) + 1e-6);
+        },
+      ),
       { numRuns: 400 },
     );
   });
 
   it.each<[string, Outline, number | number[], string]>([
-    ['two corners', [[0, 0], [1, 1]], 1, 'outline'],
-    ['a crossing', [[0, 0], [10, 10], [10, 0], [0, 10]], 1, 'outline'],
-    ['no area', [[0, 0], [10, 0], [20, 0]], 1, 'outline'],
-    ['a corner that is no number', [[0, 0], [10, 0], [NaN, 5]], 1, 'outline\\[2\\]'],
-    ['a corner far outside', [[0, 0], [10, 0], [1e9, 5]], 1, 'outline\\[2\\]'],
+    [
+      'two corners',
+      [
+        [0, 0],
+        [1, 1],
+      ],
+      1,
+      'outline',
+    ],
+    [
+      'a crossing',
+      [
+        [0, 0],
+        [10, 10],
+        [10, 0],
+        [0, 10],
+      ],
+      1,
+      'outline',
+    ],
+    [
+      'no area',
+      [
+        [0, 0],
+        [10, 0],
+        [20, 0],
+      ],
+      1,
+      'outline',
+    ],
+    [
+      'a corner that is no number',
+      [
+        [0, 0],
+        [10, 0],
+        [NaN, 5],
+      ],
+      1,
+      'outline\\[2\\]',
+    ],
+    [
+      'a corner far outside',
+      [
+        [0, 0],
+        [10, 0],
+        [1e9, 5],
+      ],
+      1,
+      'outline\\[2\\]',
+    ],
     ['too few allowances', square, [1, 2, 3], 'allowance'],
     ['a negative allowance', square, [1, 2, -3, 4], 'allowance\\[2\\]'],
     ['an allowance that is no number', square, NaN, 'allowance'],
@@ -109,8 +213,24 @@ describe('inset', () => {
 
 describe('outlines', () => {
   it('sees a piece that touches itself, and leaves a doubled corner alone', () => {
-    expect(selfCrossing([[0, 0], [10, 0], [5, 5], [10, 10], [0, 10], [5, 5]])).toBeDefined();
-    expect(requireOutline([[0, 0], [10, 0], [10, 0], [10, 10]])).toHaveLength(4);
+    expect(
+      selfCrossing([
+        [0, 0],
+        [10, 0],
+        [5, 5],
+        [10, 10],
+        [0, 10],
+        [5, 5],
+      ]),
+    ).toBeDefined();
+    expect(
+      requireOutline([
+        [0, 0],
+        [10, 0],
+        [10, 0],
+        [10, 10],
+      ]),
+    ).toHaveLength(4);
   });
 
   it('flips first, then turns, then moves', () => {
@@ -118,7 +238,11 @@ describe('outlines', () => {
   });
 });
 
-const plain: PieceSpec = { shape: { kind: 'rectangle', width: 200, height: 100, corners: [false, false, false, false], corner: 0 }, allowances: [10, 10, 10, 10], fold: null };
+const plain: PieceSpec = {
+  shape: { kind: 'rectangle', width: 200, height: 100, corners: [false, false, false, false], corner: 0 },
+  allowances: [10, 10, 10, 10],
+  fold: null,
+};
 
 describe('pieces', () => {
   it('draws rounded and angled corners with the right area', () => {
@@ -126,7 +250,9 @@ describe('pieces', () => {
     expect(polygonArea(rounded.outline)).toBeCloseTo(20_000 - 2 * (900 - (Math.PI * 900) / 4), -1);
     const angled = pieceOutline({ ...plain.shape, kind: 'angled', corners: [true, true, true, true], corner: 20 });
     expect(polygonArea(angled.outline)).toBeCloseTo(20_000 - 4 * 200, 6);
-    expect(() => pieceOutline({ ...plain.shape, kind: 'rounded', corners: [true, true, false, false], corner: 120 })).toThrow(/^corner: /);
+    expect(() => pieceOutline({ ...plain.shape, kind: 'rounded', corners: [true, true, false, false], corner: 120 })).toThrow(
+      /^corner: /,
+    );
   });
 
   it.each([0, 1, 2, 3] as const)('opens a piece out on fold side %d: twice the area, no seam on the fold', (fold) => {
@@ -147,12 +273,17 @@ describe('pieces', () => {
     expect(layerOutline(piece, 'net', roll).area).toBeCloseTo(180 * 80, 3);
     expect(layerOutline(piece, 'strip', roll).area).toBeCloseTo(180 * DEFAULT_LAYER_OUTLINE.stripWidth, 3);
     expect(layerOutline(piece, 'patch', roll).area).toBe(50 * 50);
-    expect(layerOutline(piece, 'field', roll, { ...DEFAULT_LAYER_OUTLINE, field: { width: 80, height: 60 } }).area).toBe(160 * 140);
+    expect(layerOutline(piece, 'field', roll, { ...DEFAULT_LAYER_OUTLINE, field: { width: 80, height: 60 } }).area).toBe(
+      160 * 140,
+    );
     expect(tapeLength(layerOutline(piece, 'strip', { rollWidth: 10 }), { rollWidth: 10 }, 3)).toBe(3 * 220);
   });
 
   it('mirrors a one-sided layer that lies glue side down, and only then', () => {
-    const lopsided = openPiece({ ...plain, shape: { ...plain.shape, kind: 'angled', corners: [false, false, true, false], corner: 60 } });
+    const lopsided = openPiece({
+      ...plain,
+      shape: { ...plain.shape, kind: 'angled', corners: [false, false, true, false], corner: 60 },
+    });
     const outline = layerOutline(lopsided, 'full', { rollWidth: 900 });
     const material = { form: 'fusible' as const, grain: true, rollWidth: 900 };
     const up = layerLayout(outline, material, 2, 'straight', true);
@@ -166,14 +297,25 @@ describe('pieces', () => {
 
   it('follows the grain: across for a cross-cut piece, 45° for a bias one', () => {
     const outline = layerOutline(openPiece(plain), 'full', { rollWidth: 900 });
-    const turns = (cut: 'straight' | 'cross' | 'bias') => layerLayout(outline, { form: 'fusible', grain: true, rollWidth: 900 }, 1, cut, true).plan.placements[0]!.rotation;
+    const turns = (cut: 'straight' | 'cross' | 'bias') =>
+      layerLayout(outline, { form: 'fusible', grain: true, rollWidth: 900 }, 1, cut, true).plan.placements[0]!.rotation;
     expect([0, 180]).toContain(turns('straight'));
     expect([90, 270]).toContain(turns('cross'));
     expect(turns('bias') % 90).toBe(45);
   });
 
   it('counts bulk twice in a seam and four times in a corner', () => {
-    const bulk = seamBulkOf(0.4, [{ thickness: 0.3, extent: 'full' }, { thickness: 3, extent: 'net' }, { thickness: 0.2, extent: 'trimmed' }], 10, 6, 6);
+    const bulk = seamBulkOf(
+      0.4,
+      [
+        { thickness: 0.3, extent: 'full' },
+        { thickness: 3, extent: 'net' },
+        { thickness: 0.2, extent: 'trimmed' },
+      ],
+      10,
+      6,
+      6,
+    );
     expect(bulk.seam).toBeCloseTo(1.8, 9);
     expect(bulk.corner).toBeCloseTo(3.6, 9);
     expect(bulk.clears).toBe(true);

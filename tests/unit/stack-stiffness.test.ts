@@ -32,10 +32,18 @@ describe('stackStiffness', () => {
         for (const light of LIBRARY_LAYERS) {
           if (light.form === 'liquid') continue;
           for (const heavy of LIBRARY_LAYERS) {
-            if (heavy.family !== light.family || heavy.form !== light.form || heavy.glue !== light.glue || heavy.arealDensity <= light.arealDensity) continue;
+            if (
+              heavy.family !== light.family ||
+              heavy.form !== light.form ||
+              heavy.glue !== light.glue ||
+              heavy.arealDensity <= light.arealDensity
+            )
+              continue;
             // Cloths that were picked for being soft, and tapes, are sold by what they are rather than by weight.
             if (['cloth-underlining', 'stay-tape', 'wadding'].includes(light.family)) continue;
-            expect(stackStiffness(fabric, [heavy]).rigidity, `${heavy.name} over ${light.name}`).toBeGreaterThanOrEqual(stackStiffness(fabric, [light]).rigidity);
+            expect(stackStiffness(fabric, [heavy]).rigidity, `${heavy.name} over ${light.name}`).toBeGreaterThanOrEqual(
+              stackStiffness(fabric, [light]).rigidity,
+            );
           }
         }
       }),
@@ -56,7 +64,10 @@ describe('stackStiffness', () => {
     fc.assert(
       fc.property(cloth, fc.constantFrom(...LIBRARY_LAYERS), (fabric, any) => {
         const estimated = stackStiffness(fabric, [any]);
-        const measured = stackStiffness({ ...fabric, overhang: overhangFromBendingLength(stackStiffness(fabric, []).bendingLength) } satisfies Fabric, [any]);
+        const measured = stackStiffness(
+          { ...fabric, overhang: overhangFromBendingLength(stackStiffness(fabric, []).bendingLength) } satisfies Fabric,
+          [any],
+        );
         expect(estimated.sigma).toBeGreaterThan(measured.sigma);
         expect(estimated.low).toBeLessThan(estimated.bendingLength);
         expect(estimated.high).toBeGreaterThan(estimated.bendingLength);

@@ -1,6 +1,14 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { formatArealDensity, formatArea, formatDuration, formatLength, formatMoney, parseArealDensity, parseLength } from '../../src/core/units';
+import {
+  formatArealDensity,
+  formatArea,
+  formatDuration,
+  formatLength,
+  formatMoney,
+  parseArealDensity,
+  parseLength,
+} from '../../src/core/units';
 
 describe('parseLength', () => {
   it.each([
@@ -20,17 +28,24 @@ describe('parseLength', () => {
     expect(parseLength(text, system)).toBeCloseTo(mm, 9);
   });
 
-  it.each(['', 'wide', '3 apples', '-4 mm', '1/0', '4 mm 3', '1//2', '999 m', '3/8/2"'])('refuses %j and names the field', (text) => {
-    expect(() => parseLength(text, 'metric', 'hem')).toThrow(/^hem: /);
-  });
+  it.each(['', 'wide', '3 apples', '-4 mm', '1/0', '4 mm 3', '1//2', '999 m', '3/8/2"'])(
+    'refuses %j and names the field',
+    (text) => {
+      expect(() => parseLength(text, 'metric', 'hem')).toThrow(/^hem: /);
+    },
+  );
 
   it('reads back what it writes, within the rounding of the written form', () => {
     fc.assert(
-      fc.property(fc.double({ min: 0, max: 5000, noNaN: true }), fc.constantFrom('metric' as const, 'inch' as const), (mm, system) => {
-        const again = parseLength(formatLength(mm, system), system);
-        const step = system === 'inch' ? 25.4 / 32 : mm < 99.75 ? 0.25 : mm < 999.5 ? 0.5 : 5;
-        expect(Math.abs(again - mm)).toBeLessThanOrEqual(step + 1e-6);
-      }),
+      fc.property(
+        fc.double({ min: 0, max: 5000, noNaN: true }),
+        fc.constantFrom('metric' as const, 'inch' as const),
+        (mm, system) => {
+          const again = parseLength(formatLength(mm, system), system);
+          const step = system === 'inch' ? 25.4 / 32 : mm < 99.75 ? 0.25 : mm < 999.5 ? 0.5 : 5;
+          expect(Math.abs(again - mm)).toBeLessThanOrEqual(step + 1e-6);
+        },
+      ),
     );
   });
 });

@@ -126,15 +126,15 @@ export default function AnswerDetail({ stack, siblings, choice, clothName, cloth
         </div>
         <div>
           <h3 className="chalk-heading">How it was judged</h3>
-          <dl className="mt-1 space-y-2">
+          <ul className="mt-1 space-y-2">
             {stack.criteria.map((criterion) => (
-              <div key={criterion.name}>
+              <li key={criterion.name}>
                 <div className="flex items-baseline justify-between gap-2">
-                  <dt className="font-semibold">{criterion.name}</dt>
-                  <dd>
+                  <span className="font-semibold">{criterion.name}</span>
+                  <span>
                     {Math.round(criterion.score)}{' '}
                     <span className="quiet text-[0.85rem]">counts {Math.round(criterion.share * 100)} %</span>
-                  </dd>
+                  </span>
                 </div>
                 <div className="h-2 rounded-full bg-base-300" aria-hidden="true">
                   <div
@@ -142,10 +142,10 @@ export default function AnswerDetail({ stack, siblings, choice, clothName, cloth
                     style={{ width: `${criterion.score}%` }}
                   />
                 </div>
-                <dd className="quiet text-[0.92rem]">{criterion.why}</dd>
-              </div>
+                <p className="quiet text-[0.92rem]">{criterion.why}</p>
+              </li>
             ))}
-          </dl>
+          </ul>
         </div>
       </div>
 

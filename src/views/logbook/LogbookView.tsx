@@ -160,7 +160,7 @@ export default function LogbookView({
           {shown.length === 0 && <li className="py-4">Nothing filed has all of those words.</li>}
         </ol>
         {measured.length > 0 && (
-          <aside className="sheet p-4" aria-label="Expected against measured">
+          <aside className="sheet min-w-0 p-4" aria-label="Expected against measured">
             <h2 className="chalk-heading">How good the predictions were</h2>
             <p className="mt-1 text-[0.95rem]">
               {inside.length} of {counted(measured.length, 'reading')} fell inside the expected range; four out of five should.

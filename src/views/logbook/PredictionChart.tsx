@@ -71,10 +71,12 @@ export default function PredictionChart({ entries }: { entries: LogEntry[] }) {
     return () => chart.destroy();
   }, [entries]);
   return (
-    <canvas
-      ref={canvas}
-      role="img"
-      aria-label={`Measured against expected bending length of ${entries.length} readings; the list beside it has the same figures`}
-    />
+    <div className="relative w-full min-w-0 overflow-hidden">
+      <canvas
+        ref={canvas}
+        role="img"
+        aria-label={`Measured against expected bending length of ${entries.length} readings; the list beside it has the same figures`}
+      />
+    </div>
   );
 }

@@ -1,0 +1,128 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test, type Page } from '@playwright/test';
+import { open } from './open';
+
+const VIEWS: [name: string, path: string][] = [
+  ['Choose', '/'],
+  ['Choose, a motif on terry', '/?cloth=terry-towelling&role=embroidery'],
+  ['Projects', '/projects'],
+  ['Project: cloth', '/projects/tq-waistcoats?part=tq-wc-front&stage=cloth'],
+  ['Project: parts', '/projects/tq-waistcoats?part=tq-wc-collar&stage=parts'],
+  ['Project: choose', '/projects/tq-waistcoats?part=tq-wc-front&stage=choose'],
+  ['Project: cut', '/projects/tq-waistcoats?part=tq-wc-front&stage=cut'],
+  ['Project: apply', '/projects/tq-waistcoats?part=tq-wc-front&stage=apply'],
+  ['Project: file', '/projects/tq-waistcoats?part=tq-wc-front&stage=file'],
+  ['Cupboard, cloth', '/cupboard'],
+  ['Cupboard, layers', '/cupboard?shelf=layers'],
+  ['Cupboard, form', '/cupboard?edit=tq-duck'],
+  ['Logbook', '/logbook'],
+  ['Settings', '/settings'],
+  ['Nothing there', '/nowhere'],
+];
+
+async function benchPath(page: Page): Promise<string> {
+  const answer = await page.request.post('/api/parts/tq-wc-collar/bench');
+  return `/bench/${((await answer.json()) as { id: string }).id}`;
+}
+
+/** Findings that matter, in one line each. */
+async function findings(page: Page): Promise<string[]> {
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  return violations
+    .filter(({ impact }) => impact === 'serious' || impact === 'critical')
+    .map(({ id, nodes }) => `${id}: ${nodes.map(({ target }) => String(target)).join(' | ')}`);
+}
+
+for (const [name, path] of VIEWS) {
+  test(`${name}: no serious finding in either theme, fits desk and tablet, nothing small to touch`, async ({ page }) => {
+    const faults: string[] = [];
+    page.on('console', (message) => {
+      if (message.type() === 'error' && !message.text().includes('404')) faults.push(message.text());
+    });
+    page.on('pageerror', (error) => faults.push(error.message));
+    await open(page, path);
+    expect(await findings(page)).toEqual([]);
+    await page.evaluate(() => (document.documentElement.dataset['theme'] = 'lamplight'));
+    // Buttons fade from one theme to the other.
+    await page.waitForTimeout(400);
+    expect(await findings(page)).toEqual([]);
+    for (const size of [
+      { width: 820, height: 1180 },
+      { width: 1280, height: 800 },
+    ]) {
+      await page.setViewportSize(size);
+      const wide = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+      expect(wide, `sideways scrolling at ${size.width}`).toBeLessThanOrEqual(0);
+    }
+    const small = await page.evaluate(() =>
+      [
+        ...document.querySelectorAll<HTMLElement>(
+          'main button, main a, main select, main input:not([type=checkbox]):not([type=radio]):not([type=file]), main summary, header a, header button',
+        ),
+      ]
+        .filter(
+          (element) =>
+            element.checkVisibility({ visibilityProperty: true }) &&
+            !element.className.includes('after:inset-0') &&
+            !element.closest('p, li p, .sr-only') &&
+            !element.classList.contains('sr-only'),
+        )
+        .map((element) => ({
+          words: element.getAttribute('aria-label') ?? element.textContent?.slice(0, 40),
+          height: element.getBoundingClientRect().height,
+        }))
+        .filter(({ height }) => height > 0 && height < 43.5),
+    );
+    expect(small.filter(({ words }) => !words?.startsWith('Skip'))).toEqual([]);
+    expect(faults).toEqual([]);
+  });
+}
+
+test('Bench: no serious finding, no scrolling on desk and tablet', async ({ page }) => {
+  await open(page, await benchPath(page));
+  for (const size of [
+    { width: 820, height: 1180 },
+    { width: 1280, height: 800 },
+  ]) {
+    await page.setViewportSize(size);
+    for (let step = 0; step < 4; step++) {
+      expect(await findings(page)).toEqual([]);
+      const over = await page.evaluate(() => {
+        const main = document.querySelector('main')!;
+        const footer = main.querySelector('footer')!.getBoundingClientRect();
+        const words = main.querySelector('h2')!.getBoundingClientRect();
+        return {
+          page: document.documentElement.scrollHeight - window.innerHeight,
+          footer: footer.bottom - window.innerHeight,
+          top: -words.top,
+        };
+      });
+      expect(Math.max(over.page, over.footer, over.top)).toBeLessThanOrEqual(0);
+      if (await page.getByRole('button', { name: 'Done, next step' }).isVisible()) await page.keyboard.press('Space');
+      await page.waitForTimeout(120);
+    }
+    for (let i = 0; i < 4; i++) await page.keyboard.press('Backspace');
+  }
+});
+
+test('the first right answer comes by keyboard alone', async ({ page }) => {
+  await open(page, '/');
+  await page.keyboard.press('Tab');
+  await expect(page.getByRole('link', { name: 'Skip to the content' })).toBeFocused();
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('Tab');
+  await expect(page.getByLabel('Cloth', { exact: true })).toBeFocused();
+  await page.keyboard.press('Tab');
+  await page.keyboard.type('Curved');
+  await expect(page.getByLabel('Part', { exact: true })).toHaveValue('curved-waistband');
+  await expect(page.getByRole('article').getByRole('heading', { level: 2 })).toContainText('tricot');
+  const onButton = () => page.evaluate(() => document.activeElement?.tagName === 'BUTTON');
+  for (let i = 0; i < 20 && !(await onButton()); i++) await page.keyboard.press('Tab');
+  await page.keyboard.press('j');
+  await page.keyboard.press('p');
+  await expect(page.getByRole('dialog', { name: 'Put it to a project' })).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('dialog', { name: 'Put it to a project' })).toBeHidden();
+  await page.keyboard.press('Shift+?');
+  await expect(page.getByRole('dialog', { name: 'Shortcuts' })).toBeVisible();
+});

@@ -1,0 +1,163 @@
+import { expect, test } from '@playwright/test';
+import { open } from './open';
+
+test('a new user goes from a piece of cloth to a fused, logged piece', async ({ page }) => {
+  // 1. The sentence, and answers from the first paint.
+  await open(page, '/');
+  const answers = page.getByRole('list', { name: 'Answers, best first' }).getByRole('button');
+  await expect(answers.first()).toBeVisible();
+  const before = await answers.first().innerText();
+  await page.getByLabel('Cloth', { exact: true }).selectOption({ label: 'white lawn' });
+  await page.getByLabel('Part', { exact: true }).selectOption({ label: 'collar' });
+  await page.getByLabel('Feel').selectOption('crisp');
+  await expect(answers.first()).not.toHaveText(before);
+  await expect(page.getByText('Look out for')).toBeVisible();
+
+  // Why not: searched among what was ruled out.
+  await page.getByPlaceholder('medium woven …').fill('horsehair 25');
+  await expect(page.getByText(/Horsehair braid, 25 mm\..*not used for a collar/)).toBeVisible();
+
+  // 2. Into a project, with a size, a rounded corner, seams, grain and fold.
+  const title = await page.getByRole('article').getByRole('heading', { level: 2 }).innerText();
+  await page.getByRole('button', { name: 'Put it to a project' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Put it to a project' });
+  await dialog.getByLabel('Project', { exact: true }).selectOption({ label: 'A new project …' });
+  await dialog.getByLabel('Name of the new project').fill('Harbour shirt');
+  await dialog.getByLabel('Name of the piece').fill('Outer collar');
+  await dialog.getByLabel('How many').fill('2');
+  await dialog
+    .getByText('Rounded corners')
+    .or(dialog.getByRole('radio', { name: 'Rounded corners' }))
+    .first()
+    .click();
+  await dialog.getByLabel('Width', { exact: true }).fill('9 1/2 in');
+  await dialog.getByLabel('Height', { exact: true }).fill('85 mm');
+  await dialog.getByLabel('Radius').fill('2 feet');
+  await expect(dialog.getByText(/write a length such as/)).toBeVisible();
+  await expect(dialog.getByRole('button', { name: 'Put it there' })).toBeDisabled();
+  await dialog.getByLabel('Radius').fill('25 mm');
+  await dialog.getByLabel('On the fold').selectOption({ label: 'left edge on the fold' });
+  await dialog.getByLabel('Top', { exact: true }).fill('6 mm');
+  await dialog.getByRole('button', { name: 'Put it there' }).click();
+
+  // 3. Cross-section, exact outline, row layout, length to buy, glue side.
+  await expect(page.getByRole('heading', { name: 'Harbour shirt' })).toBeVisible();
+  await expect(page.getByRole('img', { name: /Cross-section: White lawn/ })).toBeVisible();
+  await expect(page.getByText(/^Buy /)).toContainText('cm');
+  await expect(page.getByText('face up', { exact: true })).toBeVisible();
+  await page.getByRole('radio', { name: 'down' }).click({ force: true });
+  await expect(page.getByText('face down', { exact: true })).toBeVisible();
+  await page.reload();
+  await expect(page.getByText('face down', { exact: true })).toBeVisible();
+  await page.getByRole('button', { name: 'Everything is cut' }).click();
+  await page.getByRole('button', { name: 'On to the bench' }).click();
+
+  // 4. The bench: steps, iron stops with a countdown, resume after a reload, cooling alongside, checks.
+  await page.getByRole('button', { name: 'Start at the bench' }).click();
+  await expect(page).toHaveURL(/\/bench\//);
+  const next = page.getByRole('button', { name: 'Done, next step' });
+  const start = page.getByRole('button', { name: 'Set the iron down: start' });
+  while (!(await start.isVisible())) {
+    await expect(next.or(start)).toBeVisible();
+    if (await next.isVisible()) await page.keyboard.press('Space');
+    await page.waitForTimeout(150);
+  }
+  await page.clock.install();
+  await page.reload();
+  await start.click();
+  await expect(page.getByRole('timer')).toBeVisible();
+  await page.clock.runFor(4000);
+  await expect(page.getByRole('timer')).toHaveText(/^[5-6]$/);
+  await page.reload();
+  await expect(page.getByRole('timer')).toHaveText(/^[3-6]$/);
+  await page.clock.runFor(12_000);
+  await expect(page.getByRole('img', { name: /number 2 is next/ })).toBeVisible();
+  for (;;) {
+    const aside = page.getByRole('button', { name: 'Let it run, go on' });
+    const stop = page.getByRole('button', { name: 'Next stop: start' });
+    await expect(aside.or(stop)).toBeVisible();
+    if (await aside.isVisible()) {
+      await aside.click();
+      break;
+    }
+    await page.keyboard.press('Space');
+    await expect(page.getByRole('timer')).toBeVisible();
+    await page.clock.runFor(12_000);
+    await page.waitForTimeout(100);
+  }
+  await expect(page.getByRole('button', { name: /Take it away/ })).toBeVisible();
+  for (const box of await page.getByRole('checkbox').all()) await box.check();
+  await page.getByRole('button', { name: 'Finish and file it' }).click();
+
+  // 5. Filed, with an overhang reading, seen back on the part and in the logbook.
+  await expect(page.getByRole('heading', { name: '“Outer collar” is done' })).toBeVisible();
+  await page.getByLabel('Overhang, if you took it').fill('62 mm');
+  await expect(page.getByText(/Bending length 31 mm; expected/)).toBeVisible();
+  await page.getByLabel('Note to yourself').fill('Points turned cleanly.');
+  await page.getByRole('button', { name: 'File it in the logbook' }).click();
+  await expect(page.getByText('Points turned cleanly.')).toBeVisible();
+  await page.getByRole('link', { name: 'Logbook' }).click();
+  const entry = page.getByRole('listitem').filter({ hasText: 'Points turned cleanly.' });
+  await expect(entry).toContainText(title.replace(/\u00a0/g, ' ').split(',')[0]!);
+  await expect(entry.getByText(/measured/)).toContainText('31');
+});
+
+test('two tabs on one part: the second save shows both versions and overwrites nothing by itself', async ({ context }) => {
+  const first = await context.newPage();
+  const second = await context.newPage();
+  const address = '/projects/tq-banner?part=tq-ba-tab&stage=parts';
+  await open(first, address);
+  await open(second, address);
+  const name = (page: typeof first) => page.getByLabel('Name of the piece');
+  await name(first).fill('Hanging loop');
+  await first.getByRole('button', { name: 'Save the part' }).click();
+  await expect(first.getByText('Saved.')).toBeVisible();
+  await name(second).fill('Banner tab');
+  await second.getByRole('button', { name: 'Save the part' }).click();
+  const dialog = second.getByRole('dialog', { name: 'Changed elsewhere' });
+  await expect(dialog).toContainText('Hanging loop');
+  await expect(dialog).toContainText('Banner tab');
+  await dialog.getByRole('button', { name: 'Save mine over it' }).click();
+  await expect(dialog).toBeHidden();
+  await first.reload();
+  await expect(name(first)).toHaveValue('Banner tab');
+});
+
+test('the cupboard: add with a slip, correct it, delete, undo', async ({ page }) => {
+  await open(page, '/cupboard');
+  await page.getByRole('button', { name: 'Add a cloth' }).click();
+  const dialog = page.getByRole('dialog', { name: 'A new cloth' });
+  await dialog.getByLabel('Name').fill('Sailcloth remnant');
+  await dialog.getByLabel('Weight').fill('heavy');
+  await dialog.getByLabel('Made of').fill('60 linen, 40 cotton');
+  await dialog.getByRole('button', { name: 'Save' }).click();
+  await expect(dialog.getByText(/write a weight such as/)).toBeVisible();
+  await expect(dialog.getByLabel('Made of')).toHaveValue('60 linen, 40 cotton');
+  await dialog.getByLabel('Weight').fill('7 oz');
+  await dialog.getByLabel('Overhang at 41.5°').fill('2 1/4 in');
+  await dialog.getByRole('button', { name: 'Save' }).click();
+  await page.getByLabel('Search').fill('sailcloth');
+  const row = page.getByRole('row', { name: /Sailcloth remnant/ });
+  await expect(row).toContainText('237 g/m²');
+  await expect(row).toContainText('29 mm, measured');
+  await row.getByRole('button', { name: 'Delete Sailcloth remnant' }).click();
+  await expect(row).toBeHidden();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(row).toBeVisible();
+});
+
+test('settings: inches everywhere, and the dark theme at once', async ({ page }) => {
+  await open(page, '/settings');
+  await page.getByLabel('Measures').selectOption('inch');
+  await page.getByLabel('Look').selectOption('lamplight');
+  await page.getByRole('button', { name: 'Save the settings' }).click();
+  await expect(page.getByText('Saved.')).toBeVisible();
+  await expect(page.locator('html')).toHaveAttribute('data-theme', 'lamplight');
+  await open(page, '/projects/tq-waistcoats?part=tq-wc-welt&stage=parts');
+  await expect(page.getByLabel('Width', { exact: true })).toHaveValue('5 ½ in');
+  await open(page, '/settings');
+  await page.getByLabel('Measures').selectOption('metric');
+  await page.getByLabel('Look').selectOption('workroom');
+  await page.getByRole('button', { name: 'Save the settings' }).click();
+  await expect(page.getByText('Saved.')).toBeVisible();
+});
