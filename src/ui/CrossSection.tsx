@@ -126,7 +126,7 @@ export default function CrossSection({ cloth, layers, allowance, trim }: Props) 
         <ol className="space-y-0.5">
           {placed.map((row, i) => (
             <li key={i} className="flex items-baseline gap-2">
-              <span className="inline-block w-4 text-right">{i + 1}</span>
+              <span className="inline-block w-4 shrink-0 text-right">{i + 1}</span>
               <span className={row.cloth ? 'font-semibold' : ''}>
                 {row.name}
                 {row.cloth ? ' (your cloth)' : ''}

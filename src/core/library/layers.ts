@@ -78,10 +78,11 @@ const PATTERNS: Record<Family, FamilyPattern> = {
 const coolMelt = (seconds: number): Overrides => ({ leaflet: leaflet(1, seconds, false, 'organza', 5) });
 /** Sewn version of a family that is usually fused. */
 const sewIn: Overrides = { form: 'sew-in', glue: 'none', leaflet: NO_IRON };
-const sprayGlued: Overrides = { form: 'spray-glued', glue: 'dots', leaflet: NO_IRON };
-const sticky: Overrides = { form: 'sticky', glue: 'film', leaflet: NO_IRON };
+/** Temporary spray glue is soft and washes out: it hardly couples the sheets. */
+const sprayGlued: Overrides = { form: 'spray-glued', glue: 'none', leaflet: NO_IRON };
+/** A sticky face holds everywhere but creeps, so it couples no more than glue dots do. */
+const sticky: Overrides = { form: 'sticky', glue: 'dots', leaflet: NO_IRON };
 const fused: Overrides = { form: 'fusible', glue: 'dots', leaflet: leaflet(2, 10, false, 'organza', 5) };
-/** Spray glue is soft: it holds like dots, and the embroidery sheet still ends as its family does. */
 const fusedBoth: Overrides = { form: 'fusible-both', glue: 'film', leaflet: leaflet(2, 12, true, 'damp-cloth', 10) };
 const hotWash: Overrides = { wash: 'hot' };
 

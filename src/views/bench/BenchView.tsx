@@ -241,11 +241,11 @@ export default function BenchView({ run, units, sound, projectId, log }: Props) 
             </div>
           )}
           <div className={pressing ? '' : 'mx-auto max-w-4xl text-center'}>
-            <h2 className="text-3xl leading-tight font-bold text-balance md:text-[2.9rem]">{keepUnits(step.title)}</h2>
-            <p className="mt-3 text-xl text-pretty md:text-2xl">{keepUnits(step.detail)}</p>
+            <h2 className="text-3xl leading-tight font-bold text-balance md:text-[2.4rem]">{keepUnits(step.title)}</h2>
+            <p className="mt-3 text-xl text-pretty md:text-[1.4rem]">{keepUnits(step.detail)}</p>
             {left !== undefined && (
               <p
-                className={`mt-2 text-[6rem] leading-none font-bold md:text-[9rem] ${state.pausedLeft !== null ? 'opacity-60' : ''}`}
+                className={`mt-2 text-[6rem] leading-none font-bold md:text-[8rem] ${state.pausedLeft !== null ? 'opacity-60' : ''}`}
                 role="timer"
                 aria-label={`${Math.ceil(left)} seconds left`}
               >

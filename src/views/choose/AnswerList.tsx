@@ -14,6 +14,8 @@ interface Props {
 
 /** The kinds of answer, best first, each with its droop and its first reason. */
 export default function AnswerList({ groups, choice, openId, onOpen }: Props) {
+  // What is stitched on is judged by what it carries, not by its feel.
+  const stitched = choice.ranked[0]?.criteria.some((criterion) => criterion.name === 'Carries the stitches') ?? false;
   const units = useUnits();
   return (
     <ol className="space-y-2" aria-label="Answers, best first">
@@ -33,7 +35,7 @@ export default function AnswerList({ groups, choice, openId, onOpen }: Props) {
                 size="thumb"
                 stack={best.predicted}
                 bare={choice.bare.predicted.bendingLength}
-                band={choice.band}
+                band={stitched ? undefined : choice.band}
                 label={`Droop: bending length about ${Math.round(best.predicted.bendingLength)} mm`}
               />
               <span className="min-w-0 flex-1">

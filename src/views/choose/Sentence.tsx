@@ -106,16 +106,21 @@ export default function Sentence({ state, cloths, usualHand, onChange }: Props) 
             </optgroup>
           ))}
         </Word>{' '}
-        that should feel{' '}
-        <Word label="Feel" value={state.hand} onChange={(hand) => onChange({ hand: hand as SentenceState['hand'] })}>
-          <option value="usual">{usualHand} (as usual)</option>
-          {HANDS.map((hand) => (
-            <option key={hand} value={hand}>
-              {hand}
-            </option>
-          ))}
-        </Word>
-        ,{' '}
+        that should{' '}
+        {!stitched && (
+          <>
+            feel{' '}
+            <Word label="Feel" value={state.hand} onChange={(hand) => onChange({ hand: hand as SentenceState['hand'] })}>
+              <option value="usual">{usualHand} (as usual)</option>
+              {HANDS.map((hand) => (
+                <option key={hand} value={hand}>
+                  {hand}
+                </option>
+              ))}
+            </Word>
+            ,{' '}
+          </>
+        )}
         <Word
           label="Stretch"
           value={state.stretch}

@@ -1,0 +1,74 @@
+// npm run screenshots: one current picture of each main view, from the demo data, into docs/screenshots/.
+import { spawn } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { chromium } from '@playwright/test';
+import { buildWhenNeeded, findChromium, installPackages, root } from './prepare.mjs';
+
+await installPackages();
+await buildWhenNeeded();
+const executablePath = findChromium();
+if (!executablePath) process.exit(1);
+const folder = mkdtempSync(join(tmpdir(), 'nembrel-shots-'));
+const server = spawn(process.execPath, ['scripts/serve.mjs', '--demo', '--port', '4396'], {
+  cwd: root,
+  env: { ...process.env, NEMBREL_DB: join(folder, 'shots.db') },
+  stdio: ['ignore', 'pipe', 'inherit'],
+});
+const base = await new Promise((resolve) =>
+  server.stdout.on('data', (chunk) => {
+    const at = /(http:\S+)/.exec(String(chunk));
+    if (at) resolve(at[1]);
+  }),
+);
+
+const browser = await chromium.launch({
+  executablePath,
+  args: [
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-quic',
+    '--no-first-run',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+  ],
+});
+const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+
+async function shoot(name, path, before = async () => undefined) {
+  await page.goto(base + path);
+  await page.waitForFunction(() => document.querySelectorAll('astro-island[ssr]').length === 0);
+  await before();
+  await page.waitForTimeout(700);
+  await page.screenshot({ path: join(root, 'docs/screenshots', `${name}.png`) });
+  console.log(`docs/screenshots/${name}.png`);
+}
+
+try {
+  await shoot('choose', '/?cloth=tq-harbour-linen&hand=crisp');
+  await shoot('choose-embroidery', '/?cloth=terry-towelling&role=embroidery&stitches=9000');
+  await shoot('projects', '/projects');
+  await shoot('project-parts', '/projects/tq-waistcoats?part=tq-wc-collar&stage=parts');
+  await shoot('project-choose', '/projects/tq-waistcoats?part=tq-wc-front&stage=choose');
+  await shoot('project-cut', '/projects/tq-waistcoats?part=tq-wc-collar&stage=cut');
+  await shoot('project-file', '/projects/tq-waistcoats?part=tq-wc-front&stage=file');
+  await shoot('cupboard', '/cupboard?shelf=layers');
+  await shoot('logbook', '/logbook');
+  await shoot('settings', '/settings');
+  const run = await (await fetch(`${base}/api/parts/tq-wc-collar/bench`, { method: 'POST' })).json();
+  await shoot('bench', `/bench/${run.id}`, async () => {
+    const start = page.getByRole('button', { name: 'Set the iron down: start' });
+    while (!(await start.isVisible())) {
+      await page.keyboard.press('Space');
+      await page.waitForTimeout(200);
+    }
+    await page.keyboard.press('Space');
+    await page.waitForTimeout(3200);
+  });
+} finally {
+  await browser.close();
+  server.kill();
+  rmSync(folder, { recursive: true, force: true });
+}

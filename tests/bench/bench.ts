@@ -1,0 +1,122 @@
+/** Times what a person would wait for, as ratios to a baseline of plain arithmetic run in the same process. */
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { cpus, tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { Bench } from 'tinybench';
+import { choose, type Part } from '../../src/core/choose';
+import { bendingLengthFromOverhang, droopProfile } from '../../src/core/cloth';
+import { cutPlan } from '../../src/core/cutplan';
+import { LIBRARY_CLOTHS, LIBRARY_LAYERS } from '../../src/core/library';
+import type { Material } from '../../src/core/layers';
+import { ironSole, pressPlan } from '../../src/core/press';
+import { inset, type Outline } from '../../src/core/shape';
+import { startServer } from '../api/server';
+
+/** A library of any size: the starting library again and again, each round a little heavier. */
+function library(size: number): Material[] {
+  return Array.from({ length: size }, (_, i) => {
+    const layer = LIBRARY_LAYERS[i % LIBRARY_LAYERS.length]!;
+    const round = Math.floor(i / LIBRARY_LAYERS.length);
+    return { ...layer, id: `${layer.id}-${round}`, arealDensity: layer.arealDensity * (1 + round / 100) };
+  });
+}
+
+const cloth = LIBRARY_CLOTHS.find(({ id }) => id === 'cotton-lawn')!;
+const collar: Part = { role: 'collar', cut: 'straight', stretch: 'any', care: 'wash-warm' };
+const bagPanel: Part = { role: 'bag-panel', cut: 'straight', stretch: 'any', care: 'none' };
+const curve: Outline = Array.from({ length: 200 }, (_, i) => [
+  200 * Math.cos((i * Math.PI) / 100),
+  120 * Math.sin((i * Math.PI) / 100),
+]);
+const pieces = Array.from({ length: 40 }, (_, i) => ({
+  id: `p${i}`,
+  outline: [
+    [0, 0],
+    [60 + 7 * i, 0],
+    [60 + 7 * i, 40 + 3 * i],
+    [0, 40 + 3 * i],
+  ] as Outline,
+  count: 1,
+  rotations: [0, 180],
+}));
+const sole = ironSole(220, 115);
+const small = library(500);
+const large = library(10_000);
+
+/** A million sines: what the machine does with plain arithmetic, the yardstick for all ratios. */
+function baseline(): number {
+  let sum = 0;
+  for (let i = 0; i < 1_000_000; i++) sum += Math.sin(i);
+  return sum;
+}
+
+const bench = new Bench({ time: 400, warmupTime: 150 });
+bench
+  .add('baseline: a million sines', () => void baseline())
+  .add('choose over 500 materials, collar', () => void choose(cloth, collar, small))
+  .add('choose over 500 materials, bag panel with combined stacks', () => void choose(cloth, bagPanel, small))
+  .add('choose over 10 000 materials, collar', () => void choose(cloth, collar, large))
+  .add('bending length from an overhang at 60°', () => void bendingLengthFromOverhang(60, 60))
+  .add('droop curve, 60 mm of poplin', () => void droopProfile(21, 60))
+  .add('inset of a curve with 200 corners', () => void inset(curve, 10))
+  .add('row layout of 40 pieces', () => void cutPlan({ width: 900, gap: 3, seconds: 1, pieces }))
+  .add(
+    'iron stops on a curve with 200 corners',
+    () =>
+      void pressPlan({
+        outline: curve,
+        plate: { outline: sole },
+        overlap: 15,
+        order: 'centre-out',
+        secondsPerStop: 10,
+        moveSeconds: 3,
+      }),
+  );
+await bench.run();
+
+const median = (name: string): number => {
+  const result = bench.tasks.find((task) => task.name === name)?.result as { latency?: { p50: number } } | undefined;
+  return result?.latency?.p50 ?? NaN;
+};
+const base = median('baseline: a million sines');
+
+/** Pages from the running server, the demo loaded. */
+async function pageTimes(): Promise<[string, number][]> {
+  const folder = mkdtempSync(join(tmpdir(), 'nembrel-bench-'));
+  const server = await startServer(join(folder, 'bench.db'), 4381, ['--demo']);
+  const times: [string, number][] = [];
+  for (const path of ['/', '/projects', '/projects/tq-waistcoats?stage=cut', '/cupboard?shelf=layers', '/logbook', '/settings']) {
+    const runs: number[] = [];
+    for (let i = 0; i < 15; i++) {
+      const start = performance.now();
+      await (await fetch(server.base + path)).text();
+      if (i >= 3) runs.push(performance.now() - start);
+    }
+    runs.sort((a, b) => a - b);
+    times.push([`page ${path}, from the request to its last byte`, runs[Math.floor(runs.length / 2)]!]);
+  }
+  server.process.kill();
+  rmSync(folder, { recursive: true, force: true });
+  return times;
+}
+
+const rows: [string, number][] = [
+  ...bench.tasks.map((task): [string, number] => [task.name, median(task.name)]),
+  ...(await pageTimes()),
+];
+const shown = (ms: number) => (ms >= 10 ? ms.toFixed(0) : ms.toFixed(2));
+const table = rows.map(([name, ms]) => `| ${name} | ${shown(ms)} | ${(ms / base).toFixed(3)} |`).join('\n');
+const text = `# Benchmarks
+
+Made by \`npm run bench\` on ${cpus().length} × ${cpus()[0]!.model.trim()}, Node ${process.version}. Medians. The ratio is to a baseline run in
+the same process at the same time, so that figures from different machines can be compared.
+
+| what | ms | ratio to the baseline |
+|---|---:|---:|
+${table}
+
+Promised: choose over 500 materials under 10 ms, a droop curve under 1 ms, any screen usable within a second.
+The row layout is simple: it places upright rectangles in rows. It is the yardstick for the nesting to come.
+`;
+writeFileSync(new URL('../../docs/benchmarks.md', import.meta.url), text);
+console.log(text);
