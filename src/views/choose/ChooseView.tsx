@@ -1,6 +1,6 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { questionFor, type Choice } from '../../core/choose';
+import { questionFor, type Choice, type RankedStack } from '../../core/choose';
 import { clothThickness, fabricOf, type Fabric } from '../../core/cloth';
 import { call, type ApiError } from '../../ui/api';
 import { UnitsProvider } from '../../ui/units-context';
@@ -31,6 +31,7 @@ export default function ChooseView({ units, cloths, thicknesses, projects, start
   const [fault, setFault] = useState<string>();
   const [taking, setTaking] = useState(false);
   const asked = useRef(start);
+  const detail = useRef<HTMLDivElement>(null);
   const cloth = cloths.find(({ id }) => id === state.clothId) ?? cloths[0]!;
 
   useEffect(() => {
@@ -61,6 +62,11 @@ export default function ChooseView({ units, cloths, thicknesses, projects, start
       document.querySelector<HTMLElement>(`[data-answer="${groups.indexOf(next)}"]`)?.scrollIntoView({ block: 'nearest' });
     }
   };
+  /** Opens an answer; where the list fills the screen, goes down to it. */
+  const show = (stack: RankedStack) => {
+    setOpenId(stack.id);
+    if (!matchMedia('(min-width: 64rem)').matches) detail.current?.scrollIntoView({ behavior: 'smooth' });
+  };
   useHotkeys('j', () => step(1));
   useHotkeys('k', () => step(-1));
   useHotkeys('p', () => open && setTaking(true), { preventDefault: true });
@@ -84,17 +90,19 @@ export default function ChooseView({ units, cloths, thicknesses, projects, start
       {choice.bare.words && <p className="mt-2 border-l-4 border-accent py-1 pl-3">{choice.bare.words}</p>}
       {open && group ? (
         <div className="mt-4 grid items-start gap-5 lg:grid-cols-[minmax(22rem,5fr)_7fr]">
-          <AnswerList groups={groups} choice={choice} openId={open.id} onOpen={(stack) => setOpenId(stack.id)} />
-          <AnswerDetail
-            stack={open}
-            siblings={[group.best, ...group.others].filter((sibling) => sibling !== open)}
-            choice={choice}
-            clothName={cloth.name}
-            clothThickness={clothThickness(cloth).value}
-            thicknesses={thicknesses}
-            onOpen={(stack) => setOpenId(stack.id)}
-            onTake={() => setTaking(true)}
-          />
+          <AnswerList groups={groups} choice={choice} openId={open.id} onOpen={show} />
+          <div ref={detail}>
+            <AnswerDetail
+              stack={open}
+              siblings={[group.best, ...group.others].filter((sibling) => sibling !== open)}
+              choice={choice}
+              clothName={cloth.name}
+              clothThickness={clothThickness(cloth).value}
+              thicknesses={thicknesses}
+              onOpen={(stack) => setOpenId(stack.id)}
+              onTake={() => setTaking(true)}
+            />
+          </div>
         </div>
       ) : (
         <div className="sheet mt-4 p-6">
