@@ -47,8 +47,11 @@ export async function installPackages() {
   const stamp = join(root, 'node_modules/.nembrel-packages');
   const wanted = fingerprint('package-lock.json');
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === wanted) return;
+  // Not `npm ci`: it refuses a lock file that lacks optional packages of other platforms. This keeps to the lock file
+  // as well, and --no-save leaves it as it is.
   await quietly('Installing packages (a few minutes the first time)', 'npm', [
-    'ci',
+    'install',
+    '--no-save',
     '--loglevel=error',
     '--no-fund',
     '--no-audit',

@@ -4,6 +4,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium } from '@playwright/test';
+import { CHROMIUM_SWITCHES } from './chromium-switches.mjs';
 import { buildWhenNeeded, findChromium, installPackages, root } from './prepare.mjs';
 
 await installPackages();
@@ -25,15 +26,7 @@ const base = await new Promise((resolve) =>
 
 const browser = await chromium.launch({
   executablePath,
-  args: [
-    '--no-sandbox',
-    '--disable-gpu',
-    '--disable-quic',
-    '--no-first-run',
-    '--disable-background-networking',
-    '--disable-component-update',
-    '--disable-sync',
-  ],
+  args: CHROMIUM_SWITCHES,
 });
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
 

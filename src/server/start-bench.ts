@@ -1,10 +1,9 @@
-import { questionFor } from '../core/choose';
+import { questionFor, stepsFor } from '../core/choose';
 import { fabricOf } from '../core/cloth';
 import { InputError } from '../core/input-error';
 import type { ChosenLayer } from '../core/layers';
 import { layerOutline, openPiece, DEFAULT_LAYER_OUTLINE } from '../core/pieces';
 import { ironSole, pressPlan } from '../core/press';
-import { stackSteps } from '../core/steps';
 import { benchRuns, openRunOf, START_STATE, type BenchRun, type BenchStep } from '../store/bench-runs';
 import { cloths } from '../store/cloths';
 import { database } from '../store/database';
@@ -29,23 +28,12 @@ export function startBench(partId: string): BenchRun {
   if (part.clothId === null) throw new InputError('clothId', 'is missing; say which cloth the part is cut from first');
   if (part.stack === null) throw new InputError('stack', 'is missing; choose layers for the part first');
   const cloth = cloths.get(db, part.clothId);
-  const fabric = fabricOf(cloth);
-  const question = questionFor(fabric, part.wish);
   const chosen: ChosenLayer[] = part.stack.layers.map(({ materialId, extent, angle }) => ({
     material: layers.get(db, materialId),
     extent,
     angle,
   }));
-  const stitched = question.profile.kind === 'stitch';
-  const steps = stackSteps({
-    fabric,
-    layers: chosen,
-    stitched,
-    floats: stitched && question.traits.hoopMarks,
-    bias: part.wish.cut === 'bias',
-    washed: part.wish.care !== 'none' && part.wish.care !== 'dry-clean',
-    cutAlready: part.wish.cutAlready === true,
-  });
+  const steps = stepsFor(questionFor(fabricOf(cloth), part.wish), chosen);
   const { settings } = readSettings(db);
   const piece = openPiece(part);
   const plate = ironSole(settings.soleLength, settings.soleWidth);

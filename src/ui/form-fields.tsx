@@ -84,3 +84,12 @@ export function CheckField({
 export function plainOptions<T extends string>(values: readonly T[]): [T, string][] {
   return values.map((value) => [value, value]);
 }
+
+/** Ties text fields to a draft by their names: value, change, and the error that the field is to show. */
+export function textBinder<D extends object>(draft: D, set: (change: Partial<D>) => void, errors: Record<string, string>) {
+  return (key: keyof D & string, error = errors[key]) => ({
+    value: String(draft[key]),
+    error,
+    onChange: (value: string) => set({ [key]: value } as Partial<D>),
+  });
+}

@@ -9,7 +9,6 @@ import {
   type Predicted,
   type PredictedWith,
 } from '../layers';
-import { stackSteps } from '../steps';
 import type { Candidate, Judged, Question } from './context';
 import { CRITERIA } from './criteria';
 import { embroideryLoad, stitchDensityOf, typicalDensity } from './embroidery-load';
@@ -17,6 +16,7 @@ import { HAND_BANDS, type Part } from './part';
 import { candidatesFor } from './recipes';
 import { cautionsFor, reasonsFor } from './remarks';
 import { ROLE_PROFILES } from './roles';
+import { stepsFor } from './steps-for';
 import { traitsOf } from './traits';
 
 export interface StackLayer {
@@ -146,15 +146,6 @@ function publicPredicted(p: PredictedWith): Predicted {
 function describe(stack: Judged, score: number): RankedStack {
   const { question, predicted } = stack;
   const total = CRITERIA.reduce((sum, criterion) => sum + criterion.weight(question), 0);
-  const steps = stackSteps({
-    fabric: question.fabric,
-    layers: stack.layers,
-    stitched: question.profile.kind === 'stitch',
-    floats: question.profile.kind === 'stitch' && question.traits.hoopMarks,
-    bias: question.part.cut === 'bias',
-    washed: question.part.care !== 'none' && question.part.care !== 'dry-clean',
-    cutAlready: question.part.cutAlready === true,
-  });
   return {
     id: stack.id,
     title: stack.title,
@@ -177,7 +168,7 @@ function describe(stack: Judged, score: number): RankedStack {
     })),
     reasons: reasonsFor(stack),
     cautions: cautionsFor(stack),
-    steps: steps.map((step) => step.title),
+    steps: stepsFor(question, stack.layers).map((step) => step.title),
   };
 }
 

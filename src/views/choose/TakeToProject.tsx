@@ -3,6 +3,7 @@ import { ROLE_WORDS, type Part, type RankedStack } from '../../core/choose';
 import type { ApiError } from '../../ui/api';
 import { call, plainMessage } from '../../ui/api';
 import Field from '../../ui/Field';
+import { keptStack } from './answers';
 import PieceForm, { NEW_PIECE, tryOpen, type PieceDraft } from '../../ui/PieceForm';
 
 interface Props {
@@ -50,13 +51,7 @@ export default function TakeToProject({ stack, clothId, wish, projects, onClose 
         name: draft.name.trim(),
         clothId,
         wish: { ...wish, cut },
-        stack: {
-          title: stack.title,
-          layers: stack.layers.map(({ materialId, extent, angle }) => ({ materialId, extent, angle })),
-          predicted: stack.predicted,
-          reasons: stack.reasons,
-          cautions: stack.cautions,
-        },
+        stack: keptStack(stack),
       });
       location.assign(`/projects/${project}?part=${part.id}&stage=cut`);
     } catch (error) {

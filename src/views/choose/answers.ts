@@ -30,3 +30,14 @@ export function verdict(score: number): string {
   if (score >= 70) return 'fair';
   return 'a compromise';
 }
+
+/** A stack in the form in which it is kept with its part. */
+export function keptStack({ title, layers, predicted, reasons, cautions }: RankedStack) {
+  return {
+    title,
+    layers: layers.map(({ materialId, extent, angle }) => ({ materialId, extent, angle })),
+    predicted,
+    reasons,
+    cautions,
+  };
+}

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import type { FRAYS } from '../../core/cloth';
 import { bendingLengthFromOverhang, CONSTRUCTIONS, SHEERNESS, SURFACES, TONES, WEAVES, type Fabric } from '../../core/cloth';
 import { formatArealDensity, formatLength, parseArealDensity, parseLength } from '../../core/units';
-import { CheckField, plainOptions, SelectField, TextField } from '../../ui/form-fields';
+import { CheckField, plainOptions, SelectField, textBinder, TextField } from '../../ui/form-fields';
 import { useUnits } from '../../ui/units-context';
 import type { Cloth } from '../../store/cloths';
 import { readFibres, readNumber, readOptional, writeFibres } from './draft-parsing';
@@ -104,118 +104,85 @@ export default function ClothForm({ cloth, onSaved, onClose }: Props) {
       onSaved={onSaved}
       onClose={onClose}
     >
-      {(errors) => (
-        <>
-          <div className="grid gap-4 sm:grid-cols-2 lg:grid-cols-3">
-            <TextField
-              label="Name"
-              value={draft.name}
-              error={errors['name']}
-              placeholder="Blue linen from the market"
-              onChange={(name) => set({ name })}
-            />
-            <TextField
-              label="Weight"
-              value={draft.arealDensity}
-              error={errors['arealDensity']}
-              hint="120 g/m², 4 oz or 16 momme"
-              onChange={(arealDensity) => set({ arealDensity })}
-            />
-            <TextField
-              label="Made of"
-              value={draft.fibres}
-              error={errors['fibres']}
-              hint="55 linen, 45 cotton"
-              onChange={(fibres) => set({ fibres })}
-            />
-            <SelectField
-              label="Construction"
-              value={draft.construction}
-              options={plainOptions(CONSTRUCTIONS)}
-              onChange={(construction) => set({ construction })}
-            />
-            <SelectField
-              label="Weave or knit"
-              value={draft.weave ?? 'plain'}
-              options={plainOptions(WEAVES)}
-              onChange={(weave) => set({ weave })}
-            />
-            <TextField
-              label="Thickness, mm"
-              value={draft.thickness}
-              error={errors['thickness']}
-              hint="Leave empty to have it estimated"
-              onChange={(thickness) => set({ thickness })}
-            />
-            <TextField
-              label="Stretch along, %"
-              value={draft.stretchLength}
-              error={errors['stretchLength']}
-              onChange={(stretchLength) => set({ stretchLength })}
-            />
-            <TextField
-              label="Stretch across, %"
-              value={draft.stretchCross}
-              error={errors['stretchCross']}
-              onChange={(stretchCross) => set({ stretchCross })}
-            />
-            <TextField
-              label="Overhang at 41.5°"
-              value={draft.overhang}
-              error={errors['overhang']}
-              hint={bending ?? 'Measured on the jig; empty when not measured'}
-              onChange={(overhang) => set({ overhang })}
-            />
-            <SelectField label="Bears" value={draft.ironDots} options={IRON} onChange={(ironDots) => set({ ironDots })} />
-            <SelectField
-              label="A drop of water"
-              value={draft.water}
-              options={[
-                ['safe', 'does no harm'],
-                ['spots', 'leaves a spot'],
-                ['resists', 'runs off'],
-              ]}
-              onChange={(water) => set({ water })}
-            />
-            <SelectField
-              label="See-through"
-              value={draft.sheer}
-              options={plainOptions(SHEERNESS)}
-              onChange={(sheer) => set({ sheer })}
-            />
-            <SelectField label="Tone" value={draft.tone} options={plainOptions(TONES)} onChange={(tone) => set({ tone })} />
-            <SelectField
-              label="Frays"
-              value={draft.fray}
-              options={
-                [
-                  ['low', 'little'],
-                  ['medium', 'some'],
-                  ['high', 'a lot'],
-                ] satisfies [(typeof FRAYS)[number], string][]
-              }
-              onChange={(fray) => set({ fray })}
-            />
-          </div>
-          <fieldset>
-            <legend className="mb-1 font-semibold">Surface</legend>
-            <div className="flex flex-wrap gap-x-5">
-              {SURFACES.map((surface) => (
-                <CheckField
-                  key={surface}
-                  label={surface}
-                  checked={draft.surface.includes(surface)}
-                  onChange={(checked) =>
-                    set({ surface: checked ? [...draft.surface, surface] : draft.surface.filter((each) => each !== surface) })
-                  }
-                />
-              ))}
+      {(errors) => {
+        const text = textBinder(draft, set, errors);
+        return (
+          <>
+            <div className="grid gap-4 sm:grid-cols-2 lg:grid-cols-3">
+              <TextField label="Name" {...text('name')} placeholder="Blue linen from the market" />
+              <TextField label="Weight" {...text('arealDensity')} hint="120 g/m², 4 oz or 16 momme" />
+              <TextField label="Made of" {...text('fibres')} hint="55 linen, 45 cotton" />
+              <SelectField
+                label="Construction"
+                value={draft.construction}
+                options={plainOptions(CONSTRUCTIONS)}
+                onChange={(construction) => set({ construction })}
+              />
+              <SelectField
+                label="Weave or knit"
+                value={draft.weave ?? 'plain'}
+                options={plainOptions(WEAVES)}
+                onChange={(weave) => set({ weave })}
+              />
+              <TextField label="Thickness, mm" {...text('thickness')} hint="Leave empty to have it estimated" />
+              <TextField label="Stretch along, %" {...text('stretchLength')} />
+              <TextField label="Stretch across, %" {...text('stretchCross')} />
+              <TextField
+                label="Overhang at 41.5°"
+                {...text('overhang')}
+                hint={bending ?? 'Measured on the jig; empty when not measured'}
+              />
+              <SelectField label="Bears" value={draft.ironDots} options={IRON} onChange={(ironDots) => set({ ironDots })} />
+              <SelectField
+                label="A drop of water"
+                value={draft.water}
+                options={[
+                  ['safe', 'does no harm'],
+                  ['spots', 'leaves a spot'],
+                  ['resists', 'runs off'],
+                ]}
+                onChange={(water) => set({ water })}
+              />
+              <SelectField
+                label="See-through"
+                value={draft.sheer}
+                options={plainOptions(SHEERNESS)}
+                onChange={(sheer) => set({ sheer })}
+              />
+              <SelectField label="Tone" value={draft.tone} options={plainOptions(TONES)} onChange={(tone) => set({ tone })} />
+              <SelectField
+                label="Frays"
+                value={draft.fray}
+                options={
+                  [
+                    ['low', 'little'],
+                    ['medium', 'some'],
+                    ['high', 'a lot'],
+                  ] satisfies [(typeof FRAYS)[number], string][]
+                }
+                onChange={(fray) => set({ fray })}
+              />
             </div>
-          </fieldset>
-          <CheckField label="Washed already" checked={draft.prewashed ?? false} onChange={(prewashed) => set({ prewashed })} />
-          <TextField label="Note" value={draft.note} maxLength={4000} error={errors['note']} onChange={(note) => set({ note })} />
-        </>
-      )}
+            <fieldset>
+              <legend className="mb-1 font-semibold">Surface</legend>
+              <div className="flex flex-wrap gap-x-5">
+                {SURFACES.map((surface) => (
+                  <CheckField
+                    key={surface}
+                    label={surface}
+                    checked={draft.surface.includes(surface)}
+                    onChange={(checked) =>
+                      set({ surface: checked ? [...draft.surface, surface] : draft.surface.filter((each) => each !== surface) })
+                    }
+                  />
+                ))}
+              </div>
+            </fieldset>
+            <CheckField label="Washed already" checked={draft.prewashed ?? false} onChange={(prewashed) => set({ prewashed })} />
+            <TextField label="Note" {...text('note')} maxLength={4000} />
+          </>
+        );
+      }}
     </RecordDialog>
   );
 }

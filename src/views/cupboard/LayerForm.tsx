@@ -17,7 +17,7 @@ import {
   type Wash,
 } from '../../core/layers';
 import { formatArealDensity, formatLength, parseArealDensity, parseLength } from '../../core/units';
-import { CheckField, plainOptions, SelectField, TextField } from '../../ui/form-fields';
+import { CheckField, plainOptions, SelectField, textBinder, TextField } from '../../ui/form-fields';
 import { useUnits } from '../../ui/units-context';
 import type { Layer } from '../../store/layers';
 import { readNumber } from './draft-parsing';
@@ -137,153 +137,96 @@ export default function LayerForm({ layer, onSaved, onClose }: Props) {
       onSaved={onSaved}
       onClose={onClose}
     >
-      {(errors) => (
-        <>
-          <div className="grid gap-4 sm:grid-cols-2 lg:grid-cols-3">
-            <TextField
-              label="Name"
-              value={draft.name}
-              error={errors['name']}
-              placeholder="Light woven fusible, 45 g"
-              onChange={(name) => set({ name })}
-            />
-            <SelectField
-              label="Family"
-              value={draft.family}
-              options={FAMILIES.map((family) => [family, FAMILY_WORDS[family]] as const)}
-              onChange={(family) => set({ family })}
-            />
-            <SelectField
-              label="Form"
-              value={draft.form}
-              options={FORMS.map((form) => [form, FORM_WORDS[form]] as const)}
-              onChange={(form) => set({ form })}
-            />
-            <TextField
-              label="Weight"
-              value={draft.arealDensity}
-              error={errors['arealDensity']}
-              hint="For a liquid, what it leaves when dry"
-              onChange={(arealDensity) => set({ arealDensity })}
-            />
-            <TextField
-              label="Thickness, mm"
-              value={draft.thickness}
-              error={errors['thickness']}
-              onChange={(thickness) => set({ thickness })}
-            />
-            <TextField
-              label="Bending length, mm"
-              value={draft.bendingLength}
-              error={errors['bendingLength']}
-              hint="Half its overhang on the 41.5° jig"
-              onChange={(bendingLength) => set({ bendingLength })}
-            />
-            <TextField
-              label="Stretch along, %"
-              value={draft.stretchLength}
-              error={errors['stretchLength']}
-              onChange={(stretchLength) => set({ stretchLength })}
-            />
-            <TextField
-              label="Stretch across, %"
-              value={draft.stretchCross}
-              error={errors['stretchCross']}
-              onChange={(stretchCross) => set({ stretchCross })}
-            />
-            <TextField
-              label="Stiffness in the sheet, N/m"
-              value={draft.membraneStiffness}
-              error={errors['membraneStiffness']}
-              hint="About 20 times the grams"
-              onChange={(membraneStiffness) => set({ membraneStiffness })}
-            />
-            <TextField
-              label="Width of the roll"
-              value={draft.rollWidth}
-              error={errors['rollWidth']}
-              onChange={(rollWidth) => set({ rollWidth })}
-            />
-            <TextField
-              label="Price of a metre"
-              value={draft.price}
-              error={errors['pricePerMetre']}
-              onChange={(price) => set({ price })}
-            />
-            <SelectField
-              label="See-through"
-              value={draft.opacity}
-              options={plainOptions(SHEERNESS)}
-              onChange={(opacity) => set({ opacity })}
-            />
-          </div>
-          <fieldset>
-            <legend className="mb-1 font-semibold">The leaflet says</legend>
-            <div className="grid gap-4 sm:grid-cols-2 lg:grid-cols-4">
-              <SelectField label="Iron" value={draft.ironDots} options={IRON} onChange={(ironDots) => set({ ironDots })} />
-              <TextField
-                label="Seconds a stop"
-                value={draft.seconds}
-                error={errors['leaflet']}
-                onChange={(seconds) => set({ seconds })}
+      {(errors) => {
+        const text = textBinder(draft, set, errors);
+        return (
+          <>
+            <div className="grid gap-4 sm:grid-cols-2 lg:grid-cols-3">
+              <TextField label="Name" {...text('name')} placeholder="Light woven fusible, 45 g" />
+              <SelectField
+                label="Family"
+                value={draft.family}
+                options={FAMILIES.map((family) => [family, FAMILY_WORDS[family]] as const)}
+                onChange={(family) => set({ family })}
               />
               <SelectField
-                label="Cover"
-                value={draft.cover}
-                options={COVERS.map((cover) => [cover, COVER_WORDS[cover]] as const)}
-                onChange={(cover) => set({ cover })}
+                label="Form"
+                value={draft.form}
+                options={FORMS.map((form) => [form, FORM_WORDS[form]] as const)}
+                onChange={(form) => set({ form })}
               />
-              <TextField label="Minutes to cool" value={draft.coolMinutes} onChange={(coolMinutes) => set({ coolMinutes })} />
+              <TextField label="Weight" {...text('arealDensity')} hint="For a liquid, what it leaves when dry" />
+              <TextField label="Thickness, mm" {...text('thickness')} />
+              <TextField label="Bending length, mm" {...text('bendingLength')} hint="Half its overhang on the 41.5° jig" />
+              <TextField label="Stretch along, %" {...text('stretchLength')} />
+              <TextField label="Stretch across, %" {...text('stretchCross')} />
+              <TextField label="Stiffness in the sheet, N/m" {...text('membraneStiffness')} hint="About 20 times the grams" />
+              <TextField label="Width of the roll" {...text('rollWidth')} />
+              <TextField label="Price of a metre" {...text('price', errors['pricePerMetre'])} />
+              <SelectField
+                label="See-through"
+                value={draft.opacity}
+                options={plainOptions(SHEERNESS)}
+                onChange={(opacity) => set({ opacity })}
+              />
             </div>
-          </fieldset>
-          <div className="grid gap-4 sm:grid-cols-2 lg:grid-cols-4">
-            <SelectField
-              label="Glue"
-              value={draft.glue}
-              options={GLUES.map((glue) => [glue, GLUE_WORDS[glue]] as const)}
-              onChange={(glue) => set({ glue })}
-            />
-            <SelectField
-              label="Stands"
-              value={draft.wash}
-              options={WASHES.map((wash) => [wash, WASH_WORDS[wash]] as const)}
-              onChange={(wash) => set({ wash })}
-            />
-            <SelectField
-              label="In the end it"
-              value={draft.ends}
-              options={ENDS.map((ends) => [ends, ENDS_WORDS[ends]] as const)}
-              onChange={(ends) => set({ ends })}
-            />
-            <TextField
-              label="Stiffens cloth, times"
-              value={draft.stiffening}
-              error={errors['stiffening']}
-              hint="1 unless it is a liquid"
-              onChange={(stiffening) => set({ stiffening })}
-            />
-          </div>
-          <div className="flex flex-wrap gap-x-6">
-            <CheckField label="Needs steam" checked={draft.steam} onChange={(steam) => set({ steam })} />
-            <CheckField label="Stands dry cleaning" checked={draft.dryClean} onChange={(dryClean) => set({ dryClean })} />
-            <CheckField label="Shrink it first" checked={draft.preShrink} onChange={(preShrink) => set({ preShrink })} />
-            <CheckField label="Has a grain" checked={draft.grain} onChange={(grain) => set({ grain })} />
-            <CheckField label="I have some" checked={draft.inStock} onChange={(inStock) => set({ inStock })} />
-            {TONES.map((tone) => (
-              <CheckField
-                key={tone}
-                label={`kept in ${tone}`}
-                checked={draft.tones.includes(tone)}
-                onChange={(checked) =>
-                  set({ tones: checked ? [...draft.tones, tone] : draft.tones.filter((each) => each !== tone) })
-                }
+            <fieldset>
+              <legend className="mb-1 font-semibold">The leaflet says</legend>
+              <div className="grid gap-4 sm:grid-cols-2 lg:grid-cols-4">
+                <SelectField label="Iron" value={draft.ironDots} options={IRON} onChange={(ironDots) => set({ ironDots })} />
+                <TextField label="Seconds a stop" {...text('seconds', errors['leaflet'])} />
+                <SelectField
+                  label="Cover"
+                  value={draft.cover}
+                  options={COVERS.map((cover) => [cover, COVER_WORDS[cover]] as const)}
+                  onChange={(cover) => set({ cover })}
+                />
+                <TextField label="Minutes to cool" {...text('coolMinutes')} />
+              </div>
+            </fieldset>
+            <div className="grid gap-4 sm:grid-cols-2 lg:grid-cols-4">
+              <SelectField
+                label="Glue"
+                value={draft.glue}
+                options={GLUES.map((glue) => [glue, GLUE_WORDS[glue]] as const)}
+                onChange={(glue) => set({ glue })}
               />
-            ))}
-          </div>
-          {errors['tones'] && <p className="font-semibold text-error">Shades: {errors['tones']}</p>}
-          <TextField label="Note" value={draft.note} maxLength={4000} error={errors['note']} onChange={(note) => set({ note })} />
-        </>
-      )}
+              <SelectField
+                label="Stands"
+                value={draft.wash}
+                options={WASHES.map((wash) => [wash, WASH_WORDS[wash]] as const)}
+                onChange={(wash) => set({ wash })}
+              />
+              <SelectField
+                label="In the end it"
+                value={draft.ends}
+                options={ENDS.map((ends) => [ends, ENDS_WORDS[ends]] as const)}
+                onChange={(ends) => set({ ends })}
+              />
+              <TextField label="Stiffens cloth, times" {...text('stiffening')} hint="1 unless it is a liquid" />
+            </div>
+            <div className="flex flex-wrap gap-x-6">
+              <CheckField label="Needs steam" checked={draft.steam} onChange={(steam) => set({ steam })} />
+              <CheckField label="Stands dry cleaning" checked={draft.dryClean} onChange={(dryClean) => set({ dryClean })} />
+              <CheckField label="Shrink it first" checked={draft.preShrink} onChange={(preShrink) => set({ preShrink })} />
+              <CheckField label="Has a grain" checked={draft.grain} onChange={(grain) => set({ grain })} />
+              <CheckField label="I have some" checked={draft.inStock} onChange={(inStock) => set({ inStock })} />
+              {TONES.map((tone) => (
+                <CheckField
+                  key={tone}
+                  label={`kept in ${tone}`}
+                  checked={draft.tones.includes(tone)}
+                  onChange={(checked) =>
+                    set({ tones: checked ? [...draft.tones, tone] : draft.tones.filter((each) => each !== tone) })
+                  }
+                />
+              ))}
+            </div>
+            {errors['tones'] && <p className="font-semibold text-error">Shades: {errors['tones']}</p>}
+            <TextField label="Note" {...text('note')} maxLength={4000} />
+          </>
+        );
+      }}
     </RecordDialog>
   );
 }

@@ -1,9 +1,8 @@
 import { Play, RotateCcw } from 'lucide-react';
 import { useMemo, useState } from 'react';
-import { questionFor } from '../../core/choose';
+import { questionFor, stepsFor } from '../../core/choose';
 import { fabricOf } from '../../core/cloth';
 import type { Material } from '../../core/layers';
-import { stackSteps } from '../../core/steps';
 import { formatDuration } from '../../core/units';
 import type { ApiError } from '../../ui/api';
 import { call } from '../../ui/api';
@@ -29,17 +28,8 @@ export default function ApplyStage({ part, cloth, layers, openRun, onChoose }: P
   const [error, setError] = useState<string>();
   const steps = useMemo(() => {
     if (!cloth || !part.stack) return [];
-    const question = questionFor(fabricOf(cloth), part.wish);
-    const stitched = question.profile.kind === 'stitch';
-    return stackSteps({
-      fabric: question.fabric,
-      layers: layers.filter((layer): layer is StageLayer & { material: Material } => layer.material !== undefined),
-      stitched,
-      floats: stitched && question.traits.hoopMarks,
-      bias: part.wish.cut === 'bias',
-      washed: part.wish.care !== 'none' && part.wish.care !== 'dry-clean',
-      cutAlready: part.wish.cutAlready === true,
-    });
+    const known = layers.filter((layer): layer is StageLayer & { material: Material } => layer.material !== undefined);
+    return stepsFor(questionFor(fabricOf(cloth), part.wish), known);
   }, [part, cloth, layers]);
   if (!cloth || !part.stack) {
     return (

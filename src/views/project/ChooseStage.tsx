@@ -7,7 +7,7 @@ import DroopDrawing from '../../ui/DroopDrawing';
 import { keepUnits } from '../../ui/text';
 import type { Cloth } from '../../store/cloths';
 import type { Part } from '../../store/parts';
-import { groupAnswers, verdict } from '../choose/answers';
+import { groupAnswers, keptStack, verdict } from '../choose/answers';
 
 interface Props {
   part: Part;
@@ -47,13 +47,7 @@ export default function ChooseStage({ part, cloth, onSave, onCloth, onNext }: Pr
     try {
       const saved = await onSave({
         ...part,
-        stack: {
-          title: stack.title,
-          layers: stack.layers.map(({ materialId, extent, angle }) => ({ materialId, extent, angle })),
-          predicted: stack.predicted,
-          reasons: stack.reasons,
-          cautions: stack.cautions,
-        },
+        stack: keptStack(stack),
         cutDone: false,
       });
       // A layer that this page has not seen yet has to be fetched with it.

@@ -15,6 +15,7 @@ import {
 import type { ApiError } from '../../ui/api';
 import { call, plainMessage } from '../../ui/api';
 import Field from '../../ui/Field';
+import { CheckField, plainOptions, SelectField } from '../../ui/form-fields';
 import PieceForm, { NEW_PIECE, tryOpen, type PieceDraft } from '../../ui/PieceForm';
 import type { Cloth } from '../../store/cloths';
 import type { Part } from '../../store/parts';
@@ -108,6 +109,7 @@ export default function PartsStage({ projectId, part, cloths, onSave, onAdded }:
       set(value);
       setState('idle');
     };
+  const changeWish = (change: Partial<Wish>) => touch(setWish)({ ...wish, ...change });
   return (
     <form
       className="sheet space-y-5 p-5"
@@ -135,73 +137,36 @@ export default function PartsStage({ projectId, part, cloths, onSave, onAdded }:
             </select>
           </Field>
         )}
-        <Field label="It is a" id="wish-role">
-          <select
-            id="wish-role"
-            className="select"
-            value={wish.role}
-            onChange={(e) => touch(setWish)({ ...wish, role: e.target.value as Role })}
-          >
-            {ROLES.map((role) => (
-              <option key={role} value={role}>
-                {ROLE_WORDS[role]}
-              </option>
-            ))}
-          </select>
-        </Field>
-        <Field label="Should feel" id="wish-hand">
-          <select
-            id="wish-hand"
-            className="select"
-            value={wish.hand}
-            onChange={(e) => touch(setWish)({ ...wish, hand: e.target.value as Wish['hand'] })}
-          >
-            <option value="usual">as usual for it</option>
-            {HANDS.map((hand) => (
-              <option key={hand} value={hand}>
-                {hand}
-              </option>
-            ))}
-          </select>
-        </Field>
-        <Field label="Stretch" id="wish-stretch">
-          <select
-            id="wish-stretch"
-            className="select"
-            value={wish.stretch}
-            onChange={(e) => touch(setWish)({ ...wish, stretch: e.target.value as StretchWish })}
-          >
-            {STRETCHES.map((stretch) => (
-              <option key={stretch} value={stretch}>
-                {STRETCH_WORDS[stretch]}
-              </option>
-            ))}
-          </select>
-        </Field>
-        <Field label="Care" id="wish-care">
-          <select
-            id="wish-care"
-            className="select"
-            value={wish.care}
-            onChange={(e) => touch(setWish)({ ...wish, care: e.target.value as Care })}
-          >
-            {CARES.map((care) => (
-              <option key={care} value={care}>
-                {CARE_WORDS[care]}
-              </option>
-            ))}
-          </select>
-        </Field>
-      </div>
-      <label className="flex min-h-[44px] w-fit cursor-pointer items-center gap-2">
-        <input
-          type="checkbox"
-          className="checkbox checkbox-primary"
-          checked={wish.cutAlready}
-          onChange={(e) => touch(setWish)({ ...wish, cutAlready: e.target.checked })}
+        <SelectField
+          label="It is a"
+          value={wish.role}
+          options={ROLES.map((role) => [role, ROLE_WORDS[role]] as const)}
+          onChange={(role) => changeWish({ role })}
         />
-        The cloth pieces are cut already
-      </label>
+        <SelectField
+          label="Should feel"
+          value={wish.hand}
+          options={[['usual', 'as usual for it'], ...plainOptions(HANDS)]}
+          onChange={(hand) => changeWish({ hand })}
+        />
+        <SelectField
+          label="Stretch"
+          value={wish.stretch}
+          options={STRETCHES.map((stretch) => [stretch, STRETCH_WORDS[stretch]] as const)}
+          onChange={(stretch) => changeWish({ stretch })}
+        />
+        <SelectField
+          label="Care"
+          value={wish.care}
+          options={CARES.map((care) => [care, CARE_WORDS[care]] as const)}
+          onChange={(care) => changeWish({ care })}
+        />
+      </div>
+      <CheckField
+        label="The cloth pieces are cut already"
+        checked={wish.cutAlready}
+        onChange={(cutAlready) => changeWish({ cutAlready })}
+      />
       {errors['general'] && (
         <p role="alert" className="font-semibold text-error">
           {errors['general']}
