@@ -1,7 +1,7 @@
 import * as yup from 'yup';
 import { AVOIDS, CARES, CUTS, HANDS, ROLES, STRETCHES } from '../core/choose';
 import { CONSTRUCTIONS, FIBRES, FRAYS, SHEERNESS, SURFACES, TONES, WATER, WEAVES } from '../core/cloth';
-import { number, oneOf, shape } from './rules';
+import { number, oneOf, shape, text } from './rules';
 
 const fibreShare = shape({
   fibre: oneOf(FIBRES).required(),
@@ -70,4 +70,6 @@ export const chooseSchema = shape({
   fabric: fabricSchema,
   part: partSchema,
   limit: number({ min: 1, max: 200, integer: true }),
+  /** A cloth of the cupboard, so that what was filed about it counts. */
+  clothId: text(100, 1),
 });

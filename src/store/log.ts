@@ -1,5 +1,6 @@
 import { bendingLengthFromOverhang } from '../core/cloth';
 import type { Cover } from '../core/layers';
+import type { PairRecord } from '../core/learn';
 import type { Db } from './database';
 import { Table, column, type Kept } from './table';
 
@@ -61,4 +62,17 @@ export function logList(db: Db): LogEntry[] {
 
 export function logOfPart(db: Db, partId: string): LogEntry[] {
   return logEntries.list(db, 'part_id = ?', [partId], 'done_on DESC, created_at DESC, id');
+}
+
+/** What was filed about a cloth, gathered by the stack that was used (its layer ids in order). */
+export function memoryOfCloth(db: Db, clothId: string): Map<string, PairRecord> {
+  const memory = new Map<string, PairRecord>();
+  for (const entry of logEntries.list(db, 'cloth_id = ?', [clothId], 'done_on, id')) {
+    const key = entry.layerIds.join('+');
+    const record = memory.get(key) ?? { readings: [], good: 0, fair: 0, poor: 0 };
+    record[entry.outcome] += 1;
+    if (entry.measuredBendingLength !== null) record.readings.push(entry.measuredBendingLength);
+    memory.set(key, record);
+  }
+  return memory;
 }

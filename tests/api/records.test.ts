@@ -120,6 +120,31 @@ describe('from a project to the logbook', () => {
     expect((await send('GET', '/api/log')).body.log[0]).toMatchObject({ title: 'Collar', predictedBendingLength: 30 });
   });
 
+  it('remembers: what was filed about a cloth changes the next answer about it', async () => {
+    const cloth = (await post('/api/cloths', { ...CLOTH, name: 'Remembered linen' })).body;
+    const ask = async () =>
+      (await post('/api/choose', { fabric: FABRIC, part: PART, limit: 1, clothId: cloth.id })).body.ranked[0];
+    const before = await ask();
+    await post('/api/log', {
+      doneOn: '2026-05-31',
+      title: 'Collar',
+      clothId: cloth.id,
+      clothName: cloth.name,
+      stackTitle: before.title,
+      layerIds: before.layers.map(({ materialId }: { materialId: string }) => materialId),
+      settings: { ironDots: 2, seconds: 10, steam: false, cover: 'cloth' },
+      checks: { held: [], failed: [] },
+      outcome: 'good',
+      overhang: before.predicted.bendingLength * 2.4,
+    });
+    const after = await ask();
+    expect(after.id).toBe(before.id);
+    expect(after.memory).toMatchObject({ readings: 1, tried: 1 });
+    expect(after.predicted.bendingLength).toBeGreaterThan(before.predicted.bendingLength * 1.05);
+    expect(after.predicted.high - after.predicted.low).toBeLessThan((before.predicted.high - before.predicted.low) * 1.2);
+    expect((await post('/api/choose', { fabric: FABRIC, part: PART, limit: 1 })).body.ranked[0]).not.toHaveProperty('memory');
+  });
+
   it('says what a part still needs before the bench', async () => {
     const project = (await post('/api/projects', { name: 'Bag' })).body;
     const part = (await post(`/api/projects/${project.id}/parts`, PIECE)).body;

@@ -100,6 +100,16 @@ test('a new user goes from a piece of cloth to a fused, logged piece', async ({ 
   const entry = page.getByRole('listitem').filter({ hasText: 'Points turned cleanly.' });
   await expect(entry).toContainText(title.replace(/\u00a0/g, ' ').split(',')[0]!);
   await expect(entry.getByText(/measured/)).toContainText('31');
+
+  // And the next answer about this cloth knows of it.
+  await open(page, '/?cloth=tq-shirt-lawn&hand=crisp');
+  const known = page
+    .getByRole('button')
+    .filter({ hasText: 'in your logbook: tried' })
+    .filter({ hasText: title.split(',')[0]! });
+  await known.first().click();
+  await page.getByText('Where this figure comes from').click();
+  await expect(page.getByText(/The model alone says \d+ mm/)).toBeVisible();
 });
 
 test('two tabs on one part: the second save shows both versions and overwrites nothing by itself', async ({ context }) => {

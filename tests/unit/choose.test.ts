@@ -156,6 +156,26 @@ const CASES: [
     (s) => families(s)[0] === 'organza',
     (s) => s.layers.some((l) => material(l.materialId).leaflet.steam),
   ],
+  [
+    'bias-cut edge that keeps its give: all-way stretch',
+    'Cotton lawn',
+    part('neck-facing', { cut: 'bias', stretch: 'keep' }),
+    (s) => families(s)[0] === 'stretch-knit',
+  ],
+  [
+    'rib cuff that keeps its stretch: gives both ways',
+    'Rib knit',
+    part('cuff', { stretch: 'keep' }),
+    (s) => families(s)[0] === 'stretch-knit',
+    (s) => s.layers.some((l) => material(l.materialId).stretchLength < 6),
+  ],
+  [
+    'organza collar stays sheer',
+    'Silk organza',
+    part('collar', { care: 'dry-clean' }),
+    (s) => families(s)[0] === 'organza',
+    (s) => s.layers.some((l) => material(l.materialId).opacity === 'opaque'),
+  ],
   ['coat lapel: hair canvas', 'Wool coating', part('lapel', { care: 'dry-clean' }), (s) => families(s).includes('hair-canvas')],
   [
     'washed coat lapel: no hair canvas',

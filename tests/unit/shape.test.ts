@@ -128,6 +128,18 @@ describe('inset', () => {
     expect(nearestFault(curve, allowances, result.outlines)).toBeLessThan(0.01);
   });
 
+  it('keeps the mitre of an almost straight corner', () => {
+    const roof: Outline = [
+      [0, 0],
+      [97, 0],
+      [97, 50],
+      [48.5, 49.9],
+      [0, 50],
+    ];
+    const { outlines } = inset(roof, [0, 0, 3, 3, 0]);
+    expect(outlines[0]!.some(([x, y]) => Math.abs(x - 48.5) < 0.01 && Math.abs(y - 46.9) < 0.001)).toBe(true);
+  });
+
   it('keeps every point its allowance away, on random star-shaped pieces', () => {
     fc.assert(
       fc.property(

@@ -9,10 +9,11 @@ import {
   type Predicted,
   type PredictedWith,
 } from '../layers';
+import { blend, type PairRecord } from '../learn';
 import type { Candidate, Judged, Question } from './context';
 import { CRITERIA } from './criteria';
 import { embroideryLoad, stitchDensityOf, typicalDensity } from './embroidery-load';
-import { HAND_BANDS, type Part } from './part';
+import { HAND_BANDS, type Hand, type Part } from './part';
 import { candidatesFor } from './recipes';
 import { cautionsFor, reasonsFor } from './remarks';
 import { ROLE_PROFILES } from './roles';
@@ -54,6 +55,8 @@ export interface RankedStack {
   reasons: string[];
   cautions: string[];
   steps: string[];
+  /** What the logbook knows of this stack on this cloth; absent when nothing was filed. */
+  memory?: { readings: number; share: number; modelBendingLength: number; tried: number };
 }
 
 export interface RuledOutStack {
@@ -76,19 +79,25 @@ export interface Choice {
   judged: number;
 }
 
+/** Nothing was filed yet. */
+const NO_MEMORY: ReadonlyMap<string, PairRecord> = new Map();
+
 /** Stacks that score less than this are not worth a line on the screen. */
 const WORTH_SHOWING = 25;
 
 const DEFAULT_LIMIT = 24;
 
+/** The next softer feel. */
+const SOFTER: Record<Hand, Hand> = { fluid: 'fluid', soft: 'fluid', firm: 'soft', crisp: 'firm', rigid: 'crisp' };
+
 /** Builds the question that rules are written against. */
-export function questionFor(fabric: Fabric, part: Part): Question {
+export function questionFor(fabric: Fabric, part: Part, memory: ReadonlyMap<string, PairRecord> = NO_MEMORY): Question {
   const profile = ROLE_PROFILES[part.role];
-  // A knit hangs softer than any weave; what is soft in a weave would be board-like in jersey.
-  const usual = profile.hand === 'soft' && fabric.construction === 'knit' && profile.kind === 'garment' ? 'fluid' : profile.hand;
+  // A knit hangs softer than any weave; what is firm in a weave would be board-like in jersey.
+  const usual = fabric.construction === 'knit' && profile.kind === 'garment' ? SOFTER[profile.hand] : profile.hand;
   const hand = part.hand ?? usual;
   const density = part.embroidery ? stitchDensityOf(part.embroidery) : typicalDensity(part.role);
-  return { fabric, part, profile, traits: traitsOf(fabric, part), hand, band: HAND_BANDS[hand], stitchDensity: density };
+  return { fabric, part, profile, traits: traitsOf(fabric, part), hand, band: HAND_BANDS[hand], stitchDensity: density, memory };
 }
 
 /** Layers that are still there when the thing is finished, or whose working state is what is wanted. */
@@ -101,12 +110,13 @@ function lasting(question: Question, layers: readonly ChosenLayer[]): Material[]
 
 function judge(question: Question, candidate: Candidate): Judged {
   const stays = lasting(question, candidate.layers);
-  const predicted = stackStiffness(question.fabric, stays);
+  const record = question.memory.get(candidate.id);
+  const predicted = blend(stackStiffness(question.fabric, stays), record?.readings ?? []);
   const load =
     question.stitchDensity === undefined || question.profile.kind !== 'stitch'
       ? undefined
       : embroideryLoad(question.fabric, question.traits, candidate.layers, question.stitchDensity);
-  return { ...candidate, question, predicted, load, addedWeight: predicted.arealDensity - question.fabric.arealDensity };
+  return { ...candidate, question, predicted, record, load, addedWeight: predicted.arealDensity - question.fabric.arealDensity };
 }
 
 function scoreOf(stack: Judged): number {
@@ -169,6 +179,16 @@ function describe(stack: Judged, score: number): RankedStack {
     reasons: reasonsFor(stack),
     cautions: cautionsFor(stack),
     steps: stepsFor(question, stack.layers).map((step) => step.title),
+    ...(stack.record ? { memory: memoryOf(stack, stack.record) } : {}),
+  };
+}
+
+function memoryOf({ predicted }: Judged, { readings, good, fair, poor }: PairRecord) {
+  return {
+    readings: readings.length,
+    share: predicted.memoryShare,
+    modelBendingLength: predicted.modelBendingLength,
+    tried: good + fair + poor,
   };
 }
 
@@ -183,9 +203,16 @@ function describe(stack: Judged, score: number): RankedStack {
  * @param part what it is for and what is wished of it
  * @param library the layers to choose from
  * @param limit most stacks to return
+ * @param memory what was filed about this cloth, by the stack's id
  */
-export function choose(fabric: Fabric, part: Part, library: readonly Material[], limit: number = DEFAULT_LIMIT): Choice {
-  const question = questionFor(fabric, part);
+export function choose(
+  fabric: Fabric,
+  part: Part,
+  library: readonly Material[],
+  limit: number = DEFAULT_LIMIT,
+  memory: ReadonlyMap<string, PairRecord> = NO_MEMORY,
+): Choice {
+  const question = questionFor(fabric, part, memory);
   const { candidates, refused } = candidatesFor(question, library);
   const judged = candidates.map((candidate) => {
     const stack = judge(question, candidate);

@@ -1,5 +1,6 @@
 import type { Fabric } from '../cloth';
-import type { ChosenLayer, PredictedWith } from '../layers';
+import type { ChosenLayer } from '../layers';
+import type { Blended, PairRecord } from '../learn';
 import type { EmbroideryLoad } from './embroidery-load';
 import type { Hand, Part } from './part';
 import type { RoleProfile } from './roles';
@@ -16,6 +17,8 @@ export interface Question {
   band: readonly [number, number];
   /** Density of the motif that is judged, stitches per cm²; undefined when nothing is stitched. */
   stitchDensity: number | undefined;
+  /** What was filed about this cloth, by the stack's id. */
+  memory: ReadonlyMap<string, PairRecord>;
 }
 
 /** A stack before it is judged. */
@@ -32,7 +35,9 @@ export interface Candidate {
 /** A candidate with what was computed for it; what criteria and remarks are written against. */
 export interface Judged extends Candidate {
   question: Question;
-  predicted: PredictedWith;
+  predicted: Blended;
+  /** What was filed about this stack on this cloth. */
+  record: PairRecord | undefined;
   load: EmbroideryLoad | undefined;
   /** Weight of what stays behind the cloth, g/m². */
   addedWeight: number;

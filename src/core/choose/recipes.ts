@@ -68,7 +68,7 @@ const RECIPES: Recipe[] = [
   },
   {
     id: 'mulled-base', roles: HATS,
-    suitability: ({ part }) => (part.role === 'hat-brim' ? 95 : 98),
+    suitability: ({ part }) => (part.role === 'hat-brim' ? 96 : 100),
     slots: [{ families: ['mulling'], duty: 'main' }, { families: ['buckram'], duty: 'main' }],
   },
   {
@@ -115,8 +115,8 @@ function shift(question: Question, layer: Material): number {
   const sewn = layer.form === 'sew-in';
   if (profile.kind === 'garment' && profile.area !== 'strip') {
     if (fabric.sheer === 'sheer') {
-      if (layer.family === 'organza') points += 22;
-      else if (layer.opacity === 'sheer') points += 4;
+      if (layer.family === 'organza') points += 26;
+      else if (layer.opacity === 'sheer') points += layer.family === 'nonwoven' ? -10 : 4;
       else points -= 14;
     }
     if (traits.loose && layer.family === 'tricot') points += 14;
@@ -131,7 +131,10 @@ function shift(question: Question, layer: Material): number {
     } else if (layer.family === 'stretch-knit') {
       points -= part.cut === 'bias' || traits.gives ? 0 : 16;
     }
-    if (part.cut === 'bias' && part.stretch === 'keep' && layer.family === 'stretch-knit') points += 10;
+    if (part.cut === 'bias' && part.stretch === 'keep') {
+      if (layer.family === 'stretch-knit') points += 18;
+      if (layer.family === 'woven') points -= 14;
+    }
     if (part.stretch === 'stop' && traits.gives && layer.family === 'weft') points += 10;
     if (traits.ruinedByPressing && layer.family === 'organza') points += 18;
     if ((traits.ruinedByPressing || traits.open) && layer.family === 'cloth-underlining') points += 10;
@@ -162,7 +165,7 @@ function shift(question: Question, layer: Material): number {
   return points;
 }
 
-function treatmentShift({ fabric, part, traits }: Question, layer: Material): number {
+function treatmentShift({ fabric, part, profile, traits }: Question, layer: Material): number {
   let points = 0;
   if (layer.form === 'liquid' && traits.natural < 0.5) points -= 18;
   if (part.role === 'printing' || part.role === 'modelling') {
@@ -173,6 +176,7 @@ function treatmentShift({ fabric, part, traits }: Question, layer: Material): nu
     if (part.cut === 'bias') points += layer.family === 'starch' && part.cutAlready !== true ? 8 : 0;
     if (layer.stiffening >= 8) points -= 14;
   }
+  if (profile.kind === 'quilt' && layer.form === 'sew-in') points -= 14;
   if (part.role === 'knit-panel-quilt' && fabric.construction !== 'knit' && layer.family === 'nonwoven') points -= 10;
   return points;
 }

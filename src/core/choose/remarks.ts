@@ -40,6 +40,12 @@ const CHARACTER: Partial<Record<Family, string>> = {
 /** Why this stack fits, best reason first. */
 const REASONS: readonly Remark[] = [
   {
+    id: 'worked-before',
+    when: ({ record }) => record !== undefined && record.good > 0 && record.poor === 0,
+    words: ({ record }) =>
+      record!.good === 1 ? 'Came out well on this cloth before.' : `Came out well on this cloth ${record!.good} times.`,
+  },
+  {
     id: 'in-band',
     when: ({ predicted, question: { band, profile } }) =>
       profile.kind !== 'stitch' && predicted.bendingLength >= band[0] && predicted.bendingLength <= band[1],
@@ -132,6 +138,12 @@ const REASONS: readonly Remark[] = [
 
 /** What to look out for. */
 const CAUTIONS: readonly Remark[] = [
+  {
+    id: 'went-wrong-before',
+    when: ({ record }) => record !== undefined && record.poor > 0,
+    words: ({ record }) =>
+      `Went wrong on this cloth ${record!.poor === 1 ? 'once' : `${record!.poor} times`}: read your notes in the logbook before you use it again.`,
+  },
   {
     id: 'motif-too-dense',
     when: ({ load }) => load !== undefined && load.share > 1,

@@ -27,7 +27,7 @@ const FACING: Partial<Record<Family, number>> = {
   'pattern-cloth': 40,
 };
 
-const HAT_BASE: Partial<Record<Family, number>> = { 'firm-nonwoven': 72, buckram: 84, 'hair-canvas': 45 };
+const HAT_BASE: Partial<Record<Family, number>> = { 'firm-nonwoven': 72, buckram: 80, 'hair-canvas': 45 };
 
 export const ROLE_PROFILES: Record<Role, RoleProfile> = {
   collar: {

@@ -1,5 +1,5 @@
 import { Clipper, FillRule, type Path64, type Paths64 } from 'clipper2-ts';
-import { polygonArea, signedArea, type Outline } from './polygon';
+import { polygonArea, signedArea, type Outline, type Point } from './polygon';
 
 /**
  * The one place where the polygon library is used. It works in whole numbers, because the library's own
@@ -37,19 +37,24 @@ function fromPaths(paths: Paths64, scale: number): Outline[] {
   );
 }
 
-/** Leaves out corners that lie on the line through their neighbours, within the rounding of the grid. */
+/**
+ * Leaves out corners that lie on the line through their neighbours, within the rounding of the grid. One at a
+ * time, against the neighbours that are kept: of two corners that fall together one has to stay.
+ */
 function withoutFlatCorners(outline: Outline, tolerance: number): Outline {
-  let kept = outline;
-  for (let pass = 0; pass < 2; pass++) {
-    const n = kept.length;
-    if (n <= 3) return kept;
-    kept = kept.filter((p, i) => {
-      const a = kept[(i + n - 1) % n]!;
-      const b = kept[(i + 1) % n]!;
-      const length = Math.hypot(b[0] - a[0], b[1] - a[1]);
-      return length === 0 || Math.abs((b[0] - a[0]) * (p[1] - a[1]) - (b[1] - a[1]) * (p[0] - a[0])) > tolerance * length;
-    });
+  const flat = (a: Point, p: Point, b: Point) => {
+    const length = Math.hypot(b[0] - a[0], b[1] - a[1]);
+    // A spur that runs out and back along itself encloses nothing.
+    if (length <= tolerance) return true;
+    return Math.abs((b[0] - a[0]) * (p[1] - a[1]) - (b[1] - a[1]) * (p[0] - a[0])) <= tolerance * length;
+  };
+  const kept: Outline = [];
+  for (const p of outline) {
+    while (kept.length >= 2 && flat(kept[kept.length - 2]!, kept[kept.length - 1]!, p)) kept.pop();
+    kept.push(p);
   }
+  while (kept.length > 3 && flat(kept[kept.length - 2]!, kept[kept.length - 1]!, kept[0]!)) kept.pop();
+  while (kept.length > 3 && flat(kept[kept.length - 1]!, kept[0]!, kept[1]!)) kept.shift();
   return kept;
 }
 

@@ -4,7 +4,7 @@ import type { Choice, RankedStack } from '../../core/choose';
 import CrossSection from '../../ui/CrossSection';
 import DroopDrawing from '../../ui/DroopDrawing';
 import Why from '../../ui/Why';
-import { keepUnits } from '../../ui/text';
+import { counted, keepUnits } from '../../ui/text';
 import { useUnits } from '../../ui/units-context';
 import { verdict } from './answers';
 
@@ -68,9 +68,16 @@ export default function AnswerDetail({ stack, siblings, choice, clothName, cloth
               {' + '}
               {terms.layerRigidity.toPrecision(2)} of the layers
               {terms.couplingRigidity > 0 ? ` + ${terms.couplingRigidity.toPrecision(2)} from gluing them together` : ''} ={' '}
-              <strong>{predicted.rigidity.toPrecision(2)} µN·m</strong>; the stack weighs M ={' '}
-              {units.weight(predicted.arealDensity)}.
+              <strong>{(terms.clothRigidity + terms.layerRigidity + terms.couplingRigidity).toPrecision(2)} µN·m</strong>; the
+              stack weighs M = {units.weight(predicted.arealDensity)}.
             </p>
+            {stack.memory && stack.memory.readings > 0 && (
+              <p>
+                The model alone says {Math.round(stack.memory.modelBendingLength)} mm. Your own{' '}
+                {counted(stack.memory.readings, 'reading')} of this pair {stack.memory.readings === 1 ? 'counts' : 'count'} for{' '}
+                <strong>{Math.round(stack.memory.share * 100)} %</strong> of the figure shown.
+              </p>
+            )}
             <p>
               {terms.clothSource === 'estimated'
                 ? 'The cloth is estimated from its description, which is most of the spread. Measure its overhang, and the fan narrows.'

@@ -45,6 +45,11 @@ export default function AnswerList({ groups, choice, openId, onOpen }: Props) {
                   {' · '}
                   {units.weight(best.predicted.arealDensity)} in all
                 </span>
+                {best.memory && (
+                  <span className="mt-0.5 block text-[0.92rem] leading-snug font-semibold text-success">
+                    in your logbook: tried {best.memory.tried === 1 ? 'once' : `${best.memory.tried} times`} on this cloth
+                  </span>
+                )}
                 <span className="mt-0.5 block text-[0.95rem] leading-snug">
                   {best.reasons.find((reason) => !/^(Hangs|Helps) /.test(reason)) ?? best.reasons[0]}
                 </span>

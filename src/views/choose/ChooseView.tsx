@@ -39,7 +39,12 @@ export default function ChooseView({ units, cloths, thicknesses, projects, start
     asked.current = state;
     history.replaceState(null, '', `/${toQuery(state)}`);
     const abort = new AbortController();
-    call<Choice>('POST', '/api/choose', { fabric: fabricOf(cloth), part: partOf(state), limit: 60 }, abort.signal)
+    call<Choice>(
+      'POST',
+      '/api/choose',
+      { fabric: fabricOf(cloth), part: partOf(state), limit: 60, clothId: cloth.id },
+      abort.signal,
+    )
       .then((answer) => {
         setChoice(answer);
         setOpenId(undefined);

@@ -25,7 +25,7 @@ export default function ChooseStage({ part, cloth, onSave, onCloth, onNext }: Pr
   useEffect(() => {
     if (!cloth) return undefined;
     const abort = new AbortController();
-    call<Choice>('POST', '/api/choose', { fabric: fabricOf(cloth), part: part.wish, limit: 80 }, abort.signal)
+    call<Choice>('POST', '/api/choose', { fabric: fabricOf(cloth), part: part.wish, limit: 80, clothId: cloth.id }, abort.signal)
       .then(setChoice)
       .catch((problem: Error) => !abort.signal.aborted && setError(problem.message));
     return () => abort.abort();

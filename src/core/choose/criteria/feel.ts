@@ -1,7 +1,7 @@
 import { points, type Criterion } from './criterion';
 
-/** Logarithmic distance outside the band at which the score has fallen to 37 %. */
-const FALL_OFF = 0.28;
+/** Logarithmic distance outside the band at which half of the score is lost: a factor of 1.35. */
+const HALF_LOST = 0.3;
 
 /** The droop of the finished stack against the band that the wanted feel stands for. */
 export const feel: Criterion = {
@@ -11,7 +11,8 @@ export const feel: Criterion = {
     const [low, high] = question.band;
     const c = predicted.bendingLength;
     const outside = c < low ? Math.log(low / c) : c > high ? Math.log(c / high) : 0;
-    if (outside > 0) return points(94 * Math.exp(-((outside / FALL_OFF) ** 2)));
+    // Far outside it still falls gently, so that of two misfits the nearer one leads.
+    if (outside > 0) return points(94 / (1 + (outside / HALF_LOST) ** 2));
     // Inside: a little better toward the middle, where a wrong estimate still lands in the band.
     const middle = Math.sqrt(low * high);
     return points(100 - 6 * (Math.abs(Math.log(c / middle)) / Math.log(high / middle)));

@@ -6,12 +6,13 @@ import { effort } from './effort';
 import { feel } from './feel';
 import { give } from './give';
 import { look } from './look';
+import { past } from './past';
 import { purpose } from './purpose';
 import { weight } from './weight';
 import type { Criterion } from './criterion';
 
 /** All criteria in the order in which the screens show them. */
-export const CRITERIA: readonly Criterion[] = [purpose, feel, carry, weight, give, look, care, bulk, effort, cost];
+export const CRITERIA: readonly Criterion[] = [purpose, feel, carry, weight, give, look, care, bulk, effort, cost, past];
 export { seamBulk } from './bulk';
 export { effortMinutes } from './effort';
 export type { Criterion } from './criterion';

@@ -1,0 +1,2 @@
+export { blend } from './blend';
+export type { Blended, PairRecord } from './blend';
