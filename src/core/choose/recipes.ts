@@ -33,7 +33,7 @@ const STITCHED: Role[] = ['embroidery', 'applique', 'free-stitching'];
 const JOINABLE: Form[] = ['loose', 'fusible', 'spray-glued'];
 
 /** At most this many materials are tried in one slot, those nearest to the middle of its weights. */
-const SLOT_LIMIT = 8;
+const SLOT_LIMIT = 7;
 
 const RECIPES: Recipe[] = [
   {

@@ -1,0 +1,41 @@
+import { readFileSync } from 'node:fs';
+import { describe, expect, it } from 'vitest';
+import { send } from './client';
+
+/** Examples of docs/api.md that can be sent as they stand. */
+const documented = readFileSync('docs/api.md', 'utf8');
+
+/** Body of the first example that follows a line with this method and path. */
+function example(heading: string): unknown {
+  const after = documented.slice(documented.indexOf(heading) + heading.length);
+  const start = after.indexOf('{');
+  let depth = 0;
+  for (let i = start; i < after.length; i++) {
+    if (after[i] === '{') depth++;
+    if (after[i] === '}') depth--;
+    if (depth === 0) return JSON.parse(after.slice(start, i + 1));
+  }
+  throw new Error(`no example after ${heading}`);
+}
+
+describe('docs/api.md', () => {
+  it.each([
+    ['POST /api/cloths\n', '/api/cloths', 201],
+    ['POST /api/layers\n', '/api/layers', 201],
+    ['POST /api/log\n', '/api/log', 201],
+    ["api/choose -H 'content-type: application/json' -d '", '/api/choose', 200],
+    ['→ `bendingLength`, `rigidity`, `profile?` (x to the right, y downward, from `[0, 0]`).\n```\n', '/api/compute/droop', 200],
+    ['→ `outlines`, `area`, `removedArea`.\n```\n', '/api/compute/inset', 200],
+    ['For now rows of upright rectangles; nothing is flipped.\n```\n', '/api/compute/cutplan', 200],
+    ['`coverage` (0–1).\n```\n', '/api/compute/pressplan', 200],
+  ])('example after %j is taken by %s', async (heading, path, status) => {
+    expect(documented).toContain(heading);
+    const answer = await send('POST', path, example(heading));
+    expect([answer.status, answer.body.error]).toEqual([status, undefined]);
+  });
+
+  it('has the example of a part that is taken', async () => {
+    const project = (await send('POST', '/api/projects', { name: 'Documented' })).body;
+    expect((await send('POST', `/api/projects/${project.id}/parts`, example('POST /api/projects/ID/parts\n'))).status).toBe(201);
+  });
+});
