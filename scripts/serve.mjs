@@ -1,4 +1,5 @@
 // Serves the built application: finds a free port, says where it is, and stays quiet.
+import { createServer as createHttpServer } from 'node:http';
 import { createServer } from 'node:net';
 import { existsSync } from 'node:fs';
 import { dirname, join } from 'node:path';
@@ -48,7 +49,20 @@ if (args.includes('--demo')) {
   process.env.NEMBREL_DEMO = '1';
   process.env.NEMBREL_DB ??= 'data/demo.db';
 }
-await import(pathToFileURL(entry).href);
+process.env.ASTRO_NODE_AUTOSTART = 'disabled';
+const { handler } = await import(pathToFileURL(entry).href);
+// The application sets its own, stricter headers; these stand on whatever is answered before it is reached.
+const server = createHttpServer((request, response) => {
+  response.setHeader('content-security-policy', "default-src 'self'; object-src 'none'; base-uri 'none'; frame-ancestors 'none'");
+  response.setHeader('x-content-type-options', 'nosniff');
+  handler(request, response);
+});
+// A client that never finishes its request does not hold a connection for ever.
+server.requestTimeout = 60_000;
+await new Promise((resolve, reject) => {
+  server.once('error', reject);
+  server.listen(port, '127.0.0.1', resolve);
+});
 // Open the database now, so that a trouble with it is told at the start and not with the first page.
 const answer = await fetch(`http://127.0.0.1:${port}/api/settings`);
 if (!answer.ok) {

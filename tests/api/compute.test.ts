@@ -238,6 +238,21 @@ describe('who may ask', () => {
     expect(missing.status).toBe(404);
     expect(missing.body.error.message).not.toMatch(/\/|stack|at /);
   });
+  it('sends a policy even with an address that cannot be read', async () => {
+    const { request } = await import('node:http');
+    const { inject } = await import('vitest');
+    const { hostname, port } = new URL(inject('base'));
+    const answer = await new Promise<{ status: number; policy: unknown }>((resolve, reject) => {
+      const outgoing = request({ hostname, port, path: '/%' }, (incoming) => {
+        incoming.resume();
+        resolve({ status: incoming.statusCode!, policy: incoming.headers['content-security-policy'] });
+      });
+      outgoing.on('error', reject);
+      outgoing.end();
+    });
+    expect(answer.status).toBe(400);
+    expect(answer.policy).toContain("frame-ancestors 'none'");
+  });
   it.each(['/', '/projects', '/cupboard', '/logbook', '/settings', '/nowhere', '/projects/nowhere', '/bench/nowhere'])(
     'sends a strict policy with %s',
     async (path) => {
