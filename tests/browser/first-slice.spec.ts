@@ -96,6 +96,9 @@ test('a new user goes from a piece of cloth to a fused, logged piece', async ({ 
   await page.getByLabel('Note to yourself').fill('Points turned cleanly.');
   await page.getByRole('button', { name: 'File it in the logbook' }).click();
   await expect(page.getByText('Points turned cleanly.')).toBeVisible();
+  // Filed again in haste: what was not ticked is not called wrong.
+  await page.getByRole('button', { name: 'File it in the logbook' }).click();
+  await expect(page.getByText(/^Not ticked: Edges hold/)).toBeVisible();
   await page.getByRole('link', { name: 'Logbook' }).click();
   const entry = page.getByRole('listitem').filter({ hasText: 'Points turned cleanly.' });
   await expect(entry).toContainText(title.replace(/\u00a0/g, ' ').split(',')[0]!);

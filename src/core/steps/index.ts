@@ -1,2 +1,2 @@
 export { stackSteps } from './stack-steps';
-export type { Step, StepKind, StepsFor, StepStage } from './stack-steps';
+export type { Step, StepKind, StepsFor, StepStage } from './step';

@@ -132,7 +132,7 @@ export default function LogbookView({
                     )}
                   </p>
                   {entry.checks.failed.length > 0 && (
-                    <p className="text-[0.95rem] text-error">Not right: {entry.checks.failed.join('; ')}</p>
+                    <p className="text-[0.95rem]">Not ticked: {entry.checks.failed.join('; ')}</p>
                   )}
                   {entry.note && <p className="quiet text-[0.95rem]">{entry.note}</p>}
                 </div>

@@ -28,9 +28,7 @@ export default function FileStage({ part, cloth, layers, log, onFiled }: Props) 
               {readableDate(entry.doneOn)}: {OUTCOME_WORDS[entry.outcome]}
             </h2>
             <p>{entry.stackTitle}</p>
-            {entry.checks.failed.length > 0 && (
-              <p className="font-semibold text-error">Not right: {entry.checks.failed.join('; ')}</p>
-            )}
+            {entry.checks.failed.length > 0 && <p className="quiet">Not ticked: {entry.checks.failed.join('; ')}</p>}
             {entry.note && <p className="mt-1">{entry.note}</p>}
           </div>
           {entry.predictedBendingLength !== null && (

@@ -1,0 +1,120 @@
+import type { Fabric } from '../cloth';
+import { isFusible, type Material } from '../layers';
+import type { Step, StepsFor } from './step';
+import { HEAT_SAFETY, SPRAY_SAFETY, IRON, COVER, lower } from './words';
+
+/** Fusing, sticking and sewing of a stack that is worn, in the order of its layers. */
+export function applySteps({ layers, fabric }: StepsFor): Step[] {
+  const steps: Step[] = [];
+  let first = true;
+  layers.forEach(({ material, extent }, index) => {
+    const id = `${material.id}-${index}`;
+    const name = lower(material.name);
+    if (material.form === 'liquid') return;
+    if (isFusible(material.form)) {
+      const { leaflet } = material;
+      steps.push({
+        id: `${id}-lay`,
+        stage: 'apply',
+        kind: 'do',
+        title: first ? 'Lay the cloth face down, and the layer on it glue side down' : `Lay ${name} on, glue side down`,
+        detail:
+          extent === 'full'
+            ? 'Edges together, square to the paper pattern, no creases.'
+            : 'The same margin all round, no creases.',
+      });
+      steps.push({
+        id: `${id}-press`,
+        stage: 'apply',
+        kind: 'press',
+        seconds: leaflet.seconds,
+        title: `Press ${name}: ${leaflet.seconds} s a stop`,
+        detail: `Iron ${IRON[leaflet.ironDots]}, ${leaflet.steam ? 'with steam' : 'dry'}, ${COVER[leaflet.cover]}. Press, hold, lift, set down again with some overlap. Never slide.`,
+        safety: HEAT_SAFETY,
+      });
+      steps.push({
+        id: `${id}-cool`,
+        stage: 'apply',
+        kind: 'wait',
+        seconds: leaflet.coolMinutes * 60,
+        title: 'Leave it flat until it is cold',
+        detail: 'Moved while warm, it lets go or sets crooked.',
+      });
+    } else if (material.form === 'spray-glued') {
+      steps.push({
+        id: `${id}-stick`,
+        stage: 'apply',
+        kind: 'do',
+        title: `Spray ${name} and smooth the cloth onto it`,
+        detail: 'Mist the layer, not the cloth; start from the middle.',
+        safety: SPRAY_SAFETY,
+      });
+    } else if (material.form === 'sticky') {
+      steps.push({
+        id: `${id}-stick`,
+        stage: 'apply',
+        kind: 'do',
+        title: `Peel ${name} and smooth it onto the wrong side`,
+        detail: 'Start from the middle; lift and lay again rather than pulling.',
+      });
+    } else {
+      steps.push(sewnStep(id, material, extent, fabric));
+    }
+    first = false;
+  });
+  return steps;
+}
+
+function sewnStep(id: string, material: Material, extent: string, fabric: Fabric): Step {
+  const name = lower(material.name);
+  const base = { id: `${id}-sew`, stage: 'apply' as const, kind: 'do' as const };
+  if (material.family === 'hair-canvas')
+    return {
+      ...base,
+      title: `Pad-stitch ${name} to the wrong side`,
+      detail: 'Rows of small slanting stitches that take one thread of the cloth; shape the roll over the hand as you go.',
+    };
+  if (material.family === 'buckram')
+    return {
+      ...base,
+      title: `Join ${name} to the layers before it`,
+      detail: 'Catch it down by hand near the edge; let only the joining seam have an allowance.',
+    };
+  if (material.family === 'braid')
+    return {
+      ...base,
+      title: `Sew ${name} into the hem`,
+      detail: 'Along the hem edge, without pulling it; lap the ends and cover them.',
+    };
+  if (material.family === 'stay-tape')
+    return {
+      ...base,
+      title: `Sew ${name} along the seam line`,
+      detail: 'Measured from the pattern, not from the cloth; flat, not pulled.',
+    };
+  if (material.family === 'organza' && (fabric.surface.includes('pile') || fabric.surface.includes('crinkled'))) {
+    return {
+      ...base,
+      title: `Catch ${name} to the wrong side`,
+      detail: 'Loose catch stitches that take only a thread or two, so that both can move.',
+    };
+  }
+  if (extent === 'patch')
+    return {
+      ...base,
+      title: `Sew ${name} over the point`,
+      detail:
+        'On the right side, short stitches of about 1.5 mm; one stitch across the point; clip to the thread, never through it.',
+    };
+  if (extent === 'net')
+    return {
+      ...base,
+      title: `Baste ${name} just outside the seam line`,
+      detail: 'Flat on the wrong side; nothing of it runs into the seam.',
+    };
+  return {
+    ...base,
+    title: `Baste ${name} to the wrong side`,
+    detail: 'Inside the seam allowance, 3–6 mm from the edge; from then on handle the two as one.',
+  };
+}

@@ -1,0 +1,42 @@
+import { isFusible } from '../layers';
+import type { Step, StepsFor } from './step';
+
+/** What to look at before going on, by how the layers were put on. */
+export function checkSteps({ layers, stitched }: StepsFor): Step[] {
+  const checks: string[] = [];
+  if (stitched) {
+    checks.push(
+      'The outline meets the fill',
+      'No pucker or tunnel round dense parts',
+      'Stitches lie on top, none have sunk',
+      'No hoop marks',
+    );
+  } else if (layers.some(({ material }) => isFusible(material.form))) {
+    checks.push(
+      'Edges hold against a fingernail',
+      'Corners hold',
+      'No bubbles when you look along the surface',
+      'No glue dots on the face',
+      'Same size as the paper pattern',
+    );
+  } else if (layers.every(({ material }) => material.form === 'liquid')) {
+    checks.push('No flakes, no scorch', 'Evenly stiff all over', 'Same size as the paper pattern');
+  } else {
+    checks.push(
+      'Both layers lie flat together',
+      'Edges meet, grain straight',
+      'Nothing firm in the seam allowance',
+      'Same size as the paper pattern',
+    );
+  }
+  return [
+    {
+      id: 'check',
+      stage: 'check',
+      kind: 'check',
+      title: 'Check it before you go on',
+      detail: 'Tick what is right. Leave open what is not; you can note it when you file the result.',
+      checks,
+    },
+  ];
+}

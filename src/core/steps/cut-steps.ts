@@ -1,0 +1,37 @@
+import type { Step, StepsFor } from './step';
+import { BLADE_SAFETY, lower, capital } from './words';
+
+const EXTENT_CUT: Record<string, string> = {
+  full: 'to the pattern',
+  trimmed: 'a little inside the cut edge',
+  net: 'to the seam line',
+  strip: 'as a strip along the edge',
+  patch: 'as a patch around the point',
+  field: 'a little larger than the hoop on all sides',
+};
+
+/** Cutting the layers, with their extent, glue side and grain. */
+export function cutSteps({ layers, bias, stitched }: StepsFor): Step[] {
+  const cut = layers.filter(({ material }) => material.form !== 'liquid');
+  if (cut.length === 0) return [];
+  const words = cut.map(
+    ({ material, extent, angle }) => `${lower(material.name)} ${EXTENT_CUT[extent]}${angle ? `, turned ${angle}°` : ''}`,
+  );
+  const glued = cut.some(({ material }) => material.form === 'fusible');
+  const grain = cut.some(({ material }) => material.grain) && !stitched;
+  const detail = [
+    `${words.join('; ')}.`,
+    glued ? 'One side carries the glue: glue up, pattern face up; glue down, pattern face down.' : '',
+    grain ? (bias ? 'On the bias, like the piece.' : 'Grain the same way as the piece.') : '',
+  ].filter(Boolean);
+  return [
+    {
+      id: 'cut',
+      stage: 'cut',
+      kind: 'do',
+      title: cut.length > 1 ? `Cut the ${cut.length} layers` : 'Cut the layer',
+      detail: capital(detail.join(' ')),
+      safety: BLADE_SAFETY,
+    },
+  ];
+}

@@ -1,0 +1,109 @@
+import { type Material } from '../layers';
+import type { Step, StepsFor } from './step';
+import { HEAT_SAFETY, SPRAY_SAFETY, IRON, COVER, lower } from './words';
+
+/** Washing, shrinking, pressing flat, and the liquids that go on before anything is cut. */
+export function prepareSteps({ fabric, layers, washed, cutAlready }: StepsFor): Step[] {
+  const steps: Step[] = [];
+  if (washed && fabric.prewashed !== true && !cutAlready && fabric.water !== 'spots') {
+    steps.push({
+      id: 'prewash',
+      stage: 'prepare',
+      kind: 'do',
+      title: 'Wash and dry the cloth as it will be washed',
+      detail: 'What shrinks now does not pucker later.',
+    });
+  }
+  const shrinking = layers.filter(
+    ({ material }, i) => material.preShrink && layers.findIndex((l) => l.material.id === material.id) === i,
+  );
+  if (shrinking.length > 0 && washed) {
+    steps.push({
+      id: 'preshrink',
+      stage: 'prepare',
+      kind: 'do',
+      title: `Shrink ${shrinking.map(({ material }) => lower(material.name)).join(' and ')}`,
+      detail: 'Lay it in hand-warm water for twenty minutes, roll it in a towel and dry it flat. Do not wring or iron it.',
+    });
+  }
+  if (fabric.ironDots > 0 && !fabric.surface.includes('crinkled') && !fabric.surface.includes('pile')) {
+    steps.push({
+      id: 'flatten',
+      stage: 'prepare',
+      kind: 'do',
+      title: 'Press the cloth flat and square',
+      detail: `Iron ${IRON[fabric.ironDots]}, along the grain.`,
+      safety: HEAT_SAFETY,
+    });
+  }
+  for (const { material } of layers) if (material.form === 'liquid') steps.push(...liquidSteps(material, cutAlready));
+  return steps;
+}
+
+function liquidSteps(material: Material, cutAlready: boolean): Step[] {
+  const soaked = material.arealDensity >= 10;
+  const spray = material.family === 'edge-stiffener';
+  const id = material.id;
+  const wet: Step = soaked
+    ? {
+        id: `${id}-wet`,
+        stage: 'prepare',
+        kind: 'do',
+        title: `Wet the cloth through with ${lower(material.name)}`,
+        detail: 'In a bag or basin, scrunched until no dry patch is left when it is held to the light. Hang it up smooth.',
+      }
+    : spray
+      ? {
+          id: `${id}-wet`,
+          stage: 'prepare',
+          kind: 'do',
+          title: 'Spray the strip damp, wrong side up',
+          detail: 'Shake well; hold it 20–25 cm away; one iron length at a time.',
+          safety: SPRAY_SAFETY,
+        }
+      : {
+          id: `${id}-wet`,
+          stage: 'prepare',
+          kind: 'do',
+          title: `Spray with ${lower(material.name)}`,
+          detail: 'A fine mist from 40 cm, both faces, before the iron is switched on.',
+          safety: SPRAY_SAFETY,
+        };
+  const wait: Step = soaked
+    ? {
+        id: `${id}-dry`,
+        stage: 'prepare',
+        kind: 'wait',
+        seconds: 900,
+        title: 'Let it hang until it is only damp',
+        detail: 'Ten to fifteen minutes.',
+      }
+    : {
+        id: `${id}-dry`,
+        stage: 'prepare',
+        kind: 'wait',
+        seconds: spray ? 30 : 180,
+        title: 'Let it soak in',
+        detail: 'It scorches and flakes if it is pressed wet.',
+      };
+  const press: Step = {
+    id: `${id}-press`,
+    stage: 'prepare',
+    kind: 'press',
+    seconds: material.leaflet.seconds,
+    title: 'Press it dry and smooth',
+    detail: `Iron ${IRON[material.leaflet.ironDots]}, no steam, ${COVER[material.leaflet.cover]}. Lift and set down.${cutAlready ? ' Do not pull the cut edges.' : ''}`,
+    safety: HEAT_SAFETY,
+  };
+  const steps = [wet, wait, press];
+  if (spray)
+    steps.push({
+      id: `${id}-cool`,
+      stage: 'prepare',
+      kind: 'wait',
+      seconds: 120,
+      title: 'Let it cool flat before you lift it',
+      detail: 'It only sets when it is cold.',
+    });
+  return steps;
+}

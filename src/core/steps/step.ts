@@ -1,0 +1,39 @@
+import type { Fabric } from '../cloth';
+import type { ChosenLayer } from '../layers';
+
+/** Where in the working order a step belongs. */
+export type StepStage = 'prepare' | 'cut' | 'apply' | 'check';
+
+/**
+ * What kind of doing a step is: `press` counts iron stops, `wait` runs a clock, `check` has boxes to tick,
+ * `do` is done when it is done.
+ */
+export type StepKind = 'do' | 'press' | 'wait' | 'check';
+
+export interface Step {
+  id: string;
+  stage: StepStage;
+  kind: StepKind;
+  title: string;
+  detail: string;
+  /** Seconds for one iron stop (`press`) or for the whole wait (`wait`). */
+  seconds?: number;
+  /** What to look for (`check`). */
+  checks?: string[];
+  /** Shown once, calmly, with the step. */
+  safety?: string;
+}
+
+export interface StepsFor {
+  fabric: Fabric;
+  /** Outermost first. */
+  layers: readonly ChosenLayer[];
+  /** The stack is stitched on rather than worn. */
+  stitched: boolean;
+  /** The cloth is not hooped itself but lies on the sheet. */
+  floats: boolean;
+  bias: boolean;
+  /** It will be washed, so everything is shrunk first. */
+  washed: boolean;
+  cutAlready: boolean;
+}

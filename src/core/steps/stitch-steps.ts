@@ -1,0 +1,117 @@
+import { isFusible } from '../layers';
+import type { Step, StepsFor } from './step';
+import { HEAT_SAFETY, SPRAY_SAFETY, NEEDLE_SAFETY, BLADE_SAFETY, IRON, COVER, lower } from './words';
+
+/** Joining, hooping, stitching and taking away of a stack that is stitched on. */
+export function stitchSteps({ layers, floats }: StepsFor): Step[] {
+  const steps: Step[] = [];
+  const sheets = layers.filter(({ material }) => material.form !== 'liquid' && material.family !== 'topping');
+  const topping = layers.find(({ material }) => material.family === 'topping');
+  for (const [i, { material }] of sheets.entries()) {
+    if (!isFusible(material.form)) continue;
+    const name = lower(material.name);
+    steps.push({
+      id: `${material.id}-${i}-press`,
+      stage: 'apply',
+      kind: 'press',
+      seconds: material.leaflet.seconds,
+      title: `Fuse ${name} to the wrong side`,
+      detail: `Iron ${IRON[material.leaflet.ironDots]}, ${COVER[material.leaflet.cover]}. Lift and set down.`,
+      safety: HEAT_SAFETY,
+    });
+    steps.push({
+      id: `${material.id}-${i}-cool`,
+      stage: 'apply',
+      kind: 'wait',
+      seconds: material.leaflet.coolMinutes * 60,
+      title: 'Let it cool flat',
+      detail: 'Before it goes into the hoop.',
+    });
+  }
+  const joined = sheets.find(({ material }) => material.form === 'sticky' || material.form === 'spray-glued')?.material;
+  if (floats) {
+    steps.push({
+      id: 'hoop',
+      stage: 'apply',
+      kind: 'do',
+      title: 'Hoop the sheet alone, drum tight',
+      detail: 'The cloth stays out of the hoop; it would keep the mark.',
+    });
+    steps.push({
+      id: 'float',
+      stage: 'apply',
+      kind: 'do',
+      title:
+        joined?.form === 'sticky' ? 'Peel the sheet and lay the cloth on it' : 'Mist the sheet with glue and lay the cloth on it',
+      detail: 'Centre cross on centre cross, smoothed from the middle.',
+      ...(joined?.form === 'spray-glued' ? { safety: SPRAY_SAFETY } : {}),
+    });
+  } else {
+    if (joined)
+      steps.push({
+        id: 'join',
+        stage: 'apply',
+        kind: 'do',
+        title:
+          joined.form === 'sticky'
+            ? 'Peel the sheet and smooth it onto the wrong side'
+            : 'Mist the sheet with glue and smooth it onto the wrong side',
+        detail: 'From the middle outwards.',
+        ...(joined.form === 'spray-glued' ? { safety: SPRAY_SAFETY } : {}),
+      });
+    const under =
+      sheets.length > 0 && sheets.every(({ material }) => material.family === 'tear-away' && material.form === 'loose');
+    steps.push({
+      id: 'hoop',
+      stage: 'apply',
+      kind: 'do',
+      title: under ? 'Hoop the cloth, and slide the sheet under the hoop' : 'Hoop cloth and sheet together',
+      detail: 'Finger tight, never with a tool. Draw the slack in a little all the way round; the weave stays straight.',
+    });
+  }
+  if (topping)
+    steps.push({
+      id: 'topping',
+      stage: 'apply',
+      kind: 'do',
+      title: `Lay ${lower(topping.material.name)} on top`,
+      detail: 'Hold it with a few drops of water outside the motif, or pins outside the field.',
+    });
+  steps.push({
+    id: 'stitch',
+    stage: 'apply',
+    kind: 'do',
+    title: 'Stitch the motif',
+    detail: 'Watch the first outline: if it drifts off the fill, stop.',
+    safety: NEEDLE_SAFETY,
+  });
+  const torn = sheets.some(({ material }) => material.ends === 'torn');
+  const trimmed = sheets.some(({ material }) => material.ends === 'cut');
+  const rinsed = layers.some(({ material }) => material.ends === 'rinsed' && material.form !== 'liquid');
+  if (torn)
+    steps.push({
+      id: 'tear',
+      stage: 'apply',
+      kind: 'do',
+      title: 'Tear the sheet away',
+      detail: 'One layer at a time, thumb on the stitches, toward the motif.',
+    });
+  if (trimmed)
+    steps.push({
+      id: 'trim',
+      stage: 'apply',
+      kind: 'do',
+      title: 'Trim the sheet to 3–6 mm round the stitching',
+      detail: 'Never flush: the edge would sink after washing. Cut it apart between separate motifs.',
+      safety: BLADE_SAFETY,
+    });
+  if (rinsed)
+    steps.push({
+      id: 'rinse',
+      stage: 'apply',
+      kind: 'do',
+      title: 'Trim what is loose and rinse the rest out',
+      detail: 'Lukewarm, until nothing feels slippery.',
+    });
+  return steps;
+}
