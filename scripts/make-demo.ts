@@ -120,7 +120,7 @@ const projects: { id: string; name: string; note: string; parts: DemoPart[] }[] 
 const fabricOf = ({ id: _id, name: _name, note: _note, ...fabric }: DemoCloth): Fabric => fabric;
 const clothOf = (id: string) => cloths.find((c) => c.id === id)!;
 const materialOf = (id: string) => LIBRARY_LAYERS.find((l) => l.id === id)!;
-const best = (clothId: string, part: Part, rank = 0): RankedStack => choose(fabricOf(clothOf(clothId)), part, LIBRARY_LAYERS, 12).ranked[rank]!;
+const best = (clothId: string, part: Part, rank = 0): RankedStack => choose(fabricOf(clothOf(clothId)), part, LIBRARY_LAYERS, { limit: 12 }).ranked[rank]!;
 const round = (value: number, digits: number) => Number(value.toFixed(digits));
 
 const kept = (stack: RankedStack) => ({

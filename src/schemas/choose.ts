@@ -1,5 +1,6 @@
 import * as yup from 'yup';
-import { AVOIDS, CARES, CUTS, HANDS, ROLES, STRETCHES } from '../core/choose';
+import { AVOIDS, CARES, CRITERION_IDS, CUTS, HANDS, LEADS, ROLES, STRETCHES } from '../core/choose';
+import { SCHOOLS } from '../core/schools';
 import { CONSTRUCTIONS, FIBRES, FRAYS, SHEERNESS, SURFACES, TONES, WATER, WEAVES } from '../core/cloth';
 import { number, oneOf, shape, text } from './rules';
 
@@ -62,14 +63,68 @@ export const partSchema = shape({
         (value) =>
           value === undefined || typeof value === 'boolean' || (typeof value === 'number' && value >= 0 && value <= 10_000),
       ),
+    threadLength: number({ above: 0, max: 10_000_000 }),
   }).default(undefined),
   avoid: yup.array().of(oneOf(AVOIDS).required()).max(4, 'must hold each wish once'),
 }).required();
+
+export const wishesSchema = shape({
+  staySheer: yup.boolean(),
+  useMine: yup.boolean(),
+  lead: oneOf(LEADS),
+}).default(undefined);
+
+/** How much more or less a criterion matters, 0–4. */
+export const weightsSchema = shape(
+  Object.fromEntries(CRITERION_IDS.map((id) => [id, number({ min: 0, max: 4 })])) as Record<
+    (typeof CRITERION_IDS)[number],
+    ReturnType<typeof number>
+  >,
+).default(undefined);
+
+/** One option of each school, any of them left out. */
+export const schoolsSchema = shape(
+  Object.fromEntries(SCHOOLS.map(({ id, options }) => [id, oneOf(options.map((option) => option.id))])) as Record<
+    (typeof SCHOOLS)[number]['id'],
+    yup.StringSchema<string | undefined>
+  >,
+).default(undefined);
+
+export const pieceSizeSchema = shape({
+  width: number({ min: 1, max: 20_000 }).required(),
+  height: number({ min: 1, max: 20_000 }).required(),
+  count: number({ min: 1, max: 1000, integer: true }).required(),
+}).default(undefined);
+
+const askingFields = {
+  wishes: wishesSchema,
+  weights: weightsSchema,
+  schools: schoolsSchema,
+  piece: pieceSizeSchema,
+  /** A cloth of the cupboard, so that what was filed about it and what is at hand count. */
+  clothId: text(100, 1),
+};
 
 export const chooseSchema = shape({
   fabric: fabricSchema,
   part: partSchema,
   limit: number({ min: 1, max: 200, integer: true }),
-  /** A cloth of the cupboard, so that what was filed about it counts. */
-  clothId: text(100, 1),
+  ...askingFields,
+});
+
+/** What would change if, for one stack. */
+export const whatIfSchema = shape({
+  fabric: fabricSchema,
+  part: partSchema,
+  stackId: text(800, 1).required(),
+  ...askingFields,
+});
+
+/** Which property of the cloth would change the answer most. */
+export const sensitivitySchema = shape({
+  fabric: fabricSchema,
+  part: partSchema,
+  /** Properties that were measured on this cloth and need no more. */
+  measured: yup.array().of(text(40, 1).required()).max(20),
+  ...askingFields,
 });

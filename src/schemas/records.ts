@@ -2,7 +2,7 @@ import * as yup from 'yup';
 import { SHEERNESS, TONES } from '../core/cloth';
 import { COVERS, ENDS, EXTENTS, FAMILIES, FORMS, GLUES, WASHES } from '../core/layers';
 import { PIECE_KINDS } from '../core/shape';
-import { fabricFields, partSchema } from './choose';
+import { fabricFields, partSchema, schoolsSchema } from './choose';
 import { number, oneOf, shape, text } from './rules';
 
 const version = number({ min: 1, integer: true });
@@ -184,6 +184,7 @@ export const settingsSchema = shape({
   machineClearance: number({ min: 1, max: 30 }).required(),
   trim: number({ min: 0, max: 50 }).required(),
   sound: yup.boolean().required(),
+  schools: schoolsSchema.default({}),
 });
 
 /** A bundle of records, as it is exported, imported, and kept for the demo. */

@@ -1,4 +1,5 @@
 import type { LengthSystem } from '../core/units';
+import type { Schools } from '../core/schools';
 import { StaleError } from './errors';
 import type { Db } from './database';
 
@@ -17,6 +18,8 @@ export interface Settings {
   /** How far a trimmed layer stays inside the cut edge, mm. */
   trim: number;
   sound: boolean;
+  /** Schools of practice that differ from the default. */
+  schools: Partial<Schools>;
 }
 
 export const DEFAULT_SETTINGS: Settings = {
@@ -29,6 +32,7 @@ export const DEFAULT_SETTINGS: Settings = {
   machineClearance: 6,
   trim: 6,
   sound: true,
+  schools: {},
 };
 
 const KEY = 'settings';

@@ -29,7 +29,7 @@ const part = (role: Part['role'], more: Partial<Part> = {}): Part => ({
   care: 'wash-warm',
   ...more,
 });
-const ask = (name: string, wish: Part, limit = 200) => choose(cloth(name), wish, LIBRARY_LAYERS, limit);
+const ask = (name: string, wish: Part, limit = 200) => choose(cloth(name), wish, LIBRARY_LAYERS, { limit });
 const families = (stack: RankedStack) => stack.layers.map(({ family }) => family);
 const forms = (stack: RankedStack) => stack.layers.map(({ form }) => form);
 const material = (id: string) => LIBRARY_LAYERS.find((layer) => layer.id === id)!;
@@ -326,7 +326,7 @@ describe('choose, for any cloth and part', () => {
     fc.assert(
       fc.property(fabric, wish, (anyFabric, anyPart) => {
         const question = questionFor(anyFabric, anyPart);
-        for (const stack of choose(anyFabric, anyPart, LIBRARY_LAYERS, 200).ranked) {
+        for (const stack of choose(anyFabric, anyPart, LIBRARY_LAYERS, { limit: 200 }).ranked) {
           for (const layer of stack.layers) {
             const duty =
               layer.family === 'topping'
@@ -351,7 +351,7 @@ describe('choose, for any cloth and part', () => {
   it('gives finite scores in order, with reasons, and says why for everything else', () => {
     fc.assert(
       fc.property(fabric, wish, (anyFabric, anyPart) => {
-        const { ranked, ruledOut } = choose(anyFabric, anyPart, LIBRARY_LAYERS, 200);
+        const { ranked, ruledOut } = choose(anyFabric, anyPart, LIBRARY_LAYERS, { limit: 200 });
         ranked.forEach((stack, i) => {
           expect(stack.score).toBeGreaterThanOrEqual(0);
           expect(stack.score).toBeLessThanOrEqual(100);
@@ -392,8 +392,8 @@ describe('choose, for any cloth and part', () => {
     fc.assert(
       fc.property(fabric, wish, fc.integer({ min: 0, max: LIBRARY_LAYERS.length - 1 }), (anyFabric, anyPart, index) => {
         const without = LIBRARY_LAYERS.filter((_, i) => i !== index);
-        const before = new Map(choose(anyFabric, anyPart, without, 500).ranked.map(({ id, score }) => [id, score]));
-        for (const { id, score } of choose(anyFabric, anyPart, LIBRARY_LAYERS, 500).ranked) {
+        const before = new Map(choose(anyFabric, anyPart, without, { limit: 500 }).ranked.map(({ id, score }) => [id, score]));
+        for (const { id, score } of choose(anyFabric, anyPart, LIBRARY_LAYERS, { limit: 500 }).ranked) {
           const was = before.get(id);
           if (was !== undefined) expect(score).toBe(was);
         }

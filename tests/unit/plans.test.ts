@@ -4,6 +4,7 @@ import { cutPlan, lengthToBuy, type CutPiece, type CutPlanOptions } from '../../
 import { inscribedRectangle, ironSole, pressPlan, type PressOptions } from '../../src/core/press';
 import { bounds, intersection, polygonArea, regionArea, transformed, type Outline } from '../../src/core/shape';
 import { LIBRARY_CLOTHS, LIBRARY_LAYERS } from '../../src/core/library';
+import { DEFAULT_SCHOOLS } from '../../src/core/schools';
 import { stackSteps, type StepsFor } from '../../src/core/steps';
 
 const rectangle = (w: number, h: number): Outline => [
@@ -291,6 +292,7 @@ describe('stackSteps', () => {
     bias: false,
     washed: true,
     cutAlready: false,
+    schools: DEFAULT_SCHOOLS,
   };
 
   it('goes through the stages in order, with the leaflet’s seconds and cooling', () => {

@@ -10,10 +10,14 @@ import {
   type PredictedWith,
 } from '../layers';
 import { blend, type PairRecord } from '../learn';
+import { schoolsOf } from '../schools';
 import type { Candidate, Judged, Question } from './context';
-import { CRITERIA } from './criteria';
-import { embroideryLoad, stitchDensityOf, typicalDensity } from './embroidery-load';
+import type { Asking } from './asking';
+import { CRITERIA, type Criterion, type CriterionId } from './criteria';
+import { embroideryLoad, motifDensity, typicalDensity } from './embroidery-load';
+import { needsOf, type Needs } from './needs';
 import { HAND_BANDS, type Hand, type Part } from './part';
+import { typicalPiece, type PieceSize } from './piece-size';
 import { candidatesFor } from './recipes';
 import { cautionsFor, reasonsFor } from './remarks';
 import { ROLE_PROFILES } from './roles';
@@ -32,6 +36,7 @@ export interface StackLayer {
 }
 
 export interface CriterionScore {
+  id: CriterionId;
   name: string;
   /** 0–100. */
   score: number;
@@ -55,6 +60,10 @@ export interface RankedStack {
   reasons: string[];
   cautions: string[];
   steps: string[];
+  /** Length off each roll, cost and time for the pieces in question. */
+  needs: Needs;
+  /** What a motif asks against what this stack carries, when something is stitched. */
+  load?: { stitches: number; carried: number; share: number };
   /** What the logbook knows of this stack on this cloth; absent when nothing was filed. */
   memory?: { readings: number; share: number; modelBendingLength: number; tried: number };
 }
@@ -77,10 +86,13 @@ export interface Choice {
   hand: string;
   /** How many stacks were judged; `ranked` holds the best `limit` of them. */
   judged: number;
+  /** The pieces that lengths, costs and times are told for. */
+  piece: PieceSize;
 }
 
 /** Nothing was filed yet. */
 const NO_MEMORY: ReadonlyMap<string, PairRecord> = new Map();
+const NOTHING_AT_HAND: ReadonlySet<string> = new Set();
 
 /** Stacks that score less than this are not worth a line on the screen. */
 const WORTH_SHOWING = 25;
@@ -91,13 +103,32 @@ const DEFAULT_LIMIT = 24;
 const SOFTER: Record<Hand, Hand> = { fluid: 'fluid', soft: 'fluid', firm: 'soft', crisp: 'firm', rigid: 'crisp' };
 
 /** Builds the question that rules are written against. */
-export function questionFor(fabric: Fabric, part: Part, memory: ReadonlyMap<string, PairRecord> = NO_MEMORY): Question {
+export function questionFor(fabric: Fabric, part: Part, asking: Asking = {}): Question {
   const profile = ROLE_PROFILES[part.role];
   // A knit hangs softer than any weave; what is firm in a weave would be board-like in jersey.
   const usual = fabric.construction === 'knit' && profile.kind === 'garment' ? SOFTER[profile.hand] : profile.hand;
   const hand = part.hand ?? usual;
-  const density = part.embroidery ? stitchDensityOf(part.embroidery) : typicalDensity(part.role);
-  return { fabric, part, profile, traits: traitsOf(fabric, part), hand, band: HAND_BANDS[hand], stitchDensity: density, memory };
+  const typical = typicalDensity(part.role);
+  const motif = part.embroidery
+    ? motifDensity(part.embroidery)
+    : typical === undefined
+      ? undefined
+      : motifDensity({ stitches: typical, width: 10, height: 10 });
+  return {
+    fabric,
+    part,
+    profile,
+    traits: traitsOf(fabric, part),
+    hand,
+    band: HAND_BANDS[hand],
+    motif,
+    memory: asking.memory ?? NO_MEMORY,
+    atHand: asking.atHand ?? NOTHING_AT_HAND,
+    wishes: asking.wishes ?? {},
+    weights: asking.weights ?? {},
+    schools: schoolsOf(asking.schools),
+    piece: asking.piece ?? typicalPiece(part.role),
+  };
 }
 
 /** Layers that are still there when the thing is finished, or whose working state is what is wanted. */
@@ -113,22 +144,40 @@ function judge(question: Question, candidate: Candidate): Judged {
   const record = question.memory.get(candidate.id);
   const predicted = blend(stackStiffness(question.fabric, stays), record?.readings ?? []);
   const load =
-    question.stitchDensity === undefined || question.profile.kind !== 'stitch'
+    question.motif === undefined || question.profile.kind !== 'stitch'
       ? undefined
-      : embroideryLoad(question.fabric, question.traits, candidate.layers, question.stitchDensity);
-  return { ...candidate, question, predicted, record, load, addedWeight: predicted.arealDensity - question.fabric.arealDensity };
+      : embroideryLoad(question.fabric, question.traits, candidate.layers, question.motif);
+  return {
+    ...candidate,
+    question,
+    predicted,
+    record,
+    load,
+    needs: needsOf(question, candidate.layers),
+    addedWeight: predicted.arealDensity - question.fabric.arealDensity,
+  };
+}
+
+/** How much more the leading wish counts than it usually does. */
+const LEAD = 8;
+
+/** A criterion's weight for this question: its own, times what the person makes of it. */
+function weightOf(criterion: Criterion, question: Question): number {
+  const lead = question.wishes.lead === criterion.id ? LEAD : 1;
+  return criterion.weight(question) * lead * (question.weights[criterion.id] ?? 1);
 }
 
 function scoreOf(stack: Judged): number {
   let sum = 0;
   let weights = 0;
   for (const criterion of CRITERIA) {
-    const weight = criterion.weight(stack.question);
+    const weight = weightOf(criterion, stack.question);
     if (weight === 0) continue;
     sum += weight * criterion.score(stack);
     weights += weight;
   }
-  return sum / weights;
+  // Everything left out: all stacks are equal.
+  return weights > 0 ? sum / weights : 50;
 }
 
 function publicLayers(layers: readonly ChosenLayer[]): StackLayer[] {
@@ -154,8 +203,8 @@ function publicPredicted(p: PredictedWith): Predicted {
 }
 
 function describe(stack: Judged, score: number): RankedStack {
-  const { question, predicted } = stack;
-  const total = CRITERIA.reduce((sum, criterion) => sum + criterion.weight(question), 0);
+  const { question, predicted, load } = stack;
+  const total = CRITERIA.reduce((sum, criterion) => sum + weightOf(criterion, question), 0) || 1;
   return {
     id: stack.id,
     title: stack.title,
@@ -171,14 +220,17 @@ function describe(stack: Judged, score: number): RankedStack {
       clothSource: predicted.clothSource,
     },
     criteria: CRITERIA.filter((criterion) => criterion.weight(question) > 0).map((criterion) => ({
+      id: criterion.id,
       name: criterion.name,
       score: criterion.score(stack),
-      share: criterion.weight(question) / total,
+      share: weightOf(criterion, question) / total,
       why: criterion.why(stack),
     })),
     reasons: reasonsFor(stack),
     cautions: cautionsFor(stack),
     steps: stepsFor(question, stack.layers).map((step) => step.title),
+    needs: stack.needs,
+    ...(load ? { load: { stitches: load.density, carried: load.carried, share: load.share } } : {}),
     ...(stack.record ? { memory: memoryOf(stack, stack.record) } : {}),
   };
 }
@@ -202,17 +254,11 @@ function memoryOf({ predicted }: Judged, { readings, good, fair, poor }: PairRec
  * @param fabric the cloth, g/m², mm, %
  * @param part what it is for and what is wished of it
  * @param library the layers to choose from
- * @param limit most stacks to return
- * @param memory what was filed about this cloth, by the stack's id
+ * @param asking limit, memory, cupboard, wishes, weights of the criteria, schools, size of the pieces
  */
-export function choose(
-  fabric: Fabric,
-  part: Part,
-  library: readonly Material[],
-  limit: number = DEFAULT_LIMIT,
-  memory: ReadonlyMap<string, PairRecord> = NO_MEMORY,
-): Choice {
-  const question = questionFor(fabric, part, memory);
+export function choose(fabric: Fabric, part: Part, library: readonly Material[], asking: Asking = {}): Choice {
+  const question = questionFor(fabric, part, asking);
+  const limit = asking.limit ?? DEFAULT_LIMIT;
   const { candidates, refused } = candidatesFor(question, library);
   const judged = candidates.map((candidate) => {
     const stack = judge(question, candidate);
@@ -231,6 +277,7 @@ export function choose(
     band: question.band,
     hand: question.hand,
     judged: judged.length,
+    piece: question.piece,
   };
 }
 

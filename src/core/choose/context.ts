@@ -1,8 +1,12 @@
 import type { Fabric } from '../cloth';
 import type { ChosenLayer } from '../layers';
 import type { Blended, PairRecord } from '../learn';
-import type { EmbroideryLoad } from './embroidery-load';
+import type { Schools } from '../schools';
+import type { Weights, Wishes } from './asking';
+import type { EmbroideryLoad, MotifDensity } from './embroidery-load';
+import type { Needs } from './needs';
 import type { Hand, Part } from './part';
+import type { PieceSize } from './piece-size';
 import type { RoleProfile } from './roles';
 import type { Traits } from './traits';
 
@@ -15,10 +19,16 @@ export interface Question {
   hand: Hand;
   /** Wanted bending length, mm. */
   band: readonly [number, number];
-  /** Density of the motif that is judged, stitches per cm²; undefined when nothing is stitched. */
-  stitchDensity: number | undefined;
+  /** Density of the motif that is judged; undefined when nothing is stitched. */
+  motif: MotifDensity | undefined;
   /** What was filed about this cloth, by the stack's id. */
   memory: ReadonlyMap<string, PairRecord>;
+  /** Ids of layers in the cupboard. */
+  atHand: ReadonlySet<string>;
+  wishes: Wishes;
+  weights: Weights;
+  schools: Schools;
+  piece: PieceSize;
 }
 
 /** A stack before it is judged. */
@@ -39,6 +49,7 @@ export interface Judged extends Candidate {
   /** What was filed about this stack on this cloth. */
   record: PairRecord | undefined;
   load: EmbroideryLoad | undefined;
+  needs: Needs;
   /** Weight of what stays behind the cloth, g/m². */
   addedWeight: number;
 }

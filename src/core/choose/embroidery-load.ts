@@ -10,18 +10,36 @@ export function typicalDensity(role: Role): number | undefined {
   return TYPICAL_DENSITY[role];
 }
 
-/** Stitches per cm² of the motif's rectangle. */
-export function stitchDensityOf(embroidery: Embroidery): number {
-  return embroidery.stitches / ((embroidery.width * embroidery.height) / 100);
+/** Upper thread of an ordinary fill stitch, mm. Long satin stitches pull more than their number tells. */
+const THREAD_PER_STITCH = 3;
+
+/** What a motif lays on each cm² of its rectangle. */
+export interface MotifDensity {
+  /** Stitches per cm². */
+  stitches: number;
+  /** Thread per cm², mm. */
+  thread: number;
+  /** Stitches per cm² of ordinary length that pull as hard: the larger of both counts. */
+  pull: number;
+}
+
+/** Stitches and thread per cm² of the motif's rectangle. */
+export function motifDensity({ stitches, width, height, threadLength }: Embroidery): MotifDensity {
+  const area = (width * height) / 100;
+  const perArea = stitches / area;
+  const thread = (threadLength ?? stitches * THREAD_PER_STITCH) / area;
+  return { stitches: perArea, thread, pull: Math.max(perArea, thread / THREAD_PER_STITCH) };
 }
 
 export interface EmbroideryLoad {
   density: number;
+  /** Thread per cm², mm; only when it was given and pulls more than the stitches tell. */
+  thread?: number;
   /** Stitches per cm² that the cloth alone carries without puckering. */
   cloth: number;
   /** The same with the stack. */
   carried: number;
-  /** density ÷ carried. */
+  /** Pull of the motif ÷ carried. */
   share: number;
 }
 
@@ -60,7 +78,7 @@ function clothCarries(fabric: Fabric, traits: Traits): number {
  * The cloth carries a share by weight and stability; each sheet adds by weight, family and how it is joined.
  * Thin cloth cannot pass more to the sheet than its own threads hold, so the sheets count less under it.
  */
-export function embroideryLoad(fabric: Fabric, traits: Traits, layers: readonly ChosenLayer[], density: number): EmbroideryLoad {
+export function embroideryLoad(fabric: Fabric, traits: Traits, layers: readonly ChosenLayer[], motif: MotifDensity): EmbroideryLoad {
   const cloth = clothCarries(fabric, traits);
   const grip = Math.sqrt(Math.min(1, Math.max(0.12, fabric.arealDensity / 100)));
   let sheets = 0;
@@ -80,5 +98,6 @@ export function embroideryLoad(fabric: Fabric, traits: Traits, layers: readonly 
     if (angle !== 0) crossed = CROSSED;
   }
   const carried = cloth * starch + sheets * crossed;
-  return { density, cloth, carried, share: density / carried };
+  const threadLeads = motif.pull > motif.stitches * 1.001;
+  return { density: motif.stitches, ...(threadLeads ? { thread: motif.thread } : {}), cloth, carried, share: motif.pull / carried };
 }

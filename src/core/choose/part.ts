@@ -63,6 +63,8 @@ export interface Embroidery {
   height: number;
   /** Whether the motif comes nearer to an edge than a clamp allows, or that distance in mm. */
   nearEdge?: boolean | number;
+  /** Length of the upper thread, mm; three millimetres a stitch when it is not known. */
+  threadLength?: number;
 }
 
 export interface Part {

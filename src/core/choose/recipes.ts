@@ -160,6 +160,9 @@ function shift(question: Question, layer: Material): number {
   }
   if (part.role === 'flare-hem' && layer.family === 'braid') points += fabric.arealDensity < 80 && layer.rollWidth > 50 ? -10 : 0;
   if (part.role === 'zip-area' && fabric.construction === 'knit' && layer.family === 'stay-tape') points += 2;
+  if (question.schools.padding === 'fleece' && layer.family === 'fleece') points += 8;
+  if (question.schools.padding === 'wadding' && layer.family === 'wadding' && layer.form !== 'sew-in') points += 16;
+  if (profile.kind === 'stitch' && question.schools.hooping === 'sheet' && (layer.form === 'sticky' || layer.form === 'spray-glued')) points += 10;
   if (profile.kind === 'treat' || profile.kind === 'quilt') points += treatmentShift(question, layer);
   if (profile.kind === 'stitch') points += stitchShift(question, layer);
   return points;
@@ -181,9 +184,9 @@ function treatmentShift({ fabric, part, profile, traits }: Question, layer: Mate
   return points;
 }
 
-function stitchShift({ fabric, part, traits, stitchDensity }: Question, layer: Material): number {
+function stitchShift({ fabric, part, traits, motif }: Question, layer: Material): number {
   let points = 0;
-  const density = stitchDensity ?? 0;
+  const density = motif?.stitches ?? 0;
   const sheerish = fabric.sheer !== 'opaque';
   switch (layer.family) {
     case 'tear-away':
@@ -225,8 +228,8 @@ const NET_FAMILIES: Family[] = ['hair-canvas', 'firm-nonwoven', 'stiff-core', 'f
 const TAPES: Family[] = ['stay-tape', 'braid', 'waistband-strip'];
 
 /**
- * How far a layer reaches, by the default school: light ones run full into the seam, medium ones are trimmed
- * so that the stitching still catches them, and anything firm or padded stays out of the seam.
+ * How far a layer reaches. By the default school light ones run full into the seam, medium ones are trimmed so
+ * that the stitching still catches them, and anything firm or padded stays out of the seam.
  */
 export function extentOf(question: Question, layer: Material, duty: LayerDuty): Extent {
   const { profile } = question;
@@ -235,6 +238,10 @@ export function extentOf(question: Question, layer: Material, duty: LayerDuty): 
   if (duty === 'strip' || TAPES.includes(layer.family) || (profile.area === 'strip' && duty === 'main')) return 'strip';
   if (duty === 'patch' || profile.area === 'patch') return 'patch';
   if (layer.family === 'cloth-underlining' || layer.family === 'organza' || layer.family === 'mulling') return 'full';
+  const school = question.schools.seam;
+  // Cores and foam never go into a seam: no machine gets through, and no corner turns.
+  if (layer.family === 'stiff-core' || layer.family === 'foam') return 'net';
+  if (school === 'full' || school === 'trimmed' || school === 'net') return school;
   if (NET_FAMILIES.includes(layer.family)) return 'net';
   if (layer.arealDensity <= 42 && layer.thickness <= 0.3) return 'full';
   return layer.arealDensity >= 120 ? 'net' : 'trimmed';

@@ -149,10 +149,12 @@ const CAUTIONS: readonly Remark[] = [
     when: ({ load }) => load !== undefined && load.share > 1,
     words: ({ load, question }) => {
       const thin = question.fabric.arealDensity < 110 || question.traits.loose;
-      const less = Math.round(((1 - 1 / load!.share) * 100) / 5) * 5;
+      const less = Math.max(5, Math.round(((1 - 1 / load!.share) * 100) / 5) * 5);
+      const larger = Math.max(5, Math.ceil(((Math.sqrt(load!.share) - 1) * 100) / 5) * 5);
+      const change = `about ${less} % fewer stitches, or the same stitches drawn ${larger} % larger`;
       return thin
-        ? `This motif is too dense for this cloth, whatever lies under it. Take a lighter motif (about ${Math.max(5, less)} % fewer stitches), make it larger, or put it on other cloth.`
-        : `Too many stitches for this stack: about ${Math.max(5, less)} % fewer, or one layer more.`;
+        ? `This motif is too dense for this cloth, whatever lies under it. Take a lighter motif (${change}), or put it on other cloth.`
+        : `Too many stitches for this stack: ${change}, or one layer more.`;
     },
   },
   {

@@ -1,17 +1,28 @@
 import type { ChosenLayer } from '../layers';
+import type { Schools } from '../schools';
 import { stackSteps, type Step } from '../steps';
 import type { Question } from './context';
 
 /** The working order of a stack for what was asked: prepare, cut, apply, check. */
-export function stepsFor({ fabric, part, profile, traits }: Question, layers: readonly ChosenLayer[]): Step[] {
+export function stepsFor({ fabric, part, profile, traits, schools, piece }: Question, layers: readonly ChosenLayer[]): Step[] {
   const stitched = profile.kind === 'stitch';
   return stackSteps({
     fabric,
     layers,
     stitched,
-    floats: stitched && traits.hoopMarks,
+    floats: stitched && (traits.hoopMarks || floatsBySchool(schools, layers)),
     bias: part.cut === 'bias',
     washed: part.care !== 'none' && part.care !== 'dry-clean',
     cutAlready: part.cutAlready === true,
+    schools,
+    longest: Math.max(piece.width, piece.height),
   });
+}
+
+/** The school that hoops the sheet alone needs a sheet that holds the cloth by itself. */
+function floatsBySchool(schools: Schools, layers: readonly ChosenLayer[]): boolean {
+  return (
+    schools.hooping === 'sheet' &&
+    layers.some(({ material }) => material.form === 'sticky' || material.form === 'spray-glued' || material.form === 'fusible')
+  );
 }

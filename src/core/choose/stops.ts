@@ -81,6 +81,28 @@ export const STOPS: readonly Stop[] = [
     words: (_, layer) => `${capital(FAMILY_WORDS[layer.family])} is put in by hand here, and you asked for no hand sewing.`,
   },
   {
+    id: 'stay-sheer',
+    group: 'You asked that it stays sheer',
+    when: ({ wishes, fabric }, layer) =>
+      wishes.staySheer === true &&
+      !temporary(layer) &&
+      layer.opacity !== 'sheer' &&
+      !(layer.opacity === 'veiled' && fabric.sheer === 'veiled'),
+    words: ({ fabric }) => `It is less see-through than the cloth, which is ${fabric.sheer}.`,
+  },
+  {
+    id: 'not-at-hand',
+    group: 'Not in your cupboard',
+    when: ({ wishes, atHand }, layer) => wishes.useMine === true && !atHand.has(layer.id),
+    words: () => 'You asked for what you have, and this is not in your cupboard.',
+  },
+  {
+    id: 'no-starch',
+    group: 'You asked to do without',
+    when: ({ schools }, layer) => schools.starch === 'never' && layer.family === 'starch',
+    words: () => 'You never starch, by your ways of working.',
+  },
+  {
     id: 'no-iron',
     group: 'Heat',
     when: ({ fabric }, layer) => fabric.ironDots === 0 && layer.leaflet.ironDots > 0,

@@ -1,10 +1,11 @@
 import type { Fabric } from '../cloth';
 import { isFusible, type Material } from '../layers';
 import type { Step, StepsFor } from './step';
-import { HEAT_SAFETY, SPRAY_SAFETY, IRON, COVER, lower } from './words';
+import { pressSetting, pressWords } from './press-setting';
+import { HEAT_SAFETY, SPRAY_SAFETY, lower } from './words';
 
 /** Fusing, sticking and sewing of a stack that is worn, in the order of its layers. */
-export function applySteps({ layers, fabric }: StepsFor): Step[] {
+export function applySteps({ layers, fabric, schools, longest }: StepsFor): Step[] {
   const steps: Step[] = [];
   let first = true;
   layers.forEach(({ material, extent }, index) => {
@@ -13,6 +14,7 @@ export function applySteps({ layers, fabric }: StepsFor): Step[] {
     if (material.form === 'liquid') return;
     if (isFusible(material.form)) {
       const { leaflet } = material;
+      const setting = pressSetting(material, fabric, schools);
       steps.push({
         id: `${id}-lay`,
         stage: 'apply',
@@ -27,9 +29,9 @@ export function applySteps({ layers, fabric }: StepsFor): Step[] {
         id: `${id}-press`,
         stage: 'apply',
         kind: 'press',
-        seconds: leaflet.seconds,
-        title: `Press ${name}: ${leaflet.seconds} s a stop`,
-        detail: `Iron ${IRON[leaflet.ironDots]}, ${leaflet.steam ? 'with steam' : 'dry'}, ${COVER[leaflet.cover]}. Press, hold, lift, set down again with some overlap. Never slide.`,
+        seconds: setting.seconds,
+        title: `Press ${name}: ${setting.seconds} s a stop`,
+        detail: pressWords(setting, schools, longest),
         safety: HEAT_SAFETY,
       });
       steps.push({

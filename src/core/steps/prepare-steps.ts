@@ -1,9 +1,10 @@
 import { type Material } from '../layers';
+import type { Schools } from '../schools';
 import type { Step, StepsFor } from './step';
 import { HEAT_SAFETY, SPRAY_SAFETY, IRON, COVER, lower } from './words';
 
 /** Washing, shrinking, pressing flat, and the liquids that go on before anything is cut. */
-export function prepareSteps({ fabric, layers, washed, cutAlready }: StepsFor): Step[] {
+export function prepareSteps({ fabric, layers, washed, cutAlready, schools }: StepsFor): Step[] {
   const steps: Step[] = [];
   if (washed && fabric.prewashed !== true && !cutAlready && fabric.water !== 'spots') {
     steps.push({
@@ -36,11 +37,22 @@ export function prepareSteps({ fabric, layers, washed, cutAlready }: StepsFor): 
       safety: HEAT_SAFETY,
     });
   }
-  for (const { material } of layers) if (material.form === 'liquid') steps.push(...liquidSteps(material, cutAlready));
+  const starched = layers.some(({ material }) => material.form === 'liquid');
+  if (schools.starch === 'always' && !starched && !cutAlready && fabric.water === 'safe' && fabric.ironDots > 1) {
+    steps.push({
+      id: 'starch-first',
+      stage: 'prepare',
+      kind: 'do',
+      title: 'Starch the cloth before you cut it',
+      detail: 'A light spray on both faces, left to soak in, pressed dry.',
+      safety: SPRAY_SAFETY,
+    });
+  }
+  for (const { material } of layers) if (material.form === 'liquid') steps.push(...liquidSteps(material, cutAlready, schools));
   return steps;
 }
 
-function liquidSteps(material: Material, cutAlready: boolean): Step[] {
+function liquidSteps(material: Material, cutAlready: boolean, schools: Schools): Step[] {
   const soaked = material.arealDensity >= 10;
   const spray = material.family === 'edge-stiffener';
   const id = material.id;
@@ -95,6 +107,9 @@ function liquidSteps(material: Material, cutAlready: boolean): Step[] {
     detail: `Iron ${IRON[material.leaflet.ironDots]}, no steam, ${COVER[material.leaflet.cover]}. Lift and set down.${cutAlready ? ' Do not pull the cut edges.' : ''}`,
     safety: HEAT_SAFETY,
   };
+  if (soaked && schools.strongStarch === 'rounds') {
+    press.detail += ' Then wet it again and press again, two or three rounds, until it is as stiff as you want.';
+  }
   const steps = [wet, wait, press];
   if (spray)
     steps.push({

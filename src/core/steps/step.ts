@@ -1,5 +1,6 @@
 import type { Fabric } from '../cloth';
 import type { ChosenLayer } from '../layers';
+import type { Schools } from '../schools';
 
 /** Where in the working order a step belongs. */
 export type StepStage = 'prepare' | 'cut' | 'apply' | 'check';
@@ -36,4 +37,8 @@ export interface StepsFor {
   /** It will be washed, so everything is shrunk first. */
   washed: boolean;
   cutAlready: boolean;
+  /** Schools of practice that are followed. */
+  schools: Schools;
+  /** Longest side of the piece, mm; a long one is tacked before it is pressed. */
+  longest?: number;
 }

@@ -1,22 +1,24 @@
 import { isFusible } from '../layers';
 import type { Step, StepsFor } from './step';
-import { HEAT_SAFETY, SPRAY_SAFETY, NEEDLE_SAFETY, BLADE_SAFETY, IRON, COVER, lower } from './words';
+import { pressSetting, pressWords } from './press-setting';
+import { HEAT_SAFETY, SPRAY_SAFETY, NEEDLE_SAFETY, BLADE_SAFETY, lower } from './words';
 
 /** Joining, hooping, stitching and taking away of a stack that is stitched on. */
-export function stitchSteps({ layers, floats }: StepsFor): Step[] {
+export function stitchSteps({ layers, fabric, floats, schools }: StepsFor): Step[] {
   const steps: Step[] = [];
   const sheets = layers.filter(({ material }) => material.form !== 'liquid' && material.family !== 'topping');
   const topping = layers.find(({ material }) => material.family === 'topping');
   for (const [i, { material }] of sheets.entries()) {
     if (!isFusible(material.form)) continue;
     const name = lower(material.name);
+    const setting = pressSetting(material, fabric, schools);
     steps.push({
       id: `${material.id}-${i}-press`,
       stage: 'apply',
       kind: 'press',
-      seconds: material.leaflet.seconds,
+      seconds: setting.seconds,
       title: `Fuse ${name} to the wrong side`,
-      detail: `Iron ${IRON[material.leaflet.ironDots]}, ${COVER[material.leaflet.cover]}. Lift and set down.`,
+      detail: pressWords(setting, schools),
       safety: HEAT_SAFETY,
     });
     steps.push({
@@ -35,7 +37,7 @@ export function stitchSteps({ layers, floats }: StepsFor): Step[] {
       stage: 'apply',
       kind: 'do',
       title: 'Hoop the sheet alone, drum tight',
-      detail: 'The cloth stays out of the hoop; it would keep the mark.',
+      detail: 'The cloth stays out of the hoop, so nothing is pressed into it.',
     });
     steps.push({
       id: 'float',

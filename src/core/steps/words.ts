@@ -11,6 +11,7 @@ export const COVER: Record<string, string> = {
   cloth: 'under a thin cotton cloth',
   organza: 'under silk organza',
   'damp-cloth': 'under a damp cloth',
+  shoe: 'with a shoe on the iron',
 };
 
 export function lower(text: string): string {

@@ -12,6 +12,7 @@ export function seamBulk({ layers, question }: Judged): number {
 
 /** What the layers add where seams meet and corners are turned. */
 export const bulk: Criterion = {
+  id: 'bulk',
   name: 'Bulk in the seams',
   weight: ({ profile }) => (profile.kind === 'stitch' || profile.kind === 'treat' ? 0 : 6),
   score: (stack) => {

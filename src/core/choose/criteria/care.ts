@@ -2,6 +2,7 @@ import type { Criterion } from './criterion';
 
 /** How far the layers are from the edge of what heat and washing they and the cloth bear. */
 export const care: Criterion = {
+  id: 'care',
   name: 'Heat and care',
   weight: () => 6,
   score: ({ layers, question }) => {

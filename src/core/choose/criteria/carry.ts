@@ -2,6 +2,7 @@ import { points, ramp, type Criterion } from './criterion';
 
 /** Whether cloth and sheets together carry the stitches without pucker or drift. */
 export const carry: Criterion = {
+  id: 'carry',
   name: 'Carries the stitches',
   weight: ({ profile }) => (profile.kind === 'stitch' ? 36 : 0),
   score: ({ load }) => {
@@ -17,6 +18,8 @@ export const carry: Criterion = {
     if (!load) return 'No stitching here.';
     const density = Math.round(load.density);
     const carried = Math.round(load.carried / 5) * 5;
+    if (load.thread !== undefined && load.share > 0.8)
+      return `Long stitches: ${Math.round(load.thread / 10)} cm of thread on each cm² pull like ${Math.round(load.share * load.carried)} ordinary stitches; this carries about ${carried}.`;
     if (load.share > 1) return `The motif has about ${density} stitches per cm²; this carries about ${carried}.`;
     if (load.share > 0.8) return `About ${density} stitches per cm² against ${carried} that it carries: near the limit.`;
     if (load.share < 0.25) return `Carries about ${carried} stitches per cm², far more than the ${density} here.`;

@@ -1,22 +1,22 @@
 import { points, ramp, type Criterion } from './criterion';
 
-/** Price of the layers for a metre, from the library's or the person's own prices. */
+/** Cheap and dear for a square metre of pieces, minor units. */
+const CHEAP = 300;
+const DEAR = 4000;
+
+/** What the layers cost for the pieces in question, against their area; from the library's or the person's own prices. */
 export const cost: Criterion = {
+  id: 'cost',
   name: 'Cost',
   weight: ({ profile }) => (profile.kind === 'hat' ? 2 : 4),
-  score: ({ layers }) =>
-    points(
-      ramp(
-        layers.reduce((sum, { material }) => sum + material.pricePerMetre, 0),
-        300,
-        100,
-        3000,
-        30,
-      ),
-    ),
-  why: ({ layers }) => {
-    const total = layers.reduce((sum, { material }) => sum + material.pricePerMetre, 0);
-    if (total < 300) return 'Costs next to nothing.';
-    return total < 1200 ? 'In the usual range of price.' : 'Dearer than most.';
+  score: (stack) => points(ramp(perSquareMetre(stack), CHEAP, 100, DEAR, 30)),
+  why: (stack) => {
+    const price = perSquareMetre(stack);
+    if (price < CHEAP) return 'Costs next to nothing.';
+    return price < 1600 ? 'In the usual range of price.' : 'Dearer than most.';
   },
 };
+
+function perSquareMetre({ needs, question: { piece } }: Parameters<Criterion['score']>[0]): number {
+  return needs.cost / ((piece.width * piece.height * piece.count) / 1e6);
+}

@@ -5,6 +5,7 @@ const HALF_LOST = 0.3;
 
 /** The droop of the finished stack against the band that the wanted feel stands for. */
 export const feel: Criterion = {
+  id: 'feel',
   name: 'Feel',
   weight: ({ profile }) => (profile.kind === 'stitch' ? 0 : profile.area === 'patch' ? 8 : profile.area === 'strip' ? 14 : 26),
   score: ({ predicted, question }) => {

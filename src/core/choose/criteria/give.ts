@@ -19,6 +19,7 @@ function mostGive(stack: Judged): number {
 
 /** Whether the layer gives where the cloth must, and holds where it must not. */
 export const give: Criterion = {
+  id: 'give',
   name: 'Give',
   weight: ({ profile }) => (profile.kind === 'stitch' || profile.kind === 'treat' ? 0 : 11),
   score: (stack) => {

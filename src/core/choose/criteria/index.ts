@@ -1,3 +1,4 @@
+import { atHand } from './at-hand';
 import { bulk } from './bulk';
 import { care } from './care';
 import { carry } from './carry';
@@ -12,7 +13,7 @@ import { weight } from './weight';
 import type { Criterion } from './criterion';
 
 /** All criteria in the order in which the screens show them. */
-export const CRITERIA: readonly Criterion[] = [purpose, feel, carry, weight, give, look, care, bulk, effort, cost, past];
+export const CRITERIA: readonly Criterion[] = [purpose, feel, carry, weight, give, look, care, bulk, effort, cost, atHand, past];
 export { seamBulk } from './bulk';
-export { effortMinutes } from './effort';
-export type { Criterion } from './criterion';
+export { CRITERION_IDS } from './criterion';
+export type { Criterion, CriterionId } from './criterion';

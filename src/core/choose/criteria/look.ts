@@ -47,6 +47,7 @@ function faults({ layers, question }: Judged): Fault[] {
 
 /** What can be seen from the outside: shade, glue, ridge, flattened loft. */
 export const look: Criterion = {
+  id: 'look',
   name: 'Look',
   weight: ({ fabric }) => (fabric.sheer === 'opaque' ? 8 : 13),
   score: (stack) => points(100 - faults(stack).reduce((sum, fault) => sum + fault.cost, 0)),

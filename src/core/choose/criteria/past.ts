@@ -2,6 +2,7 @@ import type { Criterion } from './criterion';
 
 /** How a stack came out on this very cloth before: the person's own logbook. */
 export const past: Criterion = {
+  id: 'past',
   name: 'Past results',
   weight: ({ memory }) => (memory.size > 0 ? 8 : 0),
   score: ({ record }) => {

@@ -2,6 +2,7 @@ import type { Criterion } from './criterion';
 
 /** How well this kind of layer serves this part of a garment, bag or hat: the trade's own experience. */
 export const purpose: Criterion = {
+  id: 'purpose',
   name: 'Right for the part',
   weight: () => 26,
   score: (stack) => stack.suitability,

@@ -2,6 +2,7 @@ import { points, ramp, type Criterion } from './criterion';
 
 /** In garments a layer as heavy as the cloth or lighter; bags and hats go the other way on purpose. */
 export const weight: Criterion = {
+  id: 'weight',
   name: 'Weight',
   weight: ({ profile, part }) =>
     part.role === 'badge' ? 2 : profile.kind === 'garment' ? 15 : profile.kind === 'stitch' ? 8 : 4,

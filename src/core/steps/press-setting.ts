@@ -1,0 +1,51 @@
+import type { Fabric } from '../cloth';
+import type { Material } from '../layers';
+import type { Schools } from '../schools';
+import { COVER, IRON } from './words';
+
+/** How a layer is pressed: the leaflet's figures, or those of the school that is followed. */
+export interface PressSetting {
+  ironDots: number;
+  seconds: number;
+  steam: boolean;
+  /** Key of the words for the cover. */
+  cover: string;
+}
+
+const SCHOOL_HEAT: Record<string, { seconds: number; steam: boolean }> = {
+  'short-lifts': { seconds: 5, steam: false },
+  'ten-dry': { seconds: 10, steam: false },
+  damp: { seconds: 12, steam: true },
+  long: { seconds: 18, steam: true },
+};
+
+/**
+ * Iron setting, seconds, steam and cover for one layer on one cloth. The iron setting is always the leaflet's;
+ * a school never brings steam onto cloth that water marks.
+ */
+export function pressSetting({ leaflet }: Material, fabric: Pick<Fabric, 'water'>, schools: Schools): PressSetting {
+  const heat = SCHOOL_HEAT[schools.heat];
+  const follow = heat !== undefined && !(heat.steam && fabric.water === 'spots');
+  const seconds = follow ? heat.seconds : leaflet.seconds;
+  const steam = follow ? heat.steam : leaflet.steam;
+  let cover: string = leaflet.cover;
+  if (schools.cover !== 'by-case') cover = schools.cover;
+  else if (steam && leaflet.cover !== 'damp-cloth' && follow) cover = 'damp-cloth';
+  else if (!steam && leaflet.cover === 'damp-cloth') cover = 'cloth';
+  return { ironDots: leaflet.ironDots, seconds, steam, cover };
+}
+
+const MOVING: Record<string, string> = {
+  lift: 'Press, hold, lift, set down again with some overlap. Never slide.',
+  tack: 'First touch it down in a few places to tack it, then press stop by stop. Never slide.',
+  creep: 'Take most of the weight off and creep on, half an iron at a time.',
+};
+
+/** Longer than three irons, a piece is tacked first whatever the school, mm. */
+const TACK_FIRST = 660;
+
+/** The setting and the way of moving as one line for the bench. */
+export function pressWords(setting: PressSetting, schools: Schools, longest = 0): string {
+  const moving = schools.moving === 'lift' && longest > TACK_FIRST ? MOVING['tack']! : (MOVING[schools.moving] ?? MOVING['lift']!);
+  return `Iron ${IRON[setting.ironDots]}, ${setting.steam ? 'with steam' : 'dry'}, ${COVER[setting.cover]}. ${moving}`;
+}

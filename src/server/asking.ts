@@ -1,0 +1,41 @@
+import type { Asking, PieceSize, Weights, Wishes } from '../core/choose';
+import type { Schools } from '../core/schools';
+import { database } from '../store/database';
+import { layers } from '../store/layers';
+import { memoryOfCloth } from '../store/log';
+import { readSettings } from '../store/settings';
+
+/** The part of a request that says how to ask. */
+export interface AskedWith {
+  clothId?: string | undefined;
+  wishes?: object | undefined;
+  weights?: object | undefined;
+  schools?: object | undefined;
+  piece?: object | undefined;
+  limit?: number | undefined;
+}
+
+/**
+ * What is known here that bears on an answer. A request that names a cloth of the cupboard gets its logbook, the
+ * cupboard and the person's ways of working; one that does not is answered from the request alone.
+ */
+export function askingOf({ clothId, wishes, weights, schools, piece, limit }: AskedWith): Asking {
+  const db = database();
+  const mine = (wishes as Wishes | undefined)?.useMine === true;
+  const asking: Asking = {};
+  if (clothId !== undefined) asking.memory = memoryOfCloth(db, clothId);
+  if (clothId !== undefined || mine) {
+    asking.atHand = new Set(
+      layers
+        .list(db, 'in_stock = 1')
+        .map(({ id }) => id),
+    );
+  }
+  const own = clothId !== undefined ? readSettings(db).settings.schools : {};
+  asking.schools = { ...own, ...(schools as Partial<Schools> | undefined) };
+  if (wishes) asking.wishes = wishes as Wishes;
+  if (weights) asking.weights = weights as Weights;
+  if (piece) asking.piece = piece as PieceSize;
+  if (limit !== undefined) asking.limit = limit;
+  return asking;
+}
