@@ -89,6 +89,7 @@ export const stackSchema = shape({
   }).required(),
   reasons: yup.array().of(text(400).required()).required().max(30),
   cautions: yup.array().of(text(400).required()).required().max(30),
+  schools: schoolsSchema,
 })
   .nullable()
   .default(null);

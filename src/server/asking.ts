@@ -25,11 +25,7 @@ export function askingOf({ clothId, wishes, weights, schools, piece, limit }: As
   const asking: Asking = {};
   if (clothId !== undefined) asking.memory = memoryOfCloth(db, clothId);
   if (clothId !== undefined || mine) {
-    asking.atHand = new Set(
-      layers
-        .list(db, 'in_stock = 1')
-        .map(({ id }) => id),
-    );
+    asking.atHand = new Set(layers.list(db, 'in_stock = 1').map(({ id }) => id));
   }
   const own = clothId !== undefined ? readSettings(db).settings.schools : {};
   asking.schools = { ...own, ...(schools as Partial<Schools> | undefined) };

@@ -1,5 +1,6 @@
 import type { Part as PartWish } from '../core/choose';
 import type { Extent, Predicted } from '../core/layers';
+import type { Schools } from '../core/schools';
 import type { PieceShape } from '../core/shape';
 import { Table, column, type Kept } from './table';
 
@@ -11,6 +12,8 @@ export interface KeptStack {
   predicted: Predicted;
   reasons: string[];
   cautions: string[];
+  /** Ways of working that were switched for this part. */
+  schools?: Partial<Schools>;
 }
 
 export interface PartFields {

@@ -1,5 +1,5 @@
 import { createContext, useContext } from 'react';
-import { formatArealDensity, formatArea, formatLength, type LengthSystem } from '../core/units';
+import { formatArealDensity, formatArea, formatLength, formatSize, type LengthSystem } from '../core/units';
 
 const Units = createContext<LengthSystem>('metric');
 
@@ -11,6 +11,8 @@ export function useUnits() {
   return {
     system,
     length: (mm: number) => formatLength(mm, system),
+    /** Width and height in one unit. */
+    size: (width: number, height: number) => formatSize(width, height, system),
     weight: (gsm: number) => formatArealDensity(gsm, system),
     area: (mm2: number) => formatArea(mm2, system),
   };

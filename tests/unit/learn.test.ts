@@ -57,7 +57,9 @@ describe('blend', () => {
 describe('choosing with a memory', () => {
   const id = choose(poplin, collar, LIBRARY_LAYERS).ranked[0]!.id;
   const remembered = (record: PairRecord) =>
-    choose(poplin, collar, LIBRARY_LAYERS, { limit: 200, memory: new Map([[id, record]]) }).ranked.find((stack) => stack.id === id)!;
+    choose(poplin, collar, LIBRARY_LAYERS, { limit: 200, memory: new Map([[id, record]]) }).ranked.find(
+      (stack) => stack.id === id,
+    )!;
 
   it('shows what was measured and how much of the figure it is', () => {
     const stack = remembered({ readings: [45, 46], good: 2, fair: 0, poor: 0 });
@@ -73,7 +75,8 @@ describe('choosing with a memory', () => {
     expect(good.score).toBeGreaterThan(poor.score);
     expect(poor.cautions[0]).toContain('Went wrong on this cloth 3 times');
     expect(
-      choose(poplin, collar, LIBRARY_LAYERS, { limit: 5, memory: new Map([[id, { readings: [], good: 0, fair: 0, poor: 3 }]]) }).ranked[0]!.id,
+      choose(poplin, collar, LIBRARY_LAYERS, { limit: 5, memory: new Map([[id, { readings: [], good: 0, fair: 0, poor: 3 }]]) })
+        .ranked[0]!.id,
     ).not.toBe(id);
   });
 });

@@ -78,7 +78,12 @@ function clothCarries(fabric: Fabric, traits: Traits): number {
  * The cloth carries a share by weight and stability; each sheet adds by weight, family and how it is joined.
  * Thin cloth cannot pass more to the sheet than its own threads hold, so the sheets count less under it.
  */
-export function embroideryLoad(fabric: Fabric, traits: Traits, layers: readonly ChosenLayer[], motif: MotifDensity): EmbroideryLoad {
+export function embroideryLoad(
+  fabric: Fabric,
+  traits: Traits,
+  layers: readonly ChosenLayer[],
+  motif: MotifDensity,
+): EmbroideryLoad {
   const cloth = clothCarries(fabric, traits);
   const grip = Math.sqrt(Math.min(1, Math.max(0.12, fabric.arealDensity / 100)));
   let sheets = 0;
@@ -99,5 +104,11 @@ export function embroideryLoad(fabric: Fabric, traits: Traits, layers: readonly 
   }
   const carried = cloth * starch + sheets * crossed;
   const threadLeads = motif.pull > motif.stitches * 1.001;
-  return { density: motif.stitches, ...(threadLeads ? { thread: motif.thread } : {}), cloth, carried, share: motif.pull / carried };
+  return {
+    density: motif.stitches,
+    ...(threadLeads ? { thread: motif.thread } : {}),
+    cloth,
+    carried,
+    share: motif.pull / carried,
+  };
 }

@@ -13,3 +13,7 @@ export type { CriterionId } from './criteria';
 export type { LayerNeed, Needs } from './needs';
 export { typicalPiece } from './piece-size';
 export type { PieceSize } from './piece-size';
+export { sensitivity, MEASURABLE } from './sensitivity';
+export type { Measurable, Sensitivity } from './sensitivity';
+export { whatIf } from './what-if';
+export type { WhatIf } from './what-if';

@@ -1,3 +1,4 @@
+export { scaleMaterial } from './scale-material';
 export { COVERS, ENDS, EXTENTS, FAMILIES, FORMS, GLUES, WASHES, isFusible, isGlued } from './material';
 export type { Cover, Ends, Extent, Family, Form, Glue, Leaflet, Material, Wash } from './material';
 export { stackStiffness } from './stack-stiffness';

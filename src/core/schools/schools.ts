@@ -15,17 +15,7 @@ export interface SchoolQuestion {
   options: readonly [School, ...School[]];
 }
 
-export const SCHOOL_IDS = [
-  'seam',
-  'order',
-  'heat',
-  'moving',
-  'cover',
-  'starch',
-  'strongStarch',
-  'hooping',
-  'padding',
-] as const;
+export const SCHOOL_IDS = ['seam', 'order', 'heat', 'moving', 'cover', 'starch', 'strongStarch', 'hooping', 'padding'] as const;
 export type SchoolId = (typeof SCHOOL_IDS)[number];
 
 /** One option's id for each question. */
@@ -61,7 +51,11 @@ export const SCHOOLS: readonly SchoolQuestion[] = [
         words: 'fuse cut cloth onto the uncut layer',
         why: 'One pressing for many small pieces; their edges are cut once, through both.',
       },
-      { id: 'fuse-length', words: 'fuse a length, then cut', why: 'No shrinking surprise after cutting; uses most of the layer.' },
+      {
+        id: 'fuse-length',
+        words: 'fuse a length, then cut',
+        why: 'No shrinking surprise after cutting; uses most of the layer.',
+      },
     ],
   },
   {
@@ -116,8 +110,16 @@ export const SCHOOLS: readonly SchoolQuestion[] = [
     id: 'hooping',
     question: 'What goes into the hoop?',
     options: [
-      { id: 'cloth', words: 'the cloth, whenever it can', why: 'The hoop holds the cloth itself; only what it would mark is floated.' },
-      { id: 'sheet', words: 'the sheet, the cloth on top', why: 'No hoop marks at all; the sheet must be sticky, sprayed or fused.' },
+      {
+        id: 'cloth',
+        words: 'the cloth, whenever it can',
+        why: 'The hoop holds the cloth itself; only what it would mark is floated.',
+      },
+      {
+        id: 'sheet',
+        words: 'the sheet, the cloth on top',
+        why: 'No hoop marks at all; the sheet must be sticky, sprayed or fused.',
+      },
     ],
   },
   {
@@ -132,9 +134,7 @@ export const SCHOOLS: readonly SchoolQuestion[] = [
 ];
 
 /** What each question is set to when the person has not said. */
-export const DEFAULT_SCHOOLS: Schools = Object.fromEntries(
-  SCHOOLS.map(({ id, options }) => [id, options[0].id]),
-) as Schools;
+export const DEFAULT_SCHOOLS: Schools = Object.fromEntries(SCHOOLS.map(({ id, options }) => [id, options[0].id])) as Schools;
 
 /** The person's settings with a part's own switches laid over them. */
 export function schoolsOf(...settings: (Partial<Schools> | undefined)[]): Schools {

@@ -46,6 +46,7 @@ const TACK_FIRST = 660;
 
 /** The setting and the way of moving as one line for the bench. */
 export function pressWords(setting: PressSetting, schools: Schools, longest = 0): string {
-  const moving = schools.moving === 'lift' && longest > TACK_FIRST ? MOVING['tack']! : (MOVING[schools.moving] ?? MOVING['lift']!);
+  const moving =
+    schools.moving === 'lift' && longest > TACK_FIRST ? MOVING['tack']! : (MOVING[schools.moving] ?? MOVING['lift']!);
   return `Iron ${IRON[setting.ironDots]}, ${setting.steam ? 'with steam' : 'dry'}, ${COVER[setting.cover]}. ${moving}`;
 }

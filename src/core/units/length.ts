@@ -96,6 +96,15 @@ function formatInches(millimetres: number): string {
   return `${sign}${whole > 0 ? `${whole} ` : ''}${part} in`;
 }
 
+/**
+ * Writes a rectangle with both sides in one unit: `45 × 9 cm`, `17 ¾ × 3 ½ in`.
+ */
+export function formatSize(width: number, height: number, system: LengthSystem): string {
+  if (system === 'inch') return `${formatInches(width).replace(' in', '')} × ${formatInches(height)}`;
+  if (Math.max(width, height) < 99.75) return `${trimmed(Math.round(width), 0)} × ${trimmed(Math.round(height), 0)} mm`;
+  return `${trimmed(width / 10, 1)} × ${trimmed(height / 10, 1)} cm`;
+}
+
 /** Drops trailing zeros: 12.50 → 12.5, 12.0 → 12. */
 function trimmed(value: number, digits: number): string {
   return String(Number(value.toFixed(digits))).replace('-', '−');

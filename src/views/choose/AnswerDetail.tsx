@@ -1,27 +1,40 @@
 import { AlertTriangle, Check } from 'lucide-react';
 import { EXTENT_WORDS } from '../../core/layers';
-import type { Choice, RankedStack } from '../../core/choose';
+import type { Choice, Part, RankedStack } from '../../core/choose';
+import type { Fabric } from '../../core/cloth';
+import { formatMoney } from '../../core/units';
 import CrossSection from '../../ui/CrossSection';
 import DroopDrawing from '../../ui/DroopDrawing';
 import Why from '../../ui/Why';
 import { counted, keepUnits } from '../../ui/text';
 import { useUnits } from '../../ui/units-context';
-import { verdict } from './answers';
+import { lengthWords, minutesWords, verdict } from './answers';
+import WhatIfPanel from './WhatIfPanel';
 
 interface Props {
   stack: RankedStack;
   /** The same kind in other weights. */
   siblings: RankedStack[];
   choice: Choice;
+  fabric: Fabric;
+  part: Part;
+  /** Wishes, weights, schools and pieces as they were asked. */
+  asked: object;
+  currency: string;
+  compared: boolean;
   clothName: string;
   clothThickness: number;
   thicknesses: Record<string, number>;
   onOpen: (stack: RankedStack) => void;
   onTake: () => void;
+  onHang: () => void;
+  onCompare: () => void;
 }
 
 /** One answer opened: how it hangs, why, what to look out for, how it is put on. */
-export default function AnswerDetail({ stack, siblings, choice, clothName, clothThickness, thicknesses, onOpen, onTake }: Props) {
+export default function AnswerDetail(props: Props) {
+  const { stack, siblings, choice, fabric, part, asked, currency, compared, clothName, clothThickness, thicknesses } = props;
+  const { onOpen, onTake, onHang, onCompare } = props;
   const units = useUnits();
   const { predicted, terms } = stack;
   const stitched = stack.criteria.some((criterion) => criterion.name === 'Carries the stitches');
@@ -30,17 +43,26 @@ export default function AnswerDetail({ stack, siblings, choice, clothName, cloth
   );
   return (
     <article aria-label={stack.title} className="sheet p-4 md:p-5">
-      <div className="flex flex-wrap items-start justify-between gap-3">
-        <div className="min-w-0 flex-1">
+      <div className="flex flex-wrap items-start justify-between gap-x-3 gap-y-2">
+        <div className="min-w-0 flex-1 basis-72">
           <h2 className="text-xl leading-snug font-bold">{keepUnits(stack.title)}</h2>
           <p className="quiet">
             {Math.round(stack.score)} of 100, {verdict(stack.score)}
           </p>
         </div>
-        <button type="button" className="btn btn-primary" onClick={onTake}>
-          Put it to a project
-        </button>
+        <div className="flex flex-wrap gap-2">
+          <button type="button" className="btn" onClick={onHang}>
+            See it hang
+          </button>
+          <button type="button" className="btn" aria-pressed={compared} onClick={onCompare}>
+            {compared ? 'Out of the comparison' : 'Compare'}
+          </button>
+          <button type="button" className="btn btn-primary" onClick={onTake}>
+            Put it to a project
+          </button>
+        </div>
       </div>
+      <NeedsLine stack={stack} choice={choice} currency={currency} />
 
       <div className="mt-3 grid gap-5 lg:grid-cols-[1.15fr_1fr]">
         <div>
@@ -156,6 +178,7 @@ export default function AnswerDetail({ stack, siblings, choice, clothName, cloth
         </div>
       </div>
 
+      <WhatIfPanel fabric={fabric} part={part} asked={asked} stackId={stack.id} />
       {inOrder.length > 1 && (
         <div className="mt-5">
           <h3 className="chalk-heading">The same kind, lighter to heavier</h3>
@@ -178,5 +201,44 @@ export default function AnswerDetail({ stack, siblings, choice, clothName, cloth
         </div>
       )}
     </article>
+  );
+}
+
+/** Time, cost and length for the pieces in question, with where they come from. */
+function NeedsLine({ stack, choice, currency }: { stack: RankedStack; choice: Choice; currency: string }) {
+  const units = useUnits();
+  const { piece } = choice;
+  const pieces = `${piece.count} of ${units.size(piece.width, piece.height)}`;
+  const lengths = lengthWords(stack, units.length);
+  return (
+    <div className="mt-2">
+      <p>
+        For {pieces}: <strong>{minutesWords(stack.needs.minutes)}</strong>,{' '}
+        <strong>{formatMoney(Math.round(stack.needs.cost), currency)}</strong>
+        {lengths && (
+          <>
+            , <strong>{lengths}</strong> off the roll
+          </>
+        )}
+        .
+      </p>
+      <Why title="How time, cost and length are reckoned">
+        <ul>
+          {stack.needs.layers.map((need, i) => (
+            <li key={`${need.materialId}-${i}`}>
+              {keepUnits(stack.layers[i]!.material)}:{' '}
+              {stack.layers[i]!.form === 'liquid'
+                ? `spread on ${units.length(need.length)} of cloth`
+                : `${units.length(Math.ceil(need.length / 10) * 10)} in plain rows`}
+              , {formatMoney(Math.round(need.cost), currency)}
+            </li>
+          ))}
+        </ul>
+        <p>
+          Prices are those of the cupboard. Times are ordinary ones for each way of putting on, with cooling and drying; yours
+          will differ. Without squaring the end and without shrinkage, which the cutting plan adds.
+        </p>
+      </Why>
+    </div>
   );
 }

@@ -1,19 +1,26 @@
 import { FORM_WORDS } from '../../core/layers';
+import { formatMoney } from '../../core/units';
 import type { Choice, RankedStack } from '../../core/choose';
 import DroopDrawing from '../../ui/DroopDrawing';
 import { keepUnits } from '../../ui/text';
 import { useUnits } from '../../ui/units-context';
-import { verdict, type AnswerGroup } from './answers';
+import { lengthWords, minutesWords, verdict, type AnswerGroup } from './answers';
 
 interface Props {
   groups: AnswerGroup[];
   choice: Choice;
   openId: string | undefined;
+  currency: string;
+  compared: readonly string[];
   onOpen: (stack: RankedStack) => void;
+  onCompare: (stack: RankedStack) => void;
 }
 
+/** Most that are compared at once. */
+const MOST_COMPARED = 4;
+
 /** The kinds of answer, best first, each with its droop and its first reason. */
-export default function AnswerList({ groups, choice, openId, onOpen }: Props) {
+export default function AnswerList({ groups, choice, openId, currency, compared, onOpen, onCompare }: Props) {
   // What is stitched on is judged by what it carries, not by its feel.
   const stitched = choice.ranked[0]?.criteria.some((criterion) => criterion.name === 'Carries the stitches') ?? false;
   const units = useUnits();
@@ -23,7 +30,7 @@ export default function AnswerList({ groups, choice, openId, onOpen }: Props) {
         const open = best.id === openId || others.some((stack) => stack.id === openId);
         const first = best.layers[0]!;
         return (
-          <li key={best.id}>
+          <li key={best.id} className="relative">
             <button
               type="button"
               data-answer={i}
@@ -50,15 +57,38 @@ export default function AnswerList({ groups, choice, openId, onOpen }: Props) {
                     in your logbook: tried {best.memory.tried === 1 ? 'once' : `${best.memory.tried} times`} on this cloth
                   </span>
                 )}
+                <span className="quiet block text-[0.92rem] leading-snug">
+                  {[
+                    minutesWords(best.needs.minutes),
+                    formatMoney(Math.round(best.needs.cost), currency),
+                    lengthWords(best, units.length),
+                  ]
+                    .filter(Boolean)
+                    .join(' · ')}
+                </span>
                 <span className="mt-0.5 block text-[0.95rem] leading-snug">
                   {best.reasons.find((reason) => !/^(Hangs|Helps) /.test(reason)) ?? best.reasons[0]}
                 </span>
               </span>
-              <span className="shrink-0 text-right">
+              <span className="shrink-0 self-start text-right">
                 <span className="block text-2xl leading-none font-bold">{Math.round(best.score)}</span>
                 <span className="quiet block text-[0.85rem]">{verdict(best.score)}</span>
               </span>
             </button>
+            <label
+              className="absolute right-1 bottom-0 flex min-h-[44px] cursor-pointer items-center gap-2 px-2 text-[0.92rem]"
+              title={compared.length >= MOST_COMPARED && !compared.includes(best.id) ? 'Four are compared already' : undefined}
+            >
+              <input
+                type="checkbox"
+                className="checkbox checkbox-primary checkbox-sm"
+                aria-label={`Compare ${best.title}`}
+                checked={compared.includes(best.id)}
+                disabled={compared.length >= MOST_COMPARED && !compared.includes(best.id)}
+                onChange={() => onCompare(best)}
+              />
+              compare
+            </label>
           </li>
         );
       })}

@@ -2,20 +2,28 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { questionFor, type Choice, type RankedStack } from '../../core/choose';
 import { clothThickness, fabricOf, type Fabric } from '../../core/cloth';
+import type { Schools } from '../../core/schools';
 import { call, type ApiError } from '../../ui/api';
+import HangSimulator from '../../ui/HangSimulator';
 import { UnitsProvider } from '../../ui/units-context';
 import type { LengthSystem } from '../../core/units';
 import AnswerDetail from './AnswerDetail';
 import AnswerList from './AnswerList';
 import { groupAnswers } from './answers';
+import Compare from './Compare';
+import MeasureNext from './MeasureNext';
+import MoreWishes from './MoreWishes';
 import RuledOut from './RuledOut';
 import Sentence from './Sentence';
 import TakeToProject from './TakeToProject';
-import { partOf, toQuery, type SentenceState } from './sentence-state';
+import { askedWith, partOf, toQuery, type SentenceState } from './sentence-state';
 
 interface Props {
   units: LengthSystem;
-  cloths: (Fabric & { id: string; name: string; own: boolean })[];
+  currency: string;
+  /** The person's ways of working. */
+  ways: Partial<Schools>;
+  cloths: (Fabric & { id: string; name: string; own: boolean; measured: string[] })[];
   thicknesses: Record<string, number>;
   projects: { id: string; name: string }[];
   start: SentenceState;
@@ -24,25 +32,28 @@ interface Props {
 }
 
 /** The front door: the question as a sentence, the answers below it. */
-export default function ChooseView({ units, cloths, thicknesses, projects, start, startChoice }: Props) {
+export default function ChooseView({ units, currency, ways, cloths, thicknesses, projects, start, startChoice }: Props) {
   const [state, setState] = useState(start);
   const [choice, setChoice] = useState(startChoice);
   const [openId, setOpenId] = useState<string>();
   const [fault, setFault] = useState<string>();
   const [taking, setTaking] = useState(false);
-  const asked = useRef(start);
+  const [hanging, setHanging] = useState(false);
+  const [compared, setCompared] = useState<string[]>([]);
+  const [comparing, setComparing] = useState(false);
+  const answered = useRef(start);
   const detail = useRef<HTMLDivElement>(null);
   const cloth = cloths.find(({ id }) => id === state.clothId) ?? cloths[0]!;
 
   useEffect(() => {
-    if (asked.current === state) return undefined;
-    asked.current = state;
+    if (answered.current === state) return undefined;
+    answered.current = state;
     history.replaceState(null, '', `/${toQuery(state)}`);
     const abort = new AbortController();
     call<Choice>(
       'POST',
       '/api/choose',
-      { fabric: fabricOf(cloth), part: partOf(state), limit: 60, clothId: cloth.id },
+      { fabric: fabricOf(cloth), part: partOf(state), limit: 60, ...askedWith({ ...state, clothId: cloth.id }) },
       abort.signal,
     )
       .then((answer) => {
@@ -56,8 +67,17 @@ export default function ChooseView({ units, cloths, thicknesses, projects, start
     return () => abort.abort();
   }, [state, cloth]);
 
+  const fabric = useMemo(() => fabricOf(cloth), [cloth]);
+  const part = partOf(state);
+  const asked = askedWith({ ...state, clothId: cloth.id });
+  const comparedStacks = compared
+    .map((id) => choice.ranked.find((stack) => stack.id === id))
+    .filter((stack): stack is RankedStack => stack !== undefined);
+  const toggleCompared = (stack: RankedStack) =>
+    setCompared((all) => (all.includes(stack.id) ? all.filter((id) => id !== stack.id) : [...all, stack.id].slice(-4)));
   const groups = useMemo(() => groupAnswers(choice.ranked), [choice]);
   const open = choice.ranked.find(({ id }) => id === openId) ?? choice.ranked[0];
+  const openLayerIds = useMemo(() => open?.layers.map(({ materialId }) => materialId) ?? [], [open]);
   const group = groups.find(({ best, others }) => best === open || others.includes(open!));
   const step = (by: number) => {
     const at = groups.findIndex((g) => g === group);
@@ -83,7 +103,14 @@ export default function ChooseView({ units, cloths, thicknesses, projects, start
         cloths={cloths}
         usualHand={questionFor(cloth, { role: state.role, cut: state.cut, stretch: state.stretch, care: state.care }).hand}
         onChange={(change) => setState((was) => ({ ...was, ...change }))}
-      />
+      >
+        <MoreWishes
+          state={state}
+          ways={ways}
+          criteria={choice.ranked[0]?.criteria.map(({ id }) => id) ?? []}
+          onChange={(change) => setState((was) => ({ ...was, ...change }))}
+        />
+      </Sentence>
       <div aria-live="polite" className="sr-only">
         {open ? `Best answer: ${open.title}` : 'No answer fits'}
       </div>
@@ -95,7 +122,46 @@ export default function ChooseView({ units, cloths, thicknesses, projects, start
       {choice.bare.words && <p className="mt-2 border-l-4 border-accent py-1 pl-3">{choice.bare.words}</p>}
       {open && group ? (
         <div className="mt-4 grid items-start gap-5 lg:grid-cols-[minmax(22rem,5fr)_7fr]">
-          <AnswerList groups={groups} choice={choice} openId={open.id} onOpen={show} />
+          <div className="space-y-3">
+            <MeasureNext
+              fabric={fabric}
+              part={part}
+              asked={asked}
+              measured={cloth.measured}
+              benchPath={`/cupboard/cloths/${cloth.id}`}
+            />
+            {comparedStacks.length > 0 && (
+              <p className="flex flex-wrap items-center justify-between gap-2">
+                <span>
+                  {comparedStacks.length === 1
+                    ? 'One stack is marked; mark another.'
+                    : `${comparedStacks.length} stacks are marked.`}
+                </span>
+                <span className="flex gap-2">
+                  <button type="button" className="btn btn-ghost" onClick={() => setCompared([])}>
+                    None
+                  </button>
+                  <button
+                    type="button"
+                    className="btn btn-primary"
+                    disabled={comparedStacks.length < 2}
+                    onClick={() => setComparing(true)}
+                  >
+                    Side by side
+                  </button>
+                </span>
+              </p>
+            )}
+            <AnswerList
+              groups={groups}
+              choice={choice}
+              openId={open.id}
+              currency={currency}
+              compared={compared}
+              onOpen={show}
+              onCompare={toggleCompared}
+            />
+          </div>
           <div ref={detail}>
             <AnswerDetail
               stack={open}
@@ -106,6 +172,13 @@ export default function ChooseView({ units, cloths, thicknesses, projects, start
               thicknesses={thicknesses}
               onOpen={(stack) => setOpenId(stack.id)}
               onTake={() => setTaking(true)}
+              onHang={() => setHanging(true)}
+              onCompare={() => toggleCompared(open)}
+              fabric={fabric}
+              part={part}
+              asked={asked}
+              currency={currency}
+              compared={compared.includes(open.id)}
             />
           </div>
         </div>
@@ -123,9 +196,30 @@ export default function ChooseView({ units, cloths, thicknesses, projects, start
         <TakeToProject
           stack={open}
           clothId={cloth.id}
-          wish={{ ...partOf(state) }}
+          wish={{ ...part }}
+          schools={state.schools}
+          size={state.piece}
           projects={projects}
           onClose={() => setTaking(false)}
+        />
+      )}
+      {hanging && open && (
+        <HangSimulator
+          fabric={fabric}
+          clothName={cloth.name}
+          stackTitle={open.title}
+          layerIds={openLayerIds}
+          onClose={() => setHanging(false)}
+        />
+      )}
+      {comparing && (
+        <Compare
+          stacks={comparedStacks}
+          choice={choice}
+          currency={currency}
+          onDrop={toggleCompared}
+          onOpen={show}
+          onClose={() => setComparing(false)}
         />
       )}
     </UnitsProvider>

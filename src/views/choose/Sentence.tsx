@@ -29,6 +29,8 @@ interface Props {
   /** Feel that the part is usually given. */
   usualHand: string;
   onChange: (change: Partial<SentenceState>) => void;
+  /** What is asked less often, at the end of the wishes. */
+  children?: ReactNode;
 }
 
 /** A word of the sentence that is changed in place. */
@@ -77,7 +79,7 @@ function afterArticle(role: Role): string {
 }
 
 /** The question as a sentence whose underlined words are changed in place. */
-export default function Sentence({ state, cloths, usualHand, onChange }: Props) {
+export default function Sentence({ state, cloths, usualHand, onChange, children }: Props) {
   const stitched = ROLE_PROFILES[state.role].kind === 'stitch';
   const own = cloths.filter((cloth) => cloth.own);
   const library = cloths.filter((cloth) => !cloth.own);
@@ -88,7 +90,7 @@ export default function Sentence({ state, cloths, usualHand, onChange }: Props) 
   );
   return (
     <section aria-label="What you have and what it is for">
-      <h1 className="text-[1.4rem] leading-[1.9] font-normal md:text-[1.7rem]">
+      <h1 className="text-[1.4rem] leading-[1.75] font-normal md:text-[1.7rem]">
         I have{' '}
         <Word label="Cloth" value={state.clothId} onChange={(clothId) => onChange({ clothId })}>
           {own.length > 0 && <optgroup label="My own">{own.map(option)}</optgroup>}
@@ -142,7 +144,7 @@ export default function Sentence({ state, cloths, usualHand, onChange }: Props) 
         </Word>
         .
       </h1>
-      <div className="mt-1 flex flex-wrap items-center gap-x-6 gap-y-1">
+      <div className="mt-1 flex flex-wrap items-center gap-x-5">
         <span className="flex flex-wrap items-center gap-x-1">
           It is cut
           <Word label="Grain" value={state.cut} onChange={(cut) => onChange({ cut: cut as SentenceState['cut'] })}>
@@ -179,9 +181,40 @@ export default function Sentence({ state, cloths, usualHand, onChange }: Props) 
             </label>
           ))}
         </fieldset>
+        <label className="flex min-h-[44px] cursor-pointer items-center gap-2">
+          <input
+            type="checkbox"
+            className="checkbox checkbox-primary checkbox-sm"
+            checked={state.staySheer}
+            onChange={(e) => onChange({ staySheer: e.target.checked })}
+          />
+          must stay sheer
+        </label>
+        <label className="flex min-h-[44px] cursor-pointer items-center gap-2">
+          <input
+            type="checkbox"
+            className="checkbox checkbox-primary checkbox-sm"
+            checked={state.useMine}
+            onChange={(e) => onChange({ useMine: e.target.checked })}
+          />
+          use what I have
+        </label>
+        <span className="flex flex-wrap items-center gap-x-1">
+          First comes
+          <Word
+            label="What comes first"
+            value={state.lead}
+            onChange={(lead) => onChange({ lead: lead as SentenceState['lead'] })}
+          >
+            <option value="best">the best fit</option>
+            <option value="cost">the cheapest that fits</option>
+            <option value="effort">the quickest that fits</option>
+          </Word>
+        </span>
       </div>
+      {children}
       {stitched && (
-        <div className="mt-2 grid max-w-xl grid-cols-3 gap-4">
+        <div className="mt-2 grid max-w-3xl grid-cols-2 gap-4 sm:grid-cols-4">
           <Field label="Stitches" id="stitches">
             <input
               id="stitches"
@@ -206,6 +239,17 @@ export default function Sentence({ state, cloths, usualHand, onChange }: Props) 
             min={1}
             onChange={(height) => onChange({ height: Math.min(height, 2000) })}
           />
+          <Field label="Thread, m" id="thread" hint="0 when not known">
+            <input
+              id="thread"
+              type="number"
+              min={0}
+              max={10000}
+              className="input"
+              value={state.threadLength / 1000}
+              onChange={(e) => onChange({ threadLength: Math.max(0, Math.min(10_000, Number(e.target.value) || 0)) * 1000 })}
+            />
+          </Field>
         </div>
       )}
     </section>

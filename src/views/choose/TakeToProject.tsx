@@ -1,5 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
-import { ROLE_WORDS, type Part, type RankedStack } from '../../core/choose';
+import { ROLE_WORDS, type Part, type PieceSize, type RankedStack } from '../../core/choose';
+import type { Schools } from '../../core/schools';
 import type { ApiError } from '../../ui/api';
 import { call, plainMessage } from '../../ui/api';
 import Field from '../../ui/Field';
@@ -10,6 +11,10 @@ interface Props {
   stack: RankedStack;
   clothId: string;
   wish: Part;
+  /** Ways of working that were switched for this choice. */
+  schools: Partial<Schools>;
+  /** Size that was asked for. */
+  size: PieceSize | undefined;
   projects: { id: string; name: string }[];
   onClose: () => void;
 }
@@ -17,13 +22,14 @@ interface Props {
 const NEW = 'new';
 
 /** Puts an answer to a project as the stack of a new part. */
-export default function TakeToProject({ stack, clothId, wish, projects, onClose }: Props) {
+export default function TakeToProject({ stack, clothId, wish, schools, size, projects, onClose }: Props) {
   const dialog = useRef<HTMLDialogElement>(null);
   const [projectId, setProjectId] = useState(projects[0]?.id ?? NEW);
   const [projectName, setProjectName] = useState('');
   const word = ROLE_WORDS[wish.role];
   const [draft, setDraft] = useState<PieceDraft>({
     ...NEW_PIECE,
+    ...(size ? { count: size.count, shape: { ...NEW_PIECE.shape, width: size.width, height: size.height } } : {}),
     name: word.charAt(0).toUpperCase() + word.slice(1),
     cut: wish.cut,
   });
@@ -51,7 +57,7 @@ export default function TakeToProject({ stack, clothId, wish, projects, onClose 
         name: draft.name.trim(),
         clothId,
         wish: { ...wish, cut },
-        stack: keptStack(stack),
+        stack: keptStack(stack, schools),
       });
       location.assign(`/projects/${project}?part=${part.id}&stage=cut`);
     } catch (error) {

@@ -1,0 +1,93 @@
+import { InputError, requireNumber } from '../input-error';
+
+export const SUPPORTS = ['corner', 'round'] as const;
+/** What the square lies on: the corner of a table, or a round stand under its middle. */
+export type Support = (typeof SUPPORTS)[number];
+
+/** A square of cloth as a net of warp and weft, and where it has got to. Lengths mm, times s, z upward. */
+export interface Sheet {
+  /** Cells along a side; odd, so that mirrored threads are treated alike. */
+  readonly cells: number;
+  /** Side, mm. */
+  readonly size: number;
+  readonly support: Support;
+  /** Radius of the round stand, mm. */
+  readonly radius: number;
+  /** x, y, z of each node, row by row along y. */
+  readonly position: Float64Array;
+  readonly velocity: Float64Array;
+  /** 1 for nodes that hang free, 0 for those that lie on the support. */
+  readonly free: Uint8Array;
+  /** Bending stiffness ÷ areal density, mm⁴/s²: gravity times the cube of the bending length. */
+  bending: number;
+  /** Shear stiffness ÷ areal density, mm²/s². */
+  shear: number;
+}
+
+/** What decides how a sheet drapes. */
+export interface SheetCloth {
+  /** mm. */
+  bendingLength: number;
+  /** N/m. */
+  shearStiffness: number;
+  /** g/m². */
+  arealDensity: number;
+}
+
+/** Gravity, mm/s². */
+export const GRAVITY_MM = 9810;
+
+/** Coarsest and finest nets that are solved. */
+const CELLS = { min: 7, max: 63 };
+
+/**
+ * Lays a square flat on its support. The part that lies on the support is held there, as by a second plate or a
+ * few weights.
+ *
+ * @param size side of the square, mm, 100–1000 @param cells odd, 7–63 @param radius of the round stand, mm
+ * @throws {InputError} naming the value
+ */
+export function layFlat(cloth: SheetCloth, support: Support, size: number, cells: number, radius = size * 0.225): Sheet {
+  requireNumber('size', size, 'mm', { min: 100, max: 1000 });
+  requireNumber('cells', cells, '', { min: CELLS.min, max: CELLS.max });
+  if (!Number.isInteger(cells) || cells % 2 === 0) throw new InputError('cells', `must be an odd whole number, saw ${cells}`);
+  requireNumber('radius', radius, 'mm', { above: 0, max: size / 2 });
+  const side = cells + 1;
+  const step = size / cells;
+  const position = new Float64Array(side * side * 3);
+  const free = new Uint8Array(side * side);
+  for (let row = 0; row < side; row++) {
+    for (let column = 0; column < side; column++) {
+      const x = column * step - size / 2;
+      const y = row * step - size / 2;
+      const node = row * side + column;
+      position[3 * node] = x;
+      position[3 * node + 1] = y;
+      const held = support === 'round' ? Math.hypot(x, y) <= radius : x <= 0 && y <= 0;
+      free[node] = held ? 0 : 1;
+    }
+  }
+  const sheet: Sheet = {
+    cells,
+    size,
+    support,
+    radius,
+    position,
+    velocity: new Float64Array(position.length),
+    free,
+    bending: 0,
+    shear: 0,
+  };
+  setCloth(sheet, cloth);
+  return sheet;
+}
+
+/** Changes what the sheet is made of; it goes on draping from where it is. */
+export function setCloth(sheet: Sheet, { bendingLength, shearStiffness, arealDensity }: SheetCloth): void {
+  requireNumber('bendingLength', bendingLength, 'mm', { above: 0, max: 1000 });
+  requireNumber('shearStiffness', shearStiffness, 'N/m', { above: 0, max: 1e6 });
+  requireNumber('arealDensity', arealDensity, 'g/m²', { above: 0, max: 5000 });
+  sheet.bending = GRAVITY_MM * bendingLength ** 3;
+  // N/m ÷ kg/m² = m²/s², in mm²/s².
+  sheet.shear = (shearStiffness / (arealDensity / 1000)) * 1e6;
+}

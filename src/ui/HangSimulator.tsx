@@ -1,0 +1,183 @@
+import { useEffect, useMemo, useRef, useState } from 'react';
+import type { Fabric } from '../core/cloth';
+import { shearStiffness, type Support } from '../core/drape';
+import { scaleMaterial, stackStiffness, type Material } from '../core/layers';
+import { call } from './api';
+import DroopDrawing from './DroopDrawing';
+import SheetCanvas from './SheetCanvas';
+import { useDrape } from './use-drape';
+import { useUnits } from './units-context';
+import Why from './Why';
+
+interface Props {
+  fabric: Fabric;
+  clothName: string;
+  stackTitle: string;
+  /** Layers that stay, outermost first. */
+  layerIds: string[];
+  onClose: () => void;
+}
+
+type View = 'strip' | Support;
+const VIEWS: [View, string][] = [
+  ['round', 'on a round stand'],
+  ['corner', 'over a table corner'],
+  ['strip', 'as a strip'],
+];
+
+/** A square of the cloth, without and with its layers, hung where it can be looked at from all sides. */
+export default function HangSimulator({ fabric, clothName, stackTitle, layerIds, onClose }: Props) {
+  const dialog = useRef<HTMLDialogElement>(null);
+  const units = useUnits();
+  const [materials, setMaterials] = useState<Material[]>();
+  const [fault, setFault] = useState<string>();
+  const [view, setView] = useState<View>('round');
+  const [percent, setPercent] = useState(100);
+  const [turn, setTurn] = useState(35);
+  const drag = useRef<{ x: number; turn: number } | undefined>(undefined);
+  useEffect(() => dialog.current?.showModal(), []);
+  useEffect(() => {
+    Promise.all(layerIds.map((id) => call<Material>('GET', `/api/layers/${id}`)))
+      .then(setMaterials)
+      .catch((error: Error) => setFault(error.message));
+  }, [layerIds]);
+
+  const predicted = useMemo(() => {
+    const layers =
+      percent === 0
+        ? []
+        : (materials ?? []).filter((m) => m.ends === 'stays' || m.ends === 'cut').map((m) => scaleMaterial(m, percent / 100));
+    const bare = stackStiffness(fabric, []);
+    const stack = stackStiffness(fabric, layers);
+    return {
+      bare,
+      stack,
+      sheets: [
+        { bendingLength: bare.bendingLength, shearStiffness: shearStiffness(fabric, []), arealDensity: bare.arealDensity },
+        { bendingLength: stack.bendingLength, shearStiffness: shearStiffness(fabric, layers), arealDensity: stack.arealDensity },
+      ],
+    };
+  }, [fabric, materials, percent]);
+  const frames = useDrape(predicted.sheets, materials && view !== 'strip' ? view : undefined);
+  const words = (index: number) => {
+    const frame = frames[index];
+    if (!frame) return 'laying it down …';
+    return `shadow ${Math.round(frame.shadow * 100)} % of its flat size, hangs ${units.length(Math.round(frame.depth / 5) * 5)} deep`;
+  };
+  const sheet = (index: number, title: string, bendingLength: number) => (
+    <figure className="min-w-0">
+      <figcaption>
+        <span className="block font-semibold">{title}</span>
+        <span className="quiet block text-[0.92rem]">
+          c ≈ {Math.round(bendingLength)} mm; {words(index)}
+        </span>
+      </figcaption>
+      <SheetCanvas
+        frame={frames[index]}
+        support={view as Support}
+        turn={turn}
+        label={`${title} draped ${view === 'round' ? 'on a round stand' : 'over a table corner'}`}
+      />
+    </figure>
+  );
+  return (
+    <dialog ref={dialog} className="modal" aria-label="See it hang" onClose={onClose}>
+      <div className="modal-box max-h-[96vh] w-11/12 max-w-6xl">
+        <div className="flex flex-wrap items-center justify-between gap-3">
+          <h2 className="text-xl font-bold">See it hang</h2>
+          <div className="join" role="group" aria-label="How it hangs">
+            {VIEWS.map(([each, word]) => (
+              <input
+                key={each}
+                type="radio"
+                name="hang-view"
+                className="btn join-item"
+                aria-label={word}
+                checked={view === each}
+                onChange={() => setView(each)}
+              />
+            ))}
+          </div>
+          <button type="button" className="btn" onClick={() => dialog.current?.close()}>
+            Close
+          </button>
+        </div>
+        {fault && (
+          <p role="alert" className="mt-2 font-semibold text-error">
+            {fault}
+          </p>
+        )}
+        {view === 'strip' ? (
+          <div className="mx-auto mt-3 max-w-2xl">
+            <DroopDrawing
+              stack={predicted.stack}
+              bare={predicted.bare.bendingLength}
+              label={`A strip with the layers at ${percent} % of their weight: bending length about ${Math.round(predicted.stack.bendingLength)} mm`}
+            />
+          </div>
+        ) : (
+          <div
+            className="mt-3 grid cursor-grab touch-none gap-4 select-none sm:grid-cols-2"
+            onPointerDown={(event) => {
+              event.currentTarget.setPointerCapture(event.pointerId);
+              drag.current = { x: event.clientX, turn };
+            }}
+            onPointerMove={(event) => {
+              if (drag.current) setTurn(normalTurn(drag.current.turn - (event.clientX - drag.current.x) / 2));
+            }}
+            onPointerUp={() => (drag.current = undefined)}
+          >
+            {sheet(0, clothName, predicted.bare.bendingLength)}
+            {sheet(
+              1,
+              percent === 0 ? 'Without layers' : `With ${stackTitle.charAt(0).toLowerCase()}${stackTitle.slice(1)}`,
+              predicted.stack.bendingLength,
+            )}
+          </div>
+        )}
+        <div className="mt-3 grid gap-x-8 gap-y-2 sm:grid-cols-2">
+          {view !== 'strip' && (
+            <label className="flex items-center gap-3">
+              <span className="w-28 shrink-0 font-semibold">Turn it</span>
+              <input
+                type="range"
+                className="slider flex-1"
+                min={-180}
+                max={180}
+                value={turn}
+                onChange={(e) => setTurn(Number(e.target.value))}
+              />
+            </label>
+          )}
+          <label className="flex items-center gap-3">
+            <span className="w-28 shrink-0 font-semibold">Layer weight</span>
+            <input
+              type="range"
+              className="slider flex-1"
+              min={0}
+              max={200}
+              step={5}
+              value={percent}
+              onChange={(e) => setPercent(Number(e.target.value))}
+            />
+            <span className="w-36 text-right">
+              {percent} %, {units.weight(predicted.stack.arealDensity)}
+            </span>
+          </label>
+        </div>
+        <Why title="What this shows, and what it cannot">
+          <p>
+            A square of {units.length(400)}, held flat where it lies on its support. Threads keep their length; they bend by the
+            bending length shown and turn on each other by a typical shear stiffness. It shows which of two drapes more, and about
+            how much; real cloth falls into slightly other folds each time, and folds here can pass through each other.
+          </p>
+          <p>The slider makes the same kind of layer lighter or heavier; its stiffness then grows with its weight.</p>
+        </Why>
+      </div>
+    </dialog>
+  );
+}
+
+function normalTurn(degrees: number): number {
+  return ((((degrees + 180) % 360) + 360) % 360) - 180;
+}

@@ -1,0 +1,97 @@
+import { Ruler } from 'lucide-react';
+import { useEffect, useState } from 'react';
+import type { Measurable, Part, Sensitivity } from '../../core/choose';
+import type { Fabric } from '../../core/cloth';
+import { call } from '../../ui/api';
+import { keepUnits } from '../../ui/text';
+import { useUnits } from '../../ui/units-context';
+
+interface Props {
+  fabric: Fabric;
+  part: Part;
+  asked: object;
+  measured: readonly string[];
+  /** Address of the cloth's test bench. */
+  benchPath: string;
+}
+
+const TESTS: Record<Measurable, { words: string; test: string }> = {
+  overhang: { words: 'how far it overhangs', test: 'overhang' },
+  thickness: { words: 'its thickness', test: 'thickness' },
+  arealDensity: { words: 'its weight', test: 'weight' },
+  stretchLength: { words: 'its stretch along', test: 'stretch' },
+  stretchCross: { words: 'its stretch across', test: 'stretch' },
+  ironDots: { words: 'what heat it bears', test: 'heat' },
+  water: { words: 'what a drop of water does', test: 'water' },
+};
+
+/** A chance as people say it. */
+function chanceWords(chance: number): string {
+  if (chance >= 0.45) return 'about every second time';
+  if (chance >= 0.28) return 'about one time in three';
+  if (chance >= 0.18) return 'about one time in five';
+  if (chance >= 0.08) return 'about one time in ten';
+  return 'seldom';
+}
+
+/** Asks after a pause, so that turning the sentence does not keep the server busy. */
+const PAUSE = 400;
+
+/** Which test of the cloth would tell most about the answer. */
+export default function MeasureNext({ fabric, part, asked, measured, benchPath }: Props) {
+  const units = useUnits();
+  const [found, setFound] = useState<Sensitivity[]>();
+  const key = JSON.stringify([fabric, part, asked, measured]);
+  useEffect(() => {
+    const abort = new AbortController();
+    const [askFabric, askPart, askWith, known] = JSON.parse(key) as [Fabric, Part, object, string[]];
+    const timer = setTimeout(() => {
+      call<{ properties: Sensitivity[] }>(
+        'POST',
+        '/api/choose/sensitivity',
+        { fabric: askFabric, part: askPart, measured: known, ...askWith },
+        abort.signal,
+      )
+        .then(({ properties }) => setFound(properties))
+        .catch(() => !abort.signal.aborted && setFound(undefined));
+    }, PAUSE);
+    return () => {
+      clearTimeout(timer);
+      abort.abort();
+    };
+  }, [key]);
+  const first = found?.[0];
+  if (!found) return null;
+  if (!first || first.chance < 0.05) {
+    return (
+      <p className="quiet flex items-center gap-2 text-[0.95rem]">
+        <Ruler size={18} aria-hidden="true" /> No test of this cloth is likely to change the answer.
+      </p>
+    );
+  }
+  const value =
+    first.from === undefined
+      ? ''
+      : first.property === 'overhang'
+        ? units.length(Math.round(first.from))
+        : first.property === 'thickness'
+          ? `${first.from.toFixed(1)} mm`
+          : first.property === 'arealDensity'
+            ? units.weight(first.from)
+            : first.property === 'ironDots'
+              ? ''
+              : `${Math.round(first.from)} %`;
+  return (
+    <p className="flex flex-wrap items-center gap-x-2 rounded-box border border-base-300 px-3 py-1 text-[0.95rem]">
+      <Ruler size={18} aria-hidden="true" className="text-primary" />
+      <span className="min-w-0 flex-1 basis-80">
+        Worth measuring: <strong>{TESTS[first.property].words}</strong>. {chanceWords(first.chance)[0]!.toUpperCase()}
+        {chanceWords(first.chance).slice(1)} it would put <em>{keepUnits(first.other ?? 'another stack')}</em> first
+        {value && ` (${first.side} about ${value})`}.
+      </span>
+      <a className="btn" href={`${benchPath}?test=${TESTS[first.property].test}`}>
+        Test the cloth
+      </a>
+    </p>
+  );
+}
