@@ -34,6 +34,9 @@ export const fabricFields = {
   surface: yup.array().of(oneOf(SURFACES).required()).required().max(7, 'must hold each surface once'),
   fray: oneOf(FRAYS).required(),
   overhang: number({ above: 0, max: 1000 }),
+  biasGive: number({ min: 0, max: 400 }),
+  shrinkLength: number({ min: -10, max: 40 }),
+  shrinkCross: number({ min: -10, max: 40 }),
   prewashed: yup.boolean(),
 };
 

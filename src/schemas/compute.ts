@@ -65,3 +65,20 @@ export const pressPlanSchema = shape({
   secondsPerStop: number({ min: 0, max: 3600 }).required(),
   moveSeconds: number({ min: 0, max: 3600 }).required(),
 });
+
+/** Answers by question; which there are, the core says. */
+export const identifySchema = shape({
+  answers: yup
+    .mixed<Record<string, string>>()
+    .required()
+    .test(
+      'answers',
+      'must be an object of questions and answers',
+      (value) =>
+        typeof value === 'object' &&
+        value !== null &&
+        !Array.isArray(value) &&
+        Object.keys(value).length <= 50 &&
+        Object.values(value).every((each) => typeof each === 'string' && each.length <= 40),
+    ),
+});

@@ -1,6 +1,7 @@
 import * as yup from 'yup';
 import { SHEERNESS, TONES } from '../core/cloth';
 import { COVERS, ENDS, EXTENTS, FAMILIES, FORMS, GLUES, WASHES } from '../core/layers';
+import { TEST_IDS } from '../core/measure';
 import { PIECE_KINDS } from '../core/shape';
 import { fabricFields, partSchema, schoolsSchema } from './choose';
 import { number, oneOf, shape, text } from './rules';
@@ -10,6 +11,37 @@ const version = number({ min: 1, integer: true });
 const name = text(120, 1).required();
 const note = text(4000).default('');
 const id = text(100, 1);
+
+/** Readings of a home test: numbers and choices by field; what they may be, the test itself says. */
+const readings = yup
+  .mixed<Record<string, number | string>>()
+  .test(
+    'readings',
+    'must be an object of at most 20 numbers and words',
+    (value) =>
+      value === undefined ||
+      value === null ||
+      (typeof value === 'object' &&
+        !Array.isArray(value) &&
+        Object.keys(value).length <= 20 &&
+        Object.values(value).every(
+          (each) => (typeof each === 'number' && Number.isFinite(each)) || (typeof each === 'string' && each.length <= 40),
+        )),
+  );
+const day = yup.string().matches(/^\d{4}-\d{2}-\d{2}$/, ({ value }) => `must be a date such as 2026-05-31, saw ${String(value)}`);
+
+/** A test of a cloth; readings that are null take the test back. */
+export const clothTestSchema = shape({
+  readings: readings.nullable().defined('is missing'),
+  doneOn: day.required(),
+  version: version.required(),
+});
+
+const testsSchema = shape(
+  Object.fromEntries(
+    TEST_IDS.map((id) => [id, shape({ readings: readings.required(), doneOn: day.required() }).default(undefined)]),
+  ) as unknown as Record<(typeof TEST_IDS)[number], yup.Schema>,
+).default({});
 
 export const clothFields = { name, note, ...fabricFields };
 export const clothSchema = shape(clothFields);
@@ -146,10 +178,7 @@ export const logFields = {
   partId: id.nullable().default(null),
   benchRunId: id.nullable().default(null),
   kind: oneOf(['piece', 'scrap'] as const).default('piece'),
-  doneOn: yup
-    .string()
-    .matches(/^\d{4}-\d{2}-\d{2}$/, ({ value }) => `must be a date such as 2026-05-31, saw ${String(value)}`)
-    .required(),
+  doneOn: day.required(),
   title: text(200, 1).required(),
   clothId: id.nullable().default(null),
   clothName: text(120, 1).required(),
@@ -194,7 +223,7 @@ export const bundleSchema = shape({
   formatVersion: number({ min: 1, max: 1, integer: true }).required(),
   cloths: yup
     .array()
-    .of(shape({ id: id.required(), ...clothFields }).required())
+    .of(shape({ id: id.required(), ...clothFields, tests: testsSchema }).required())
     .default([])
     .max(10_000),
   layers: yup

@@ -102,3 +102,28 @@ export function jsonEndpoint<S extends yup.Schema>(
     }
   };
 }
+
+/** A file that is made on request. */
+export interface MadeFile {
+  name: string;
+  type: string;
+  bytes: Uint8Array | string;
+}
+
+/** An endpoint that answers with a file; what goes wrong is told in JSON like everywhere else. */
+export function fileEndpoint(make: (context: APIContext) => Promise<MadeFile> | MadeFile): APIRoute {
+  return async (context) => {
+    try {
+      const { name, type, bytes } = await make(context);
+      return new Response(bytes as BodyInit, {
+        headers: {
+          'content-type': type,
+          'content-disposition': `attachment; filename="${name.replace(/[^\w.-]+/g, '-')}"`,
+          'cache-control': 'no-store',
+        },
+      });
+    } catch (error) {
+      return errorAnswer(error);
+    }
+  };
+}

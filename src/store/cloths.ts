@@ -1,10 +1,20 @@
 import type { Fabric } from '../core/cloth';
+import type { Readings, TestId } from '../core/measure';
 import { Table, column, type Kept } from './table';
+
+/** Readings of a home test and the day they were taken. */
+export interface TestRecord {
+  readings: Readings;
+  /** Local date, yyyy-mm-dd. */
+  doneOn: string;
+}
 
 export interface ClothFields extends Fabric {
   name: string;
   note: string;
   origin: 'library' | 'own';
+  /** Home tests that were done. */
+  tests: Partial<Record<TestId, TestRecord>>;
 }
 export type Cloth = ClothFields & Kept;
 
@@ -29,7 +39,11 @@ export const cloths = new Table<ClothFields>(
     column('surface', 'json'),
     column('fray'),
     column('overhang'),
+    column('biasGive'),
+    column('shrinkLength'),
+    column('shrinkCross'),
     column('prewashed', 'boolean'),
+    column('tests', 'json'),
   ],
-  ['weave', 'thickness', 'overhang', 'prewashed'],
+  ['weave', 'thickness', 'overhang', 'biasGive', 'shrinkLength', 'shrinkCross', 'prewashed'],
 );

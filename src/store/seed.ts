@@ -10,7 +10,7 @@ export function seedLibrary(db: Db): void {
   db.transaction(() => {
     for (const { id, ...cloth } of LIBRARY_CLOTHS) {
       if (known.has(`cloth/${id}`)) continue;
-      cloths.insert(db, { ...cloth, note: '', origin: 'library' }, { id });
+      cloths.insert(db, { ...cloth, note: '', origin: 'library', tests: {} }, { id });
       mark.run(`cloth/${id}`);
     }
     for (const { id, ...layer } of LIBRARY_LAYERS) {

@@ -206,6 +206,16 @@ const CAUTIONS: readonly Remark[] = [
         : 'Wash the cloth and shrink the layer before cutting, or it puckers after the first wash.',
   },
   {
+    id: 'cloth-shrinks',
+    when: ({ question: { fabric, part } }) =>
+      Math.max(fabric.shrinkLength ?? 0, fabric.shrinkCross ?? 0) >= 2 &&
+      fabric.prewashed !== true &&
+      part.care !== 'none' &&
+      part.care !== 'dry-clean',
+    words: ({ question: { fabric } }) =>
+      `This cloth shrank ${Math.round(Math.max(fabric.shrinkLength ?? 0, fabric.shrinkCross ?? 0))} % when you tested it: wash it before anything is fused to it.`,
+  },
+  {
     id: 'glue-through',
     when: (s) => s.question.fabric.sheer !== 'opaque' && fusedLayer(s) !== undefined,
     words: () => 'Look at a fused scrap in daylight: glue dots can show through cloth like this.',

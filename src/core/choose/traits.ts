@@ -33,7 +33,7 @@ const BIAS_GIVE = 12;
 export const STRETCHY = 8;
 
 export function traitsOf(fabric: Fabric, part: Part): Traits {
-  const bias = part.cut === 'bias' ? BIAS_GIVE : 0;
+  const bias = part.cut === 'bias' ? (fabric.biasGive ?? BIAS_GIVE) : 0;
   const stretchLength = Math.max(fabric.stretchLength, bias);
   const stretchCross = Math.max(fabric.stretchCross, bias);
   const has = (surface: Fabric['surface'][number]) => fabric.surface.includes(surface);

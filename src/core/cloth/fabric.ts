@@ -74,6 +74,11 @@ export interface Fabric {
   fray: Fray;
   /** Overhang at 41.5°, mm of arc: the measured stiffness, when there is one. */
   overhang?: number;
+  /** Give at 45° under a gentle pull, %; a usual figure is taken when it was not measured. */
+  biasGive?: number;
+  /** Shrinkage in the wash, %. */
+  shrinkLength?: number;
+  shrinkCross?: number;
   prewashed?: boolean;
 }
 
@@ -103,6 +108,9 @@ const FABRIC_FIELDS = [
   'surface',
   'fray',
   'overhang',
+  'biasGive',
+  'shrinkLength',
+  'shrinkCross',
   'prewashed',
 ] as const;
 

@@ -5,6 +5,7 @@ import { parseLength } from '../../core/units';
 import type { ApiError } from '../../ui/api';
 import { call, plainMessage } from '../../ui/api';
 import Field from '../../ui/Field';
+import { today } from '../../ui/text';
 import { useUnits } from '../../ui/units-context';
 import type { LogEntry } from '../../store/log';
 
@@ -32,12 +33,6 @@ const COVER_WORDS: Record<Cover, string> = {
   'damp-cloth': 'damp cloth',
 };
 const IRON_WORDS = ['not pressed', 'cool', 'medium', 'hot'];
-
-/** Today where the person is, yyyy-mm-dd. */
-function today(): string {
-  const now = new Date();
-  return `${now.getFullYear()}-${String(now.getMonth() + 1).padStart(2, '0')}-${String(now.getDate()).padStart(2, '0')}`;
-}
 
 /** Files how it went: outcome, checks, settings that were really used, and an overhang reading if one was taken. */
 export default function LogForm({ start, checks, ticked, onFiled }: Props) {

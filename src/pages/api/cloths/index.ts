@@ -5,6 +5,10 @@ import { database } from '../../../store/database';
 
 export const GET = endpoint(() => ({ cloths: cloths.list(database()) }));
 
-export const POST = jsonEndpoint(clothSchema, (body) => cloths.insert(database(), { ...body, origin: 'own' } as ClothFields), {
-  status: 201,
-});
+export const POST = jsonEndpoint(
+  clothSchema,
+  (body) => cloths.insert(database(), { ...body, origin: 'own', tests: {} } as ClothFields),
+  {
+    status: 201,
+  },
+);

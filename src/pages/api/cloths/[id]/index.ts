@@ -1,9 +1,18 @@
+import { overwritten, type TestId } from '../../../../core/measure';
 import { clothUpdateSchema } from '../../../../schemas/records';
 import { recordEndpoints, withoutVersion } from '../../../../server/record-endpoints';
 import { cloths, type ClothFields } from '../../../../store/cloths';
 
-export const { GET, PUT, DELETE } = recordEndpoints(
-  cloths,
-  clothUpdateSchema,
-  (body, current) => ({ ...withoutVersion(body), origin: current.origin }) as ClothFields,
-);
+/** Measured figures that the form does not show stay; a test whose figure was changed by hand no longer counts. */
+export const { GET, PUT, DELETE } = recordEndpoints(cloths, clothUpdateSchema, (body, current) => {
+  const fields = {
+    biasGive: current.biasGive,
+    shrinkLength: current.shrinkLength,
+    shrinkCross: current.shrinkCross,
+    ...withoutVersion(body),
+    origin: current.origin,
+  } as ClothFields;
+  const tests = { ...current.tests };
+  for (const id of overwritten(current, fields, Object.keys(tests) as TestId[])) delete tests[id];
+  return { ...fields, tests };
+});

@@ -1,0 +1,86 @@
+import type { NamedFabric } from '../measure';
+import { InputError } from '../input-error';
+import { QUESTIONS } from './questions';
+
+/** Answers that were given, by question. */
+export type Given = Readonly<Record<string, string>>;
+
+export interface Likely {
+  id: string;
+  name: string;
+  /** 0–1; all together 1. */
+  probability: number;
+}
+
+export interface NextQuestion {
+  id: string;
+  /** Expected information, bits. */
+  gain: number;
+}
+
+export interface Identified {
+  /** All cloths, likeliest first. */
+  likely: Likely[];
+  /** Questions not yet asked, most telling first. */
+  next: NextQuestion[];
+  /** What is still open, bits: 0 when one cloth is certain. */
+  entropy: number;
+}
+
+/** Shannon entropy of probabilities that add up to 1, bits. */
+export function entropyOf(probabilities: readonly number[]): number {
+  let sum = 0;
+  for (const p of probabilities) if (p > 0) sum -= p * Math.log2(p);
+  return sum;
+}
+
+function normalized(weights: readonly number[]): number[] {
+  const total = weights.reduce((sum, weight) => sum + weight, 0);
+  return weights.map((weight) => weight / total);
+}
+
+/**
+ * Which known cloths an unknown one may be, by Bayes' rule from what was seen and felt, and which question would
+ * tell most next: the one whose answer is expected to lower the entropy most.
+ *
+ * Questions are taken as independent once the cloth is known. Every cloth is as likely as any other to begin with.
+ *
+ * @throws {InputError} for a question or an answer that is not known
+ */
+export function identify(cloths: readonly NamedFabric[], given: Given): Identified {
+  if (cloths.length === 0) return { likely: [], next: [], entropy: 0 };
+  const tables = new Map(
+    QUESTIONS.map((question) => [question.id, cloths.map((cloth) => normalized(question.likelihood(cloth)))]),
+  );
+  let weights = cloths.map(() => 1);
+  for (const [id, answer] of Object.entries(given)) {
+    const question = QUESTIONS.find((each) => each.id === id);
+    if (!question) throw new InputError(`answers.${id}`, 'is not a question that is asked here');
+    const index = question.answers.findIndex((each) => each.id === answer);
+    if (index < 0)
+      throw new InputError(
+        `answers.${id}`,
+        `must be one of ${question.answers.map((each) => each.id).join(', ')}, saw ${JSON.stringify(answer)}`,
+      );
+    const table = tables.get(id)!;
+    weights = weights.map((weight, i) => weight * table[i]![index]!);
+  }
+  const probabilities = normalized(weights);
+  const entropy = entropyOf(probabilities);
+  const next = QUESTIONS.filter(({ id }) => given[id] === undefined)
+    .map((question) => {
+      const table = tables.get(question.id)!;
+      let expected = 0;
+      for (let a = 0; a < question.answers.length; a++) {
+        const joint = probabilities.map((p, i) => p * table[i]![a]!);
+        const chance = joint.reduce((sum, p) => sum + p, 0);
+        if (chance > 0) expected += chance * entropyOf(joint.map((p) => p / chance));
+      }
+      return { id: question.id, gain: entropy - expected };
+    })
+    .sort((a, b) => b.gain - a.gain);
+  const likely = cloths
+    .map(({ id, name }, i) => ({ id, name, probability: probabilities[i]! }))
+    .sort((a, b) => b.probability - a.probability || (a.id < b.id ? -1 : 1));
+  return { likely, next, entropy };
+}

@@ -1,0 +1,27 @@
+import type { ClothTest, TestId } from '../cloth-test';
+import { bias } from './bias';
+import { fray, heat, seeThrough, water } from './choices';
+import { overhang } from './overhang';
+import { shrinkage } from './shrinkage';
+import { stretch } from './stretch';
+import { thickness } from './thickness';
+import { weight } from './weight';
+
+/** All home tests, in the order in which the bench lists them. */
+export const CLOTH_TESTS: readonly ClothTest[] = [
+  weight,
+  thickness,
+  overhang,
+  stretch,
+  bias,
+  water,
+  heat,
+  seeThrough,
+  fray,
+  shrinkage,
+];
+
+/** A test by its id. */
+export function clothTest(id: TestId): ClothTest {
+  return CLOTH_TESTS.find((test) => test.id === id)!;
+}

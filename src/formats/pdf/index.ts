@@ -1,0 +1,4 @@
+export { measuringSheet, SHEETS } from './measuring-sheets';
+export type { SheetName } from './measuring-sheets';
+export { PAPERS } from './page';
+export type { Paper } from './page';

@@ -1,0 +1,136 @@
+import { degrees, PDFDocument, rgb, StandardFonts, type PDFFont, type PDFPage } from 'pdf-lib';
+
+/** Papers that templates are made for, mm. */
+export const PAPERS = { a4: [210, 297], letter: [215.9, 279.4] } as const;
+export type Paper = keyof typeof PAPERS;
+
+const POINTS_PER_MM = 72 / 25.4;
+const BLACK = rgb(0, 0, 0);
+const GREY = rgb(0.45, 0.45, 0.45);
+
+export type Point = readonly [x: number, y: number];
+
+/** One sheet in millimetres, the origin at the top left, y downward. Everything is drawn black on white, 1:1. */
+export class Page {
+  private constructor(
+    private readonly page: PDFPage,
+    private readonly plain: PDFFont,
+    private readonly bold: PDFFont,
+    readonly width: number,
+    readonly height: number,
+  ) {}
+
+  /** Adds a sheet to a document. */
+  static async add(document: PDFDocument, width: number, height: number): Promise<Page> {
+    const page = document.addPage([width * POINTS_PER_MM, height * POINTS_PER_MM]);
+    const plain = await document.embedFont(StandardFonts.Helvetica);
+    const bold = await document.embedFont(StandardFonts.HelveticaBold);
+    return new Page(page, plain, bold, width, height);
+  }
+
+  private x(mm: number): number {
+    return mm * POINTS_PER_MM;
+  }
+
+  private y(mm: number): number {
+    return (this.height - mm) * POINTS_PER_MM;
+  }
+
+  line(
+    from: Point,
+    to: Point,
+    { weight = 0.25, dash, grey = false }: { weight?: number; dash?: number[]; grey?: boolean } = {},
+  ): void {
+    this.page.drawLine({
+      start: { x: this.x(from[0]), y: this.y(from[1]) },
+      end: { x: this.x(to[0]), y: this.y(to[1]) },
+      thickness: weight * POINTS_PER_MM,
+      color: grey ? GREY : BLACK,
+      ...(dash ? { dashArray: dash.map((mm) => mm * POINTS_PER_MM) } : {}),
+    });
+  }
+
+  /** A closed outline of straight lines. */
+  outline(points: readonly Point[], options: { weight?: number; dash?: number[]; grey?: boolean } = {}): void {
+    points.forEach((point, i) => this.line(point, points[(i + 1) % points.length]!, options));
+  }
+
+  text(
+    words: string,
+    [x, y]: Point,
+    {
+      size = 3.5,
+      bold = false,
+      turn = 0,
+      centre = false,
+    }: { size?: number; bold?: boolean; turn?: number; centre?: boolean } = {},
+  ): void {
+    const font = bold ? this.bold : this.plain;
+    const points = size * POINTS_PER_MM;
+    const safe = printable(words);
+    const shift = centre ? font.widthOfTextAtSize(safe, points) / 2 / POINTS_PER_MM : 0;
+    this.page.drawText(safe, {
+      x: this.x(x - shift),
+      y: this.y(y),
+      size: points,
+      font,
+      color: BLACK,
+      rotate: degrees(turn),
+    });
+  }
+
+  /** Lines of text that are broken at a width; returns where the next line would stand. */
+  paragraph(words: string, [x, y]: Point, width: number, size = 3.5): number {
+    let at = y;
+    let line = '';
+    const points = size * POINTS_PER_MM;
+    const flush = () => {
+      if (line) this.text(line, [x, at], { size });
+      at += size * 1.35;
+      line = '';
+    };
+    for (const word of printable(words).split(' ')) {
+      const longer = line ? `${line} ${word}` : word;
+      if (this.plain.widthOfTextAtSize(longer, points) / POINTS_PER_MM > width) flush();
+      line = line ? `${line} ${word}` : word;
+    }
+    flush();
+    return at;
+  }
+
+  /** The square by which a print is checked: 50 mm along each side. */
+  testSquare([x, y]: Point): void {
+    this.outline([
+      [x, y],
+      [x + 50, y],
+      [x + 50, y + 50],
+      [x, y + 50],
+    ]);
+    this.text('50 mm', [x + 25, y + 24], { size: 4, bold: true, centre: true });
+    this.text('Measure this square first.', [x + 25, y + 30], { size: 3, centre: true });
+    this.text('If it is not 50 mm, print again', [x + 25, y + 34.5], { size: 3, centre: true });
+    this.text('at 100 %, without fitting.', [x + 25, y + 39], { size: 3, centre: true });
+  }
+}
+
+/** The built-in font knows Latin letters; anything else is written as near as it goes. */
+function printable(text: string): string {
+  return text
+    .replace(/[’‘]/g, "'")
+    .replace(/[“”]/g, '"')
+    .replace(/[–—−]/g, '-')
+    .replace(/…/g, '...')
+    .replace(/[^\u0020-\u007e\u00a0-\u00ff€]/g, '?');
+}
+
+/** A document with our name on it and no date, so that the same sheet is the same file. */
+export async function newDocument(title: string): Promise<PDFDocument> {
+  const document = await PDFDocument.create();
+  document.setTitle(title);
+  document.setProducer('Nembrel');
+  document.setCreator('Nembrel');
+  const fixed = new Date(Date.UTC(2026, 0, 1));
+  document.setCreationDate(fixed);
+  document.setModificationDate(fixed);
+  return document;
+}

@@ -1,0 +1,59 @@
+import { Printer } from 'lucide-react';
+import type { TestId } from '../../core/measure';
+import TestDrawing from '../../ui/TestDrawing';
+
+const SHEETS: { id: string; title: string; words: string; test: TestId }[] = [
+  {
+    id: 'jig',
+    title: 'Jig for the overhang test',
+    words: 'A card to fold into a wedge of 41.5°. Takes overhangs of up to 15 cm. Print on card, or glue the print to card.',
+    test: 'overhang',
+  },
+  {
+    id: 'swatch',
+    title: 'Swatch and strips',
+    words: 'A square of 10 cm to weigh, and a strip of 25 mm for the overhang test, with the grain marked.',
+    test: 'weight',
+  },
+  {
+    id: 'gauge',
+    title: 'Stretch gauge',
+    words: 'Hold the cloth at 0, pull, and read the stretch in per cent. For along, across and bias.',
+    test: 'stretch',
+  },
+];
+
+/** Measuring aids to print at full size. */
+export default function PrintsView({ usual }: { usual: 'a4' | 'letter' }) {
+  const papers = usual === 'a4' ? (['a4', 'letter'] as const) : (['letter', 'a4'] as const);
+  return (
+    <>
+      <h1 className="text-2xl font-bold">To print</h1>
+      <p className="max-w-3xl">
+        All at full size: print at 100 %, without “fit to page”. Each sheet has a square of 50 mm; measure it before you use the
+        print.
+      </p>
+      <ul className="mt-4 grid gap-5 md:grid-cols-3">
+        {SHEETS.map(({ id, title, words, test }) => (
+          <li key={id} className="sheet flex flex-col p-4">
+            <TestDrawing test={test} />
+            <h2 className="mt-2 chalk-heading">{title}</h2>
+            <p className="flex-1">{words}</p>
+            <p className="mt-3 flex flex-wrap gap-2">
+              {papers.map((paper, i) => (
+                <a
+                  key={paper}
+                  className={`btn ${i === 0 ? 'btn-primary' : ''}`}
+                  href={`/api/prints/${id}.pdf?paper=${paper}`}
+                  download
+                >
+                  <Printer size={18} aria-hidden="true" /> {paper === 'a4' ? 'A4' : 'Letter'}
+                </a>
+              ))}
+            </p>
+          </li>
+        ))}
+      </ul>
+    </>
+  );
+}

@@ -1,0 +1,173 @@
+import { Check, Circle } from 'lucide-react';
+import { useMemo, useState } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { clothBendingLength, clothThickness, overhangFromBendingLength } from '../../core/cloth';
+import { CLOTH_TESTS, similarCloths, type NamedFabric, type TestId } from '../../core/measure';
+import type { LengthSystem } from '../../core/units';
+import DroopDrawing from '../../ui/DroopDrawing';
+import { UnitsProvider, useUnits } from '../../ui/units-context';
+import type { Cloth } from '../../store/cloths';
+import TestPanel from './TestPanel';
+
+interface Props {
+  units: LengthSystem;
+  cloth: Cloth;
+  /** Cloths that it can be compared with. */
+  others: NamedFabric[];
+  startTest: TestId;
+}
+
+/** z-value of the range that four cloths out of five fall into. */
+const Z80 = 1.2816;
+
+/** What is known of a property without its test, in words. */
+function useKnown(cloth: Cloth) {
+  const units = useUnits();
+  const bending = clothBendingLength(cloth);
+  const thick = clothThickness(cloth);
+  const range = (value: number, sigma: number, digits: number) =>
+    `${(value * Math.exp(-Z80 * sigma)).toFixed(digits)}–${(value * Math.exp(Z80 * sigma)).toFixed(digits)} mm`;
+  return (test: TestId): string => {
+    switch (test) {
+      case 'weight':
+        return units.weight(cloth.arealDensity);
+      case 'thickness':
+        return thick.source === 'measured' ? `${thick.value.toFixed(2)} mm` : `estimated ${range(thick.value, thick.sigma, 2)}`;
+      case 'overhang':
+        return bending.source === 'measured'
+          ? `c about ${Math.round(bending.value)} mm`
+          : `c estimated ${range(bending.value, bending.sigma, 0)}`;
+      case 'stretch':
+        return `${Math.round(cloth.stretchLength)} % along, ${Math.round(cloth.stretchCross)} % across`;
+      case 'bias':
+        return cloth.biasGive === undefined ? 'taken as usual, 12 %' : `${Math.round(cloth.biasGive)} %`;
+      case 'water':
+        return { safe: 'does no harm', spots: 'leaves a spot', resists: 'runs off' }[cloth.water];
+      case 'heat':
+        return ['no iron', 'cool iron', 'medium iron', 'hot iron'][cloth.ironDots]!;
+      case 'see-through':
+        return cloth.sheer;
+      case 'fray':
+        return { low: 'hardly', medium: 'some', high: 'a lot' }[cloth.fray];
+      case 'shrinkage':
+        return cloth.shrinkLength === undefined
+          ? 'not known'
+          : `${Math.round(cloth.shrinkLength)} % along${cloth.shrinkCross === undefined ? '' : `, ${Math.round(cloth.shrinkCross)} % across`}`;
+    }
+  };
+}
+
+/** The test bench of one cloth: ten home tests, in any order, none of them needed. */
+export default function TestBenchView(props: Props) {
+  return (
+    <UnitsProvider value={props.units}>
+      <Bench {...props} />
+    </UnitsProvider>
+  );
+}
+
+function Bench({ cloth: startCloth, others, startTest }: Props) {
+  const [cloth, setCloth] = useState(startCloth);
+  const [testId, setTestId] = useState(startTest);
+  const [stale, setStale] = useState(false);
+  const units = useUnits();
+  const known = useKnown(cloth);
+  const similar = useMemo(() => similarCloths(cloth, others, 8), [cloth, others]);
+  const test = CLOTH_TESTS.find(({ id }) => id === testId)!;
+  const bending = clothBendingLength(cloth);
+  const done = CLOTH_TESTS.filter(({ id }) => cloth.tests[id]).length;
+  const go = (id: TestId) => {
+    setTestId(id);
+    history.replaceState(null, '', `?test=${id}`);
+  };
+  const step = (by: number) => go(CLOTH_TESTS[(CLOTH_TESTS.indexOf(test) + by + CLOTH_TESTS.length) % CLOTH_TESTS.length]!.id);
+  useHotkeys('j', () => step(1));
+  useHotkeys('k', () => step(-1));
+  return (
+    <>
+      <div className="flex flex-wrap items-center justify-between gap-x-6 gap-y-2">
+        <div>
+          <p className="quiet">
+            <a className="font-semibold text-primary underline underline-offset-2" href="/cupboard">
+              Cupboard
+            </a>{' '}
+            · test bench
+          </p>
+          <h1 className="text-2xl font-bold">{cloth.name}</h1>
+          <p>
+            {done === 0 ? 'No test done yet' : `${done} of ${CLOTH_TESTS.length} tests done`}; everything else is estimated from
+            similar cloths.
+          </p>
+        </div>
+        <div className="flex items-center gap-3">
+          <DroopDrawing
+            size="thumb"
+            stack={{
+              bendingLength: bending.value,
+              low: bending.value * Math.exp(-Z80 * bending.sigma),
+              high: bending.value * Math.exp(Z80 * bending.sigma),
+            }}
+            label={`A strip of ${cloth.name} over a table edge`}
+          />
+          <p className="max-w-64 text-[0.95rem]">
+            Bending length about <strong>{Math.round(bending.value)} mm</strong>,{' '}
+            {bending.source === 'measured'
+              ? 'measured.'
+              : `estimated: it should overhang about ${units.length(overhangFromBendingLength(bending.value))} on the jig.`}
+          </p>
+          <a className="btn" href={`/?cloth=${cloth.id}`}>
+            Choose layers for it
+          </a>
+        </div>
+      </div>
+      {stale && (
+        <p role="alert" className="mt-3 rounded-box border-2 border-error p-3 font-semibold">
+          This cloth was changed in another tab. Nothing was overwritten: your readings are still in the fields, the rest is shown
+          as it is now. Keep them again if they still hold.
+        </p>
+      )}
+      <div className="mt-4 grid items-start gap-5 lg:grid-cols-[18rem_1fr]">
+        <nav aria-label="Tests" className="space-y-1">
+          {CLOTH_TESTS.map(({ id, title }) => (
+            <button
+              key={id}
+              type="button"
+              aria-current={id === testId ? 'true' : undefined}
+              onClick={() => go(id)}
+              className={`flex min-h-[50px] w-full items-center gap-2 rounded-field border-2 px-3 text-left ${id === testId ? 'border-primary bg-base-200' : 'border-base-300 hover:border-primary'}`}
+            >
+              {cloth.tests[id] ? (
+                <Check size={18} className="shrink-0 text-success" aria-label="done" />
+              ) : (
+                <Circle size={18} className="shrink-0 opacity-40" aria-label="not done" />
+              )}
+              <span className="min-w-0 leading-tight">
+                <span className="block font-semibold">{title}</span>
+                <span className="quiet block text-[0.88rem]">{known(id)}</span>
+              </span>
+            </button>
+          ))}
+          <p className="pt-2">
+            <a className="btn w-full" href="/prints">
+              Jig, template and gauge to print
+            </a>
+          </p>
+        </nav>
+        <TestPanel
+          key={`${testId}`}
+          cloth={cloth}
+          test={test}
+          similar={similar}
+          onSaved={(saved) => {
+            setCloth(saved);
+            setStale(false);
+          }}
+          onStale={(current) => {
+            setCloth(current);
+            setStale(true);
+          }}
+        />
+      </div>
+    </>
+  );
+}

@@ -1,0 +1,248 @@
+import { useMemo, useState } from 'react';
+import { toast } from 'sonner';
+import {
+  figureOf,
+  usualRange,
+  type ClothTest,
+  type Compared,
+  type Figure,
+  type NamedFabric,
+  type Readings,
+  type SimilarCloth,
+  type TestResult,
+} from '../../core/measure';
+import { InputError } from '../../core/input-error';
+import { ApiError, call, plainMessage } from '../../ui/api';
+import RangeStrip from '../../ui/RangeStrip';
+import TestDrawing from '../../ui/TestDrawing';
+import { readableDate, today } from '../../ui/text';
+import { useUnits } from '../../ui/units-context';
+import type { Cloth } from '../../store/cloths';
+import ReadingField, { readTyped, writeReading } from './ReadingField';
+
+interface Props {
+  cloth: Cloth;
+  test: ClothTest;
+  similar: SimilarCloth<NamedFabric>[];
+  onSaved: (cloth: Cloth) => void;
+  onStale: (cloth: Cloth) => void;
+}
+
+/** Which figures of similar cloths stand beside a test. */
+const COMPARED: Partial<Record<ClothTest['id'], Compared[]>> = {
+  weight: ['arealDensity'],
+  thickness: ['thickness'],
+  overhang: ['bendingLength'],
+  stretch: ['stretchLength', 'stretchCross'],
+};
+const COMPARED_WORDS: Record<Compared, string> = {
+  arealDensity: 'Weight',
+  thickness: 'Thickness',
+  stretchLength: 'Stretch along',
+  stretchCross: 'Stretch across',
+  bendingLength: 'Bending length',
+  ironDots: 'Heat',
+};
+
+/** One test: how it is done, what was read, what it means, what similar cloths read. */
+export default function TestPanel({ cloth, test, similar, onSaved, onStale }: Props) {
+  const { system, weight } = useUnits();
+  const kept = cloth.tests[test.id];
+  const [typed, setTyped] = useState<Record<string, string>>(() =>
+    Object.fromEntries(
+      test.fields.map((field) => [field.id, writeReading(field, kept ? kept.readings[field.id] : field.start, system)]),
+    ),
+  );
+  const [touched, setTouched] = useState(false);
+  const [errors, setErrors] = useState<Record<string, string>>({});
+  const [busy, setBusy] = useState(false);
+  const shown = test.fields.filter((field) => !field.when || typed[field.when[0]] === field.when[1]);
+
+  const write = (value: number, unit: Figure['unit']): string => {
+    if (unit === 'g/m²') return weight(value);
+    if (unit === 'mm') return value < 3 ? `${value.toFixed(2)} mm` : `${Math.round(value)} mm`;
+    return unit === '%' ? `${Math.round(value)} %` : `${value.toPrecision(2)} ${unit}`;
+  };
+
+  const state = useMemo((): { readings?: Readings; result?: TestResult; faults: Record<string, string> } => {
+    const readings: Readings = {};
+    const faults: Record<string, string> = {};
+    for (const field of test.fields) {
+      if (field.when && typed[field.when[0]] !== field.when[1]) continue;
+      try {
+        const value = readTyped(field, typed[field.id] ?? '', system);
+        if (value !== undefined) readings[field.id] = value;
+      } catch (problem) {
+        faults[field.id] = (problem as Error).message.replace(/^[^:]*: /, '');
+      }
+    }
+    if (Object.keys(faults).length > 0) return { faults };
+    try {
+      return { readings, result: test.read(readings), faults };
+    } catch (problem) {
+      if (problem instanceof InputError) faults[problem.field] = problem.message.replace(/^[^:]*: /, '');
+      return { readings, faults };
+    }
+  }, [test, typed, system]);
+
+  const save = async (readings: Readings | null) => {
+    setTouched(true);
+    setErrors({});
+    if (readings !== null && !state.result) return;
+    setBusy(true);
+    try {
+      const saved = await call<Cloth>('PUT', `/api/cloths/${cloth.id}/tests/${test.id}`, {
+        readings,
+        doneOn: today(),
+        version: cloth.version,
+      });
+      onSaved(saved);
+      if (readings === null) {
+        setTyped(Object.fromEntries(test.fields.map((field) => [field.id, writeReading(field, field.start, system)])));
+        setTouched(false);
+      }
+      toast(readings === null ? `“${test.title}” is taken back.` : 'Kept with the cloth.');
+    } catch (problem) {
+      const error = problem as ApiError;
+      if (error.status === 409) onStale(error.current as Cloth);
+      else setErrors({ [error.field ?? 'general']: plainMessage(error) });
+    } finally {
+      setBusy(false);
+    }
+  };
+  // A field that is only missing is not called wrong until the person asks to keep the readings.
+  const errorOf = (id: string) =>
+    errors[id] ?? (touched || !/^is missing/.test(state.faults[id] ?? '') ? state.faults[id] : undefined);
+  const groups = [...new Set(shown.map(({ group }) => group))];
+  const fieldsOf = (group: string | undefined) => shown.filter((field) => field.group === group);
+  return (
+    <article className="sheet p-4 md:p-5" aria-label={test.title}>
+      <div className="grid gap-5 md:grid-cols-[15rem_1fr]">
+        <TestDrawing test={test.id} />
+        <div>
+          <h2 className="text-xl font-bold">{test.title}</h2>
+          <p className="quiet">{test.purpose}</p>
+          <ol className="mt-2 list-decimal space-y-0.5 pl-5">
+            {test.steps.map((step) => (
+              <li key={step}>{step}</li>
+            ))}
+          </ol>
+        </div>
+      </div>
+      <form
+        className="mt-4 grid gap-5 border-t border-base-300 pt-4 lg:grid-cols-[1fr_20rem]"
+        onSubmit={(event) => {
+          event.preventDefault();
+          void save(state.readings ?? {});
+        }}
+      >
+        <div className="space-y-4">
+          {groups.map((group) => {
+            const fields = fieldsOf(group);
+            const bind = (field: (typeof fields)[number]) => (
+              <ReadingField
+                key={field.id}
+                field={field.id.startsWith('length-') || field.id.startsWith('cross-') ? dropLabel(field, typed['way']) : field}
+                value={typed[field.id] ?? ''}
+                error={errorOf(field.id)}
+                onChange={(value) => setTyped((was) => ({ ...was, [field.id]: value }))}
+              />
+            );
+            const choices = fields.every(({ kind }) => kind === 'choice');
+            const grid = choices ? 'space-y-4' : `grid gap-3 sm:grid-cols-2 ${fields.length > 2 ? 'xl:grid-cols-4' : ''}`;
+            return group ? (
+              <fieldset key={group}>
+                <legend className="mb-1 chalk-heading">{group}</legend>
+                <div className={grid}>{fields.map(bind)}</div>
+              </fieldset>
+            ) : (
+              <div key="own" className={grid}>
+                {fields.map(bind)}
+              </div>
+            );
+          })}
+          {errors['general'] && (
+            <p role="alert" className="font-semibold text-error">
+              {errors['general']}
+            </p>
+          )}
+          <div className="flex flex-wrap items-center gap-3">
+            <button className="btn btn-primary" disabled={busy}>
+              Keep these readings
+            </button>
+            {kept && (
+              <>
+                <button type="button" className="btn" disabled={busy} onClick={() => void save(null)}>
+                  Take the test back
+                </button>
+                <span className="quiet">done on {readableDate(kept.doneOn)}</span>
+              </>
+            )}
+          </div>
+        </div>
+        <div className="space-y-3" aria-live="polite">
+          {state.result ? (
+            <div className="border-l-4 border-accent pl-3">
+              {state.result.figures.map((figure, i) => (
+                <p key={figure.label} className={i === 0 ? 'text-lg' : ''}>
+                  {figure.label}: <strong>{write(figure.value, figure.unit)}</strong>
+                  {figure.give !== undefined && figure.give > 0 && <span className="quiet"> ± {giveWords(figure, write)}</span>}
+                </p>
+              ))}
+              <p className="mt-1">{state.result.meaning}</p>
+            </div>
+          ) : (
+            <p className="quiet border-l-4 border-base-300 pl-3">What it means is told here as soon as the readings are in.</p>
+          )}
+          {COMPARED[test.id]?.map((property) => {
+            const usual = usualRange(property, similar);
+            const mine = state.result?.figures.find(({ label }) => label === COMPARED_WORDS[property]);
+            const unit: Figure['unit'] = property === 'arealDensity' ? 'g/m²' : property.startsWith('stretch') ? '%' : 'mm';
+            return (
+              <div key={property}>
+                <p className="text-[0.95rem]">
+                  {COMPARED_WORDS[property]} of similar cloths
+                  {usual && (
+                    <>
+                      : mostly{' '}
+                      <strong>
+                        {write(usual.low, unit)} to {write(usual.high, unit)}
+                      </strong>
+                    </>
+                  )}
+                </p>
+                <RangeStrip
+                  others={similar.map(({ cloth: other }) => ({ name: other.name, value: figureOf(other, property) }))}
+                  usual={usual}
+                  mine={mine && { value: mine.value, give: mine.give }}
+                  write={(value) => write(value, unit)}
+                  label={`${COMPARED_WORDS[property]} of ${similar.length} similar cloths`}
+                />
+              </div>
+            );
+          })}
+          <p className="quiet text-[0.92rem]">
+            Similar:{' '}
+            {similar
+              .slice(0, 5)
+              .map(({ cloth: other }) => other.name)
+              .join(', ')}
+            .
+          </p>
+        </div>
+      </form>
+    </article>
+  );
+}
+
+/** In the fixed-length test the reading is a drop, and the label says so. */
+function dropLabel(field: ClothTest['fields'][number], way: string | undefined) {
+  return way === 'fixed' ? { ...field, label: `Drop: ${field.label.toLowerCase()}` } : field;
+}
+
+/** A give without the unit that stands before it already. */
+function giveWords(figure: Figure, write: (value: number, unit: Figure['unit']) => string): string {
+  if (figure.unit === 'g/m²') return write(figure.give!, figure.unit);
+  if (figure.unit === '%') return `${Math.max(1, Math.round(figure.give!))} %`;
+  return figure.value < 3 ? `${figure.give!.toFixed(2)} mm` : `${Math.max(1, Math.round(figure.give!))} mm`;
+}
