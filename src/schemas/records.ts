@@ -122,6 +122,12 @@ export const stackSchema = shape({
   reasons: yup.array().of(text(400).required()).required().max(30),
   cautions: yup.array().of(text(400).required()).required().max(30),
   schools: schoolsSchema,
+  setting: shape({
+    ironDots: number({ min: 0, max: 3, integer: true }).required(),
+    seconds: number({ min: 0, max: 600 }).required(),
+    steam: yup.boolean().required(),
+    cover: oneOf([...COVERS, 'shoe'] as const).required(),
+  }).default(undefined),
 })
   .nullable()
   .default(null);

@@ -2,6 +2,7 @@ import { questionFor, stepsFor } from '../core/choose';
 import { fabricOf } from '../core/cloth';
 import { InputError } from '../core/input-error';
 import type { ChosenLayer } from '../core/layers';
+import { schoolsOf } from '../core/schools';
 import { layerOutline, openPiece, DEFAULT_LAYER_OUTLINE } from '../core/pieces';
 import { ironSole, pressPlan } from '../core/press';
 import { benchRuns, openRunOf, START_STATE, type BenchRun, type BenchStep } from '../store/bench-runs';
@@ -33,8 +34,10 @@ export function startBench(partId: string): BenchRun {
     extent,
     angle,
   }));
-  const steps = stepsFor(questionFor(fabricOf(cloth), part.wish), chosen);
   const { settings } = readSettings(db);
+  const schools = schoolsOf(settings.schools, part.stack.schools);
+  const question = questionFor(fabricOf(cloth), part.wish, { schools, piece: { ...part.shape, count: part.count } });
+  const steps = stepsFor(question, chosen, part.stack.setting);
   const piece = openPiece(part);
   const plate = ironSole(settings.soleLength, settings.soleWidth);
   const pressed = new Map<string, ReturnType<typeof pressPlan>['stops']>();
@@ -66,6 +69,7 @@ export function startBench(partId: string): BenchRun {
   });
   return benchRuns.insert(db, {
     partId: part.id,
+    scrapId: null,
     plan: {
       partName: part.name,
       clothName: cloth.name,

@@ -34,6 +34,8 @@ export interface BenchState {
 
 export interface BenchRunFields {
   partId: string;
+  /** The scrap that it leads through, instead of the part itself. */
+  scrapId: string | null;
   plan: BenchPlan;
   state: BenchState;
   finishedAt: string | null;
@@ -42,6 +44,7 @@ export type BenchRun = BenchRunFields & Kept;
 
 export const benchRuns = new Table<BenchRunFields>('bench_run', 'bench run', [
   column('partId'),
+  column('scrapId'),
   column('plan', 'json'),
   column('state', 'json'),
   column('finishedAt'),
@@ -51,7 +54,7 @@ export const START_STATE: BenchState = { step: 0, stop: 0, endsAt: null, pausedL
 
 /** The run of a part that has been started and not finished. */
 export function openRunOf(db: Db, partId: string): BenchRun | undefined {
-  return benchRuns.list(db, 'part_id = ? AND finished_at IS NULL', [partId], 'created_at DESC')[0];
+  return benchRuns.list(db, 'part_id = ? AND scrap_id IS NULL AND finished_at IS NULL', [partId], 'created_at DESC')[0];
 }
 
 /** All runs of a part, newest first. */

@@ -64,6 +64,11 @@ export function logOfPart(db: Db, partId: string): LogEntry[] {
   return logEntries.list(db, 'part_id = ?', [partId], 'done_on DESC, created_at DESC, id');
 }
 
+/** Everything that was filed about a cloth, newest first. */
+export function logOfCloth(db: Db, clothId: string): LogEntry[] {
+  return logEntries.list(db, 'cloth_id = ?', [clothId], 'done_on DESC, created_at DESC, id');
+}
+
 /** What was filed about a cloth, gathered by the stack that was used (its layer ids in order). */
 export function memoryOfCloth(db: Db, clothId: string): Map<string, PairRecord> {
   const memory = new Map<string, PairRecord>();

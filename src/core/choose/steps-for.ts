@@ -1,10 +1,14 @@
 import type { ChosenLayer } from '../layers';
 import type { Schools } from '../schools';
-import { stackSteps, type Step } from '../steps';
+import { stackSteps, type PressSetting, type Step } from '../steps';
 import type { Question } from './context';
 
 /** The working order of a stack for what was asked: prepare, cut, apply, check. */
-export function stepsFor({ fabric, part, profile, traits, schools, piece }: Question, layers: readonly ChosenLayer[]): Step[] {
+export function stepsFor(
+  { fabric, part, profile, traits, schools, piece }: Question,
+  layers: readonly ChosenLayer[],
+  found?: PressSetting,
+): Step[] {
   const stitched = profile.kind === 'stitch';
   return stackSteps({
     fabric,
@@ -15,6 +19,7 @@ export function stepsFor({ fabric, part, profile, traits, schools, piece }: Ques
     washed: part.care !== 'none' && part.care !== 'dry-clean',
     cutAlready: part.cutAlready === true,
     schools,
+    ...(found ? { found } : {}),
     longest: Math.max(piece.width, piece.height),
   });
 }

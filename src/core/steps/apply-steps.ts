@@ -5,7 +5,7 @@ import { pressSetting, pressWords } from './press-setting';
 import { HEAT_SAFETY, SPRAY_SAFETY, lower } from './words';
 
 /** Fusing, sticking and sewing of a stack that is worn, in the order of its layers. */
-export function applySteps({ layers, fabric, schools, longest }: StepsFor): Step[] {
+export function applySteps({ layers, fabric, schools, longest, found }: StepsFor): Step[] {
   const steps: Step[] = [];
   let first = true;
   layers.forEach(({ material, extent }, index) => {
@@ -14,7 +14,7 @@ export function applySteps({ layers, fabric, schools, longest }: StepsFor): Step
     if (material.form === 'liquid') return;
     if (isFusible(material.form)) {
       const { leaflet } = material;
-      const setting = pressSetting(material, fabric, schools);
+      const setting = found ?? pressSetting(material, fabric, schools);
       steps.push({
         id: `${id}-lay`,
         stage: 'apply',

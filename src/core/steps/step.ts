@@ -1,5 +1,6 @@
 import type { Fabric } from '../cloth';
 import type { ChosenLayer } from '../layers';
+import type { PressSetting } from './press-setting';
 import type { Schools } from '../schools';
 
 /** Where in the working order a step belongs. */
@@ -39,6 +40,8 @@ export interface StepsFor {
   cutAlready: boolean;
   /** Schools of practice that are followed. */
   schools: Schools;
+  /** Setting that was found best on a scrap of this very pair. */
+  found?: PressSetting;
   /** Longest side of the piece, mm; a long one is tacked before it is pressed. */
   longest?: number;
 }

@@ -135,24 +135,31 @@ export default function BenchView({ run, units, sound, projectId, log }: Props) 
         <main className="mx-auto max-w-3xl p-6" id="main">
           <h1 className="text-3xl font-bold">“{plan.partName}” is done</h1>
           <p className="mt-1 text-lg">
-            {keepUnits(plan.stackTitle)} on {plan.clothName}. How did it come out?
+            {keepUnits(plan.stackTitle)} on {plan.clothName}.{run.scrapId ? '' : ' How did it come out?'}
           </p>
-          <LogForm
-            start={{
-              partId: run.partId,
-              benchRunId: run.id,
-              kind: 'piece',
-              title: plan.partName,
-              clothName: plan.clothName,
-              stackTitle: plan.stackTitle,
-              ...log,
-            }}
-            checks={plan.steps.flatMap((each) => each.checks ?? [])}
-            ticked={state.checks}
-            onFiled={() => location.assign(`/projects/${projectId}?part=${run.partId}&stage=file`)}
-          />
-          <a className="btn btn-ghost mt-4" href={`/projects/${projectId}?part=${run.partId}&stage=file`}>
-            File it later
+          {run.scrapId ? (
+            <p className="mt-4">Let it lie until it is cold, then read it.</p>
+          ) : (
+            <LogForm
+              start={{
+                partId: run.partId,
+                benchRunId: run.id,
+                kind: 'piece',
+                title: plan.partName,
+                clothName: plan.clothName,
+                stackTitle: plan.stackTitle,
+                ...log,
+              }}
+              checks={plan.steps.flatMap((each) => each.checks ?? [])}
+              ticked={state.checks}
+              onFiled={() => location.assign(`/projects/${projectId}?part=${run.partId}&stage=file`)}
+            />
+          )}
+          <a
+            className={`btn mt-4 ${run.scrapId ? 'btn-primary' : 'btn-ghost'}`}
+            href={`/projects/${projectId}?part=${run.partId}&stage=${run.scrapId ? 'scrap' : 'file'}`}
+          >
+            {run.scrapId ? 'Back to the scrap, to read it' : 'File it later'}
           </a>
         </main>
       </UnitsProvider>

@@ -102,6 +102,23 @@ export default function CupboardView({ cloths: startCloths, layers: startLayers,
         },
       },
       { id: 'iron', header: 'Iron', accessorKey: 'ironDots', cell: (c) => IRON[c.row.original.ironDots] },
+      {
+        id: 'tests',
+        header: 'Tests',
+        accessorFn: (row) => Object.keys(row.tests).length,
+        cell: (c) => {
+          const done = Object.keys(c.row.original.tests).length;
+          return (
+            <a
+              className="inline-flex min-h-[44px] items-center font-semibold text-primary underline underline-offset-2"
+              href={`/cupboard/cloths/${c.row.original.id}`}
+              aria-label={`Test ${c.row.original.name}`}
+            >
+              {done === 0 ? 'test it' : `${done} done`}
+            </a>
+          );
+        },
+      },
     ],
     [system],
   );
@@ -221,6 +238,19 @@ export default function CupboardView({ cloths: startCloths, layers: startLayers,
           </button>
         </div>
       </div>
+      <p className="mt-3 flex flex-wrap gap-2">
+        {shelf === 'cloth' && (
+          <a className="btn" href="/cupboard/identify">
+            What is this cloth?
+          </a>
+        )}
+        <a className="btn" href={`/cupboard/tables?kind=${shelf === 'cloth' ? 'cloths' : 'layers'}`}>
+          Tables in and out
+        </a>
+        <a className="btn" href="/prints">
+          Jig and gauges to print
+        </a>
+      </p>
       <div className="mt-3">
         {shelf === 'cloth' ? (
           <ShelfTable

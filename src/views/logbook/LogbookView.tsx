@@ -3,7 +3,7 @@ import { useMemo, useState } from 'react';
 import { toast } from 'sonner';
 import { call } from '../../ui/api';
 import PredictedMeasured from '../../ui/PredictedMeasured';
-import { counted, keepUnits, readableDate } from '../../ui/text';
+import { counted, keepUnits, readableDate, today } from '../../ui/text';
 import type { LogEntry } from '../../store/log';
 import PredictionChart from './PredictionChart';
 
@@ -16,8 +16,11 @@ const OUTCOMES: Record<LogEntry['outcome'], { words: string; badge: string; mark
 /** Everything that was filed, newest first, with what was expected against what was measured. */
 export default function LogbookView({
   start,
+  due,
   projectOf,
 }: {
+  /** Scraps whose wash is still to be looked at, earliest first. */
+  due: { id: string; title: string; clothName: string; washDue: string; href: string }[];
   start: LogEntry[];
   projectOf: Record<string, { id: string; name: string }>;
 }) {
@@ -99,6 +102,24 @@ export default function LogbookView({
           </label>
         </div>
       </div>
+      {due.length > 0 && (
+        <section className="mt-4 rounded-box border-2 border-accent p-3" aria-label="After the wash">
+          <h2 className="chalk-heading">After the wash</h2>
+          <ul>
+            {due.map(({ id, title, clothName, washDue, href }) => (
+              <li key={id} className="flex min-h-[44px] flex-wrap items-center justify-between gap-x-3">
+                <span>
+                  <strong>{washDue <= today() ? `due since ${readableDate(washDue)}` : readableDate(washDue)}:</strong>{' '}
+                  {keepUnits(title)} on {clothName}
+                </span>
+                <a className="btn" href={href}>
+                  Look at the scrap
+                </a>
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
       <div className="mt-4 grid items-start gap-5 lg:grid-cols-[1fr_24rem]">
         <ol className="space-y-2">
           {shown.map((entry) => {

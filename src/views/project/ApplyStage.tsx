@@ -3,6 +3,7 @@ import { useMemo, useState } from 'react';
 import { questionFor, stepsFor } from '../../core/choose';
 import { fabricOf } from '../../core/cloth';
 import type { Material } from '../../core/layers';
+import { schoolsOf } from '../../core/schools';
 import { formatDuration } from '../../core/units';
 import type { ApiError } from '../../ui/api';
 import { call } from '../../ui/api';
@@ -24,13 +25,15 @@ interface Props {
 const STAGE_HEADINGS = { prepare: 'Prepare', cut: 'Cut', apply: 'Apply', check: 'Check' } as const;
 
 /** What will be done at the bench, and the way there. */
-export default function ApplyStage({ part, cloth, layers, openRun, onChoose }: Props) {
+export default function ApplyStage({ part, cloth, layers, settings, openRun, onChoose }: Props) {
   const [error, setError] = useState<string>();
   const steps = useMemo(() => {
     if (!cloth || !part.stack) return [];
     const known = layers.filter((layer): layer is StageLayer & { material: Material } => layer.material !== undefined);
-    return stepsFor(questionFor(fabricOf(cloth), part.wish), known);
-  }, [part, cloth, layers]);
+    const schools = schoolsOf(settings.schools, part.stack.schools);
+    const piece = { ...part.shape, count: part.count };
+    return stepsFor(questionFor(fabricOf(cloth), part.wish, { schools, piece }), known, part.stack.setting);
+  }, [part, cloth, layers, settings]);
   if (!cloth || !part.stack) {
     return (
       <div className="sheet p-6">

@@ -1,10 +1,13 @@
 import { useEffect, useState } from 'react';
-import type { Choice, RankedStack } from '../../core/choose';
+import type { Choice, RankedStack, Weights } from '../../core/choose';
+import { schoolsOf, type Schools } from '../../core/schools';
 import { fabricOf } from '../../core/cloth';
 import type { ApiError } from '../../ui/api';
 import { call } from '../../ui/api';
 import DroopDrawing from '../../ui/DroopDrawing';
-import { keepUnits } from '../../ui/text';
+import SchoolSelects from '../../ui/SchoolSelects';
+import { counted, keepUnits } from '../../ui/text';
+import WeightSliders from '../../ui/WeightSliders';
 import type { Cloth } from '../../store/cloths';
 import type { Part } from '../../store/parts';
 import { groupAnswers, keptStack, verdict } from '../choose/answers';
@@ -13,23 +16,40 @@ interface Props {
   part: Part;
   cloth: Cloth | undefined;
   onSave: (part: Part) => Promise<boolean>;
+  /** The person's ways of working. */
+  ways: Partial<Schools>;
   onCloth: () => void;
   onNext: () => void;
 }
 
 /** Chooses the stack of a part: the best of each kind, one tap to take it. */
-export default function ChooseStage({ part, cloth, onSave, onCloth, onNext }: Props) {
+export default function ChooseStage({ part, cloth, ways, onSave, onCloth, onNext }: Props) {
   const [choice, setChoice] = useState<Choice>();
   const [error, setError] = useState<string>();
   const [all, setAll] = useState(false);
+  const [weights, setWeights] = useState<Weights>({});
+  const [schools, setSchools] = useState<Partial<Schools>>(part.stack?.schools ?? {});
   useEffect(() => {
     if (!cloth) return undefined;
     const abort = new AbortController();
-    call<Choice>('POST', '/api/choose', { fabric: fabricOf(cloth), part: part.wish, limit: 80, clothId: cloth.id }, abort.signal)
+    call<Choice>(
+      'POST',
+      '/api/choose',
+      {
+        fabric: fabricOf(cloth),
+        part: part.wish,
+        limit: 80,
+        clothId: cloth.id,
+        weights,
+        schools,
+        piece: { width: part.shape.width, height: part.shape.height, count: part.count },
+      },
+      abort.signal,
+    )
       .then(setChoice)
       .catch((problem: Error) => !abort.signal.aborted && setError(problem.message));
     return () => abort.abort();
-  }, [part.wish, cloth]);
+  }, [part.wish, part.shape, part.count, cloth, weights, schools]);
 
   if (!cloth) {
     return (
@@ -47,11 +67,11 @@ export default function ChooseStage({ part, cloth, onSave, onCloth, onNext }: Pr
     try {
       const saved = await onSave({
         ...part,
-        stack: keptStack(stack),
+        stack: keptStack(stack, schools),
         cutDone: false,
       });
       // A layer that this page has not seen yet has to be fetched with it.
-      if (saved) location.assign(`?part=${part.id}&stage=cut`);
+      if (saved) location.assign(`?part=${part.id}&stage=scrap`);
     } catch (problem) {
       setError((problem as ApiError).message);
     }
@@ -66,7 +86,7 @@ export default function ChooseStage({ part, cloth, onSave, onCloth, onNext }: Pr
             <p className="quiet">{part.stack.reasons.slice(0, 2).join(' ')}</p>
           </div>
           <button type="button" className="btn btn-primary" onClick={onNext}>
-            On to cutting
+            On to the scrap
           </button>
         </div>
       )}
@@ -81,6 +101,32 @@ export default function ChooseStage({ part, cloth, onSave, onCloth, onNext }: Pr
           {error}
         </p>
       )}
+      <div className="space-y-1">
+        <details className="rounded-field border border-base-300 px-3">
+          <summary className="flex min-h-[44px] cursor-pointer items-center font-semibold">
+            What matters: {Object.keys(weights).length > 0 ? counted(Object.keys(weights).length, 'change') : 'as usual'}
+          </summary>
+          <WeightSliders shown={choice?.ranked[0]?.criteria.map(({ id }) => id) ?? []} weights={weights} onChange={setWeights} />
+        </details>
+        <details className="rounded-field border border-base-300 px-3 pb-1">
+          <summary className="flex min-h-[44px] cursor-pointer items-center font-semibold">
+            Ways of working for this part:{' '}
+            {Object.keys(schools).length > 0 ? counted(Object.keys(schools).length, 'change') : 'as in the settings'}
+          </summary>
+          <div className="pb-3">
+            <SchoolSelects value={schools} base={schoolsOf(ways)} onChange={setSchools} />
+            {part.stack && (
+              <button
+                type="button"
+                className="btn mt-3"
+                onClick={() => void onSave({ ...part, stack: { ...part.stack!, schools } })}
+              >
+                Keep them for the chosen stack
+              </button>
+            )}
+          </div>
+        </details>
+      </div>
       <ol className="grid gap-3 xl:grid-cols-2">
         {groups.slice(0, all ? undefined : 6).map(({ best }) => (
           <li key={best.id} className="sheet flex items-center gap-3 p-3">

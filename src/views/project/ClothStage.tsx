@@ -96,9 +96,14 @@ export default function ClothStage({ part, cloths, onSave, onNext }: Props) {
                 : `estimated from its description; measured on a 41.5° jig it should overhang about ${units.length(overhangFromBendingLength(bending.value))}`}
               .
             </p>
-            <a className="btn mt-3" href={`/cupboard?edit=${cloth.id}`}>
-              Correct or measure this cloth
-            </a>
+            <p className="mt-3 flex flex-wrap gap-2">
+              <a className="btn" href={`/cupboard/cloths/${cloth.id}`}>
+                Test this cloth
+              </a>
+              <a className="btn" href={`/cupboard?edit=${cloth.id}`}>
+                Correct it by hand
+              </a>
+            </p>
           </div>
         </div>
       )}

@@ -10,6 +10,7 @@ import CrossSection from '../../ui/CrossSection';
 import StaleDialog, { type Conflict } from '../../ui/StaleDialog';
 import { counted, keepUnits } from '../../ui/text';
 import { UnitsProvider } from '../../ui/units-context';
+import type { LogEntry } from '../../store/log';
 import type { Part } from '../../store/parts';
 import ApplyStage from './ApplyStage';
 import ChooseStage from './ChooseStage';
@@ -17,6 +18,7 @@ import ClothStage from './ClothStage';
 import CutStage from './CutStage';
 import FileStage from './FileStage';
 import PartsStage from './PartsStage';
+import ScrapStage from './ScrapStage';
 import ProjectHeading from './ProjectHeading';
 import Tape from './Tape';
 import { partBody, passed, STAGES, STAGE_WORDS, type ProjectData, type Stage } from './types';
@@ -46,6 +48,7 @@ export default function ProjectView({ data, startPart, startStage }: Props) {
   const [stage, setStage] = useState<Stage>(startStage);
   const [conflict, setConflict] = useState<Conflict<Part>>();
   const [log, setLog] = useState(data.log);
+  const [scraps, setScraps] = useState(data.scraps);
   const part = parts.find(({ id }) => id === partId);
   const cloth = data.cloths.find(({ id }) => id === part?.clothId);
 
@@ -71,6 +74,15 @@ export default function ProjectView({ data, startPart, startStage }: Props) {
       }
       throw error;
     }
+  };
+  /** Takes over what the server changed besides: the setting that a scrap found, and its logbook entries. */
+  const refresh = async (id: string) => {
+    const [fresh, { log: filed }] = await Promise.all([
+      call<Part>('GET', `/api/parts/${id}`),
+      call<{ log: LogEntry[] }>('GET', '/api/log'),
+    ]);
+    setParts((all) => all.map((each) => (each.id === id ? fresh : each)));
+    setLog((all) => [...filed.filter((entry) => entry.partId === id), ...all.filter((entry) => entry.partId !== id)]);
   };
   const remove = async (gone: Part) => {
     await call('DELETE', `/api/parts/${gone.id}`);
@@ -183,6 +195,25 @@ export default function ProjectView({ data, startPart, startStage }: Props) {
                   cloth={cloth}
                   onSave={save}
                   onCloth={() => go('cloth')}
+                  ways={data.settings.schools}
+                  onNext={() => go('scrap')}
+                />
+              )}
+              {stage === 'scrap' && part && (
+                <ScrapStage
+                  key={part.id}
+                  part={part}
+                  cloth={cloth}
+                  layers={layersOf(part)}
+                  settings={data.settings}
+                  scraps={scraps.filter(({ partId: of }) => of === part.id)}
+                  log={data.clothLog}
+                  onScrap={(scrap) => {
+                    setScraps((all) => [scrap, ...all.filter(({ id }) => id !== scrap.id)]);
+                    if (scrap.filedOn) void refresh(part.id);
+                  }}
+                  onGone={(gone) => setScraps((all) => all.filter(({ id }) => id !== gone.id))}
+                  onChoose={() => go(part.clothId === null ? 'cloth' : 'choose')}
                   onNext={() => go('cut')}
                 />
               )}

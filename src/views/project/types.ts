@@ -2,6 +2,7 @@ import type { Material } from '../../core/layers';
 import type { Cloth } from '../../store/cloths';
 import type { LogEntry } from '../../store/log';
 import type { Part } from '../../store/parts';
+import type { Scrap } from '../../store/scraps';
 import type { Settings } from '../../store/settings';
 
 /** Everything that the stages of a project show, as the page hands it over. */
@@ -12,17 +13,21 @@ export interface ProjectData {
   /** Only the layers that some part's stack uses. */
   layers: Material[];
   log: LogEntry[];
+  scraps: Scrap[];
+  /** What was filed about the cloths of this project by anybody's part. */
+  clothLog: LogEntry[];
   /** Parts with a bench run that is open. */
   openRuns: Record<string, string>;
   settings: Settings;
 }
 
-export const STAGES = ['cloth', 'parts', 'choose', 'cut', 'apply', 'file'] as const;
+export const STAGES = ['cloth', 'parts', 'choose', 'scrap', 'cut', 'apply', 'file'] as const;
 export type Stage = (typeof STAGES)[number];
 export const STAGE_WORDS: Record<Stage, string> = {
   cloth: 'Cloth',
   parts: 'Parts',
   choose: 'Choose',
+  scrap: 'Scrap',
   cut: 'Cut',
   apply: 'Apply',
   file: 'File',
@@ -30,7 +35,7 @@ export const STAGE_WORDS: Record<Stage, string> = {
 
 /** Whether a part has passed a stage. */
 export function passed(part: Part, stage: Stage, log: readonly LogEntry[]): boolean {
-  const filed = log.some((entry) => entry.partId === part.id);
+  const filed = log.some((entry) => entry.partId === part.id && entry.kind === 'piece');
   switch (stage) {
     case 'cloth':
       return part.clothId !== null;
@@ -38,6 +43,8 @@ export function passed(part: Part, stage: Stage, log: readonly LogEntry[]): bool
       return true;
     case 'choose':
       return part.stack !== null;
+    case 'scrap':
+      return log.some((entry) => entry.partId === part.id && entry.kind === 'scrap');
     case 'cut':
       return part.cutDone;
     case 'apply':

@@ -12,7 +12,8 @@ import {
   type TestResult,
 } from '../../core/measure';
 import { InputError } from '../../core/input-error';
-import { ApiError, call, plainMessage } from '../../ui/api';
+import type { ApiError } from '../../ui/api';
+import { call, plainMessage } from '../../ui/api';
 import RangeStrip from '../../ui/RangeStrip';
 import TestDrawing from '../../ui/TestDrawing';
 import { readableDate, today } from '../../ui/text';

@@ -4,6 +4,7 @@ import { benchRuns, type BenchState } from '../../../../store/bench-runs';
 
 export const { GET, PUT, DELETE } = recordEndpoints(benchRuns, benchUpdateSchema, ({ state, finished }, current) => ({
   partId: current.partId,
+  scrapId: current.scrapId,
   plan: current.plan,
   state: state as BenchState,
   finishedAt: finished ? (current.finishedAt ?? new Date().toISOString()) : null,

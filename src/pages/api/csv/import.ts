@@ -1,0 +1,39 @@
+import { InputError } from '../../../core/input-error';
+import { readTable } from '../../../formats/csv';
+import { csvImportSchema } from '../../../schemas/csv';
+import { BUNDLE_LIMIT, jsonEndpoint } from '../../../server/endpoint';
+import { cloths, type ClothFields } from '../../../store/cloths';
+import { database } from '../../../store/database';
+import { layers, type LayerFields } from '../../../store/layers';
+
+/** Brings a table in: all of its sound rows in one go, or nothing. */
+export const POST = jsonEndpoint(
+  csvImportSchema,
+  ({ kind, text, mapping, skipFaulty, skipSameName }) => {
+    const table = readTable(kind, text, mapping);
+    const faulty = table.rows.find(({ faults }) => faults.length > 0);
+    if (faulty && !skipFaulty)
+      throw new InputError(
+        'text',
+        `has ${table.faulty} faulty ${table.faulty === 1 ? 'row' : 'rows'}, the first in line ${faulty.row} (${faulty.faults[0]!.field} ${faulty.faults[0]!.message}); nothing was brought in`,
+      );
+    const db = database();
+    const known = new Set((kind === 'cloths' ? cloths : layers).list(db).map(({ name }) => name.toLowerCase()));
+    return db.transaction(() => {
+      let added = 0;
+      let same = 0;
+      for (const { record, name } of table.rows) {
+        if (!record) continue;
+        if (skipSameName && known.has(name.toLowerCase())) {
+          same++;
+          continue;
+        }
+        if (kind === 'cloths') cloths.insert(db, { ...record, origin: 'own', tests: {} } as unknown as ClothFields);
+        else layers.insert(db, { ...record, origin: 'own' } as unknown as LayerFields);
+        added++;
+      }
+      return { added, leftOut: table.faulty, sameName: same };
+    })();
+  },
+  { status: 201, limit: BUNDLE_LIMIT },
+);

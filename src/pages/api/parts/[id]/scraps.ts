@@ -1,0 +1,10 @@
+import { scrapStartSchema } from '../../../../schemas/scraps';
+import { endpoint, jsonEndpoint } from '../../../../server/endpoint';
+import { startScrap } from '../../../../server/scrap-work';
+import { database } from '../../../../store/database';
+import { scrapsOf } from '../../../../store/scraps';
+
+export const GET = endpoint(({ params }) => ({ scraps: scrapsOf(database(), params['id']!) }));
+
+/** Starts a scrap test for the part. */
+export const POST = jsonEndpoint(scrapStartSchema, ({ grid }, { params }) => startScrap(params['id']!, grid), { status: 201 });

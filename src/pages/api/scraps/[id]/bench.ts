@@ -1,0 +1,5 @@
+import { endpoint } from '../../../../server/endpoint';
+import { startScrapBench } from '../../../../server/scrap-work';
+
+/** Starts the bench for a scrap, or gives the run that is open. */
+export const POST = endpoint(({ params }) => startScrapBench(params['id']!));

@@ -1,0 +1,30 @@
+import { CARE_WORDS } from '../../../../core/choose';
+import { overhangFromBendingLength } from '../../../../core/cloth';
+import { scrapCard } from '../../../../formats/pdf';
+import { fileEndpoint } from '../../../../server/endpoint';
+import { database } from '../../../../store/database';
+import { parts } from '../../../../store/parts';
+import { scraps } from '../../../../store/scraps';
+import { readSettings } from '../../../../store/settings';
+
+/** The card to pin to the scrap. */
+export const GET = fileEndpoint(async ({ params, url }) => {
+  const db = database();
+  const scrap = scraps.get(db, params['id']!);
+  const part = parts.get(db, scrap.partId);
+  const asked = url.searchParams.get('paper');
+  const paper = asked === 'letter' || (asked !== 'a4' && readSettings(db).settings.units === 'inch') ? 'letter' : 'a4';
+  const bytes = await scrapCard(
+    {
+      partName: part.name,
+      clothName: scrap.clothName,
+      stackTitle: scrap.stackTitle,
+      plan: scrap.plan,
+      predicted: scrap.predicted,
+      expectedOverhang: overhangFromBendingLength(scrap.predicted.bendingLength),
+      washed: CARE_WORDS[part.wish.care],
+    },
+    paper,
+  );
+  return { name: `scrap-card-${part.name}.pdf`, type: 'application/pdf', bytes };
+});

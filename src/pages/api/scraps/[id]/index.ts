@@ -1,0 +1,9 @@
+import { endpoint } from '../../../../server/endpoint';
+import { database } from '../../../../store/database';
+import { scraps } from '../../../../store/scraps';
+
+export const GET = endpoint(({ params }) => scraps.get(database(), params['id']!));
+export const DELETE = endpoint(({ params }) => {
+  scraps.remove(database(), params['id']!);
+  return { deleted: params['id'] };
+});

@@ -1,0 +1,244 @@
+import type { InferType } from 'yup';
+import { questionFor } from '../core/choose';
+import { fabricOf } from '../core/cloth';
+import { InputError } from '../core/input-error';
+import type { Cover, ChosenLayer } from '../core/layers';
+import { schoolsOf } from '../core/schools';
+import { faultsOf, outcomeOf, PEELS, scrapPlan, type Grid, type ScrapReading } from '../core/scrap';
+import { COVER_WORDS, IRON_WORDS, type Step } from '../core/steps';
+import type { scrapCellSchema, scrapFileSchema, scrapWashSchema } from '../schemas/scraps';
+import { benchRuns, START_STATE, type BenchRun } from '../store/bench-runs';
+import { cloths } from '../store/cloths';
+import { database } from '../store/database';
+import { StaleError } from '../store/errors';
+import { layers } from '../store/layers';
+import { logEntries, withMeasured } from '../store/log';
+import { parts } from '../store/parts';
+import { scraps, type Scrap } from '../store/scraps';
+import { readSettings } from '../store/settings';
+
+/** The cloth and the layers of a part that is far enough to be tried. @throws {InputError} naming what is missing */
+function ready(partId: string) {
+  const db = database();
+  const part = parts.get(db, partId);
+  if (part.clothId === null) throw new InputError('clothId', 'is missing; say which cloth the part is cut from first');
+  if (part.stack === null) throw new InputError('stack', 'is missing; choose layers for the part first');
+  const chosen: ChosenLayer[] = part.stack.layers.map(({ materialId, extent, angle }) => ({
+    material: layers.get(db, materialId),
+    extent,
+    angle,
+  }));
+  return { part, stack: part.stack, cloth: cloths.get(db, part.clothId), chosen };
+}
+
+/** Starts a scrap test for a part. @throws {InputError} when it has no cloth or no stack yet */
+export function startScrap(partId: string, grid: Grid): Scrap {
+  const db = database();
+  const { part, stack, cloth, chosen } = ready(partId);
+  const schools = schoolsOf(readSettings(db).settings.schools, stack.schools);
+  const plan = scrapPlan(questionFor(fabricOf(cloth), part.wish).fabric, chosen, schools, grid);
+  return scraps.insert(db, {
+    partId,
+    clothId: cloth.id,
+    clothName: cloth.name,
+    stackTitle: stack.title,
+    layerIds: stack.layers.map(({ materialId }) => materialId),
+    predicted: stack.predicted,
+    plan,
+    readings: {},
+    chosen: null,
+    filedOn: null,
+    washDue: null,
+    wash: null,
+  });
+}
+
+/** Keeps the readings of one field. @throws {InputError} for a field that the scrap does not have */
+export function readScrap(id: string, { cell, reading, version }: InferType<typeof scrapCellSchema>): Scrap {
+  const db = database();
+  const scrap = scraps.get(db, id);
+  if (!scrap.plan.cells.some(({ name }) => name === cell))
+    throw new InputError(
+      'cell',
+      `must be one of ${scrap.plan.cells.map(({ name }) => name).join(', ')}; saw ${JSON.stringify(cell)}`,
+    );
+  const { [cell]: _old, ...others } = scrap.readings;
+  return scraps.update(
+    db,
+    id,
+    { ...scrap, readings: reading === null ? others : { ...others, [cell]: reading as ScrapReading } },
+    version,
+  );
+}
+
+/** A reading in a line for the logbook. */
+function noteOf(reading: ScrapReading): string {
+  const words = [
+    reading.peel === null ? '' : PEELS[reading.peel - 1]!.words,
+    ...faultsOf(reading).filter((fault) => !PEELS.some(({ words: peel }) => peel === fault)),
+    reading.feel === null ? '' : `feels ${reading.feel}`,
+    reading.note,
+  ].filter(Boolean);
+  return words.join('; ');
+}
+
+/**
+ * Takes a field's setting for the real piece and files the scrap: a logbook entry, the reminder of the wash, and
+ * the setting on the part, all together.
+ */
+export function fileScrap(id: string, { chosen, doneOn, washDue, version }: InferType<typeof scrapFileSchema>): Scrap {
+  const db = database();
+  return db.transaction(() => {
+    const scrap = scraps.get(db, id);
+    if (scrap.version !== version) throw new StaleError(scrap);
+    const cell = scrap.plan.cells.find(({ name }) => name === chosen);
+    const reading = scrap.readings[chosen];
+    if (!cell || !reading) throw new InputError('chosen', `must be a field that was read, saw ${JSON.stringify(chosen)}`);
+    const { setting } = cell;
+    const part = parts.get(db, scrap.partId);
+    logEntries.insert(
+      db,
+      withMeasured({
+        partId: scrap.partId,
+        benchRunId: null,
+        kind: 'scrap',
+        doneOn,
+        title: `${part.name}, scrap${scrap.plan.cells.length > 1 ? ` ${chosen}` : ''}`,
+        clothId: scrap.clothId,
+        clothName: scrap.clothName,
+        stackTitle: scrap.stackTitle,
+        layerIds: scrap.layerIds,
+        settings: { ...setting, cover: (setting.cover === 'shoe' ? 'none' : setting.cover) as Cover },
+        checks: { held: [], failed: faultsOf(reading) },
+        outcome: outcomeOf(reading),
+        predictedBendingLength: scrap.predicted.bendingLength,
+        predictedLow: scrap.predicted.low,
+        predictedHigh: scrap.predicted.high,
+        overhang: reading.overhangAfter,
+        note: noteOf(reading),
+      }),
+    );
+    if (
+      part.stack &&
+      part.stack.layers.map(({ materialId }) => materialId).join() === scrap.layerIds.join() &&
+      setting.seconds > 0
+    ) {
+      parts.update(db, part.id, { ...part, stack: { ...part.stack, setting } }, part.version);
+    }
+    return scraps.update(db, id, { ...scrap, chosen, filedOn: doneOn, washDue }, version);
+  })();
+}
+
+/** Keeps what was seen after the wash, and files it too. */
+export function washScrap(id: string, { version, ...wash }: InferType<typeof scrapWashSchema>): Scrap {
+  const db = database();
+  return db.transaction(() => {
+    const scrap = scraps.get(db, id);
+    if (scrap.version !== version) throw new StaleError(scrap);
+    if (scrap.filedOn === null || scrap.chosen === null)
+      throw new InputError('scrap', 'is not filed yet; read and file it before its wash');
+    const { setting } = scrap.plan.cells.find(({ name }) => name === scrap.chosen)!;
+    const part = parts.find(db, scrap.partId);
+    const faults = [
+      wash.peel !== null && wash.peel <= 3 ? PEELS[wash.peel - 1]!.words : '',
+      wash.bubbles === 'none' ? '' : 'bubbles',
+      (wash.shrink ?? 0) >= 1 ? `shrank ${Math.round(wash.shrink!)} %` : '',
+    ].filter(Boolean);
+    logEntries.insert(
+      db,
+      withMeasured({
+        partId: part ? scrap.partId : null,
+        benchRunId: null,
+        kind: 'scrap',
+        doneOn: wash.doneOn,
+        title: `${part?.name ?? scrap.clothName}, scrap after the wash`,
+        clothId: scrap.clothId,
+        clothName: scrap.clothName,
+        stackTitle: scrap.stackTitle,
+        layerIds: scrap.layerIds,
+        settings: { ...setting, cover: (setting.cover === 'shoe' ? 'none' : setting.cover) as Cover },
+        checks: { held: [], failed: faults },
+        outcome: wash.outcome,
+        predictedBendingLength: scrap.predicted.bendingLength,
+        predictedLow: scrap.predicted.low,
+        predictedHigh: scrap.predicted.high,
+        overhang: wash.overhang,
+        note: wash.note,
+      }),
+    );
+    return scraps.update(db, id, { ...scrap, wash: wash as Scrap['wash'] }, version);
+  })();
+}
+
+/** A bench run that presses the fields of a scrap one after the other. */
+export function startScrapBench(id: string): BenchRun {
+  const db = database();
+  const scrap = scraps.get(db, id);
+  const open = benchRuns.list(db, 'scrap_id = ? AND finished_at IS NULL', [id], 'created_at DESC')[0];
+  if (open) return open;
+  const { part } = ready(scrap.partId);
+  const { plan } = scrap;
+  const outline: [number, number][] = [
+    [0, 0],
+    [plan.width, 0],
+    [plan.width, plan.height],
+    [0, plan.height],
+  ];
+  const pressed = plan.cells.filter(({ setting }) => setting.seconds > 0);
+  const steps: Step[] = [
+    {
+      id: 'cut',
+      stage: 'cut',
+      kind: 'do',
+      title: `Cut ${plan.width} × ${plan.height} mm of cloth, and of each layer`,
+      detail:
+        plan.cells.length > 1
+          ? `Mark ${plan.rows} × ${plan.columns} fields of ${plan.cellWidth} × ${plan.cellHeight} mm on the wrong side and write A1, A2 … into them. Take the overhang of the bare cloth first.`
+          : 'Along the grain. Take the overhang of the bare cloth first.',
+    },
+    ...pressed.flatMap(({ name, setting }): Step[] => [
+      {
+        id: `press-${name}`,
+        stage: 'apply',
+        kind: 'press',
+        seconds: setting.seconds,
+        title: `${plan.cells.length > 1 ? `Field ${name}` : 'Press it'}: ${IRON_WORDS[setting.ironDots]}, ${setting.seconds} s`,
+        detail: `${setting.steam ? 'With steam' : 'Dry'}, ${COVER_WORDS[setting.cover]}. Only this field; lift straight up.`,
+        safety: 'The iron and its steam burn: fingers clear, and off while it cools or is cleaned.',
+      },
+    ]),
+    ...(pressed.length === 0
+      ? [
+          {
+            id: 'put-on',
+            stage: 'apply',
+            kind: 'do',
+            title: 'Put the layers on as you will on the piece',
+            detail: scrap.stackTitle,
+          } as Step,
+        ]
+      : []),
+    {
+      id: 'cool',
+      stage: 'apply',
+      kind: 'wait',
+      seconds: 300,
+      title: 'Leave it flat until it is cold',
+      detail: 'Moved while warm, it lets go or sets crooked.',
+    },
+  ];
+  return benchRuns.insert(db, {
+    partId: part.id,
+    scrapId: id,
+    plan: {
+      partName: `${part.name}, scrap`,
+      clothName: scrap.clothName,
+      stackTitle: scrap.stackTitle,
+      outline,
+      plate: outline,
+      steps,
+    },
+    state: START_STATE,
+    finishedAt: null,
+  });
+}

@@ -1,0 +1,333 @@
+import { addDays, format, isPast, parseISO } from 'date-fns';
+import { Play, Printer, Trash2 } from 'lucide-react';
+import { useState } from 'react';
+import { toast } from 'sonner';
+import { fabricOf } from '../../core/cloth';
+import { isGlued } from '../../core/layers';
+import { schoolsOf } from '../../core/schools';
+import { bestCell, faultsOf, outcomeOf, scrapPlan, type Grid, type Outcome } from '../../core/scrap';
+import { ApiError, call } from '../../ui/api';
+import ScrapDrawing from '../../ui/ScrapDrawing';
+import { keepUnits, readableDate, today } from '../../ui/text';
+import { useUnits } from '../../ui/units-context';
+import type { Cloth } from '../../store/cloths';
+import type { LogEntry } from '../../store/log';
+import type { Part } from '../../store/parts';
+import type { Scrap } from '../../store/scraps';
+import type { Settings } from '../../store/settings';
+import ReadingForm from '../scrap/ReadingForm';
+import WashForm from '../scrap/WashForm';
+import type { StageLayer } from './CutStage';
+
+interface Props {
+  part: Part;
+  cloth: Cloth | undefined;
+  layers: StageLayer[];
+  settings: Settings;
+  scraps: Scrap[];
+  /** What was filed about this part's cloth and stack. */
+  log: LogEntry[];
+  onScrap: (scrap: Scrap) => void;
+  onGone: (scrap: Scrap) => void;
+  onChoose: () => void;
+  onNext: () => void;
+}
+
+/** A wash is looked at after about a week of wear and one round in the machine. */
+const DAYS_TO_WASH = 7;
+
+const OUTCOME_WORDS: Record<Outcome, string> = { good: 'good', fair: 'passable', poor: 'not usable' };
+
+/** Trying the pair on a scrap: the card, the timers, the readings, the setting that is taken, the wash. */
+export default function ScrapStage(props: Props) {
+  const { part, cloth, layers, settings, scraps, log, onChoose, onScrap } = props;
+  const [grid, setGrid] = useState<Grid>();
+  const [error, setError] = useState<string>();
+  const [another, setAnother] = useState(false);
+  if (!cloth || !part.stack) {
+    return (
+      <div className="sheet p-6">
+        <h2 className="chalk-heading">Nothing to try yet</h2>
+        <p className="mt-1">Choose the layers of “{part.name}” first; then a scrap shows whether they hold.</p>
+        <button type="button" className="btn btn-primary mt-4" onClick={onChoose}>
+          Choose the layers
+        </button>
+      </div>
+    );
+  }
+  const ids = part.stack.layers.map(({ materialId }) => materialId).join();
+  const mine = scraps.filter(({ layerIds, clothId }) => layerIds.join() === ids && clothId === cloth.id);
+  const current = another ? undefined : mine[0];
+  if (current) return <Trial {...props} key={current.id} scrap={current} onAnother={() => setAnother(true)} />;
+
+  const known = layers.filter(
+    (layer): layer is StageLayer & { material: NonNullable<StageLayer['material']> } => layer.material !== undefined,
+  );
+  const pressed = known.some(({ material }) => material.leaflet.seconds > 0);
+  const tried = log.filter((entry) => entry.clothId === cloth.id && entry.layerIds.join() === ids);
+  const asked: Grid = !pressed ? 'one' : (grid ?? (tried.length > 0 ? 'one' : 'seconds'));
+  const plan = scrapPlan(fabricOf(cloth), known, schoolsOf(settings.schools, part.stack.schools), asked);
+  const start = async () => {
+    setError(undefined);
+    try {
+      onScrap(await call<Scrap>('POST', `/api/parts/${part.id}/scraps`, { grid: asked }));
+      setAnother(false);
+    } catch (problem) {
+      setError((problem as Error).message);
+    }
+  };
+  return (
+    <div className="sheet p-5">
+      <h2 className="text-xl font-bold">Try it on a scrap</h2>
+      <p>
+        {keepUnits(part.stack.title)} on {cloth.name}:{' '}
+        {tried.length === 0
+          ? 'a new pair in your logbook. A scrap of a few centimetres saves a spoilt piece.'
+          : `tried ${tried.length === 1 ? 'once' : `${tried.length} times`} before. One field is enough to make sure.`}
+      </p>
+      <div className="mt-4 grid gap-6 md:grid-cols-[1fr_20rem]">
+        <div>
+          <fieldset>
+            <legend className="mb-1 font-semibold">How many settings</legend>
+            <div className="space-y-1.5">
+              {(
+                [
+                  ['one', 'one field, as the leaflet says'],
+                  ['seconds', 'three times of pressing'],
+                  ['full', 'three times by the iron settings the cloth bears'],
+                ] as [Grid, string][]
+              ).map(([each, words]) => (
+                <label key={each} className="flex min-h-[44px] cursor-pointer items-center gap-3">
+                  <input
+                    type="radio"
+                    className="radio radio-primary"
+                    name="scrap-grid"
+                    disabled={!pressed && each !== 'one'}
+                    checked={asked === each}
+                    onChange={() => setGrid(each)}
+                  />
+                  {words}
+                </label>
+              ))}
+            </div>
+          </fieldset>
+          {!pressed && <p className="quiet">Nothing of this is pressed, so one field tells all.</p>}
+          <p className="mt-3">
+            Cut{' '}
+            <strong>
+              {plan.width} × {plan.height} mm
+            </strong>{' '}
+            of cloth and of each layer, along the grain.
+          </p>
+          {error && (
+            <p role="alert" className="mt-2 font-semibold text-error">
+              {error}
+            </p>
+          )}
+          <button type="button" className="btn btn-primary mt-4" onClick={() => void start()}>
+            Start the scrap test
+          </button>
+          <button type="button" className="btn btn-ghost mt-4" onClick={props.onNext}>
+            Go on without
+          </button>
+        </div>
+        <ScrapDrawing plan={plan} outcomes={{}} chosen={null} open="" onOpen={() => undefined} />
+      </div>
+    </div>
+  );
+}
+
+/** A trial that was started. */
+function Trial({ part, layers, scrap, onScrap, onGone, onNext, onAnother }: Props & { scrap: Scrap; onAnother: () => void }) {
+  const units = useUnits();
+  const [open, setOpen] = useState(scrap.plan.cells.find(({ name }) => !scrap.readings[name])?.name ?? scrap.plan.cells[0]!.name);
+  const [error, setError] = useState<string>();
+  const [due, setDue] = useState(format(addDays(new Date(), DAYS_TO_WASH), 'yyyy-MM-dd'));
+  const washed = part.wish.care !== 'none' && part.wish.care !== 'dry-clean';
+  const [remind, setRemind] = useState(washed);
+  const glued = layers.some(({ material }) => material !== undefined && isGlued(material.form));
+  const cell = scrap.plan.cells.find(({ name }) => name === open)!;
+  const read = Object.keys(scrap.readings).length;
+  const best = bestCell(scrap.plan.cells, scrap.readings);
+  const outcomes = Object.fromEntries(Object.entries(scrap.readings).map(([name, reading]) => [name, outcomeOf(reading)]));
+  const knownBefore = Object.values(scrap.readings).find(({ overhangBefore }) => overhangBefore !== null)?.overhangBefore ?? null;
+  const bestSetting = scrap.plan.cells.find(({ name }) => name === best)?.setting;
+
+  /** Saves and hands on what is kept now; what another tab changed meanwhile is shown, and nothing overwritten. */
+  const put = async (what: string, body: object): Promise<Scrap> => {
+    try {
+      const saved = await call<Scrap>('PUT', `/api/scraps/${scrap.id}/${what}`, { ...body, version: scrap.version });
+      onScrap(saved);
+      return saved;
+    } catch (problem) {
+      if (problem instanceof ApiError && problem.status === 409) {
+        onScrap(problem.current as Scrap);
+        throw new ApiError('Changed in another tab meanwhile. Look at the fields and keep it again.', 409, null);
+      }
+      throw problem;
+    }
+  };
+  const run = async () => {
+    try {
+      const bench = await call<{ id: string }>('POST', `/api/scraps/${scrap.id}/bench`);
+      location.assign(`/bench/${bench.id}`);
+    } catch (problem) {
+      setError((problem as Error).message);
+    }
+  };
+  const remove = async () => {
+    await call('DELETE', `/api/scraps/${scrap.id}`);
+    onGone(scrap);
+    toast('The scrap test is deleted.', {
+      action: { label: 'Undo', onClick: () => void call<Scrap>('POST', `/api/scraps/${scrap.id}/restore`).then(onScrap) },
+    });
+  };
+  return (
+    <div className="space-y-4">
+      <div className="sheet p-5">
+        <div className="flex flex-wrap items-start justify-between gap-3">
+          <div>
+            <h2 className="text-xl font-bold">Scrap of “{part.name}”</h2>
+            <p className="quiet">
+              {scrap.plan.width} × {scrap.plan.height} mm, {read} of {scrap.plan.cells.length}{' '}
+              {scrap.plan.cells.length === 1 ? 'field' : 'fields'} read
+              {scrap.filedOn && `, filed ${readableDate(scrap.filedOn)}`}
+            </p>
+          </div>
+          <div className="flex flex-wrap gap-2">
+            <button type="button" className="btn" onClick={() => void run()}>
+              <Play size={18} aria-hidden="true" /> Timers at the bench
+            </button>
+            <a className="btn" href={`/api/scraps/${scrap.id}/card.pdf`} download>
+              <Printer size={18} aria-hidden="true" /> Card to pin to it
+            </a>
+            <button
+              type="button"
+              className="btn btn-ghost btn-icon"
+              aria-label="Delete this scrap test"
+              onClick={() => void remove()}
+            >
+              <Trash2 size={18} aria-hidden="true" />
+            </button>
+          </div>
+        </div>
+        {error && (
+          <p role="alert" className="mt-2 font-semibold text-error">
+            {error}
+          </p>
+        )}
+        <div className="mt-4 grid items-start gap-6 xl:grid-cols-[19rem_1fr]">
+          <div className="space-y-3">
+            <ScrapDrawing plan={scrap.plan} outcomes={outcomes} chosen={scrap.chosen} open={open} onOpen={setOpen} />
+            {best && (
+              <div className="border-l-4 border-accent pl-3">
+                <p>
+                  Best so far: <strong>{best}</strong>
+                  {bestSetting &&
+                    bestSetting.seconds > 0 &&
+                    `, ${['', 'cool', 'medium', 'hot'][bestSetting.ironDots]} iron, ${bestSetting.seconds} s`}
+                  , {OUTCOME_WORDS[outcomes[best]!]}.
+                </p>
+                {faultsOf(scrap.readings[best]!).length > 0 && (
+                  <p className="quiet">{faultsOf(scrap.readings[best]!).join('; ')}</p>
+                )}
+              </div>
+            )}
+            {best && scrap.filedOn === null && (
+              <div className="space-y-2">
+                <label className="flex min-h-[44px] cursor-pointer items-center gap-2">
+                  <input
+                    type="checkbox"
+                    className="checkbox checkbox-primary"
+                    checked={remind}
+                    onChange={(e) => setRemind(e.target.checked)}
+                  />
+                  look at it again after a wash
+                </label>
+                {remind && (
+                  <label className="block">
+                    <span className="font-semibold">Remind me on</span>
+                    <input type="date" className="input" value={due} onChange={(e) => setDue(e.target.value)} />
+                  </label>
+                )}
+                <button
+                  type="button"
+                  className="btn btn-primary w-full"
+                  onClick={() =>
+                    void put('file', { chosen: best, doneOn: today(), washDue: remind && due ? due : null }).then(
+                      () => toast('Filed. The next choice knows of it.'),
+                      (problem: Error) => setError(problem.message),
+                    )
+                  }
+                >
+                  Take {best} and file it
+                </button>
+              </div>
+            )}
+            {scrap.filedOn && (
+              <div className="flex flex-wrap gap-2">
+                <button type="button" className="btn btn-primary" onClick={onNext}>
+                  On to cutting
+                </button>
+                <button type="button" className="btn" onClick={onAnother}>
+                  Try another
+                </button>
+              </div>
+            )}
+          </div>
+          <div>
+            <h3 className="mb-2 chalk-heading">
+              Field {open}
+              {cell.setting.seconds > 0 &&
+                `: ${['', 'cool', 'medium', 'hot'][cell.setting.ironDots]} iron, ${cell.setting.seconds} s${cell.setting.steam ? ', steam' : ', dry'}`}
+            </h3>
+            <ReadingForm
+              key={open}
+              start={scrap.readings[open]}
+              knownBefore={knownBefore}
+              glued={glued}
+              expected={scrap.predicted}
+              onSave={async (reading) => {
+                const saved = await put('cell', { cell: open, reading });
+                const next = saved.plan.cells.find(({ name }) => !saved.readings[name]);
+                toast(`Field ${open} is kept.`);
+                if (next) setOpen(next.name);
+              }}
+            />
+          </div>
+        </div>
+      </div>
+      {scrap.filedOn && scrap.washDue && (
+        <div className="sheet p-5">
+          <h2 className="chalk-heading">After the wash</h2>
+          {scrap.wash ? (
+            <p>
+              Looked at on {readableDate(scrap.wash.doneOn)}:{' '}
+              {{ good: 'came out well', fair: 'passable', poor: 'went wrong' }[scrap.wash.outcome]}
+              {scrap.wash.overhang !== null && `, overhang ${units.length(scrap.wash.overhang)}`}
+              {scrap.wash.note && `. ${scrap.wash.note}`}
+            </p>
+          ) : (
+            <>
+              <p>
+                {isPast(parseISO(scrap.washDue)) ? (
+                  <strong>Due since {readableDate(scrap.washDue)}.</strong>
+                ) : (
+                  `Due on ${readableDate(scrap.washDue)}; you can do it earlier.`
+                )}{' '}
+                Wash the scrap as the finished thing will be washed, dry it, and look again.
+              </p>
+              <WashForm
+                glued={glued}
+                onSave={async (wash) => {
+                  await put('wash', { ...wash, doneOn: today() });
+                  toast('The wash is filed.');
+                }}
+              />
+            </>
+          )}
+        </div>
+      )}
+    </div>
+  );
+}
