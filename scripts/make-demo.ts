@@ -5,8 +5,11 @@
  */
 import { writeFileSync } from 'node:fs';
 import { choose, type Part, type RankedStack } from '../src/core/choose';
-import { overhangFromBendingLength, type Fabric } from '../src/core/cloth';
+import { clothBendingLength, clothThickness, overhangFromBendingLength, type Fabric } from '../src/core/cloth';
 import { LIBRARY_LAYERS } from '../src/core/library';
+import { applyTest, type Readings, type TestId } from '../src/core/measure';
+import { schoolsOf } from '../src/core/schools';
+import { scrapPlan, type ScrapReading } from '../src/core/scrap';
 import type { PieceShape } from '../src/core/shape';
 
 /** Small seeded generator (mulberry32), so that the file is the same each time. */
@@ -27,6 +30,7 @@ interface DemoCloth extends Fabric {
   id: string;
   name: string;
   note: string;
+  tests?: Partial<Record<TestId, { readings: Readings; doneOn: string }>>;
 }
 
 const cloth = (id: string, name: string, note: string, fabric: Fabric): DemoCloth => ({ id, name, note, ...fabric });
@@ -117,7 +121,42 @@ const projects: { id: string; name: string; note: string; parts: DemoPart[] }[] 
   },
 ];
 
-const fabricOf = ({ id: _id, name: _name, note: _note, ...fabric }: DemoCloth): Fabric => fabric;
+/** Home tests that were done on some of the cloths; readings scatter as a ruler and a hand do. */
+const TESTED: [string, TestId[]][] = [
+  ['tq-harbour-linen', ['weight', 'thickness', 'overhang', 'stretch', 'water', 'shrinkage']],
+  ['tq-duck', ['weight', 'overhang', 'heat']],
+  ['tq-gaiter-jersey', ['weight', 'stretch', 'overhang', 'bias']],
+  ['tq-shirt-lawn', ['weight', 'see-through', 'overhang']],
+  ['tq-drummer-satin', ['heat', 'fray', 'water']],
+];
+function readingsFor(test: TestId, cloth: Fabric): Readings {
+  const around = (value: number, share: number) => Math.round(value * (1 + share * normal()) * 2) / 2;
+  const hang = overhangFromBendingLength(clothBendingLength(cloth).value);
+  switch (test) {
+    case 'weight': return { mass: Math.round(cloth.arealDensity * 0.04 * 10) / 10, width: 100, height: 100, pieces: 4 };
+    case 'thickness': return { layers: 8, height: Math.round(clothThickness(cloth).value * 8 * 2) / 2 };
+    case 'overhang': return { way: 'jig', ...Object.fromEntries(['length', 'cross'].flatMap((way) => ['up1', 'up2', 'down1', 'down2'].map((side) => [`${way}-${side}`, around(hang * (way === 'length' ? 1.04 : 0.96), 0.02)]))) };
+    case 'stretch': return { mark: 100, lengthPulled: 100 + cloth.stretchLength, crossPulled: 100 + cloth.stretchCross, lengthRest: 100 + Math.round(cloth.stretchLength * 0.1), crossRest: 100 + Math.round(cloth.stretchCross * 0.1) };
+    case 'bias': return { mark: 100, pulled: 122 };
+    case 'water': return { drop: cloth.water === 'resists' ? 'stays' : 'sinks', mark: cloth.water === 'spots' ? 'ring' : 'clean' };
+    case 'heat': return { dots: String(cloth.ironDots) };
+    case 'see-through': return { print: { sheer: 'read', veiled: 'lines', opaque: 'nothing' }[cloth.sheer] };
+    case 'fray': return { fringe: { low: 'none', medium: 'some', high: 'lots' }[cloth.fray] };
+    case 'shrinkage': return { mark: 200, length: 194, cross: 197, finish: 'softer' };
+  }
+}
+for (const [id, tests] of TESTED) {
+  const at = cloths.findIndex((cloth) => cloth.id === id);
+  const done: Record<string, { readings: Readings; doneOn: string }> = {};
+  for (const test of tests) {
+    const readings = readingsFor(test, cloths[at]!);
+    cloths[at] = applyTest(cloths[at]!, test, readings);
+    done[test] = { readings, doneOn: `2026-04-${String(3 + Object.keys(done).length).padStart(2, '0')}` };
+  }
+  cloths[at] = { ...cloths[at]!, tests: done } as DemoCloth;
+}
+
+const fabricOf = ({ id: _id, name: _name, note: _note, tests: _tests, ...fabric }: DemoCloth): Fabric => fabric;
 const clothOf = (id: string) => cloths.find((c) => c.id === id)!;
 const materialOf = (id: string) => LIBRARY_LAYERS.find((l) => l.id === id)!;
 const best = (clothId: string, part: Part, rank = 0): RankedStack => choose(fabricOf(clothOf(clothId)), part, LIBRARY_LAYERS, { limit: 12 }).ranked[rank]!;
@@ -214,6 +253,35 @@ const scraps = SCRAPS.map(([clothId, part, rank, outcome, note, failed], i) => {
   return entry(`tq-scrap-${String(i + 1).padStart(2, '0')}`, doneOn, 'scrap', `Scrap for ${part.role.replaceAll('-', ' ')}`, clothId, stack, outcome, note, failed.map((k) => CHECKS[k]!), null);
 });
 
+/** Two scraps that are under way: one read and waiting for its wash, one half read. */
+function scrapOf(id: string, partId: string, grid: 'seconds' | 'full', readings: Record<string, Partial<ScrapReading>>, done: { chosen: string; filedOn: string; washDue: string } | null) {
+  const part = parts.find((each) => each.id === partId)!;
+  const cloth = clothOf(part.clothId);
+  const layers = part.stack!.layers.map(({ materialId, extent, angle }) => ({ material: materialOf(materialId), extent, angle }));
+  return {
+    id, partId, clothId: part.clothId, clothName: cloth.name, stackTitle: part.stack!.title,
+    layerIds: part.stack!.layers.map(({ materialId }) => materialId),
+    predicted: part.stack!.predicted,
+    plan: scrapPlan(fabricOf(cloth), layers, schoolsOf(), grid),
+    readings: Object.fromEntries(Object.entries(readings).map(([cell, reading]) => [cell, { overhangBefore: null, overhangAfter: null, peel: null, bubbles: 'none', showThrough: 'none', glueThrough: 'none', shrink: null, feel: null, note: '', ...reading }])),
+    chosen: done?.chosen ?? null, filedOn: done?.filedOn ?? null, washDue: done?.washDue ?? null, wash: null,
+  };
+}
+const underWay = [
+  scrapOf('tq-trial-collar', 'tq-wc-collar', 'full', {
+    A1: { overhangBefore: 54, peel: 1, bubbles: 'much', feel: 'soft' },
+    A2: { overhangBefore: 54, peel: 2, bubbles: 'some', feel: 'firm' },
+    A3: { overhangBefore: 54, peel: 3, overhangAfter: 66, feel: 'firm' },
+    B1: { overhangBefore: 54, peel: 4, overhangAfter: 69, feel: 'firm' },
+    B2: { overhangBefore: 54, peel: 5, overhangAfter: 71, feel: 'crisp', note: 'Even all over.' },
+  }, null),
+  scrapOf('tq-trial-front', 'tq-wc-front', 'seconds', {
+    A1: { overhangBefore: 54, peel: 3, bubbles: 'some', overhangAfter: 58, feel: 'firm' },
+    A2: { overhangBefore: 54, peel: 5, overhangAfter: 61, feel: 'firm' },
+    A3: { overhangBefore: 54, peel: 5, overhangAfter: 61, feel: 'firm', shrink: 1 },
+  }, { chosen: 'A2', filedOn: '2026-07-11', washDue: '2026-07-25' }),
+];
+
 const bundle = {
   format: 'nembrel-bundle',
   formatVersion: 1,
@@ -222,6 +290,7 @@ const bundle = {
   projects: projects.map(({ id, name, note }) => ({ id, name, note })),
   parts,
   log: [...filed, ...scraps],
+  scraps: underWay,
 };
 writeFileSync(new URL('../demo/lantern-procession.json', import.meta.url), `${JSON.stringify(bundle, null, 1)}\n`);
 console.log(`${cloths.length} cloths, ${AT_HAND.length} layers at hand, ${projects.length} projects, ${parts.length} parts, ${bundle.log.length} log entries`);

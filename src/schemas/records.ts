@@ -5,6 +5,7 @@ import { TEST_IDS } from '../core/measure';
 import { PIECE_KINDS } from '../core/shape';
 import { fabricFields, partSchema, schoolsSchema } from './choose';
 import { number, oneOf, shape, text } from './rules';
+import { scrapSchema } from './scraps';
 
 const version = number({ min: 1, integer: true });
 /** Name of a thing: something is written. */
@@ -252,4 +253,5 @@ export const bundleSchema = shape({
     .of(shape({ id: id.required(), ...logFields }).required())
     .default([])
     .max(10_000),
+  scraps: yup.array().of(scrapSchema.required()).default([]).max(10_000),
 });

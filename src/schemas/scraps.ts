@@ -24,6 +24,72 @@ export const scrapReadingSchema = shape({
   note,
 });
 
+const settingSchema = shape({
+  ironDots: number({ min: 0, max: 3, integer: true }).required(),
+  seconds: number({ min: 0, max: 600 }).required(),
+  steam: yup.boolean().required(),
+  cover: text(20, 1).required(),
+});
+
+/** A scrap as it travels in a bundle. */
+export const scrapSchema = shape({
+  id: text(100, 1).required(),
+  partId: text(100, 1).required(),
+  clothId: text(100, 1).required(),
+  clothName: text(120, 1).required(),
+  stackTitle: text(400, 1).required(),
+  layerIds: yup.array().of(text(100, 1).required()).required().max(6),
+  predicted: shape({
+    bendingLength: number({ above: 0 }).required(),
+    low: number({ above: 0 }).required(),
+    high: number({ above: 0 }).required(),
+    rigidity: number({ min: 0 }).required(),
+    arealDensity: number({ above: 0 }).required(),
+    thickness: number({ min: 0 }).required(),
+  }).required(),
+  plan: shape({
+    grid: oneOf(GRIDS).required(),
+    width: number({ above: 0, max: 2000 }).required(),
+    height: number({ above: 0, max: 2000 }).required(),
+    cellWidth: number({ above: 0, max: 2000 }).required(),
+    cellHeight: number({ above: 0, max: 2000 }).required(),
+    rows: number({ min: 1, max: 3, integer: true }).required(),
+    columns: number({ min: 1, max: 3, integer: true }).required(),
+    cells: yup
+      .array()
+      .of(
+        shape({
+          name: text(4, 2).required(),
+          row: number({ min: 0, max: 2, integer: true }).required(),
+          column: number({ min: 0, max: 2, integer: true }).required(),
+          setting: settingSchema.required(),
+        }).required(),
+      )
+      .required()
+      .min(1)
+      .max(9),
+  }).required(),
+  readings: shape(
+    Object.fromEntries(
+      ['A', 'B', 'C'].flatMap((row) => [1, 2, 3].map((column) => [`${row}${column}`, scrapReadingSchema.default(undefined)])),
+    ),
+  ).required(),
+  chosen: text(4, 2).nullable().default(null),
+  filedOn: day.nullable().default(null),
+  washDue: day.nullable().default(null),
+  wash: shape({
+    doneOn: day.required(),
+    peel,
+    bubbles: oneOf(AMOUNTS).default('none'),
+    shrink,
+    overhang,
+    outcome: oneOf(['good', 'fair', 'poor'] as const).required(),
+    note,
+  })
+    .nullable()
+    .default(null),
+});
+
 /** Readings of one field; null takes them back. */
 export const scrapCellSchema = shape({
   cell: text(4, 2).required(),

@@ -7,6 +7,7 @@ import { layers, type LayerFields } from './layers';
 import { logEntries, withMeasured, type LogFields } from './log';
 import { parts, type PartFields } from './parts';
 import { projects } from './projects';
+import { scraps, type ScrapFields } from './scraps';
 
 export type Bundle = InferType<typeof bundleSchema>;
 
@@ -16,6 +17,7 @@ export interface ImportCount {
   projects: number;
   parts: number;
   log: number;
+  scraps: number;
 }
 
 /**
@@ -25,7 +27,7 @@ export interface ImportCount {
  * @throws {InputError} when a record points to one that is neither in the bundle nor in the database
  */
 export function importBundle(db: Db, bundle: Bundle): ImportCount {
-  const count: ImportCount = { cloths: 0, layers: 0, projects: 0, parts: 0, log: 0 };
+  const count: ImportCount = { cloths: 0, layers: 0, projects: 0, parts: 0, log: 0, scraps: 0 };
   const known = (table: string, id: string) => db.prepare(`SELECT 1 FROM ${table} WHERE id = ?`).get(id) !== undefined;
   const need = (field: string, table: string, id: string | null | undefined) => {
     if (id && !known(table, id))
@@ -64,6 +66,12 @@ export function importBundle(db: Db, bundle: Bundle): ImportCount {
       logEntries.insert(db, withMeasured(entry as Omit<LogFields, 'measuredBendingLength'>), { id });
       count.log++;
     });
+    bundle.scraps.forEach(({ id, ...scrap }, i) => {
+      if (known('scrap', id)) return;
+      need(`scraps[${i}].partId`, 'part', scrap.partId);
+      scraps.insert(db, scrap as unknown as ScrapFields, { id });
+      count.scraps++;
+    });
   })();
   return count;
 }
@@ -91,6 +99,7 @@ export function exportBundle(db: Db): Bundle {
       .map(portable),
     projects: projects.list(db).map(portable),
     parts: parts.list(db).map((part) => ({ ...portable(part), stack: part.stack })),
+    scraps: scraps.list(db, '1', [], 'created_at, id').map(portable),
     log: logEntries.list(db, '1', [], 'done_on, id').map((entry) => ({ ...portable(entry), benchRunId: null })),
   } as unknown as Bundle;
 }

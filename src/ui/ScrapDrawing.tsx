@@ -46,7 +46,7 @@ export default function ScrapDrawing({ plan, outcomes, chosen, open, onOpen }: P
             </span>
             {setting.seconds > 0 ? (
               <span className="block text-[0.92rem]">
-                {IRON[setting.ironDots]}, {setting.seconds} s{setting.steam ? ', steam' : ''}
+                {IRON[setting.ironDots]}, {setting.seconds}&nbsp;s{setting.steam ? ', steam' : ''}
               </span>
             ) : (
               <span className="block text-[0.92rem]">not pressed</span>

@@ -19,7 +19,7 @@ export interface DrapeFrame {
 
 const SIZE = 400;
 /** Fine enough for the folds that the eye sees, coarse enough for thirty frames a second. */
-const CELLS = 23;
+const CELLS = 24;
 /** Time spent on each sheet before a frame is shown, ms. */
 const BUDGET = 11;
 /** Steps between two looks at the clock. */

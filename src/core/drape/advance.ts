@@ -55,7 +55,7 @@ export function advance(sheet: Sheet, steps: number): number {
         hold(p, free, node + 1, node + side, diagonal, shearCompliance, w);
       }
     }
-    // Threads are taken alternately, even ones first, so that a mirrored net is treated alike.
+    // Every second thread first, then the others, so that a correction does not run along a whole thread.
     for (let pass = 0; pass < 2 * PASSES; pass++) {
       const odd = pass % 2;
       for (let row = 0; row < side; row++) {

@@ -6,7 +6,7 @@ export type Support = (typeof SUPPORTS)[number];
 
 /** A square of cloth as a net of warp and weft, and where it has got to. Lengths mm, times s, z upward. */
 export interface Sheet {
-  /** Cells along a side; odd, so that mirrored threads are treated alike. */
+  /** Cells along a side; even, so that a thread runs over the table's edge. */
   readonly cells: number;
   /** Side, mm. */
   readonly size: number;
@@ -38,19 +38,24 @@ export interface SheetCloth {
 export const GRAVITY_MM = 9810;
 
 /** Coarsest and finest nets that are solved. */
-const CELLS = { min: 7, max: 63 };
+const CELLS = { min: 8, max: 64 };
+/**
+ * Nodes are held up to half a cell beyond the round stand. A thread bends at its last held node, which on average
+ * lies half a cell inside; so the cloth leaves the stand at its true radius, however fine the net.
+ */
+const HOLD_BEYOND = 0.5;
 
 /**
  * Lays a square flat on its support. The part that lies on the support is held there, as by a second plate or a
  * few weights.
  *
- * @param size side of the square, mm, 100–1000 @param cells odd, 7–63 @param radius of the round stand, mm
+ * @param size side of the square, mm, 100–1000 @param cells even, 8–64 @param radius of the round stand, mm
  * @throws {InputError} naming the value
  */
 export function layFlat(cloth: SheetCloth, support: Support, size: number, cells: number, radius = size * 0.225): Sheet {
   requireNumber('size', size, 'mm', { min: 100, max: 1000 });
   requireNumber('cells', cells, '', { min: CELLS.min, max: CELLS.max });
-  if (!Number.isInteger(cells) || cells % 2 === 0) throw new InputError('cells', `must be an odd whole number, saw ${cells}`);
+  if (!Number.isInteger(cells) || cells % 2 === 1) throw new InputError('cells', `must be an even whole number, saw ${cells}`);
   requireNumber('radius', radius, 'mm', { above: 0, max: size / 2 });
   const side = cells + 1;
   const step = size / cells;
@@ -63,7 +68,7 @@ export function layFlat(cloth: SheetCloth, support: Support, size: number, cells
       const node = row * side + column;
       position[3 * node] = x;
       position[3 * node + 1] = y;
-      const held = support === 'round' ? Math.hypot(x, y) <= radius : x <= 0 && y <= 0;
+      const held = support === 'round' ? Math.hypot(x, y) <= radius + HOLD_BEYOND * step : x <= 1e-9 && y <= 1e-9;
       free[node] = held ? 0 : 1;
     }
   }

@@ -60,7 +60,8 @@ export function stackStiffness(fabric: Fabric, layers: readonly Material[]): Pre
   const clothRigidity = bare * stiffening;
 
   let arealDensity = fabric.arealDensity;
-  let thickness = clothThickness(fabric).value;
+  const clothThick = clothThickness(fabric);
+  let thickness = clothThick.value;
   let membrane = clothMembraneStiffness(fabric);
   let layerRigidity = 0;
   let couplingRigidity = 0;
@@ -79,7 +80,9 @@ export function stackStiffness(fabric: Fabric, layers: readonly Material[]): Pre
       // N/m · mm² = 1e-6 N·m = µN·m
       const coupling = COUPLING[layer.glue] * shared * distance ** 2;
       couplingRigidity += coupling;
-      variance += (COUPLING_SIGMA * coupling) ** 2;
+      // The coupling goes with the square of the distance, of which the cloth's thickness is a part.
+      const fromThickness = (2 * clothThick.sigma * clothThick.value) / (thickness + layer.thickness);
+      variance += (Math.hypot(COUPLING_SIGMA, fromThickness) * coupling) ** 2;
       membrane += layer.membraneStiffness;
     }
     thickness += layer.thickness;

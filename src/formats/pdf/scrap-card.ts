@@ -74,7 +74,7 @@ export async function scrapCard(input: ScrapCardInput, paper: Paper): Promise<Ui
   y = page.paragraph(PEELS.map(({ step, words }) => `${step} ${words}`).join(' · '), [left, y + 5], width - 2 * left, 3.4);
   page.text('Feel: fluid / soft / firm / crisp / rigid', [left, y + 3], { size: 3.8 });
   page.text('Taken: field ______   Date: ______________', [left, y + 11], { size: 3.8 });
-  page.text(`After the wash (${input.washed}): peel ____  shrank ____ mm  overhang ____ mm  Date: ____________`, [left, y + 19], {
+  page.text(`After the wash (${input.washed}): peel ____  shrank ____ %  overhang ____ mm  Date: ____________`, [left, y + 19], {
     size: 3.8,
   });
   page.text('The material’s own leaflet goes before this card. Hot iron: fingers clear.', [left, height - 12], { size: 3.2 });

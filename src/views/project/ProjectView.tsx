@@ -98,10 +98,9 @@ export default function ProjectView({ data, startPart, startStage }: Props) {
     });
   };
 
-  const done = Object.fromEntries(STAGES.map((each) => [each, parts.filter((p) => passed(p, each, log)).length])) as Record<
-    Stage,
-    number
-  >;
+  const done = Object.fromEntries(
+    STAGES.map((each) => [each, parts.filter((p) => passed(p, each, log, scraps)).length]),
+  ) as Record<Stage, number>;
   const layersOf = (p: Part) =>
     p.stack?.layers.map((layer) => ({ ...layer, material: data.layers.find(({ id }) => id === layer.materialId) })) ?? [];
 

@@ -41,6 +41,7 @@ const OUTCOME_WORDS: Record<Outcome, string> = { good: 'good', fair: 'passable',
 /** Trying the pair on a scrap: the card, the timers, the readings, the setting that is taken, the wash. */
 export default function ScrapStage(props: Props) {
   const { part, cloth, layers, settings, scraps, log, onChoose, onScrap } = props;
+  const units = useUnits();
   const [grid, setGrid] = useState<Grid>();
   const [error, setError] = useState<string>();
   const [another, setAnother] = useState(false);
@@ -113,11 +114,7 @@ export default function ScrapStage(props: Props) {
           </fieldset>
           {!pressed && <p className="quiet">Nothing of this is pressed, so one field tells all.</p>}
           <p className="mt-3">
-            Cut{' '}
-            <strong>
-              {plan.width} × {plan.height} mm
-            </strong>{' '}
-            of cloth and of each layer, along the grain.
+            Cut <strong>{units.size(plan.width, plan.height)}</strong> of cloth and of each layer, along the grain.
           </p>
           {error && (
             <p role="alert" className="mt-2 font-semibold text-error">
@@ -151,6 +148,8 @@ function Trial({ part, layers, scrap, onScrap, onGone, onNext, onAnother }: Prop
   const best = bestCell(scrap.plan.cells, scrap.readings);
   const outcomes = Object.fromEntries(Object.entries(scrap.readings).map(([name, reading]) => [name, outcomeOf(reading)]));
   const knownBefore = Object.values(scrap.readings).find(({ overhangBefore }) => overhangBefore !== null)?.overhangBefore ?? null;
+  // An open field that was read can be taken instead of the best.
+  const taken = scrap.readings[open] ? open : best;
   const bestSetting = scrap.plan.cells.find(({ name }) => name === best)?.setting;
 
   /** Saves and hands on what is kept now; what another tab changed meanwhile is shown, and nothing overwritten. */
@@ -182,14 +181,47 @@ function Trial({ part, layers, scrap, onScrap, onGone, onNext, onAnother }: Prop
       action: { label: 'Undo', onClick: () => void call<Scrap>('POST', `/api/scraps/${scrap.id}/restore`).then(onScrap) },
     });
   };
+  const wash = scrap.filedOn && scrap.washDue && (
+    <div className="sheet p-5">
+      <h2 className="chalk-heading">After the wash</h2>
+      {scrap.wash ? (
+        <p>
+          Looked at on {readableDate(scrap.wash.doneOn)}:{' '}
+          {{ good: 'came out well', fair: 'passable', poor: 'went wrong' }[scrap.wash.outcome]}
+          {scrap.wash.overhang !== null && `, overhang ${units.length(scrap.wash.overhang)}`}
+          {scrap.wash.note && `. ${scrap.wash.note}`}
+        </p>
+      ) : (
+        <>
+          <p>
+            {isPast(parseISO(scrap.washDue)) ? (
+              <strong>Due since {readableDate(scrap.washDue)}.</strong>
+            ) : (
+              `Due on ${readableDate(scrap.washDue)}; you can do it earlier.`
+            )}{' '}
+            Wash the scrap as the finished thing will be washed, dry it, and look again.
+          </p>
+          <WashForm
+            glued={glued}
+            onSave={async (wash) => {
+              await put('wash', { ...wash, doneOn: today() });
+              toast('The wash is filed.');
+            }}
+          />
+        </>
+      )}
+    </div>
+  );
+  const washIsNext = scrap.filedOn !== null && scrap.wash === null;
   return (
     <div className="space-y-4">
+      {washIsNext && wash}
       <div className="sheet p-5">
         <div className="flex flex-wrap items-start justify-between gap-3">
           <div>
             <h2 className="text-xl font-bold">Scrap of “{part.name}”</h2>
             <p className="quiet">
-              {scrap.plan.width} × {scrap.plan.height} mm, {read} of {scrap.plan.cells.length}{' '}
+              {units.size(scrap.plan.width, scrap.plan.height)}, {read} of {scrap.plan.cells.length}{' '}
               {scrap.plan.cells.length === 1 ? 'field' : 'fields'} read
               {scrap.filedOn && `, filed ${readableDate(scrap.filedOn)}`}
             </p>
@@ -254,13 +286,13 @@ function Trial({ part, layers, scrap, onScrap, onGone, onNext, onAnother }: Prop
                   type="button"
                   className="btn btn-primary w-full"
                   onClick={() =>
-                    void put('file', { chosen: best, doneOn: today(), washDue: remind && due ? due : null }).then(
+                    void put('file', { chosen: taken, doneOn: today(), washDue: remind && due ? due : null }).then(
                       () => toast('Filed. The next choice knows of it.'),
                       (problem: Error) => setError(problem.message),
                     )
                   }
                 >
-                  Take {best} and file it
+                  Take {taken} and file it
                 </button>
               </div>
             )}
@@ -297,37 +329,7 @@ function Trial({ part, layers, scrap, onScrap, onGone, onNext, onAnother }: Prop
           </div>
         </div>
       </div>
-      {scrap.filedOn && scrap.washDue && (
-        <div className="sheet p-5">
-          <h2 className="chalk-heading">After the wash</h2>
-          {scrap.wash ? (
-            <p>
-              Looked at on {readableDate(scrap.wash.doneOn)}:{' '}
-              {{ good: 'came out well', fair: 'passable', poor: 'went wrong' }[scrap.wash.outcome]}
-              {scrap.wash.overhang !== null && `, overhang ${units.length(scrap.wash.overhang)}`}
-              {scrap.wash.note && `. ${scrap.wash.note}`}
-            </p>
-          ) : (
-            <>
-              <p>
-                {isPast(parseISO(scrap.washDue)) ? (
-                  <strong>Due since {readableDate(scrap.washDue)}.</strong>
-                ) : (
-                  `Due on ${readableDate(scrap.washDue)}; you can do it earlier.`
-                )}{' '}
-                Wash the scrap as the finished thing will be washed, dry it, and look again.
-              </p>
-              <WashForm
-                glued={glued}
-                onSave={async (wash) => {
-                  await put('wash', { ...wash, doneOn: today() });
-                  toast('The wash is filed.');
-                }}
-              />
-            </>
-          )}
-        </div>
-      )}
+      {!washIsNext && wash}
     </div>
   );
 }

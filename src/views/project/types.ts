@@ -34,7 +34,7 @@ export const STAGE_WORDS: Record<Stage, string> = {
 };
 
 /** Whether a part has passed a stage. */
-export function passed(part: Part, stage: Stage, log: readonly LogEntry[]): boolean {
+export function passed(part: Part, stage: Stage, log: readonly LogEntry[], scraps: readonly Scrap[]): boolean {
   const filed = log.some((entry) => entry.partId === part.id && entry.kind === 'piece');
   switch (stage) {
     case 'cloth':
@@ -44,7 +44,7 @@ export function passed(part: Part, stage: Stage, log: readonly LogEntry[]): bool
     case 'choose':
       return part.stack !== null;
     case 'scrap':
-      return log.some((entry) => entry.partId === part.id && entry.kind === 'scrap');
+      return scraps.some(({ partId, filedOn }) => partId === part.id && filedOn !== null);
     case 'cut':
       return part.cutDone;
     case 'apply':

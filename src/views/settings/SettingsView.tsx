@@ -4,6 +4,7 @@ import type { ApiError } from '../../ui/api';
 import { call, plainMessage } from '../../ui/api';
 import { CheckField, SelectField, TextField } from '../../ui/form-fields';
 import LengthField from '../../ui/LengthField';
+import SchoolSelects from '../../ui/SchoolSelects';
 import StaleDialog, { type Conflict } from '../../ui/StaleDialog';
 import { UnitsProvider } from '../../ui/units-context';
 import type { Settings } from '../../store/settings';
@@ -171,6 +172,11 @@ export default function SettingsView({ start }: { start: Kept }) {
             />
           </div>
         </section>
+        <section className="sheet space-y-3 p-5 lg:col-span-2">
+          <h2 className="chalk-heading">Ways of working</h2>
+          <p>Where practitioners disagree, this is what you hold to. Any part can be switched for itself.</p>
+          <SchoolSelects value={draft.schools} onChange={(schools) => set({ schools })} />
+        </section>
         <section className="sheet space-y-3 p-5">
           <h2 className="chalk-heading">Take it with you</h2>
           <p>One file with your projects, parts, logbook, own cloths and layers.</p>
@@ -216,6 +222,7 @@ export default function SettingsView({ start }: { start: Kept }) {
             ['Clearance', `${settings.machineClearance} mm`],
             ['Trim', `${settings.trim} mm`],
             ['Sound', settings.sound ? 'on' : 'off'],
+            ['Ways of working', Object.values(settings.schools).join(', ') || 'as usual'],
           ]}
           onMine={() => {
             const { version } = conflict.theirs;

@@ -1,0 +1,348 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { choose, CRITERIA, CRITERION_IDS, ROLES, sensitivity, typicalPiece, whatIf, type Part } from '../../src/core/choose';
+import { clothBendingLength, clothThickness, type Fabric } from '../../src/core/cloth';
+import { scaleMaterial, stackStiffness, type Material } from '../../src/core/layers';
+import { LIBRARY_CLOTHS, LIBRARY_LAYERS } from '../../src/core/library';
+import { DEFAULT_SCHOOLS, SCHOOLS, schoolsOf } from '../../src/core/schools';
+import { pressSetting, stackSteps, type StepsFor } from '../../src/core/steps';
+
+const cloth = (name: string): Fabric => LIBRARY_CLOTHS.find((each) => each.name === name)!;
+const layer = (id: string): Material => LIBRARY_LAYERS.find((each) => each.id === id)!;
+const part = (role: Part['role'], more: Partial<Part> = {}): Part => ({
+  role,
+  cut: 'straight',
+  stretch: 'any',
+  care: 'wash-warm',
+  ...more,
+});
+const poplin = cloth('Shirting poplin');
+const ALL = { limit: 10_000 };
+
+describe('weights of the criteria', () => {
+  it('leave out what weighs nothing, and count everything else for more', () => {
+    const { ranked } = choose(poplin, part('collar'), LIBRARY_LAYERS, { weights: { feel: 0 } });
+    expect(ranked[0]!.criteria.find(({ id }) => id === 'feel')!.share).toBe(0);
+    expect(ranked[0]!.criteria.reduce((sum, { share }) => sum + share, 0)).toBeCloseTo(1, 9);
+  });
+
+  it('turn the order: what matters most leads', () => {
+    const light = choose(poplin, part('bag-panel'), LIBRARY_LAYERS, { weights: { cost: 4, purpose: 0, feel: 0, effort: 0 } })
+      .ranked[0]!;
+    const usual = choose(poplin, part('bag-panel'), LIBRARY_LAYERS).ranked[0]!;
+    expect(light.needs.cost).toBeLessThan(usual.needs.cost);
+  });
+
+  it('never bring back what a hard stop took out', () => {
+    const heavy = Object.fromEntries(CRITERION_IDS.map((id) => [id, 4]));
+    const usual = new Set(choose(cloth('Cotton velvet'), part('collar'), LIBRARY_LAYERS, ALL).ranked.map(({ id }) => id));
+    for (const { id } of choose(cloth('Cotton velvet'), part('collar'), LIBRARY_LAYERS, { ...ALL, weights: heavy }).ranked)
+      expect(usual.has(id)).toBe(true);
+  });
+
+  it('make all stacks equal when everything is left out', () => {
+    const none = Object.fromEntries(CRITERION_IDS.map((id) => [id, 0]));
+    const { ranked } = choose(poplin, part('collar'), LIBRARY_LAYERS, { ...ALL, weights: none });
+    expect(new Set(ranked.map(({ score }) => score))).toEqual(new Set([50]));
+  });
+
+  it('have a name and an id of their own each', () => {
+    expect(CRITERIA.map(({ id }) => id).sort()).toEqual([...CRITERION_IDS].sort());
+    expect(new Set(CRITERIA.map(({ name }) => name)).size).toBe(CRITERIA.length);
+  });
+});
+
+describe('wishes', () => {
+  it('cheapest first: the first of the answers costs no more than the best fit', () => {
+    for (const role of ['collar', 'bag-panel', 'hem', 'embroidery'] as const) {
+      const fit = choose(poplin, part(role), LIBRARY_LAYERS).ranked[0]!;
+      const cheap = choose(poplin, part(role), LIBRARY_LAYERS, { wishes: { lead: 'cost' } }).ranked[0]!;
+      expect(cheap.needs.cost).toBeLessThanOrEqual(fit.needs.cost);
+    }
+  });
+
+  it('quickest first: the first of the answers takes no longer than the best fit', () => {
+    for (const role of ['collar', 'bag-panel', 'lapel', 'bodice'] as const) {
+      const fit = choose(poplin, part(role), LIBRARY_LAYERS).ranked[0]!;
+      const quick = choose(poplin, part(role), LIBRARY_LAYERS, { wishes: { lead: 'effort' } }).ranked[0]!;
+      expect(quick.needs.minutes).toBeLessThanOrEqual(fit.needs.minutes);
+    }
+  });
+
+  it('stays sheer: nothing less see-through than the cloth', () => {
+    const { ranked, ruledOut } = choose(cloth('Silk organza'), part('collar', { care: 'dry-clean' }), LIBRARY_LAYERS, {
+      ...ALL,
+      wishes: { staySheer: true },
+    });
+    expect(ranked.length).toBeGreaterThan(0);
+    for (const { layers } of ranked) for (const { materialId } of layers) expect(layer(materialId).opacity).toBe('sheer');
+    expect(ruledOut.some(({ group }) => group === 'You asked that it stays sheer')).toBe(true);
+  });
+
+  it('uses what is in the cupboard and says why the rest is out', () => {
+    const atHand = new Set(['light-woven-fusible-45-g', 'medium-non-woven-fusible-50-g']);
+    const { ranked, ruledOut } = choose(poplin, part('collar'), LIBRARY_LAYERS, { ...ALL, atHand, wishes: { useMine: true } });
+    expect(ranked.map(({ id }) => id).sort()).toEqual([...atHand].sort());
+    expect(ruledOut.find(({ id }) => id === 'medium-woven-fusible-60-g')!.why).toContain('not in your cupboard');
+  });
+
+  it('prefers what is at hand when all else is equal, without ruling anything out', () => {
+    const usual = choose(poplin, part('collar'), LIBRARY_LAYERS, ALL);
+    const second = usual.ranked[3]!;
+    const atHand = new Set(second.layers.map(({ materialId }) => materialId));
+    const mine = choose(poplin, part('collar'), LIBRARY_LAYERS, { ...ALL, atHand });
+    expect(mine.judged).toBe(usual.judged);
+    expect(mine.ranked.findIndex(({ id }) => id === second.id)).toBeLessThan(3);
+    expect(mine.ranked.find(({ id }) => id === second.id)!.criteria.find(({ id }) => id === 'at-hand')!.score).toBe(100);
+  });
+});
+
+describe('schools of practice', () => {
+  it('have a default each, the first option, and reasons for all', () => {
+    for (const { id, options } of SCHOOLS) {
+      expect(DEFAULT_SCHOOLS[id]).toBe(options[0].id);
+      expect(new Set(options.map((option) => option.id)).size).toBe(options.length);
+      for (const { words, why } of options) expect(Math.min(words.length, why.length)).toBeGreaterThan(3);
+    }
+  });
+
+  it('lay a part’s own switches over the settings', () => {
+    expect(schoolsOf({ heat: 'damp', seam: 'full' }, { seam: 'net' })).toMatchObject({
+      heat: 'damp',
+      seam: 'net',
+      order: 'by-shape',
+    });
+  });
+
+  const extents = (seam: string) =>
+    new Set(
+      choose(poplin, part('collar'), LIBRARY_LAYERS, { ...ALL, schools: { seam } })
+        .ranked.flatMap(({ layers }) => layers)
+        .filter(({ form, family }) => form !== 'liquid' && family !== 'stay-tape')
+        .map(({ extent }) => extent),
+    );
+  it.each([
+    ['full', 'full'],
+    ['trimmed', 'trimmed'],
+    ['net', 'net'],
+  ])('seam %s: all layers are cut so', (school, extent) => {
+    expect([...extents(school)].filter((each) => each !== 'full' || extent === 'full')).toEqual([extent]);
+  });
+
+  it('cores and foam stay out of the seam whatever the school', () => {
+    const { ranked } = choose(poplin, part('bag-base', { care: 'none' }), LIBRARY_LAYERS, { ...ALL, schools: { seam: 'full' } });
+    for (const { layers } of ranked)
+      for (const { family, extent } of layers) if (family === 'stiff-core' || family === 'foam') expect(extent).toBe('net');
+  });
+
+  it('never starch: no starch in any answer, and it says why', () => {
+    const { ranked, ruledOut } = choose(poplin, part('quilt-piece'), LIBRARY_LAYERS, { ...ALL, schools: { starch: 'never' } });
+    expect(ranked.some(({ layers }) => layers.some(({ family }) => family === 'starch'))).toBe(false);
+    expect(ruledOut.some(({ why }) => why.includes('never starch'))).toBe(true);
+  });
+
+  const fusible = layer('medium-woven-fusible-60-g');
+  it.each([
+    ['leaflet', 'safe', fusible.leaflet.seconds, fusible.leaflet.steam],
+    ['short-lifts', 'safe', 5, false],
+    ['ten-dry', 'safe', 10, false],
+    ['damp', 'safe', 12, true],
+    ['long', 'safe', 18, true],
+    ['long', 'spots', fusible.leaflet.seconds, fusible.leaflet.steam],
+  ] as const)('heat %s where water is %s: %d s, steam %s', (heat, water, seconds, steam) => {
+    expect(pressSetting(fusible, { water }, schoolsOf({ heat }))).toMatchObject({
+      seconds,
+      steam,
+      ironDots: fusible.leaflet.ironDots,
+    });
+  });
+
+  const input: StepsFor = {
+    fabric: poplin,
+    layers: [{ material: fusible, extent: 'full', angle: 0 }],
+    stitched: false,
+    floats: false,
+    bias: false,
+    washed: true,
+    cutAlready: false,
+    schools: DEFAULT_SCHOOLS,
+  };
+  const words = (change: Partial<StepsFor>) =>
+    stackSteps({ ...input, ...change })
+      .map(({ title, detail }) => `${title} ${detail}`)
+      .join('\n');
+  it.each([
+    [{ order: 'fuse-together' }, 'on the uncut layer'],
+    [{ order: 'fuse-length' }, 'Fuse a length of cloth'],
+    [{ moving: 'tack' }, 'touch it down in a few places'],
+    [{ moving: 'creep' }, 'creep on'],
+    [{ cover: 'paper' }, 'under baking paper'],
+    [{ cover: 'shoe' }, 'shoe on the iron'],
+    [{ starch: 'always' }, 'Starch the cloth before you cut it'],
+  ])('%j shows in the steps', (schools, sentence) => {
+    expect(words({ schools: schoolsOf(schools) })).toContain(sentence);
+    expect(words({})).not.toContain(sentence);
+  });
+
+  it('tacks a piece longer than three irons first', () => {
+    expect(words({ longest: 900 })).toContain('touch it down');
+  });
+
+  it('a setting found on a scrap goes before leaflet and school', () => {
+    const steps = stackSteps({
+      ...input,
+      schools: schoolsOf({ heat: 'long' }),
+      found: { ironDots: 2, seconds: 7, steam: false, cover: 'paper' },
+    });
+    expect(steps.find(({ kind }) => kind === 'press')).toMatchObject({ seconds: 7 });
+  });
+});
+
+describe('what a stack takes', () => {
+  it('grows with the pieces', () => {
+    const one = choose(poplin, part('collar'), LIBRARY_LAYERS, { piece: { width: 400, height: 100, count: 1 } });
+    const ten = choose(poplin, part('collar'), LIBRARY_LAYERS, { piece: { width: 400, height: 100, count: 10 } });
+    const id = one.ranked[0]!.id;
+    const more = ten.ranked.find((stack) => stack.id === id)!;
+    expect(more.needs.cost).toBeGreaterThan(one.ranked[0]!.needs.cost);
+    expect(more.needs.minutes).toBeGreaterThanOrEqual(one.ranked[0]!.needs.minutes);
+  });
+
+  it('counts rows on the roll: two collars of 400 mm side by side on 900 mm', () => {
+    const { ranked } = choose(poplin, part('collar'), LIBRARY_LAYERS, { ...ALL, piece: { width: 400, height: 100, count: 4 } });
+    const stack = ranked.find(({ id }) => id === 'cotton-woven-fusible-70-g')!;
+    expect(stack.needs.layers[0]!.length).toBe(205);
+    expect(stack.needs.cost).toBeCloseTo(0.205 * layer('cotton-woven-fusible-70-g').pricePerMetre, 6);
+  });
+
+  it('is a finite figure for every role and every stack', () => {
+    for (const role of ROLES) {
+      expect(typicalPiece(role).count).toBeGreaterThan(0);
+      for (const { needs } of choose(poplin, part(role), LIBRARY_LAYERS, ALL).ranked) {
+        expect(Number.isFinite(needs.cost) && needs.cost >= 0).toBe(true);
+        expect(Number.isFinite(needs.minutes) && needs.minutes > 0).toBe(true);
+        for (const { length } of needs.layers) expect(Number.isFinite(length) && length > 0).toBe(true);
+      }
+    }
+  });
+});
+
+describe('what if', () => {
+  const best = choose(poplin, part('collar'), LIBRARY_LAYERS).ranked[0]!;
+  const changes = whatIf(poplin, part('collar'), LIBRARY_LAYERS, {}, best.id);
+
+  it('puts changes that move the answer first and agrees with asking anew', () => {
+    const flags = changes.map(({ bestChanges }) => bestChanges);
+    expect(flags).toEqual([...flags].sort((a, b) => Number(b) - Number(a)));
+    const hotter = changes.find(({ id }) => id === 'hotter')!;
+    const anew = choose(poplin, part('collar', { care: 'wash-hot' }), LIBRARY_LAYERS);
+    expect(hotter.best!.id).toBe(anew.ranked[0]!.id);
+  });
+
+  it('says why the stack in hand would be out', () => {
+    const steamed = choose(poplin, part('collar'), LIBRARY_LAYERS, ALL).ranked.find(
+      ({ layers }) => layer(layers[0]!.materialId).leaflet.steam,
+    )!;
+    const spots = whatIf(poplin, part('collar'), LIBRARY_LAYERS, {}, steamed.id).find(({ id }) => id === 'spots')!;
+    expect(spots.stack).toEqual({ why: expect.stringContaining('water marks') as string });
+  });
+
+  it('asks of the motif where something is stitched', () => {
+    const wish = part('embroidery', { embroidery: { stitches: 9000, width: 80, height: 80 } });
+    const ids = whatIf(poplin, wish, LIBRARY_LAYERS, {}, 'none').map(({ id }) => id);
+    expect(ids).toContain('denser');
+    expect(ids).not.toContain('crisper');
+  });
+});
+
+describe('sensitivity', () => {
+  it('names only what was not measured, the most telling first', () => {
+    const jersey = cloth('Light cotton jersey');
+    const all = sensitivity(jersey, part('neck-facing'), LIBRARY_LAYERS, {});
+    expect(all.length).toBeGreaterThan(0);
+    const chances = all.map(({ chance }) => chance);
+    expect(chances).toEqual([...chances].sort((a, b) => b - a));
+    for (const { chance, other, now } of all) {
+      expect(chance > 0 && chance <= 1).toBe(true);
+      expect(other).not.toBe(now);
+    }
+    const known = sensitivity(jersey, part('neck-facing'), LIBRARY_LAYERS, {}, [all[0]!.property]);
+    expect(known.some(({ property }) => property === all[0]!.property)).toBe(false);
+  });
+
+  it('has nothing to say of a stiffness that is measured', () => {
+    const measured = { ...poplin, overhang: 44 };
+    expect(sensitivity(measured, part('collar'), LIBRARY_LAYERS, {}).some(({ property }) => property === 'overhang')).toBe(false);
+  });
+
+  it('is silent where nothing can be offered', () => {
+    expect(sensitivity(poplin, part('collar'), [], {})).toEqual([]);
+  });
+});
+
+describe('thread of a motif', () => {
+  const motif = (threadLength?: number) =>
+    part('embroidery', { embroidery: { stitches: 4000, width: 80, height: 80, ...(threadLength ? { threadLength } : {}) } });
+  const share = (wish: Part) => choose(poplin, wish, LIBRARY_LAYERS).ranked[0]!.load!.share;
+
+  it('ordinary stitches need no thread length; long ones pull harder', () => {
+    expect(share(motif(12_000))).toBeCloseTo(share(motif()), 9);
+    const id = choose(poplin, motif(), LIBRARY_LAYERS).ranked[0]!.id;
+    const long = choose(poplin, motif(36_000), LIBRARY_LAYERS, ALL).ranked.find((stack) => stack.id === id)!;
+    const plain = choose(poplin, motif(), LIBRARY_LAYERS, ALL).ranked.find((stack) => stack.id === id)!;
+    expect(long.load!.share).toBeCloseTo(3 * plain.load!.share, 6);
+  });
+
+  it('says by how much a motif must be lighter or larger', () => {
+    const dense = part('embroidery', { embroidery: { stitches: 30_000, width: 80, height: 80 } });
+    const { cautions } = choose(cloth('Silk chiffon'), { ...dense, care: 'dry-clean' }, LIBRARY_LAYERS).ranked[0]!;
+    expect(cautions[0]).toMatch(/about \d+ % fewer stitches, or the same stitches drawn \d+ % larger/);
+  });
+});
+
+describe('monotone', () => {
+  const anyCloth = fc.constantFrom(...LIBRARY_CLOTHS);
+  const worn = LIBRARY_LAYERS.filter(({ form, ends }) => form !== 'liquid' && ends === 'stays');
+
+  it('a heavier layer of the same kind is never less rigid', () => {
+    fc.assert(
+      fc.property(anyCloth, fc.constantFrom(...worn), fc.double({ min: 1, max: 3, noNaN: true }), (fabric, material, factor) => {
+        const light = stackStiffness(fabric, [material]).rigidity;
+        expect(stackStiffness(fabric, [scaleMaterial(material, factor)]).rigidity).toBeGreaterThanOrEqual(light * (1 - 1e-9));
+      }),
+    );
+  });
+
+  it('sewn in is never stiffer than the same layer glued', () => {
+    fc.assert(
+      fc.property(anyCloth, fc.constantFrom(...worn), (fabric, material) => {
+        const sewn = stackStiffness(fabric, [{ ...material, form: 'sew-in', glue: 'none' }]).rigidity;
+        for (const glue of ['dots', 'film'] as const)
+          expect(stackStiffness(fabric, [{ ...material, form: 'fusible', glue }]).rigidity).toBeGreaterThanOrEqual(sewn);
+      }),
+    );
+  });
+
+  it('less measured, wider: leaving out overhang or thickness never narrows the range', () => {
+    fc.assert(
+      fc.property(anyCloth, fc.constantFrom(...worn), (fabric, material) => {
+        const { overhang: _o, ...described } = fabric;
+        const full: Fabric = {
+          ...described,
+          thickness: fabric.thickness ?? 0.4,
+          overhang: 2 * clothBendingLength(described).value,
+        };
+        const spread = (f: Fabric) => {
+          const { low, high } = stackStiffness(f, [material]);
+          return Math.log(high / low);
+        };
+        const { overhang: _1, ...noOverhang } = full;
+        const { thickness: _2, ...noThickness } = full;
+        expect(spread(noOverhang)).toBeGreaterThanOrEqual(spread(full) * 0.999);
+        // The same thickness, once as a guess and once as a reading.
+        const guessed = clothThickness(noThickness).value;
+        expect(spread(noThickness)).toBeGreaterThanOrEqual(spread({ ...full, thickness: guessed }));
+      }),
+    );
+  });
+});
