@@ -9,12 +9,19 @@ const VIEWS: [name: string, path: string][] = [
   ['Project: cloth', '/projects/tq-waistcoats?part=tq-wc-front&stage=cloth'],
   ['Project: parts', '/projects/tq-waistcoats?part=tq-wc-collar&stage=parts'],
   ['Project: choose', '/projects/tq-waistcoats?part=tq-wc-front&stage=choose'],
+  ['Project: scrap that is under way', '/projects/tq-waistcoats?part=tq-wc-collar&stage=scrap'],
+  ['Project: scrap not begun', '/projects/tq-banner?part=tq-ba-tab&stage=scrap'],
   ['Project: cut', '/projects/tq-waistcoats?part=tq-wc-front&stage=cut'],
   ['Project: apply', '/projects/tq-waistcoats?part=tq-wc-front&stage=apply'],
   ['Project: file', '/projects/tq-waistcoats?part=tq-wc-front&stage=file'],
   ['Cupboard, cloth', '/cupboard'],
   ['Cupboard, layers', '/cupboard?shelf=layers'],
   ['Cupboard, form', '/cupboard?edit=tq-duck'],
+  ['Test bench', '/cupboard/cloths/tq-harbour-linen?test=overhang'],
+  ['Test bench, choices', '/cupboard/cloths/tq-harbour-linen?test=water'],
+  ['Identify', '/cupboard/identify'],
+  ['Tables', '/cupboard/tables'],
+  ['Prints', '/prints'],
   ['Logbook', '/logbook'],
   ['Settings', '/settings'],
   ['Nothing there', '/nowhere'],
@@ -125,4 +132,28 @@ test('the first right answer comes by keyboard alone', async ({ page }) => {
   await expect(page.getByRole('dialog', { name: 'Put it to a project' })).toBeHidden();
   await page.keyboard.press('Shift+?');
   await expect(page.getByRole('dialog', { name: 'Shortcuts' })).toBeVisible();
+});
+
+test('dialogs of the answer screen: no serious finding in either theme', async ({ page }) => {
+  await open(page, '/?cloth=tq-harbour-linen');
+  await page.getByRole('button', { name: /^What matters/ }).click();
+  expect(await findings(page)).toEqual([]);
+  await page.getByRole('button', { name: /^Ways of working/ }).click();
+  expect(await findings(page)).toEqual([]);
+  await page.getByRole('button', { name: /^Ways of working/ }).click();
+  for (const i of [0, 1, 2])
+    await page
+      .getByRole('checkbox', { name: /^Compare/ })
+      .nth(i)
+      .check();
+  for (const opener of ['Side by side', 'See it hang']) {
+    await page.getByRole('button', { name: opener }).click();
+    await page.waitForTimeout(600);
+    for (const theme of ['workroom', 'lamplight']) {
+      await page.evaluate((name) => (document.documentElement.dataset['theme'] = name), theme);
+      await page.waitForTimeout(400);
+      expect(await findings(page)).toEqual([]);
+    }
+    await page.getByRole('dialog').getByRole('button', { name: 'Close' }).click();
+  }
 });
