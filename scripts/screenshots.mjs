@@ -45,6 +45,35 @@ try {
   await shoot('projects', '/projects');
   await shoot('project-parts', '/projects/tq-waistcoats?part=tq-wc-collar&stage=parts');
   await shoot('project-choose', '/projects/tq-waistcoats?part=tq-wc-front&stage=choose');
+  await shoot('project-scrap', '/projects/tq-waistcoats?part=tq-wc-collar&stage=scrap');
+  await shoot('test-bench', '/cupboard/cloths/tq-harbour-linen?test=overhang');
+  await shoot('identify', '/cupboard/identify', async () => {
+    for (const answer of ['flat and even', 'three sheets (15 g)', 'slanting lines'])
+      await page
+        .getByRole('button', { name: answer, exact: true })
+        .click({ timeout: 3000 })
+        .catch(() => undefined);
+  });
+  await shoot('drape', '/?cloth=tq-harbour-linen', async () => {
+    await page.getByRole('button', { name: 'See it hang' }).click();
+    await page.waitForTimeout(5000);
+  });
+  await shoot('compare', '/?cloth=tq-harbour-linen', async () => {
+    for (const i of [0, 1, 2, 3])
+      await page
+        .getByRole('checkbox', { name: /^Compare/ })
+        .nth(i)
+        .check();
+    await page.getByRole('button', { name: 'Side by side' }).click();
+  });
+  await shoot('tables', '/cupboard/tables', async () => {
+    await page
+      .getByLabel('Or paste it here')
+      .fill(
+        'cloth;gsm;made of\nPier stripe;140;100 cotton\nLighthouse twill;heavy;100 cotton\nDune linen;190;100 linen\nFoghorn flannel;170;100 cotton',
+      );
+    await page.waitForTimeout(900);
+  });
   await shoot('project-cut', '/projects/tq-waistcoats?part=tq-wc-collar&stage=cut');
   await shoot('project-file', '/projects/tq-waistcoats?part=tq-wc-front&stage=file');
   await shoot('cupboard', '/cupboard?shelf=layers');

@@ -67,7 +67,7 @@ export default function CrossSection({ cloth, layers, allowance, trim }: Props) 
     <figure>
       <svg
         viewBox={`-2 0 ${WIDTH + 4} ${bottom + 9}`}
-        className="w-full"
+        className="w-full max-w-[24rem]"
         role="img"
         aria-label={`Cross-section: ${rows.map((row) => row.name).join(', then ')}`}
       >

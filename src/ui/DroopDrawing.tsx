@@ -54,7 +54,7 @@ export default function DroopDrawing({ stack, bare, band, size = 'large', label 
     ? `${-TABLE / 2} -4 ${TABLE / 2 + HANGING + 4} ${HANGING + 6}`
     : `${-TABLE} -11 ${TABLE + HANGING + 26} ${HANGING + 16}`;
   return (
-    <svg viewBox={box} role="img" aria-label={label} className={thumb ? 'h-[80px] w-[92px] shrink-0' : 'w-full'}>
+    <svg viewBox={box} role="img" aria-label={label} className={thumb ? 'h-[80px] w-[92px] shrink-0' : 'w-full max-w-[30rem]'}>
       {curves.band && <path d={curves.band} fill="var(--color-accent)" opacity={0.42} />}
       <path d={curves.fan} fill="var(--ink)" opacity={0.16} />
       {curves.bare && (

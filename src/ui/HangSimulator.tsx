@@ -5,6 +5,7 @@ import { scaleMaterial, stackStiffness, type Material } from '../core/layers';
 import { call } from './api';
 import DroopDrawing from './DroopDrawing';
 import SheetCanvas from './SheetCanvas';
+import { keepUnits } from './text';
 import { useDrape } from './use-drape';
 import { useUnits } from './units-context';
 import Why from './Why';
@@ -130,12 +131,12 @@ export default function HangSimulator({ fabric, clothName, stackTitle, layerIds,
             {sheet(0, clothName, predicted.bare.bendingLength)}
             {sheet(
               1,
-              percent === 0 ? 'Without layers' : `With ${stackTitle.charAt(0).toLowerCase()}${stackTitle.slice(1)}`,
+              percent === 0 ? 'Without layers' : keepUnits(`With ${stackTitle.charAt(0).toLowerCase()}${stackTitle.slice(1)}`),
               predicted.stack.bendingLength,
             )}
           </div>
         )}
-        <div className="mt-3 grid gap-x-8 gap-y-2 sm:grid-cols-2">
+        <div className="mt-3 grid gap-x-8 gap-y-2 lg:grid-cols-2">
           {view !== 'strip' && (
             <label className="flex items-center gap-3">
               <span className="w-28 shrink-0 font-semibold">Turn it</span>
@@ -160,7 +161,7 @@ export default function HangSimulator({ fabric, clothName, stackTitle, layerIds,
               value={percent}
               onChange={(e) => setPercent(Number(e.target.value))}
             />
-            <span className="w-36 text-right">
+            <span className="w-36 shrink-0 text-right">
               {percent} %, {units.weight(predicted.stack.arealDensity)}
             </span>
           </label>

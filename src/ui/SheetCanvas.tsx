@@ -19,6 +19,7 @@ interface Colours {
   paper: string;
   ink: string;
   line: string;
+  dark: boolean;
 }
 
 /** A draped square drawn from its net: each cell is shaded by how it faces the light, far ones first. */
@@ -47,14 +48,15 @@ function draw(pen: CanvasRenderingContext2D, frame: DrapeFrame, support: Support
     paper: style.getPropertyValue('--color-base-100'),
     ink: style.getPropertyValue('--color-base-content'),
     line: style.getPropertyValue('--color-base-content'),
+    dark: style.colorScheme.includes('dark'),
   };
   const { cells, position: p } = frame;
   const side = cells + 1;
-  const scale = (element.width / frame.size) * 0.72;
+  const scale = (element.width / frame.size) * (support === 'round' ? 0.72 : 0.64);
   const yaw = (turn * Math.PI) / 180;
   const pitch = (PITCH * Math.PI) / 180;
   const [cy, sy, cp, sp] = [Math.cos(yaw), Math.sin(yaw), Math.cos(pitch), Math.sin(pitch)];
-  const middle = { x: element.width / 2, y: element.height * (support === 'round' ? 0.36 : 0.34) };
+  const middle = { x: element.width / 2, y: element.height * (support === 'round' ? 0.36 : 0.42) };
   /** Screen x, y and distance from the eye. */
   const project = (x: number, y: number, z: number): [number, number, number] => {
     const u = x * cy - y * sy;
@@ -92,7 +94,8 @@ function draw(pen: CanvasRenderingContext2D, frame: DrapeFrame, support: Support
     pen.globalAlpha = 1;
     pen.fillStyle = colours.paper;
     pen.fill();
-    pen.globalAlpha = 0.06 + 0.5 * (1 - light);
+    // Ink darkens what is turned away; by lamplight the ink is bright and lights what faces the lamp.
+    pen.globalAlpha = 0.06 + 0.5 * (colours.dark ? light : 1 - light);
     pen.fillStyle = colours.ink;
     pen.fill();
     pen.globalAlpha = 0.28;

@@ -21,9 +21,9 @@ const SIZE = 400;
 /** Fine enough for the folds that the eye sees, coarse enough for thirty frames a second. */
 const CELLS = 24;
 /** Time spent on each sheet before a frame is shown, ms. */
-const BUDGET = 11;
+const BUDGET = 8;
 /** Steps between two looks at the clock. */
-const BURST = 8;
+const BURST = 4;
 /** Frames in a row that must be still before the work stops. */
 const STILL_FRAMES = 12;
 

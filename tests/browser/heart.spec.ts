@@ -47,8 +47,7 @@ test('from an unknown cloth to a setting that the next choice knows', async ({ p
 
   // The choice: wishes and weights change the order; two stacks side by side; it hangs.
   await page.getByRole('link', { name: 'Choose layers for it' }).click();
-  const list = page.getByRole('list', { name: 'Answers, best first' });
-  const first = list.getByRole('button').first();
+  const first = page.getByRole('article').getByRole('heading', { level: 2 });
   await expect(first).toBeVisible();
   const before = await first.innerText();
   await page.getByRole('button', { name: /^What matters/ }).click();

@@ -111,10 +111,14 @@ function minutesOf(question: Question, layer: ChosenLayer): number {
  * rows (a layout of the true outlines uses less); times are our own timing of each way of putting on.
  */
 export function needsOf(question: Question, layers: readonly ChosenLayer[]): Needs {
-  const each = layers.map((layer) => needOf(question, layer));
-  return {
-    layers: each,
-    cost: each.reduce((sum, { cost }) => sum + cost, 0),
-    minutes: layers.reduce((sum, layer) => sum + minutesOf(question, layer), 0),
-  };
+  const each: LayerNeed[] = [];
+  let cost = 0;
+  let minutes = 0;
+  for (const layer of layers) {
+    const need = needOf(question, layer);
+    each.push(need);
+    cost += need.cost;
+    minutes += minutesOf(question, layer);
+  }
+  return { layers: each, cost, minutes };
 }

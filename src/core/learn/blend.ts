@@ -33,8 +33,8 @@ const Z80 = 1.2816;
  * @param model prediction of the stack @param readings measured bending lengths, mm; none leaves the model as it is
  */
 export function blend(model: PredictedWith, readings: readonly number[]): Blended {
-  const known = readings.filter((c) => c > 0 && Number.isFinite(c));
-  if (known.length === 0) return { ...model, memoryShare: 0, modelBendingLength: model.bendingLength };
+  const known = readings.length === 0 ? readings : readings.filter((c) => c > 0 && Number.isFinite(c));
+  if (known.length === 0) return unchanged(model);
   const modelPrecision = 1 / model.sigma ** 2;
   const memoryPrecision = known.length / READING_SIGMA ** 2;
   const memoryShare = memoryPrecision / (modelPrecision + memoryPrecision);
@@ -49,6 +49,26 @@ export function blend(model: PredictedWith, readings: readonly number[]): Blende
     high: bendingLength * Math.exp(Z80 * sigma),
     rigidity: flexuralRigidity(model.arealDensity, bendingLength),
     memoryShare,
+    modelBendingLength: model.bendingLength,
+  };
+}
+
+/** The model alone. Written out, because this runs for every candidate and a spread is slow. */
+function unchanged(model: PredictedWith): Blended {
+  return {
+    bendingLength: model.bendingLength,
+    low: model.low,
+    high: model.high,
+    rigidity: model.rigidity,
+    arealDensity: model.arealDensity,
+    thickness: model.thickness,
+    clothRigidity: model.clothRigidity,
+    layerRigidity: model.layerRigidity,
+    couplingRigidity: model.couplingRigidity,
+    stiffening: model.stiffening,
+    sigma: model.sigma,
+    clothSource: model.clothSource,
+    memoryShare: 0,
     modelBendingLength: model.bendingLength,
   };
 }

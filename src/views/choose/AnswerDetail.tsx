@@ -5,10 +5,11 @@ import type { Fabric } from '../../core/cloth';
 import { formatMoney } from '../../core/units';
 import CrossSection from '../../ui/CrossSection';
 import DroopDrawing from '../../ui/DroopDrawing';
+import LoadBar from '../../ui/LoadBar';
 import Why from '../../ui/Why';
 import { counted, keepUnits } from '../../ui/text';
 import { useUnits } from '../../ui/units-context';
-import { lengthWords, minutesWords, verdict } from './answers';
+import { lengthWords, minutesWords, piecesWords, verdict } from './answers';
 import WhatIfPanel from './WhatIfPanel';
 
 interface Props {
@@ -83,6 +84,11 @@ export default function AnswerDetail(props: Props) {
               </>
             )}
           </p>
+          {stack.load && (
+            <div className="mt-3">
+              <LoadBar load={stack.load} />
+            </div>
+          )}
           <Why title="Where this figure comes from">
             <p>
               c = ∛(G ÷ (M · g)). The rigidity G is {terms.clothRigidity.toPrecision(2)} µN·m of the cloth
@@ -155,6 +161,9 @@ export default function AnswerDetail(props: Props) {
         </div>
         <div>
           <h3 className="chalk-heading">How it was judged</h3>
+          <p className="quiet text-[0.92rem]">
+            Each point of view gives 0 to 100; the score is their mean, weighted as shown. “What matters” changes the weights.
+          </p>
           <ul className="mt-1 space-y-2">
             {stack.criteria.map((criterion) => (
               <li key={criterion.name}>
@@ -207,8 +216,7 @@ export default function AnswerDetail(props: Props) {
 /** Time, cost and length for the pieces in question, with where they come from. */
 function NeedsLine({ stack, choice, currency }: { stack: RankedStack; choice: Choice; currency: string }) {
   const units = useUnits();
-  const { piece } = choice;
-  const pieces = `${piece.count} of ${units.size(piece.width, piece.height)}`;
+  const pieces = piecesWords(choice, stack.load !== undefined, units.size);
   const lengths = lengthWords(stack, units.length);
   return (
     <div className="mt-2">

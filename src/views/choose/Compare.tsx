@@ -77,7 +77,8 @@ export default function Compare({ stacks, choice, currency, onDrop, onOpen, onCl
               opacity={0.45}
             />
             {curves.map((curve, i) => {
-              const tip = curve[curve.length - 1]!;
+              // Numbers stand at different places along the strips, so that two strips that fall together can be told apart.
+              const tip = curve[Math.round((curve.length - 1) * (1 - 0.13 * i))]!;
               return (
                 <g key={stacks[i]!.id}>
                   <path

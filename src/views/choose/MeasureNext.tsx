@@ -82,16 +82,19 @@ export default function MeasureNext({ fabric, part, asked, measured, benchPath }
               ? ''
               : `${Math.round(first.from)} %`;
   return (
-    <p className="flex flex-wrap items-center gap-x-2 rounded-box border border-base-300 px-3 py-1 text-[0.95rem]">
-      <Ruler size={18} aria-hidden="true" className="text-primary" />
-      <span className="min-w-0 flex-1 basis-80">
+    <p className="flex gap-2 rounded-box border border-base-300 px-3 py-2 text-[0.95rem]">
+      <Ruler size={18} aria-hidden="true" className="mt-0.5 shrink-0 text-primary" />
+      <span className="min-w-0">
         Worth measuring: <strong>{TESTS[first.property].words}</strong>. {chanceWords(first.chance)[0]!.toUpperCase()}
         {chanceWords(first.chance).slice(1)} it would put <em>{keepUnits(first.other ?? 'another stack')}</em> first
-        {value && ` (${first.side} about ${value})`}.
+        {value && ` (${first.side} about ${value})`}.{' '}
+        <a
+          className="font-semibold text-primary underline decoration-2 underline-offset-4"
+          href={`${benchPath}?test=${TESTS[first.property].test}`}
+        >
+          Test the cloth
+        </a>
       </span>
-      <a className="btn" href={`${benchPath}?test=${TESTS[first.property].test}`}>
-        Test the cloth
-      </a>
     </p>
   );
 }

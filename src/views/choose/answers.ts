@@ -1,4 +1,4 @@
-import type { RankedStack } from '../../core/choose';
+import type { Choice, RankedStack } from '../../core/choose';
 import type { Schools } from '../../core/schools';
 
 /** Answers of one kind: the best of them, and the same kind in other weights. */
@@ -31,12 +31,24 @@ export function minutesWords(minutes: number): string {
   return `about ${Math.round(rounded / 30) / 2} h`;
 }
 
-/** Length off each roll, longest first: `40 cm`, or `40 cm + 1.2 m` for two layers. Liquids have none. */
+/** Length off each roll: `40 cm`, `40 cm + 1.2 m` for two rolls, `2 × 17 cm` for the same length twice. */
 export function lengthWords(stack: RankedStack, write: (mm: number) => string): string {
-  return stack.needs.layers
+  const lengths = stack.needs.layers
     .filter((_, i) => stack.layers[i]?.form !== 'liquid')
-    .map(({ length }) => write(Math.ceil(length / 10) * 10))
+    .map(({ length }) => write(Math.ceil(length / 10) * 10));
+  return [...new Set(lengths)]
+    .map((length) => {
+      const times = lengths.filter((each) => each === length).length;
+      return times > 1 ? `${times} × ${length}` : length;
+    })
     .join(' + ');
+}
+
+/** What lengths, costs and times are told for. */
+export function piecesWords(choice: Choice, stitched: boolean, size: (width: number, height: number) => string): string {
+  const { count, width, height } = choice.piece;
+  if (stitched) return count === 1 ? 'one motif' : `${count} motifs`;
+  return `${count === 1 ? 'one piece' : `${count} pieces`} of ${size(width, height)}`;
 }
 
 /** Score in words, so that nobody has to guess what 84 means. */

@@ -159,7 +159,10 @@ export default function CsvView({ startKind }: { startKind: TableKind }) {
         <section aria-label="Preview" className="min-w-0">
           {preview ? (
             <div className="space-y-4">
-              <details className="sheet p-4" open={Object.keys(preview.mapping).length < 4}>
+              <details
+                className="sheet p-4"
+                open={preview.fields.some(({ field, required }) => required && preview.mapping[field] === undefined)}
+              >
                 <summary className="min-h-[32px] cursor-pointer chalk-heading">
                   Columns: {Object.keys(preview.mapping).length} of {preview.headings.length} are used
                 </summary>

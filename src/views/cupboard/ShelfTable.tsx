@@ -104,7 +104,10 @@ export default function ShelfTable<T extends { id: string; name: string }>({
                       {flexRender(cell.column.columnDef.cell, cell.getContext())}
                     </th>
                   ) : (
-                    <td key={cell.id} className={`px-3 py-1 ${i > 1 ? 'whitespace-nowrap' : ''}`}>
+                    <td
+                      key={cell.id}
+                      className={`px-3 py-1 ${cell.column.id === 'made' || cell.column.id === 'family' ? '' : 'whitespace-nowrap'}`}
+                    >
                       {flexRender(cell.column.columnDef.cell, cell.getContext())}
                     </td>
                   ),

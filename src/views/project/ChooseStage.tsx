@@ -11,6 +11,7 @@ import WeightSliders from '../../ui/WeightSliders';
 import type { Cloth } from '../../store/cloths';
 import type { Part } from '../../store/parts';
 import { groupAnswers, keptStack, verdict } from '../choose/answers';
+import { START, toQuery, type SentenceState } from '../choose/sentence-state';
 
 interface Props {
   part: Part;
@@ -93,7 +94,10 @@ export default function ChooseStage({ part, cloth, ways, onSave, onCloth, onNext
       <div>
         <h2 className="chalk-heading">{part.stack ? 'Or take another' : `What to put behind “${part.name}”`}</h2>
         <p className="quiet">
-          {cloth.name}, wanted {choice?.hand ?? '…'}. The best of each kind; the front door shows all the reasons.
+          {cloth.name}, wanted {choice?.hand ?? '…'}. The best of each kind.{' '}
+          <a className="font-semibold text-primary underline underline-offset-2" href={`/${toQuery(sentenceOf(part))}`}>
+            All reasons, comparison and drape
+          </a>
         </p>
       </div>
       {error && (
@@ -165,4 +169,23 @@ export default function ChooseStage({ part, cloth, ways, onSave, onCloth, onNext
       )}
     </div>
   );
+}
+
+/** The front sentence that asks what this part asks. */
+function sentenceOf({ wish, clothId, shape, count }: Part): SentenceState {
+  return {
+    ...START,
+    clothId: clothId ?? START.clothId,
+    role: wish.role,
+    hand: wish.hand ?? 'usual',
+    stretch: wish.stretch,
+    care: wish.care,
+    cut: wish.cut,
+    cutAlready: wish.cutAlready === true,
+    avoid: wish.avoid ?? [],
+    ...(wish.embroidery
+      ? { stitches: wish.embroidery.stitches, width: wish.embroidery.width, height: wish.embroidery.height }
+      : {}),
+    piece: { width: Math.round(shape.width), height: Math.round(shape.height), count },
+  };
 }

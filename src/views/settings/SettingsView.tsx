@@ -172,11 +172,6 @@ export default function SettingsView({ start }: { start: Kept }) {
             />
           </div>
         </section>
-        <section className="sheet space-y-3 p-5 lg:col-span-2">
-          <h2 className="chalk-heading">Ways of working</h2>
-          <p>Where practitioners disagree, this is what you hold to. Any part can be switched for itself.</p>
-          <SchoolSelects value={draft.schools} onChange={(schools) => set({ schools })} />
-        </section>
         <section className="sheet space-y-3 p-5">
           <h2 className="chalk-heading">Take it with you</h2>
           <p>One file with your projects, parts, logbook, own cloths and layers.</p>
@@ -195,6 +190,11 @@ export default function SettingsView({ start }: { start: Kept }) {
             </label>
           </div>
           <p role="status">{bundle}</p>
+        </section>
+        <section className="sheet space-y-3 p-5 lg:col-span-2">
+          <h2 className="chalk-heading">Ways of working</h2>
+          <p>Where practitioners disagree, this is what you hold to. Any part can be switched for itself.</p>
+          <SchoolSelects value={draft.schools} onChange={(schools) => set({ schools })} />
         </section>
         <div className="flex items-center gap-4 lg:col-span-2">
           <button className="btn btn-primary" disabled={faults.length > 0}>
