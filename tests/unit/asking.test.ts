@@ -1,6 +1,17 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { choose, CRITERIA, CRITERION_IDS, ROLES, sensitivity, typicalPiece, whatIf, type Part } from '../../src/core/choose';
+import {
+  choose,
+  CRITERIA,
+  CRITERION_IDS,
+  questionFor,
+  ROLES,
+  sensitivity,
+  typicalPiece,
+  whatIf,
+  type Part,
+} from '../../src/core/choose';
+import { PREFERENCES, preferencesFor } from '../../src/core/choose/preferences';
 import { clothBendingLength, clothThickness, type Fabric } from '../../src/core/cloth';
 import { scaleMaterial, stackStiffness, type Material } from '../../src/core/layers';
 import { LIBRARY_CLOTHS, LIBRARY_LAYERS } from '../../src/core/library';
@@ -297,6 +308,44 @@ describe('thread of a motif', () => {
     const dense = part('embroidery', { embroidery: { stitches: 30_000, width: 80, height: 80 } });
     const { cautions } = choose(cloth('Silk chiffon'), { ...dense, care: 'dry-clean' }, LIBRARY_LAYERS).ranked[0]!;
     expect(cautions[0]).toMatch(/about \d+ % fewer stitches, or the same stitches drawn \d+ % larger/);
+  });
+});
+
+describe('preferences', () => {
+  it('have an id of their own, words, and a weight that tells', () => {
+    expect(new Set(PREFERENCES.map(({ id }) => id)).size).toBe(PREFERENCES.length);
+    for (const { points, words } of PREFERENCES) {
+      expect(Math.abs(points)).toBeGreaterThanOrEqual(2);
+      expect(words).toMatch(
+        /^(is|are|keeps|stays|looks|dulls|settles|lies|moves|does|holds|hangs|gives|takes|stops|goes|hardly|suits|flattens|turns|cracks|costs|needs|lets|leaves|shows|adds|makes|steadies) /,
+      );
+    }
+  });
+
+  it('are each met by some cloth, part and layer', () => {
+    const met = new Set<string>();
+    for (const each of LIBRARY_CLOTHS) {
+      for (const role of ROLES) {
+        for (const stretch of ['keep', 'stop', 'any'] as const) {
+          for (const cut of ['straight', 'bias'] as const) {
+            const embroidery = { stitches: 10_000, width: 80, height: 80, nearEdge: true };
+            for (const padding of ['fleece', 'wadding']) {
+              const question = questionFor(each, part(role, { stretch, cut, embroidery }), {
+                schools: { padding, hooping: 'sheet' },
+              });
+              const preferences = preferencesFor(question);
+              for (const material of LIBRARY_LAYERS) for (const { id } of preferences(material)) met.add(id);
+            }
+          }
+        }
+      }
+    }
+    expect(PREFERENCES.map(({ id }) => id).filter((id) => !met.has(id))).toEqual([]);
+  });
+
+  it('are told as the reason of the first criterion', () => {
+    const stack = choose(cloth('Light cotton jersey'), part('neck-facing', { stretch: 'keep' }), LIBRARY_LAYERS).ranked[0]!;
+    expect(stack.criteria[0]!.why).toMatch(/It (moves|gives) with/);
   });
 });
 

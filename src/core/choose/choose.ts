@@ -148,12 +148,13 @@ function judge(question: Question, candidate: Candidate): Judged {
       ? undefined
       : embroideryLoad(question.fabric, question.traits, candidate.layers, question.motif);
   // Written out: a spread here costs a third of the whole choice.
-  const { id, title, recipe, suitability, layers } = candidate;
+  const { id, title, recipe, suitability, preferred, layers } = candidate;
   return {
     id,
     title,
     recipe,
     suitability,
+    preferred,
     layers,
     question,
     predicted,

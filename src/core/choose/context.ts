@@ -7,6 +7,7 @@ import type { EmbroideryLoad, MotifDensity } from './embroidery-load';
 import type { Needs } from './needs';
 import type { Hand, Part } from './part';
 import type { PieceSize } from './piece-size';
+import type { Preference } from './preferences';
 import type { RoleProfile } from './roles';
 import type { Traits } from './traits';
 
@@ -38,6 +39,8 @@ export interface Candidate {
   recipe: string;
   /** How well this kind of stack serves the role, 0–100. */
   suitability: number;
+  /** Preferences that raised or lowered it, of all its layers. */
+  preferred: readonly Preference[];
   /** Outermost first: a topping lies above the cloth, everything else behind it in this order. */
   layers: ChosenLayer[];
 }

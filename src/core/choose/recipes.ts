@@ -1,7 +1,7 @@
 import type { ChosenLayer, Extent, Family, Form, Material } from '../layers';
-import { isFusible } from '../layers';
 import type { Candidate, Question } from './context';
 import type { Role } from './part';
+import { preferencesFor, type Preference } from './preferences';
 import { STOPS, type LayerDuty, type Stop } from './stops';
 
 /** One place in a combined stack. */
@@ -108,121 +108,6 @@ const RECIPES: Recipe[] = [
   },
 ];
 
-/** How a family's fit for a role shifts with the cloth in hand. Points added to the role's own table. */
-function shift(question: Question, layer: Material): number {
-  const { fabric, part, profile, traits } = question;
-  let points = 0;
-  const sewn = layer.form === 'sew-in';
-  if (profile.kind === 'garment' && profile.area !== 'strip') {
-    if (fabric.sheer === 'sheer') {
-      if (layer.family === 'organza') points += 26;
-      else if (layer.opacity === 'sheer') points += layer.family === 'nonwoven' ? -10 : 4;
-      else points -= 14;
-    }
-    if (traits.loose && layer.family === 'tricot') points += 14;
-    if (traits.loose && (layer.family === 'nonwoven' || layer.family === 'weft')) points -= 8;
-    if (fabric.construction === 'knit') {
-      if (layer.family === 'stretch-knit') points += 14;
-      if (layer.family === 'tricot') points += 12;
-      if (layer.family === 'nonwoven' && part.stretch !== 'stop') points -= 14;
-      if (layer.family === 'woven' && part.stretch !== 'stop') points -= 12;
-      if (layer.family === 'weft' && part.stretch === 'stop') points += 10;
-      if (layer.family === 'cloth-underlining' || layer.family === 'organza') points -= 22;
-    } else if (layer.family === 'stretch-knit') {
-      points -= part.cut === 'bias' || traits.gives ? 0 : 16;
-    }
-    if (part.cut === 'bias' && part.stretch === 'keep') {
-      if (layer.family === 'stretch-knit') points += 18;
-      if (layer.family === 'woven') points -= 14;
-    }
-    if (part.stretch === 'stop' && traits.gives && layer.family === 'weft') points += 10;
-    if (traits.ruinedByPressing && layer.family === 'organza') points += 18;
-    if ((traits.ruinedByPressing || traits.open) && layer.family === 'cloth-underlining') points += 10;
-    if ((traits.ruinedByPressing || traits.sealed || traits.open) && sewn && (layer.family === 'nonwoven' || layer.family === 'woven')) points += 4;
-    if (fabric.arealDensity >= 220 && layer.family === 'weft') points += 6;
-    if (fabric.arealDensity < 110 && layer.family === 'hair-canvas') points -= 30;
-    if (traits.needsTopping && isFusible(layer.form)) points -= 12;
-    if (question.hand === 'fluid' || (question.hand === 'soft' && fabric.arealDensity < 60)) {
-      if (layer.family === 'tricot' || layer.family === 'organza' || layer.family === 'stretch-knit') points += 6;
-      if (layer.family === 'nonwoven') points -= 8;
-    }
-  }
-  if (profile.area === 'strip' && part.stretch === 'keep' && traits.gives) {
-    if (layer.family === 'stay-tape' && layer.stretchLength >= 15) points += 4;
-    if (layer.family === 'stretch-knit') points += 12;
-  }
-  // With a free choice between gluing and sewing, sewing costs an hour more than it gains.
-  if (sewn && profile.kind === 'garment' && ['nonwoven', 'woven', 'stretch-knit'].includes(layer.family)) points -= 8;
-  if (profile.kind === 'garment' && profile.area === 'strip' && fabric.construction === 'knit' && part.stretch === 'keep' && layer.family === 'nonwoven') points -= 20;
-  if (profile.kind === 'bag' && traits.sealed) {
-    if (part.role === 'bag-lining') points -= 30;
-    else if (sewn || layer.form === 'spray-glued') points += 6;
-  }
-  if (part.role === 'flare-hem' && layer.family === 'braid') points += fabric.arealDensity < 80 && layer.rollWidth > 50 ? -10 : 0;
-  if (part.role === 'zip-area' && fabric.construction === 'knit' && layer.family === 'stay-tape') points += 2;
-  if (question.schools.padding === 'fleece' && layer.family === 'fleece') points += 8;
-  if (question.schools.padding === 'wadding' && layer.family === 'wadding' && layer.form !== 'sew-in') points += 16;
-  if (profile.kind === 'stitch' && question.schools.hooping === 'sheet' && (layer.form === 'sticky' || layer.form === 'spray-glued')) points += 10;
-  if (profile.kind === 'treat' || profile.kind === 'quilt') points += treatmentShift(question, layer);
-  if (profile.kind === 'stitch') points += stitchShift(question, layer);
-  return points;
-}
-
-function treatmentShift({ fabric, part, profile, traits }: Question, layer: Material): number {
-  let points = 0;
-  if (layer.form === 'liquid' && traits.natural < 0.5) points -= 18;
-  if (part.role === 'printing' || part.role === 'modelling') {
-    if (layer.form === 'liquid') points += layer.stiffening >= 4 ? 6 : -22;
-  }
-  if (part.role === 'quilt-piece' && layer.form === 'liquid') {
-    // Bias edges and lively cloth want starch before cutting; cut or pieced work wants the pressing spray.
-    if (part.cut === 'bias') points += layer.family === 'starch' && part.cutAlready !== true ? 8 : 0;
-    if (layer.stiffening >= 8) points -= 14;
-  }
-  if (profile.kind === 'quilt' && layer.form === 'sew-in') points -= 14;
-  if (part.role === 'knit-panel-quilt' && fabric.construction !== 'knit' && layer.family === 'nonwoven') points -= 10;
-  return points;
-}
-
-function stitchShift({ fabric, part, traits, motif }: Question, layer: Material): number {
-  let points = 0;
-  const density = motif?.stitches ?? 0;
-  const sheerish = fabric.sheer !== 'opaque';
-  switch (layer.family) {
-    case 'tear-away':
-      if (fabric.weave === 'twill') points -= 14;
-      if (fabric.sheer === 'sheer') points -= 24;
-      if (part.role === 'embroidery' && !traits.unstableForStitching && !sheerish) points += 5;
-      if (density > 90) points -= 8;
-      break;
-    case 'cut-away':
-      if (traits.unstableForStitching) points += 8;
-      else if (fabric.weave === 'twill' || traits.sealed) points += 4;
-      else points -= part.role === 'badge' ? 0 : 10;
-      if (sheerish || fabric.arealDensity < 120) points -= 12;
-      if (traits.open) points -= 30;
-      break;
-    case 'mesh':
-      if (sheerish || fabric.arealDensity < 100 || (traits.unstableForStitching && fabric.arealDensity < 220)) points += 8;
-      else if (!traits.unstableForStitching) points -= 12;
-      if (fabric.arealDensity > 260) points -= 10;
-      if (traits.open) points -= 30;
-      break;
-    case 'wash-away':
-      if (traits.open || fabric.sheer === 'sheer') points += 36;
-      if (fabric.arealDensity > 150) points -= 6;
-      break;
-    case 'heat-away':
-      if (traits.open || fabric.sheer === 'sheer') points += 14;
-      break;
-    default:
-      if (part.role === 'free-stitching' && layer.form === 'liquid' && traits.natural < 0.5) points -= 18;
-  }
-  if (traits.hoopMarks && (layer.form === 'sticky' || layer.form === 'spray-glued')) points += 8;
-  if (part.embroidery?.nearEdge !== undefined && part.embroidery.nearEdge !== false && layer.form === 'sticky') points += 6;
-  return points;
-}
-
 /** Layers that are fully outside the seam line, by family: anything firm, padded or rigid. */
 const NET_FAMILIES: Family[] = ['hair-canvas', 'firm-nonwoven', 'stiff-core', 'fleece', 'wadding', 'foam', 'buckram', 'waistband-strip'];
 const TAPES: Family[] = ['stay-tape', 'braid', 'waistband-strip'];
@@ -298,13 +183,15 @@ export function candidatesFor(question: Question, library: readonly Material[]):
   const covered = (layers: ChosenLayer[]): ChosenLayer[] =>
     topping ? [{ material: topping, extent: 'field', angle: 0 }, ...layers] : layers;
 
-  const add = (recipe: string, suitability: number, layers: ChosenLayer[]) => {
+  const preferences = preferencesFor(question);
+  const add = (recipe: string, suitability: number, layers: ChosenLayer[], preferred: Preference[]) => {
     const all = covered(layers);
     candidates.push({
       id: all.map((l) => l.material.id).join('+'),
       title: titleOf(all),
       recipe,
       suitability: Math.max(0, Math.min(100, suitability)),
+      preferred,
       layers: all,
     });
   };
@@ -325,7 +212,8 @@ export function candidatesFor(question: Question, library: readonly Material[]):
       refused.push({ id: material.id, title: material.name, layers: [layer], ...notForRole(question, material) });
       continue;
     }
-    add('single', base + shift(question, material), [layer]);
+    const preferred = preferences(material);
+    add('single', base + pointsOf(preferred), [layer], preferred);
   }
 
   for (const recipe of RECIPES) {
@@ -342,11 +230,16 @@ export function candidatesFor(question: Question, library: readonly Material[]):
         const slot = recipe.slots[i]!;
         return { material, extent: extentOf(question, material, slot.duty), angle: slot.angle ?? 0 };
       });
-      const shifts = materials.map((material) => (material.form === 'liquid' ? 0 : shift(question, material)));
-      add(recipe.id, recipe.suitability(question) + Math.min(...shifts, 8), layers);
+      // A stack is as good as its worst layer: liquids only help what they are put under.
+      const each = materials.map((material) => (material.form === 'liquid' ? [] : preferences(material)));
+      add(recipe.id, recipe.suitability(question) + Math.min(...each.map(pointsOf), 8), layers, each.flat());
     }
   }
   return { candidates, refused };
+}
+
+function pointsOf(preferred: readonly Preference[]): number {
+  return preferred.reduce((sum, { points }) => sum + points, 0);
 }
 
 function slotOptions(question: Question, slot: Slot, library: readonly Material[]): Material[] {

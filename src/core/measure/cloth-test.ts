@@ -63,6 +63,8 @@ export interface ClothTest {
   /** How it is done, in order. */
   steps: readonly string[];
   fields: readonly TestField[];
+  /** How the figures come from the readings, and what makes them unsure; shown to whoever asks why. */
+  why: string;
   /** Properties of the cloth that it settles. */
   settles: readonly (keyof Fabric)[];
   /** @throws {InputError} naming the field that cannot be */

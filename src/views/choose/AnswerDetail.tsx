@@ -84,6 +84,21 @@ export default function AnswerDetail(props: Props) {
               </>
             )}
           </p>
+          {stack.memory && stack.memory.readings > 0 && (
+            <figure className="mt-3">
+              <div className="flex h-5 overflow-hidden rounded" aria-hidden="true">
+                <div className="bg-base-300" style={{ width: `${100 - stack.memory.share * 100}%` }} />
+                <div className="bg-success" style={{ width: `${stack.memory.share * 100}%` }} />
+              </div>
+              <figcaption className="flex justify-between gap-3 text-[0.92rem]">
+                <span className="whitespace-nowrap">{100 - Math.round(stack.memory.share * 100)} % model</span>
+                <span className="text-right">
+                  <strong>{Math.round(stack.memory.share * 100)} % memory</strong>, from{' '}
+                  {counted(stack.memory.readings, 'reading')} of yours
+                </span>
+              </figcaption>
+            </figure>
+          )}
           {stack.load && (
             <div className="mt-3">
               <LoadBar load={stack.load} />

@@ -66,7 +66,7 @@ export default function AnswerList({ groups, choice, openId, currency, compared,
                     .filter(Boolean)
                     .join(' · ')}
                 </span>
-                <span className="mt-0.5 block text-[0.95rem] leading-snug">
+                <span className="mt-0.5 block pr-6 text-[0.95rem] leading-snug">
                   {best.reasons.find((reason) => !/^(Hangs|Helps) /.test(reason)) ?? best.reasons[0]}
                 </span>
               </span>

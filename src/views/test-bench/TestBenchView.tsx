@@ -95,8 +95,8 @@ function Bench({ cloth: startCloth, others, startTest }: Props) {
           </p>
           <h1 className="text-2xl font-bold">{cloth.name}</h1>
           <p>
-            {done === 0 ? 'No test done yet' : `${done} of ${CLOTH_TESTS.length} tests done`}; everything else is estimated from
-            similar cloths.
+            {done === 0 ? 'No test done yet' : `${done} of ${CLOTH_TESTS.length} tests done`}; what was not measured stands as it
+            was described, or is estimated and shown with its range.
           </p>
         </div>
         <div className="flex items-center gap-3">

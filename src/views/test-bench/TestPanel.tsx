@@ -18,6 +18,7 @@ import RangeStrip from '../../ui/RangeStrip';
 import TestDrawing from '../../ui/TestDrawing';
 import { readableDate, today } from '../../ui/text';
 import { useUnits } from '../../ui/units-context';
+import Why from '../../ui/Why';
 import type { Cloth } from '../../store/cloths';
 import ReadingField, { readTyped, writeReading } from './ReadingField';
 
@@ -191,6 +192,9 @@ export default function TestPanel({ cloth, test, similar, onSaved, onStale }: Pr
                 </p>
               ))}
               <p className="mt-1">{state.result.meaning}</p>
+              <Why title="Why?">
+                <p>{test.why}</p>
+              </Why>
             </div>
           ) : (
             <p className="quiet border-l-4 border-base-300 pl-3">What it means is told here as soon as the readings are in.</p>
@@ -207,7 +211,9 @@ export default function TestPanel({ cloth, test, similar, onSaved, onStale }: Pr
                     <>
                       : mostly{' '}
                       <strong>
-                        {write(usual.low, unit)} to {write(usual.high, unit)}
+                        {write(usual.low, unit) === write(usual.high, unit)
+                          ? `about ${write(usual.low, unit)}`
+                          : `${write(usual.low, unit)} to ${write(usual.high, unit)}`}
                       </strong>
                     </>
                   )}

@@ -6,10 +6,12 @@ export const purpose: Criterion = {
   name: 'Right for the part',
   weight: () => 26,
   score: (stack) => stack.suitability,
-  why: ({ suitability, question }) => {
+  why: ({ suitability, preferred, question }) => {
     const { profile } = question;
-    if (suitability >= 85) return `A usual choice for ${profile.phrase}: it helps to ${profile.job}.`;
-    if (suitability >= 65) return `It serves ${profile.phrase}, though others are more usual.`;
-    return `It can be made to work for ${profile.phrase}; few would reach for it first.`;
+    const leading = [...preferred].sort((a, b) => Math.abs(b.points) - Math.abs(a.points))[0];
+    const because = leading ? ` It ${leading.words}.` : '';
+    if (suitability >= 85) return `A usual choice for ${profile.phrase}: it helps to ${profile.job}.${because}`;
+    if (suitability >= 65) return `It serves ${profile.phrase}, though others are more usual.${because}`;
+    return `It can be made to work for ${profile.phrase}; few would reach for it first.${because}`;
   },
 };

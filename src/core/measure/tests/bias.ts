@@ -14,6 +14,7 @@ export const bias: ClothTest = {
     { id: 'mark', label: 'Distance of the marks', kind: 'length', start: 100 },
     { id: 'pulled', label: 'Pulled to', kind: 'length' },
   ],
+  why: '(Pulled − mark) ÷ mark. Marks are read to about 1 mm. Knits have no true bias; the figure then is their give at 45°.',
   settles: ['biasGive'],
   read(readings) {
     const mark = numberOf(readings, 'mark', 'mm', { min: 20, max: 1000 });

@@ -29,6 +29,7 @@ export const water: ClothTest = {
       ],
     },
   ],
+  why: 'A ring counts before a drop that stays: what marks must not be wetted at all.',
   settles: ['water'],
   read(readings) {
     const drop = choiceOf(readings, 'drop', ['sinks', 'stays']);
@@ -72,6 +73,7 @@ export const heat: ClothTest = {
       ],
     },
   ],
+  why: 'The hottest setting that changed nothing. Glue that needs more is never offered for this cloth.',
   settles: ['ironDots'],
   read(readings) {
     const dots = Number(choiceOf(readings, 'dots', DOTS));
@@ -106,6 +108,7 @@ export const seeThrough: ClothTest = {
       ],
     },
   ],
+  why: 'Words that can be read: sheer. Lines without words: veiled. Nothing: opaque.',
   settles: ['sheer'],
   read(readings) {
     const print = choiceOf(readings, 'print', ['read', 'lines', 'nothing']);
@@ -140,6 +143,7 @@ export const fray: ClothTest = {
       ],
     },
   ],
+  why: 'A fringe of up to a thread or two is low, up to 3 mm medium, more is high.',
   settles: ['fray'],
   read(readings) {
     const fringe = choiceOf(readings, 'fringe', ['none', 'some', 'lots']);

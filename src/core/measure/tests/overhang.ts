@@ -86,6 +86,7 @@ export const overhang: ClothTest = {
     ...fields('length', 'Along the length'),
     ...fields('cross', 'Across'),
   ],
+  why: 'Each reading is turned into a bending length c by the shape of a strip that bends under its own weight; on the 41.5° jig c is half the overhang. Each way is the mean of its readings, and overall c = √(c along × c across). The give is the range that four repeats out of five would fall into.',
   settles: ['overhang'],
   read(readings) {
     const way = choiceOf(readings, 'way', ['jig', 'angle', 'fixed']);

@@ -25,6 +25,7 @@ export const shrinkage: ClothTest = {
       ],
     },
   ],
+  why: '1 − after ÷ before, each way. Marks are read to about 1 mm.',
   settles: ['shrinkLength', 'shrinkCross'],
   read(readings) {
     const mark = numberOf(readings, 'mark', 'mm', { min: 50, max: 2000 });

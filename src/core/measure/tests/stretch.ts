@@ -32,6 +32,7 @@ export const stretch: ClothTest = {
     { id: 'crossPulled', label: 'Pulled to', kind: 'length', group: 'Across' },
     { id: 'crossRest', label: 'Comes back to', kind: 'length', optional: true, group: 'Across' },
   ],
+  why: '(Pulled − mark) ÷ mark; comes back: (pulled − rest) ÷ (pulled − mark). Marks are read to about 1 mm.',
   settles: ['stretchLength', 'stretchCross'],
   read(readings) {
     const mark = numberOf(readings, 'mark', 'mm', { min: 20, max: 1000 });

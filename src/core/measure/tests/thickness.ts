@@ -17,6 +17,7 @@ export const thickness: ClothTest = {
     { id: 'layers', label: 'Layers in the stack', kind: 'count', start: 8 },
     { id: 'height', label: 'Height of the stack', kind: 'length' },
   ],
+  why: 'Height ÷ layers. A height is read to about 0.4 mm, so sixteen layers tell twice as much as eight.',
   settles: ['thickness'],
   read(readings) {
     const layers = numberOf(readings, 'layers', '', { min: 2, max: 200 });

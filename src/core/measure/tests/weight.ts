@@ -20,6 +20,7 @@ export const weight: ClothTest = {
     { id: 'height', label: 'Height of a swatch', kind: 'length', start: 100 },
     { id: 'pieces', label: 'How many swatches', kind: 'count', start: 1 },
   ],
+  why: 'Mass ÷ (width × height × swatches). The give is what a balance to 0.1 g and a ruler to 0.7 mm leave open; more or larger swatches narrow it.',
   settles: ['arealDensity'],
   read(readings) {
     const mass = numberOf(readings, 'mass', 'g', { above: 0, max: 10_000 });
