@@ -4,27 +4,37 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { CHROMIUM_SWITCHES } from './scripts/chromium-switches.mjs';
 
-const PORT = 4391;
 /** The runner reads this file again in each worker; the folder is made once and handed down. */
-process.env['NEMBREL_TEST_DB'] ??= join(mkdtempSync(join(tmpdir(), 'nembrel-browser-')), 'browser.db');
+process.env['NEMBREL_TEST_FOLDER'] ??= mkdtempSync(join(tmpdir(), 'nembrel-browser-'));
+
+/** Each file of tests has a server and a database of its own, so that what one sets does not show in another. */
+const FILES: [file: string, port: number][] = [
+  ['access', 4391],
+  ['first-slice', 4392],
+  ['heart', 4393],
+];
 
 export default defineConfig({
   testDir: 'tests/browser',
   workers: 1,
-  timeout: 60_000,
+  timeout: 90_000,
   reporter: [['line'], ['json']],
   use: {
-    baseURL: `http://127.0.0.1:${PORT}`,
     viewport: { width: 1280, height: 800 },
     launchOptions: {
       executablePath: process.env['NEMBREL_CHROMIUM'] ?? '/usr/bin/chromium',
       args: CHROMIUM_SWITCHES,
     },
   },
-  webServer: {
-    command: `node scripts/serve.mjs --demo --port ${PORT}`,
-    url: `http://127.0.0.1:${PORT}/api/settings`,
-    env: { NEMBREL_DB: process.env['NEMBREL_TEST_DB'] },
+  projects: FILES.map(([name, port]) => ({
+    name,
+    testMatch: `${name}.spec.ts`,
+    use: { baseURL: `http://127.0.0.1:${port}` },
+  })),
+  webServer: FILES.map(([name, port]) => ({
+    command: `node scripts/serve.mjs --demo --port ${port}`,
+    url: `http://127.0.0.1:${port}/api/settings`,
+    env: { NEMBREL_DB: join(process.env['NEMBREL_TEST_FOLDER']!, `${name}.db`) },
     reuseExistingServer: false,
-  },
+  })),
 });

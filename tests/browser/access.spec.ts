@@ -33,8 +33,10 @@ async function benchPath(page: Page): Promise<string> {
 }
 
 /** Findings that matter, in one line each. */
-async function findings(page: Page): Promise<string[]> {
-  const { violations } = await new AxeBuilder({ page }).analyze();
+async function findings(page: Page, onlyColours = false): Promise<string[]> {
+  const axe = new AxeBuilder({ page });
+  // Another theme changes colours and nothing else.
+  const { violations } = await (onlyColours ? axe.withRules(['color-contrast']) : axe).analyze();
   return violations
     .filter(({ impact }) => impact === 'serious' || impact === 'critical')
     .map(({ id, nodes }) => `${id}: ${nodes.map(({ target }) => String(target)).join(' | ')}`);
@@ -52,7 +54,7 @@ for (const [name, path] of VIEWS) {
     await page.evaluate(() => (document.documentElement.dataset['theme'] = 'lamplight'));
     // Buttons fade from one theme to the other.
     await page.waitForTimeout(400);
-    expect(await findings(page)).toEqual([]);
+    expect(await findings(page, true)).toEqual([]);
     for (const size of [
       { width: 820, height: 1180 },
       { width: 1280, height: 800 },
@@ -152,7 +154,7 @@ test('dialogs of the answer screen: no serious finding in either theme', async (
     for (const theme of ['workroom', 'lamplight']) {
       await page.evaluate((name) => (document.documentElement.dataset['theme'] = name), theme);
       await page.waitForTimeout(400);
-      expect(await findings(page)).toEqual([]);
+      expect(await findings(page, theme === 'lamplight')).toEqual([]);
     }
     await page.getByRole('dialog').getByRole('button', { name: 'Close' }).click();
   }

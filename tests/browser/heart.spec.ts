@@ -1,11 +1,12 @@
 import { expect, test } from '@playwright/test';
-import { open } from './open';
+import { alive, open } from './open';
 
 test('from an unknown cloth to a setting that the next choice knows', async ({ page }) => {
   // What is it? Looks narrow it down; the likeliest is taken as a start.
   await open(page, '/cupboard');
   await page.getByRole('link', { name: 'What is this cloth?' }).click();
   await expect(page.getByRole('heading', { name: 'What is this cloth?' })).toBeVisible();
+  await alive(page);
   const answers: Record<string, string> = {
     'What is its face like?': 'flat and even',
     'Which lines run over it?': 'over and under, like a basket',
@@ -28,6 +29,7 @@ test('from an unknown cloth to a setting that the next choice knows', async ({ p
 
   // The test bench: a slip is named and loses nothing; the figure and its meaning follow while typing.
   await expect(page.getByRole('heading', { name: 'Attic sheet' })).toBeVisible();
+  await alive(page);
   await page.getByLabel('Mass').fill('heavy');
   await page.getByRole('button', { name: 'Keep these readings' }).click();
   await expect(page.getByText(/write a number such as 1.7 g/)).toBeVisible();
@@ -43,10 +45,13 @@ test('from an unknown cloth to a setting that the next choice knows', async ({ p
   await page.getByRole('button', { name: 'Keep these readings' }).click();
   await expect(page.getByText('2 of 10 tests done')).toBeVisible();
   await page.reload();
+  await alive(page);
   await expect(along.getByRole('textbox').nth(2)).toHaveValue('44.5 mm');
 
   // The choice: wishes and weights change the order; two stacks side by side; it hangs.
   await page.getByRole('link', { name: 'Choose layers for it' }).click();
+  await page.waitForURL(/\?cloth=/);
+  await alive(page);
   const first = page.getByRole('article').getByRole('heading', { level: 2 });
   await expect(first).toBeVisible();
   const before = await first.innerText();
@@ -91,6 +96,8 @@ test('from an unknown cloth to a setting that the next choice knows', async ({ p
   await dialog.getByLabel('Project', { exact: true }).selectOption({ label: 'A new project …' });
   await dialog.getByLabel('Name of the new project').fill('Attic blouse');
   await dialog.getByRole('button', { name: 'Put it there' }).click();
+  await page.waitForURL(/\/projects\//);
+  await alive(page);
   await page.getByRole('button', { name: /Scrap/ }).first().click();
   await page.getByRole('radio', { name: 'one field, as the leaflet says' }).check();
   await page.getByRole('button', { name: 'Start the scrap test' }).click();
@@ -119,12 +126,16 @@ test('from an unknown cloth to a setting that the next choice knows', async ({ p
     .filter({ hasText: 'Attic sheet' })
     .getByRole('link')
     .click();
+  await page.waitForURL(/stage=scrap/);
+  await alive(page);
   await page.getByRole('combobox', { name: 'All in all' }).selectOption('fair');
   await page.getByRole('button', { name: 'File the wash' }).click();
   await expect(page.getByText(/Looked at on/)).toBeVisible();
-  await page.goto('/cupboard');
+  await open(page, '/cupboard');
   await page.getByLabel('Search').fill('attic');
   await page.getByRole('link', { name: 'Test Attic sheet' }).click();
+  await page.waitForURL(/\/cupboard\/cloths\//);
+  await alive(page);
   await page.getByRole('link', { name: 'Choose layers for it' }).click();
   await page
     .getByText(/in your logbook: tried/)
@@ -138,6 +149,7 @@ test('a table is looked at before it is kept, and nothing is half brought in', a
   await open(page, '/cupboard');
   await page.getByRole('link', { name: 'Tables in and out' }).click();
   await expect(page.getByRole('heading', { name: 'Tables in and out' })).toBeVisible();
+  await alive(page);
   await page
     .getByLabel('Or paste it here')
     .fill('stuff;gsm;made of\nPier stripe;140;100 cotton\nLighthouse twill;heavy;100 cotton');
@@ -151,7 +163,7 @@ test('a table is looked at before it is kept, and nothing is half brought in', a
   await page.getByRole('checkbox', { name: 'leave the faulty rows out' }).check();
   await bring.click();
   await expect(page.getByText('1 cloth brought in.')).toBeVisible();
-  await page.goto('/cupboard');
+  await open(page, '/cupboard');
   await page.getByLabel('Search').fill('pier stripe');
   await expect(page.getByRole('row', { name: /Pier stripe/ })).toContainText('140 g/m²');
   await page.getByLabel('Search').fill('lighthouse');

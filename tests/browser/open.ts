@@ -1,8 +1,13 @@
-import { expect, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
 
-/** Opens a page and waits until its islands are alive. */
+/** Waits until the islands of a screen have come alive. */
+export async function alive(page: Page): Promise<void> {
+  await page.waitForLoadState();
+  await page.waitForFunction(() => document.querySelectorAll('astro-island[ssr]').length === 0);
+}
+
+/** Opens an address and waits until its islands have come alive. */
 export async function open(page: Page, path: string): Promise<void> {
   await page.goto(path);
-  await expect(page.locator('astro-island[ssr]')).toHaveCount(0);
-  await page.waitForTimeout(200);
+  await alive(page);
 }

@@ -4,6 +4,7 @@ import { readableDate } from '../../ui/text';
 import type { Cloth } from '../../store/cloths';
 import type { Part } from '../../store/parts';
 import LogForm from '../logbook/LogForm';
+import { usedSetting } from '../logbook/used-setting';
 import type { StageLayer } from './CutStage';
 
 interface Props {
@@ -54,14 +55,7 @@ export default function FileStage({ part, cloth, layers, log, onFiled }: Props) 
               clothName: cloth.name,
               stackTitle: part.stack.title,
               layerIds: part.stack.layers.map(({ materialId }) => materialId),
-              settings: pressed
-                ? {
-                    ironDots: pressed.leaflet.ironDots,
-                    seconds: pressed.leaflet.seconds,
-                    steam: pressed.leaflet.steam,
-                    cover: pressed.leaflet.cover,
-                  }
-                : { ironDots: 0, seconds: 0, steam: false, cover: 'none' },
+              settings: usedSetting(part.stack.setting, pressed?.leaflet),
               predicted: part.stack.predicted,
             }}
             checks={['Edges hold against a fingernail', 'Corners hold', 'No bubbles', 'Same size as the paper pattern']}

@@ -46,15 +46,39 @@ const COMPARED_WORDS: Record<Compared, string> = {
   ironDots: 'Heat',
 };
 
+/** What similar cloths were found to be, where the answer is a word. */
+const TALLIED: Partial<Record<ClothTest['id'], (cloth: NamedFabric) => string>> = {
+  water: ({ water }) => ({ safe: 'water does no harm', spots: 'water leaves a spot', resists: 'water runs off' })[water],
+  heat: ({ ironDots }) => ['no iron', 'a cool iron', 'a medium iron', 'a hot iron'][ironDots]!,
+  'see-through': ({ sheer }) => sheer,
+  fray: ({ fray }) => ({ low: 'hardly fray', medium: 'fray some', high: 'fray a lot' })[fray],
+};
+
+/** What is usual where the library has no figures of single cloths. */
+const USUAL: Partial<Record<ClothTest['id'], string>> = {
+  bias: 'Woven cloth usually gives 8 to 15 % on the bias; loose and crepe weaves more.',
+  shrinkage: 'Usual in a first warm wash: cotton and linen 2 to 5 %, viscose 3 to 6 %, wool more, polyester and nylon under 1 %.',
+};
+
+/** “6 of 8 bear …”, the commonest first. */
+function tally(similar: SimilarCloth<NamedFabric>[], word: (cloth: NamedFabric) => string): string {
+  const counts = new Map<string, number>();
+  for (const { cloth } of similar) counts.set(word(cloth), (counts.get(word(cloth)) ?? 0) + 1);
+  return [...counts]
+    .sort((a, b) => b[1] - a[1])
+    .map(([words, count]) => `${words}: ${count} of ${similar.length}`)
+    .join('; ');
+}
+
 /** One test: how it is done, what was read, what it means, what similar cloths read. */
 export default function TestPanel({ cloth, test, similar, onSaved, onStale }: Props) {
   const { system, weight } = useUnits();
   const kept = cloth.tests[test.id];
-  const [typed, setTyped] = useState<Record<string, string>>(() =>
+  const start = (readings: Readings | undefined): Record<string, string> =>
     Object.fromEntries(
-      test.fields.map((field) => [field.id, writeReading(field, kept ? kept.readings[field.id] : field.start, system)]),
-    ),
-  );
+      test.fields.map((field) => [field.id, writeReading(field, readings ? readings[field.id] : field.start, system)]),
+    );
+  const [typed, setTyped] = useState(() => start(kept?.readings));
   const [touched, setTouched] = useState(false);
   const [errors, setErrors] = useState<Record<string, string>>({});
   const [busy, setBusy] = useState(false);
@@ -100,10 +124,23 @@ export default function TestPanel({ cloth, test, similar, onSaved, onStale }: Pr
       });
       onSaved(saved);
       if (readings === null) {
-        setTyped(Object.fromEntries(test.fields.map((field) => [field.id, writeReading(field, field.start, system)])));
+        setTyped(start(undefined));
         setTouched(false);
       }
-      toast(readings === null ? `“${test.title}” is taken back.` : 'Kept with the cloth.');
+      if (readings === null && kept) {
+        toast(`“${test.title}” is taken back.`, {
+          action: {
+            label: 'Undo',
+            onClick: () =>
+              void call<Cloth>('PUT', `/api/cloths/${cloth.id}/tests/${test.id}`, { ...kept, version: saved.version }).then(
+                (back) => {
+                  onSaved(back);
+                  setTyped(start(back.tests[test.id]?.readings));
+                },
+              ),
+          },
+        });
+      } else toast('Kept with the cloth.');
     } catch (problem) {
       const error = problem as ApiError;
       if (error.status === 409) onStale(error.current as Cloth);
@@ -228,6 +265,8 @@ export default function TestPanel({ cloth, test, similar, onSaved, onStale }: Pr
               </div>
             );
           })}
+          {TALLIED[test.id] && <p>Of similar cloths, {tally(similar, TALLIED[test.id]!)}.</p>}
+          {USUAL[test.id] && <p>{USUAL[test.id]}</p>}
           <p className="quiet text-[0.92rem]">
             Similar:{' '}
             {similar
