@@ -13,13 +13,45 @@ interface Props {
 /** Looking down at the cloth from this height, degrees. */
 const PITCH = 28;
 /** Height of the drawing against its width. */
-const ASPECT = 0.82;
+const ASPECT = 0.7;
+
+/** One thread in so many is drawn. */
+const THREADS = 3;
+/** Steps between a cell in full light and one in full shade; more cannot be told apart. */
+const SHADES = 32;
 
 interface Colours {
-  paper: string;
   ink: string;
   line: string;
-  dark: boolean;
+  /** Threads between the cells. */
+  thread: string;
+  /** Fill of a cell from full shade to full light. */
+  shades: string[];
+}
+
+/** Colours of the theme in hand. Ink darkens what is turned away; by lamplight it is bright and lights what faces the lamp. */
+function coloursOf(element: HTMLElement): Colours {
+  const style = getComputedStyle(element);
+  const paper = style.getPropertyValue('--color-base-100');
+  const ink = style.getPropertyValue('--color-base-content');
+  const dark = style.colorScheme.includes('dark');
+  const mix = (share: number) => mixed(ink, paper, share);
+  return {
+    ink,
+    line: ink,
+    thread: mix(dark ? 0.45 : 0.5),
+    shades: Array.from({ length: SHADES }, (_, i) => {
+      const light = i / (SHADES - 1);
+      return mix(0.06 + 0.5 * (dark ? light : 1 - light));
+    }),
+  };
+}
+
+/** A share of one `#rrggbb` over another, as the canvas reads it fastest. */
+function mixed(over: string, under: string, share: number): string {
+  const channel = (colour: string, at: number) => parseInt(colour.trim().slice(1 + 2 * at, 3 + 2 * at), 16);
+  const parts = [0, 1, 2].map((at) => Math.round(channel(over, at) * share + channel(under, at) * (1 - share)));
+  return `rgb(${parts.join(' ')})`;
 }
 
 /** A draped square drawn from its net: each cell is shaded by how it faces the light, far ones first. */
@@ -28,14 +60,18 @@ export default function SheetCanvas({ frame, support, turn, label }: Props) {
   useEffect(() => {
     const element = canvas.current;
     const pen = element?.getContext('2d');
-    if (!element || !pen || !frame) return;
-    const width = element.clientWidth * devicePixelRatio;
-    const height = width * ASPECT;
-    if (element.width !== Math.round(width)) {
-      element.width = Math.round(width);
-      element.height = Math.round(height);
-    }
-    draw(pen, frame, support, turn, element);
+    if (!element || !pen || !frame) return undefined;
+    // Frames that come faster than the screen shows them are drawn once.
+    const request = requestAnimationFrame(() => {
+      const width = element.clientWidth * devicePixelRatio;
+      const height = width * ASPECT;
+      if (element.width !== Math.round(width)) {
+        element.width = Math.round(width);
+        element.height = Math.round(height);
+      }
+      draw(pen, frame, support, turn, element);
+    });
+    return () => cancelAnimationFrame(request);
   }, [frame, support, turn]);
   return (
     <canvas ref={canvas} role="img" aria-label={label} className="block w-full" style={{ aspectRatio: String(1 / ASPECT) }} />
@@ -43,20 +79,14 @@ export default function SheetCanvas({ frame, support, turn, label }: Props) {
 }
 
 function draw(pen: CanvasRenderingContext2D, frame: DrapeFrame, support: Support, turn: number, element: HTMLCanvasElement) {
-  const style = getComputedStyle(element);
-  const colours: Colours = {
-    paper: style.getPropertyValue('--color-base-100'),
-    ink: style.getPropertyValue('--color-base-content'),
-    line: style.getPropertyValue('--color-base-content'),
-    dark: style.colorScheme.includes('dark'),
-  };
+  const colours = coloursOf(element);
   const { cells, position: p } = frame;
   const side = cells + 1;
-  const scale = (element.width / frame.size) * (support === 'round' ? 0.72 : 0.64);
+  const scale = (element.width / frame.size) * (support === 'round' ? 0.7 : 0.6);
   const yaw = (turn * Math.PI) / 180;
   const pitch = (PITCH * Math.PI) / 180;
   const [cy, sy, cp, sp] = [Math.cos(yaw), Math.sin(yaw), Math.cos(pitch), Math.sin(pitch)];
-  const middle = { x: element.width / 2, y: element.height * (support === 'round' ? 0.36 : 0.42) };
+  const middle = { x: element.width / 2, y: element.height * (support === 'round' ? 0.27 : 0.4) };
   /** Screen x, y and distance from the eye. */
   const project = (x: number, y: number, z: number): [number, number, number] => {
     const u = x * cy - y * sy;
@@ -91,30 +121,32 @@ function draw(pen: CanvasRenderingContext2D, frame: DrapeFrame, support: Support
     });
     pen.closePath();
     const light = lightOn(p, a, side, cy, sy);
-    pen.globalAlpha = 1;
-    pen.fillStyle = colours.paper;
+    pen.fillStyle = colours.shades[Math.round(light * (SHADES - 1))]!;
     pen.fill();
-    // Ink darkens what is turned away; by lamplight the ink is bright and lights what faces the lamp.
-    pen.globalAlpha = 0.06 + 0.5 * (colours.dark ? light : 1 - light);
-    pen.fillStyle = colours.ink;
-    pen.fill();
-    pen.globalAlpha = 0.28;
-    pen.strokeStyle = colours.line;
-    pen.lineWidth = devicePixelRatio * 0.6;
-    pen.stroke();
     // The cut edge in a stronger line, cell by cell, so that what lies behind stays hidden.
     const row = Math.floor(a / side);
     const column = a % side;
+    // Every third thread is drawn; the fills leave a breath of the others. Strokes are what a frame spends its time on.
+    if (row % THREADS === 0 || column % THREADS === 0) {
+      pen.strokeStyle = colours.thread;
+      pen.lineWidth = devicePixelRatio * 0.7;
+      pen.beginPath();
+      pen.moveTo(screen[3 * corners[3]!]!, screen[3 * corners[3]! + 1]!);
+      if (column % THREADS === 0) pen.lineTo(screen[3 * a]!, screen[3 * a + 1]!);
+      else pen.moveTo(screen[3 * a]!, screen[3 * a + 1]!);
+      if (row % THREADS === 0) pen.lineTo(screen[3 * (a + 1)]!, screen[3 * (a + 1) + 1]!);
+      pen.stroke();
+    }
     const edges: [boolean, number, number][] = [
       [row === 0, 0, 1],
       [column === cells - 1, 1, 2],
       [row === cells - 1, 2, 3],
       [column === 0, 3, 0],
     ];
-    pen.globalAlpha = 0.95;
-    pen.lineWidth = devicePixelRatio * 1.6;
     for (const [cut, from, to] of edges) {
       if (!cut) continue;
+      pen.strokeStyle = colours.line;
+      pen.lineWidth = devicePixelRatio * 1.6;
       pen.beginPath();
       pen.moveTo(screen[3 * corners[from]!]!, screen[3 * corners[from]! + 1]!);
       pen.lineTo(screen[3 * corners[to]!]!, screen[3 * corners[to]! + 1]!);
@@ -180,7 +212,7 @@ function drawSupport(
     pen.closePath();
     pen.stroke();
   } else {
-    const far = -size * 0.72;
+    const far = -size * 0.62;
     const thick = -size * 0.06;
     for (const [from, to] of [
       [

@@ -21,7 +21,7 @@ const SIZE = 400;
 /** Fine enough for the folds that the eye sees, coarse enough for thirty frames a second. */
 const CELLS = 24;
 /** Time spent on each sheet before a frame is shown, ms. */
-const BUDGET = 8;
+const BUDGET = 7;
 /** Steps between two looks at the clock. */
 const BURST = 4;
 /** Frames in a row that must be still before the work stops. */

@@ -135,7 +135,8 @@ async function hangFrames(): Promise<number> {
     return await page.evaluate(async () => {
       const slider = [...document.querySelectorAll<HTMLInputElement>('dialog input[type=range]')].at(-1)!;
       const set = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value')!.set!;
-      const canvas = document.querySelector('canvas')!;
+      // The one with layers: the bare cloth does not change with the slider.
+      const canvas = [...document.querySelectorAll('canvas')].at(-1)!;
       let drawn = 0;
       const clear = CanvasRenderingContext2D.prototype.clearRect;
       CanvasRenderingContext2D.prototype.clearRect = function (...box) {
