@@ -22,7 +22,7 @@ function seeded(seed: number): () => number {
     return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
   };
 }
-const random = seeded(20260411);
+const random = seeded(20260416);
 /** Standard normal draw by the sum of twelve. */
 const normal = () => Array.from({ length: 12 }, random).reduce((a, b) => a + b, -6);
 

@@ -4,11 +4,13 @@ import {
   AVOIDS,
   CARES,
   choose,
+  CRITERION_IDS,
   CUTS,
   HANDS,
   questionFor,
   ROLES,
   STRETCHES,
+  type Asking,
   type Part,
   type RankedStack,
 } from '../../src/core/choose';
@@ -16,6 +18,7 @@ import { STOPS } from '../../src/core/choose/stops';
 import { CONSTRUCTIONS, FRAYS, SHEERNESS, SURFACES, TONES, WATER, WEAVES, type Fabric } from '../../src/core/cloth';
 import { FAMILIES, isFusible } from '../../src/core/layers';
 import { LIBRARY_CLOTHS, LIBRARY_LAYERS } from '../../src/core/library';
+import { SCHOOLS } from '../../src/core/schools';
 
 const cloth = (name: string): Fabric => {
   const found = LIBRARY_CLOTHS.find((each) => each.name === name);
@@ -321,12 +324,26 @@ const wish: fc.Arbitrary<Part> = fc.record(
   { requiredKeys: ['role', 'cut', 'stretch', 'care'] },
 );
 
+/** Wishes, weights, schools and a cupboard as people might set them. */
+const asking: fc.Arbitrary<Asking> = fc.record(
+  {
+    wishes: fc.record(
+      { staySheer: fc.boolean(), useMine: fc.boolean(), lead: fc.constantFrom('cost' as const, 'effort' as const) },
+      { requiredKeys: [] },
+    ),
+    weights: fc.dictionary(fc.constantFrom(...CRITERION_IDS), fc.constantFrom(0, 0.5, 2, 4)),
+    schools: fc.constantFrom({}, ...SCHOOLS.flatMap(({ id, options }) => options.map((option) => ({ [id]: option.id })))),
+    atHand: fc.subarray(LIBRARY_LAYERS.map(({ id }) => id)).map((ids) => new Set(ids)),
+  },
+  { requiredKeys: [] },
+);
+
 describe('choose, for any cloth and part', () => {
-  it('never ranks a stack that breaks a hard stop', () => {
+  it('never ranks a stack that breaks a hard stop, whatever is wished', () => {
     fc.assert(
-      fc.property(fabric, wish, (anyFabric, anyPart) => {
-        const question = questionFor(anyFabric, anyPart);
-        for (const stack of choose(anyFabric, anyPart, LIBRARY_LAYERS, { limit: 200 }).ranked) {
+      fc.property(fabric, wish, asking, (anyFabric, anyPart, anyAsking) => {
+        const question = questionFor(anyFabric, anyPart, anyAsking);
+        for (const stack of choose(anyFabric, anyPart, LIBRARY_LAYERS, { ...anyAsking, limit: 200 }).ranked) {
           for (const layer of stack.layers) {
             const duty =
               layer.family === 'topping'
@@ -344,7 +361,7 @@ describe('choose, for any cloth and part', () => {
           }
         }
       }),
-      { numRuns: 1500 },
+      { numRuns: 3000 },
     );
   });
 
