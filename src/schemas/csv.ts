@@ -31,6 +31,10 @@ export const csvImportSchema = shape({
   skipFaulty: yup.boolean().default(false),
   /** Rows whose name is in the cupboard already are left out. */
   skipSameName: yup.boolean().default(false),
-  /** What the file is called, for the note. */
-  source: text(200),
+});
+
+/** Rows that a table brought in and that are to go again. */
+export const csvUndoSchema = shape({
+  kind: oneOf(['cloths', 'layers'] as const).required(),
+  ids: yup.array().of(text(100, 1).required()).required().max(5000),
 });

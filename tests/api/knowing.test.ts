@@ -178,10 +178,14 @@ describe('tables in and out', () => {
     expect(await count()).toBe(before);
     const taken = await post('/api/csv/import', { kind: 'cloths', text, skipFaulty: true });
     expect(taken.status).toBe(201);
-    expect(taken.body).toEqual({ added: 2, leftOut: 1, sameName: 0 });
+    expect(taken.body).toMatchObject({ added: 2, leftOut: 1, sameName: 0 });
     expect(await count()).toBe(before + 2);
     const again = await post('/api/csv/import', { kind: 'cloths', text, skipFaulty: true, skipSameName: true });
-    expect(again.body).toEqual({ added: 0, leftOut: 1, sameName: 2 });
+    expect(again.body).toEqual({ added: 0, leftOut: 1, sameName: 2, ids: [] });
+    const undone = await post('/api/csv/undo', { kind: 'cloths', ids: taken.body.ids });
+    expect(undone.body).toEqual({ removed: 2 });
+    expect(await count()).toBe(before);
+    expect((await post('/api/csv/undo', { kind: 'cloths', ids: ['nobody'] })).status).toBe(404);
   });
 
   it('what is saved as a table can be brought in again without a fault', async () => {

@@ -168,6 +168,16 @@ test('a table is looked at before it is kept, and nothing is half brought in', a
   await expect(page.getByRole('row', { name: /Pier stripe/ })).toContainText('140 g/m²');
   await page.getByLabel('Search').fill('lighthouse');
   await expect(page.getByText('Nothing in the cupboard has all of those words.')).toBeVisible();
+
+  // Brought in by mistake: taken back in one go.
+  await open(page, '/cupboard/tables');
+  await page.getByLabel('Or paste it here').fill('name;gsm\nWrong list;100\nWrong too;110');
+  await page.getByRole('button', { name: 'Bring in 2 cloths' }).click();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByText('2 cloths brought in.')).toBeHidden();
+  await open(page, '/cupboard');
+  await page.getByLabel('Search').fill('wrong list');
+  await expect(page.getByText('Nothing in the cupboard has all of those words.')).toBeVisible();
 });
 
 test('jig, swatch and gauge are saved for printing', async ({ page }) => {

@@ -5,17 +5,24 @@ import { call, type ApiError, plainMessage } from '../../ui/api';
 import { CheckField } from '../../ui/form-fields';
 import { counted } from '../../ui/text';
 
+/** What a table brought in. */
+interface Brought {
+  added: number;
+  leftOut: number;
+  sameName: number;
+  ids: string[];
+}
+
 /** Cloths or layers from a spreadsheet and back: match the columns, see every row, bring in all or nothing. */
 export default function CsvView({ startKind }: { startKind: TableKind }) {
   const [kind, setKind] = useState<TableKind>(startKind);
   const [text, setText] = useState('');
-  const [source, setSource] = useState('');
   const [mapping, setMapping] = useState<Mapping>();
   const [preview, setPreview] = useState<TablePreview>();
   const [fault, setFault] = useState<string>();
   const [skipFaulty, setSkipFaulty] = useState(false);
   const [skipSameName, setSkipSameName] = useState(true);
-  const [done, setDone] = useState<{ added: number; leftOut: number; sameName: number }>();
+  const [done, setDone] = useState<Brought>();
   const [busy, setBusy] = useState(false);
   const picker = useRef<HTMLInputElement>(null);
   const noun = kind === 'cloths' ? 'cloth' : 'layer';
@@ -45,9 +52,8 @@ export default function CsvView({ startKind }: { startKind: TableKind }) {
     };
   }, [kind, text, mapping]);
 
-  const take = (next: string, from: string) => {
+  const take = (next: string) => {
     setText(next);
-    setSource(from);
     setMapping(undefined);
     setDone(undefined);
   };
@@ -55,17 +61,27 @@ export default function CsvView({ startKind }: { startKind: TableKind }) {
     setBusy(true);
     setFault(undefined);
     try {
-      const answer = await call<{ added: number; leftOut: number; sameName: number }>('POST', '/api/csv/import', {
+      const answer = await call<Brought>('POST', '/api/csv/import', {
         kind,
         text,
         ...(preview ? { mapping: preview.mapping } : {}),
         skipFaulty,
         skipSameName,
-        source,
       });
       setDone(answer);
       setText('');
       setPreview(undefined);
+    } catch (error) {
+      setFault(plainMessage(error as ApiError));
+    } finally {
+      setBusy(false);
+    }
+  };
+  const takeBack = async ({ ids }: Brought) => {
+    setBusy(true);
+    try {
+      await call('POST', '/api/csv/undo', { kind, ids });
+      setDone(undefined);
     } catch (error) {
       setFault(plainMessage(error as ApiError));
     } finally {
@@ -124,7 +140,7 @@ export default function CsvView({ startKind }: { startKind: TableKind }) {
               event.target.value = '';
               if (!file) return;
               if (file.size > 5_000_000) setFault(`“${file.name}” is larger than 5 MB. Bring it in in parts.`);
-              else void file.text().then((read) => take(read, file.name));
+              else void file.text().then((read) => take(read));
             }}
           />
           <button type="button" className="btn btn-primary mt-3 w-full" onClick={() => picker.current?.click()}>
@@ -140,7 +156,7 @@ export default function CsvView({ startKind }: { startKind: TableKind }) {
                   ? 'name;weight;fibres\nHarbour check;165;100 cotton'
                   : 'name;family;form;weight;thickness;bending length\nMy veil;nonwoven;fusible;20;0.1;22'
               }
-              onChange={(e) => take(e.target.value, 'pasted')}
+              onChange={(e) => take(e.target.value)}
             />
           </label>
           {fault && (
@@ -149,11 +165,18 @@ export default function CsvView({ startKind }: { startKind: TableKind }) {
             </p>
           )}
           {done && (
-            <p role="status" className="mt-2 rounded-box border-2 border-success p-3">
-              <strong>{counted(done.added, noun)} brought in.</strong>
-              {done.leftOut > 0 && ` ${counted(done.leftOut, 'faulty row')} left out.`}
-              {done.sameName > 0 && ` ${counted(done.sameName, 'row')} left out because the name is there already.`}
-            </p>
+            <>
+              <p role="status" className="mt-2 rounded-box border-2 border-success p-3">
+                <strong>{counted(done.added, noun)} brought in.</strong>
+                {done.leftOut > 0 && ` ${counted(done.leftOut, 'faulty row')} left out.`}
+                {done.sameName > 0 && ` ${counted(done.sameName, 'row')} left out because the name is there already.`}
+              </p>
+              {done.added > 0 && (
+                <button type="button" className="btn mt-2" disabled={busy} onClick={() => void takeBack(done)}>
+                  Undo
+                </button>
+              )}
+            </>
           )}
         </section>
         <section aria-label="Preview" className="min-w-0">

@@ -1,10 +1,4 @@
-import {
-  bendingLengthFromDrop,
-  bendingLengthFromOverhang,
-  flexuralRigidity,
-  JIG_ANGLE,
-  overhangFromBendingLength,
-} from '../../cloth';
+import { bendingLengthFromDrop, bendingLengthFromOverhang, JIG_ANGLE, overhangFromBendingLength } from '../../cloth';
 import { InputError } from '../../input-error';
 import { choiceOf, numberOf, type ClothTest, type Figure, type Readings, type TestField } from '../cloth-test';
 
@@ -133,9 +127,4 @@ function feelWord(bendingLength: number): string {
   if (bendingLength < 26) return 'soft';
   if (bendingLength < 38) return 'firm';
   return bendingLength < 60 ? 'crisp' : 'rigid';
-}
-
-/** Rigidity that goes with a bending length, for showing, µN·m. */
-export function rigidityFor(arealDensity: number, bendingLength: number): number {
-  return flexuralRigidity(arealDensity, bendingLength);
 }

@@ -20,7 +20,7 @@ export const POST = jsonEndpoint(
     const db = database();
     const known = new Set((kind === 'cloths' ? cloths : layers).list(db).map(({ name }) => name.toLowerCase()));
     return db.transaction(() => {
-      let added = 0;
+      const ids: string[] = [];
       let same = 0;
       for (const { record, name } of table.rows) {
         if (!record) continue;
@@ -28,11 +28,13 @@ export const POST = jsonEndpoint(
           same++;
           continue;
         }
-        if (kind === 'cloths') cloths.insert(db, { ...record, origin: 'own', tests: {} } as unknown as ClothFields);
-        else layers.insert(db, { ...record, origin: 'own' } as unknown as LayerFields);
-        added++;
+        const made =
+          kind === 'cloths'
+            ? cloths.insert(db, { ...record, origin: 'own', tests: {} } as unknown as ClothFields)
+            : layers.insert(db, { ...record, origin: 'own' } as unknown as LayerFields);
+        ids.push(made.id);
       }
-      return { added, leftOut: table.faulty, sameName: same };
+      return { added: ids.length, leftOut: table.faulty, sameName: same, ids };
     })();
   },
   { status: 201, limit: BUNDLE_LIMIT },
