@@ -181,7 +181,7 @@ const parts = projects.flatMap(({ id: projectId, parts: all }) =>
     allowances: part.allowances ?? [10, 10, 10, 10],
     fold: part.fold ?? null,
     count: part.count,
-    stack: part.stage === 'wished' ? null : { ...kept(best(part.clothId, part.wish)), ...(part.id === 'tq-wc-front' ? { setting: { ironDots: 2, seconds: 10, steam: false, cover: 'cloth' } } : {}) },
+    stack: part.stage === 'wished' ? null : { ...kept(best(part.clothId, part.wish)), ...(part.id === 'tq-wc-front' ? { setting: { materialId: best(part.clothId, part.wish).layers[0]!.materialId, ironDots: 2, seconds: 10, steam: false, cover: 'cloth' } } : {}) },
     glueUp: true,
     cutDone: part.stage === 'cut' || part.stage === 'filed',
   })),

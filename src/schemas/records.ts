@@ -6,6 +6,7 @@ import { PIECE_KINDS } from '../core/shape';
 import { fabricFields, partSchema, schoolsSchema } from './choose';
 import { number, oneOf, shape, text } from './rules';
 import { scrapSchema } from './scraps';
+import { day, predicted, pressFields } from './shared';
 
 const version = number({ min: 1, integer: true });
 /** Name of a thing: something is written. */
@@ -29,8 +30,6 @@ const readings = yup
           (each) => (typeof each === 'number' && Number.isFinite(each)) || (typeof each === 'string' && each.length <= 40),
         )),
   );
-const day = yup.string().matches(/^\d{4}-\d{2}-\d{2}$/, ({ value }) => `must be a date such as 2026-05-31, saw ${String(value)}`);
-
 /** A test of a cloth; readings that are null take the test back. */
 export const clothTestSchema = shape({
   readings: readings.nullable().defined('is missing'),
@@ -112,23 +111,11 @@ export const stackSchema = shape({
     .required()
     .min(1, 'must hold at least one layer')
     .max(6, 'must hold at most 6 layers'),
-  predicted: shape({
-    bendingLength: number({ above: 0 }).required(),
-    low: number({ above: 0 }).required(),
-    high: number({ above: 0 }).required(),
-    rigidity: number({ min: 0 }).required(),
-    arealDensity: number({ above: 0 }).required(),
-    thickness: number({ min: 0 }).required(),
-  }).required(),
+  predicted: predicted.required(),
   reasons: yup.array().of(text(400).required()).required().max(30),
   cautions: yup.array().of(text(400).required()).required().max(30),
   schools: schoolsSchema,
-  setting: shape({
-    ironDots: number({ min: 0, max: 3, integer: true }).required(),
-    seconds: number({ min: 0, max: 600 }).required(),
-    steam: yup.boolean().required(),
-    cover: oneOf([...COVERS, 'shoe'] as const).required(),
-  }).default(undefined),
+  setting: shape({ materialId: id.required(), ...pressFields }).default(undefined),
 })
   .nullable()
   .default(null);

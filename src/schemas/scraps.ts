@@ -2,8 +2,8 @@ import * as yup from 'yup';
 import { HANDS } from '../core/choose';
 import { AMOUNTS, GRIDS } from '../core/scrap';
 import { number, oneOf, shape, text } from './rules';
+import { day, predicted, pressFields } from './shared';
 
-const day = yup.string().matches(/^\d{4}-\d{2}-\d{2}$/, ({ value }) => `must be a date such as 2026-05-31, saw ${String(value)}`);
 const note = text(1000).default('');
 const peel = number({ min: 1, max: 5, integer: true }).nullable().default(null);
 const shrink = number({ min: -10, max: 60 }).nullable().default(null);
@@ -24,12 +24,16 @@ export const scrapReadingSchema = shape({
   note,
 });
 
-const settingSchema = shape({
-  ironDots: number({ min: 0, max: 3, integer: true }).required(),
-  seconds: number({ min: 0, max: 600 }).required(),
-  steam: yup.boolean().required(),
-  cover: text(20, 1).required(),
-});
+/** What was seen after the wash. */
+const washFields = {
+  doneOn: day.required(),
+  peel,
+  bubbles: oneOf(AMOUNTS).default('none'),
+  shrink,
+  overhang,
+  outcome: oneOf(['good', 'fair', 'poor'] as const).required(),
+  note,
+};
 
 /** A scrap as it travels in a bundle. */
 export const scrapSchema = shape({
@@ -39,16 +43,10 @@ export const scrapSchema = shape({
   clothName: text(120, 1).required(),
   stackTitle: text(400, 1).required(),
   layerIds: yup.array().of(text(100, 1).required()).required().max(6),
-  predicted: shape({
-    bendingLength: number({ above: 0 }).required(),
-    low: number({ above: 0 }).required(),
-    high: number({ above: 0 }).required(),
-    rigidity: number({ min: 0 }).required(),
-    arealDensity: number({ above: 0 }).required(),
-    thickness: number({ min: 0 }).required(),
-  }).required(),
+  predicted: predicted.required(),
   plan: shape({
     grid: oneOf(GRIDS).required(),
+    materialId: text(100, 1).nullable().default(null),
     width: number({ above: 0, max: 2000 }).required(),
     height: number({ above: 0, max: 2000 }).required(),
     cellWidth: number({ above: 0, max: 2000 }).required(),
@@ -62,7 +60,7 @@ export const scrapSchema = shape({
           name: text(4, 2).required(),
           row: number({ min: 0, max: 2, integer: true }).required(),
           column: number({ min: 0, max: 2, integer: true }).required(),
-          setting: settingSchema.required(),
+          setting: shape(pressFields).required(),
         }).required(),
       )
       .required()
@@ -77,17 +75,7 @@ export const scrapSchema = shape({
   chosen: text(4, 2).nullable().default(null),
   filedOn: day.nullable().default(null),
   washDue: day.nullable().default(null),
-  wash: shape({
-    doneOn: day.required(),
-    peel,
-    bubbles: oneOf(AMOUNTS).default('none'),
-    shrink,
-    overhang,
-    outcome: oneOf(['good', 'fair', 'poor'] as const).required(),
-    note,
-  })
-    .nullable()
-    .default(null),
+  wash: shape(washFields).nullable().default(null),
 });
 
 /** Readings of one field; null takes them back. */
@@ -106,12 +94,6 @@ export const scrapFileSchema = shape({
 });
 
 export const scrapWashSchema = shape({
-  doneOn: day.required(),
-  peel,
-  bubbles: oneOf(AMOUNTS).default('none'),
-  shrink,
-  overhang,
-  outcome: oneOf(['good', 'fair', 'poor'] as const).required(),
-  note,
+  ...washFields,
   version,
 });

@@ -5,14 +5,14 @@ import { InputError } from '../core/input-error';
 import type { Cover, ChosenLayer } from '../core/layers';
 import { schoolsOf } from '../core/schools';
 import { faultsOf, outcomeOf, PEELS, scrapPlan, type Grid, type ScrapReading } from '../core/scrap';
-import { COVER_WORDS, IRON_WORDS, type Step } from '../core/steps';
+import { COVER_WORDS, HEAT_SAFETY, pressSetting, pressWords, settingWords, type PressSetting } from '../core/steps';
 import type { scrapCellSchema, scrapFileSchema, scrapWashSchema } from '../schemas/scraps';
-import { benchRuns, START_STATE, type BenchRun } from '../store/bench-runs';
+import { benchRuns, START_STATE, type BenchRun, type BenchStep } from '../store/bench-runs';
 import { cloths } from '../store/cloths';
 import { database } from '../store/database';
 import { StaleError } from '../store/errors';
 import { layers } from '../store/layers';
-import { logEntries, withMeasured } from '../store/log';
+import { logEntries, withMeasured, type LogFields } from '../store/log';
 import { parts } from '../store/parts';
 import { scraps, type Scrap } from '../store/scraps';
 import { readSettings } from '../store/settings';
@@ -62,6 +62,8 @@ export function readScrap(id: string, { cell, reading, version }: InferType<type
       'cell',
       `must be one of ${scrap.plan.cells.map(({ name }) => name).join(', ')}; saw ${JSON.stringify(cell)}`,
     );
+  if (scrap.filedOn !== null)
+    throw new InputError('scrap', `was filed on ${scrap.filedOn} and stays as it was read; start another scrap to read again`);
   const { [cell]: _old, ...others } = scrap.readings;
   return scraps.update(
     db,
@@ -82,6 +84,31 @@ function noteOf(reading: ScrapReading): string {
   return words.join('; ');
 }
 
+/** Files what a scrap showed, with what was expected of the pair. */
+function fileEntry(
+  { clothId, clothName, stackTitle, layerIds, predicted }: Scrap,
+  setting: PressSetting,
+  { faults, ...seen }: Pick<LogFields, 'partId' | 'doneOn' | 'title' | 'outcome' | 'overhang' | 'note'> & { faults: string[] },
+): void {
+  logEntries.insert(
+    database(),
+    withMeasured({
+      ...seen,
+      benchRunId: null,
+      kind: 'scrap',
+      clothId,
+      clothName,
+      stackTitle,
+      layerIds,
+      settings: { ...setting, cover: (setting.cover === 'shoe' ? 'none' : setting.cover) as Cover },
+      checks: { held: [], failed: faults },
+      predictedBendingLength: predicted.bendingLength,
+      predictedLow: predicted.low,
+      predictedHigh: predicted.high,
+    }),
+  );
+}
+
 /**
  * Takes a field's setting for the real piece and files the scrap: a logbook entry, the reminder of the wash, and
  * the setting on the part, all together.
@@ -91,39 +118,28 @@ export function fileScrap(id: string, { chosen, doneOn, washDue, version }: Infe
   return db.transaction(() => {
     const scrap = scraps.get(db, id);
     if (scrap.version !== version) throw new StaleError(scrap);
+    if (scrap.filedOn !== null) throw new InputError('scrap', `was filed on ${scrap.filedOn} already`);
     const cell = scrap.plan.cells.find(({ name }) => name === chosen);
     const reading = scrap.readings[chosen];
     if (!cell || !reading) throw new InputError('chosen', `must be a field that was read, saw ${JSON.stringify(chosen)}`);
     const { setting } = cell;
     const part = parts.get(db, scrap.partId);
-    logEntries.insert(
-      db,
-      withMeasured({
-        partId: scrap.partId,
-        benchRunId: null,
-        kind: 'scrap',
-        doneOn,
-        title: `${part.name}, scrap${scrap.plan.cells.length > 1 ? ` ${chosen}` : ''}`,
-        clothId: scrap.clothId,
-        clothName: scrap.clothName,
-        stackTitle: scrap.stackTitle,
-        layerIds: scrap.layerIds,
-        settings: { ...setting, cover: (setting.cover === 'shoe' ? 'none' : setting.cover) as Cover },
-        checks: { held: [], failed: faultsOf(reading) },
-        outcome: outcomeOf(reading),
-        predictedBendingLength: scrap.predicted.bendingLength,
-        predictedLow: scrap.predicted.low,
-        predictedHigh: scrap.predicted.high,
-        overhang: reading.overhangAfter,
-        note: noteOf(reading),
-      }),
-    );
+    fileEntry(scrap, setting, {
+      partId: part.id,
+      doneOn,
+      title: `${part.name}, scrap${scrap.plan.cells.length > 1 ? ` ${chosen}` : ''}`,
+      faults: faultsOf(reading),
+      outcome: outcomeOf(reading),
+      overhang: reading.overhangAfter,
+      note: noteOf(reading),
+    });
     if (
       part.stack &&
       part.stack.layers.map(({ materialId }) => materialId).join() === scrap.layerIds.join() &&
-      setting.seconds > 0
+      scrap.plan.materialId !== null
     ) {
-      parts.update(db, part.id, { ...part, stack: { ...part.stack, setting } }, part.version);
+      const found = { ...setting, materialId: scrap.plan.materialId };
+      parts.update(db, part.id, { ...part, stack: { ...part.stack, setting: found } }, part.version);
     }
     return scraps.update(db, id, { ...scrap, chosen, filedOn: doneOn, washDue }, version);
   })();
@@ -137,6 +153,7 @@ export function washScrap(id: string, { version, ...wash }: InferType<typeof scr
     if (scrap.version !== version) throw new StaleError(scrap);
     if (scrap.filedOn === null || scrap.chosen === null)
       throw new InputError('scrap', 'is not filed yet; read and file it before its wash');
+    if (scrap.wash !== null) throw new InputError('scrap', `was looked at after its wash on ${scrap.wash.doneOn} already`);
     const { setting } = scrap.plan.cells.find(({ name }) => name === scrap.chosen)!;
     const part = parts.find(db, scrap.partId);
     const faults = [
@@ -144,28 +161,15 @@ export function washScrap(id: string, { version, ...wash }: InferType<typeof scr
       wash.bubbles === 'none' ? '' : 'bubbles',
       (wash.shrink ?? 0) >= 1 ? `shrank ${Math.round(wash.shrink!)} %` : '',
     ].filter(Boolean);
-    logEntries.insert(
-      db,
-      withMeasured({
-        partId: part ? scrap.partId : null,
-        benchRunId: null,
-        kind: 'scrap',
-        doneOn: wash.doneOn,
-        title: `${part?.name ?? scrap.clothName}, scrap after the wash`,
-        clothId: scrap.clothId,
-        clothName: scrap.clothName,
-        stackTitle: scrap.stackTitle,
-        layerIds: scrap.layerIds,
-        settings: { ...setting, cover: (setting.cover === 'shoe' ? 'none' : setting.cover) as Cover },
-        checks: { held: [], failed: faults },
-        outcome: wash.outcome,
-        predictedBendingLength: scrap.predicted.bendingLength,
-        predictedLow: scrap.predicted.low,
-        predictedHigh: scrap.predicted.high,
-        overhang: wash.overhang,
-        note: wash.note,
-      }),
-    );
+    fileEntry(scrap, setting, {
+      partId: part?.id ?? null,
+      doneOn: wash.doneOn,
+      title: `${part?.name ?? scrap.clothName}, scrap after the wash`,
+      faults,
+      outcome: wash.outcome,
+      overhang: wash.overhang,
+      note: wash.note,
+    });
     return scraps.update(db, id, { ...scrap, wash: wash as Scrap['wash'] }, version);
   })();
 }
@@ -176,48 +180,55 @@ export function startScrapBench(id: string): BenchRun {
   const scrap = scraps.get(db, id);
   const open = benchRuns.list(db, 'scrap_id = ? AND finished_at IS NULL', [id], 'created_at DESC')[0];
   if (open) return open;
-  const { part } = ready(scrap.partId);
+  const { part, chosen, cloth, stack } = ready(scrap.partId);
   const { plan } = scrap;
-  const outline: [number, number][] = [
+  const schools = schoolsOf(readSettings(db).settings.schools, stack.schools);
+  const rectangle = (width: number, height: number): [number, number][] => [
     [0, 0],
-    [plan.width, 0],
-    [plan.width, plan.height],
-    [0, plan.height],
+    [width, 0],
+    [width, height],
+    [0, height],
   ];
+  const several = plan.cells.length > 1;
   const pressed = plan.cells.filter(({ setting }) => setting.seconds > 0);
-  const steps: Step[] = [
+  const others = chosen.filter(({ material }) => material.id !== plan.materialId);
+  const steps: BenchStep[] = [
     {
       id: 'cut',
       stage: 'cut',
       kind: 'do',
-      title: `Cut ${plan.width} × ${plan.height} mm of cloth, and of each layer`,
-      detail:
-        plan.cells.length > 1
-          ? `Mark ${plan.rows} × ${plan.columns} fields of ${plan.cellWidth} × ${plan.cellHeight} mm on the wrong side and write A1, A2 … into them. Take the overhang of the bare cloth first.`
-          : 'Along the grain. Take the overhang of the bare cloth first.',
+      title: several
+        ? `Cut ${plan.cells.length} pieces of ${plan.cellWidth} × ${plan.cellHeight} mm, of cloth and of each layer`
+        : `Cut ${plan.width} × ${plan.height} mm of cloth, and of each layer`,
+      detail: `Along the grain.${several ? ' Write A1, A2 … on the wrong sides and keep them apart: an iron covers more than one.' : ''} Take the overhang of the bare cloth first.`,
     },
-    ...pressed.flatMap(({ name, setting }): Step[] => [
-      {
-        id: `press-${name}`,
-        stage: 'apply',
-        kind: 'press',
-        seconds: setting.seconds,
-        title: `${plan.cells.length > 1 ? `Field ${name}` : 'Press it'}: ${IRON_WORDS[setting.ironDots]}, ${setting.seconds} s`,
-        detail: `${setting.steam ? 'With steam' : 'Dry'}, ${COVER_WORDS[setting.cover]}. Only this field; lift straight up.`,
-        safety: 'The iron and its steam burn: fingers clear, and off while it cools or is cleaned.',
-      },
-    ]),
-    ...(pressed.length === 0
-      ? [
-          {
-            id: 'put-on',
-            stage: 'apply',
-            kind: 'do',
-            title: 'Put the layers on as you will on the piece',
-            detail: scrap.stackTitle,
-          } as Step,
-        ]
-      : []),
+    ...others.map(({ material }): BenchStep => ({
+      id: `with-${material.id}`,
+      stage: 'apply',
+      kind: 'do',
+      title: `Put ${material.name.charAt(0).toLowerCase()}${material.name.slice(1)} on as you will on the piece`,
+      detail:
+        material.leaflet.seconds > 0
+          ? `By its own leaflet: ${pressWords(pressSetting(material, cloth, schools), schools)}`
+          : 'The same on every piece, so that only the settings differ.',
+    })),
+    ...pressed.map(({ name, row, column, setting }): BenchStep => ({
+      id: `press-${name}`,
+      stage: 'apply',
+      kind: 'press',
+      seconds: setting.seconds,
+      title: several ? `Piece ${name}: ${settingWords(setting)}` : `Press it: ${settingWords(setting)}`,
+      detail: `${COVER_WORDS[setting.cover]!.charAt(0).toUpperCase()}${COVER_WORDS[setting.cover]!.slice(1)}. One stop, straight down and straight up.`,
+      safety: HEAT_SAFETY,
+      // Rows run downward on the card, upward in the drawing.
+      stops: [
+        {
+          x: column * plan.cellWidth,
+          y: (plan.rows - 1 - row) * plan.cellHeight,
+          rotation: 0,
+        },
+      ],
+    })),
     {
       id: 'cool',
       stage: 'apply',
@@ -234,8 +245,8 @@ export function startScrapBench(id: string): BenchRun {
       partName: `${part.name}, scrap`,
       clothName: scrap.clothName,
       stackTitle: scrap.stackTitle,
-      outline,
-      plate: outline,
+      outline: rectangle(plan.width, plan.height),
+      plate: rectangle(plan.cellWidth, plan.cellHeight),
       steps,
     },
     state: START_STATE,

@@ -1,7 +1,7 @@
 import type { Part as PartWish } from '../core/choose';
 import type { Extent, Predicted } from '../core/layers';
 import type { Schools } from '../core/schools';
-import type { PressSetting } from '../core/steps';
+import type { FoundSetting } from '../core/steps';
 import type { PieceShape } from '../core/shape';
 import { Table, column, type Kept } from './table';
 
@@ -15,8 +15,8 @@ export interface KeptStack {
   cautions: string[];
   /** Ways of working that were switched for this part. */
   schools?: Partial<Schools>;
-  /** Setting that a scrap test found best; it goes before the leaflet's. */
-  setting?: PressSetting;
+  /** Setting that a scrap test found best for one of the layers; it goes before the leaflet's. */
+  setting?: FoundSetting;
 }
 
 export interface PartFields {

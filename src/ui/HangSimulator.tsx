@@ -1,4 +1,5 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
+import { lastingLayers, type Role } from '../core/choose';
 import type { Fabric } from '../core/cloth';
 import { shearStiffness, type Support } from '../core/drape';
 import { scaleMaterial, stackStiffness, type Material } from '../core/layers';
@@ -14,8 +15,11 @@ interface Props {
   fabric: Fabric;
   clothName: string;
   stackTitle: string;
-  /** Layers that stay, outermost first. */
+  role: Role;
+  /** Layers, outermost first. */
   layerIds: string[];
+  /** Bending length that the answer shows, mm. */
+  expected: number;
   onClose: () => void;
 }
 
@@ -27,7 +31,7 @@ const VIEWS: [View, string][] = [
 ];
 
 /** A square of the cloth, without and with its layers, hung where it can be looked at from all sides. */
-export default function HangSimulator({ fabric, clothName, stackTitle, layerIds, onClose }: Props) {
+export default function HangSimulator({ fabric, clothName, stackTitle, role, layerIds, expected, onClose }: Props) {
   const dialog = useRef<HTMLDialogElement>(null);
   const units = useUnits();
   const [materials, setMaterials] = useState<Material[]>();
@@ -44,12 +48,18 @@ export default function HangSimulator({ fabric, clothName, stackTitle, layerIds,
   }, [layerIds]);
 
   const predicted = useMemo(() => {
-    const layers =
-      percent === 0
-        ? []
-        : (materials ?? []).filter((m) => m.ends === 'stays' || m.ends === 'cut').map((m) => scaleMaterial(m, percent / 100));
+    const lasting = lastingLayers(role, materials ?? []);
+    const layers = percent === 0 ? [] : lasting.map((material) => scaleMaterial(material, percent / 100));
     const bare = stackStiffness(fabric, []);
-    const stack = stackStiffness(fabric, layers);
+    const model = stackStiffness(fabric, layers);
+    // What the logbook knows of this very stack corrects its model, at any weight of the layer in the same measure.
+    const known = percent === 0 || !materials ? 1 : expected / stackStiffness(fabric, lasting).bendingLength;
+    const stack = {
+      bendingLength: model.bendingLength * known,
+      low: model.low * known,
+      high: model.high * known,
+      arealDensity: model.arealDensity,
+    };
     return {
       bare,
       stack,
@@ -58,7 +68,7 @@ export default function HangSimulator({ fabric, clothName, stackTitle, layerIds,
         { bendingLength: stack.bendingLength, shearStiffness: shearStiffness(fabric, layers), arealDensity: stack.arealDensity },
       ],
     };
-  }, [fabric, materials, percent]);
+  }, [fabric, materials, percent, role, expected]);
   const frames = useDrape(predicted.sheets, materials && view !== 'strip' ? view : undefined);
   const words = (index: number) => {
     const frame = frames[index];

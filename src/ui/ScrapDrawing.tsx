@@ -1,25 +1,25 @@
 import type { Outcome, ScrapPlan } from '../core/scrap';
+import { settingWords } from '../core/steps';
 
 interface Props {
   plan: ScrapPlan;
-  /** Outcome of each field that was read. */
+  /** Outcome of each piece that was read. */
   outcomes: Record<string, Outcome>;
   chosen: string | null;
   open: string;
   onOpen: (name: string) => void;
 }
 
-const IRON = ['', 'cool', 'medium', 'hot'];
 const MARK: Record<Outcome, string> = { good: '●', fair: '◐', poor: '○' };
 const FILL: Record<Outcome, string> = { good: 'var(--moss)', fair: 'var(--basting)', poor: 'var(--pin)' };
 
-/** The scrap with its fields; a field is opened by a tap. Longer pressing to the right, hotter downward. */
+/** The scrap with its pieces; one is opened by a tap. Longer pressing to the right, hotter downward. */
 export default function ScrapDrawing({ plan, outcomes, chosen, open, onOpen }: Props) {
   const { cells, columns, rows } = plan;
   return (
     <div
       role="group"
-      aria-label={`The scrap, ${plan.width} by ${plan.height} mm, with ${cells.length} ${cells.length === 1 ? 'field' : 'fields'}`}
+      aria-label={`The scrap, ${plan.width} by ${plan.height} mm, in ${cells.length} ${cells.length === 1 ? 'piece' : 'pieces'}`}
       className="grid gap-1 rounded border-2 border-dashed border-base-content/60 bg-base-300/60 p-1"
       style={{
         gridTemplateColumns: `repeat(${columns}, minmax(0, 1fr))`,
@@ -44,13 +44,7 @@ export default function ScrapDrawing({ plan, outcomes, chosen, open, onOpen }: P
                 </span>
               )}
             </span>
-            {setting.seconds > 0 ? (
-              <span className="block text-[0.92rem]">
-                {IRON[setting.ironDots]}, {setting.seconds}&nbsp;s{setting.steam ? ', steam' : ''}
-              </span>
-            ) : (
-              <span className="block text-[0.92rem]">not pressed</span>
-            )}
+            <span className="block text-[0.92rem]">{settingWords(setting).replace(/ (?=s,)/g, '\u00a0')}</span>
             {chosen === name && <span className="block text-[0.92rem] font-semibold text-success">taken</span>}
           </button>
         );

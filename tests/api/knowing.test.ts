@@ -294,7 +294,7 @@ describe('scrap tests', () => {
 
     // The part keeps the setting, and the bench uses it.
     const kept = (await send('GET', `/api/parts/${part.id}`)).body;
-    expect(kept.stack.setting).toEqual(scrap.plan.cells[4].setting);
+    expect(kept.stack.setting).toEqual({ ...scrap.plan.cells[4].setting, materialId: stack.layers[0].materialId });
     const bench = (await send('POST', `/api/parts/${part.id}/bench`)).body;
     expect(bench.plan.steps.find(({ kind }: { kind: string }) => kind === 'press').seconds).toBe(
       scrap.plan.cells[4].setting.seconds,
@@ -307,6 +307,16 @@ describe('scrap tests', () => {
     expect(again.memory.share).toBeGreaterThan(0.2);
     expect(Math.abs(again.predicted.bendingLength - 35)).toBeLessThan(Math.abs(stack.predicted.bendingLength - 35));
 
+    // What is filed stays as it was: neither filed twice nor read anew.
+    const twice = await send('PUT', `/api/scraps/${scrap.id}/file`, {
+      chosen: good,
+      doneOn: '2026-05-03',
+      version: filed.body.version,
+    });
+    expect([twice.status, twice.body.error.field]).toEqual([400, 'scrap']);
+    const late = await send('PUT', `/api/scraps/${scrap.id}/cell`, { cell: good, reading, version: filed.body.version });
+    expect([late.status, late.body.error.field]).toEqual([400, 'scrap']);
+
     const washed = await send('PUT', `/api/scraps/${scrap.id}/wash`, {
       doneOn: '2026-05-10',
       outcome: 'poor',
@@ -315,6 +325,12 @@ describe('scrap tests', () => {
       version: filed.body.version,
     });
     expect(washed.body.wash).toMatchObject({ outcome: 'poor', bubbles: 'much' });
+    const rewashed = await send('PUT', `/api/scraps/${scrap.id}/wash`, {
+      doneOn: '2026-05-11',
+      outcome: 'good',
+      version: washed.body.version,
+    });
+    expect([rewashed.status, rewashed.body.error.field]).toEqual([400, 'scrap']);
     const { log } = (await send('GET', '/api/log')).body as { log: { partId: string; title: string }[] };
     expect(log.filter(({ partId }) => partId === part.id).map(({ title }) => title)).toEqual([
       'Scrap collar, scrap after the wash',
@@ -329,7 +345,10 @@ describe('scrap tests', () => {
     const bench = (await send('POST', `/api/scraps/${scrap.id}/bench`)).body;
     expect(bench.scrapId).toBe(scrap.id);
     expect(bench.id).not.toBe(own.id);
-    expect(bench.plan.steps.filter(({ kind }: { kind: string }) => kind === 'press')).toHaveLength(3);
+    const presses = bench.plan.steps.filter(({ kind }: { kind: string }) => kind === 'press');
+    expect(presses).toHaveLength(3);
+    // One stop each, on a piece of its own, so that the drawing and the counter are right.
+    expect(presses.map(({ stops }: { stops: { x: number }[] }) => stops.map(({ x }) => x))).toEqual([[0], [50], [100]]);
     expect((await send('POST', `/api/scraps/${scrap.id}/bench`)).body.id).toBe(bench.id);
     expect((await send('POST', `/api/parts/${part.id}/bench`)).body.id).toBe(own.id);
     const card = await fetch(`${inject('base')}/api/scraps/${scrap.id}/card.pdf`);

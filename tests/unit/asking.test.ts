@@ -4,6 +4,7 @@ import {
   choose,
   CRITERIA,
   CRITERION_IDS,
+  lastingLayers,
   questionFor,
   ROLES,
   sensitivity,
@@ -203,9 +204,104 @@ describe('schools of practice', () => {
     const steps = stackSteps({
       ...input,
       schools: schoolsOf({ heat: 'long' }),
-      found: { ironDots: 2, seconds: 7, steam: false, cover: 'paper' },
+      found: { materialId: fusible.id, ironDots: 2, seconds: 7, steam: false, cover: 'paper' },
     });
     expect(steps.find(({ kind }) => kind === 'press')).toMatchObject({ seconds: 7 });
+  });
+});
+
+describe('a setting that was found, in a stack of several layers', () => {
+  const woven = layer('medium-woven-fusible-60-g');
+  const fleece = LIBRARY_LAYERS.find(({ family, form }) => family === 'fleece' && form === 'fusible')!;
+  const pressed = (found?: StepsFor['found']) =>
+    stackSteps({
+      fabric: poplin,
+      layers: [woven, fleece].map((material) => ({ material, extent: 'full' as const, angle: 0 })),
+      stitched: false,
+      floats: false,
+      bias: false,
+      washed: true,
+      cutAlready: false,
+      schools: DEFAULT_SCHOOLS,
+      ...(found ? { found } : {}),
+    })
+      .filter(({ kind }) => kind === 'press')
+      .map(({ seconds }) => seconds);
+
+  it('is for its own layer; the other keeps its leaflet', () => {
+    expect(pressed()).toEqual([woven.leaflet.seconds, fleece.leaflet.seconds]);
+    expect(pressed({ materialId: woven.id, ironDots: 2, seconds: 7, steam: true, cover: 'damp-cloth' })).toEqual([
+      7,
+      fleece.leaflet.seconds,
+    ]);
+    expect(pressed({ materialId: fleece.id, ironDots: 2, seconds: 18, steam: true, cover: 'damp-cloth' })).toEqual([
+      woven.leaflet.seconds,
+      18,
+    ]);
+    expect(pressed({ materialId: 'another', ironDots: 2, seconds: 18, steam: true, cover: 'damp-cloth' })).toEqual(pressed());
+  });
+
+  it('a liquid that is pressed dry follows its leaflet, whatever the school of heat', () => {
+    const starch = layer('light-starch-sprayed');
+    const [step] = stackSteps({
+      fabric: poplin,
+      layers: [{ material: starch, extent: 'full', angle: 0 }],
+      stitched: false,
+      floats: false,
+      bias: false,
+      washed: true,
+      cutAlready: false,
+      schools: schoolsOf({ heat: 'long' }),
+    }).filter(({ kind }) => kind === 'press');
+    expect(step!.seconds).toBe(starch.leaflet.seconds);
+  });
+});
+
+describe('many small pieces', () => {
+  const sheer = layer('veil-non-woven-fusible-18-g');
+  const cut = (manySmall: boolean, extent: 'full' | 'net', order = 'by-shape') =>
+    stackSteps({
+      fabric: poplin,
+      layers: [{ material: sheer, extent, angle: 0 }],
+      stitched: false,
+      floats: false,
+      bias: false,
+      washed: true,
+      cutAlready: false,
+      schools: schoolsOf({ order }),
+      manySmall,
+    }).find(({ id }) => id === 'cut')!.detail;
+
+  it('are fused together when their layers reach the edges, and cut first otherwise', () => {
+    expect(cut(true, 'full')).toContain('on the uncut layer');
+    expect(cut(true, 'net')).toContain('Cut the cloth pieces too');
+    expect(cut(false, 'full')).toContain('Cut the cloth pieces too');
+    expect(cut(true, 'full', 'cut-first')).toContain('Cut the cloth pieces too');
+  });
+});
+
+describe('the school that hoops the sheet', () => {
+  const wish = part('embroidery', { embroidery: { stitches: 3000, width: 80, height: 80 } });
+  const titles = (hooping: string) =>
+    choose(poplin, wish, LIBRARY_LAYERS, { ...ALL, schools: { hooping } }).ranked.map(({ layers, steps }) => ({
+      holds: layers.some(({ form }) => form === 'sticky' || form === 'spray-glued'),
+      floats: steps.includes('Hoop the sheet alone, drum tight'),
+    }));
+
+  it('floats the cloth on sheets that hold it by themselves, and on no others', () => {
+    for (const { holds, floats } of titles('sheet')) expect(floats).toBe(holds);
+    for (const { floats } of titles('cloth')) expect(floats).toBe(false);
+  });
+});
+
+describe('layers that last', () => {
+  it('are those that are there in the end; what treats a piece counts while it is worked', () => {
+    const starch = layer('light-starch-sprayed');
+    const sheet = LIBRARY_LAYERS.find(({ family }) => family === 'tear-away')!;
+    const woven = layer('medium-woven-fusible-60-g');
+    expect(lastingLayers('embroidery', [starch, sheet])).toEqual([]);
+    expect(lastingLayers('collar', [starch, woven])).toEqual([woven]);
+    expect(lastingLayers('quilt-piece', [starch])).toEqual([starch]);
   });
 });
 

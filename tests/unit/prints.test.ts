@@ -83,6 +83,7 @@ describe('the scrap card', () => {
         stackTitle: 'Medium woven fusible, 60 g',
         plan: {
           grid: 'seconds',
+          materialId: 'medium-woven-fusible-60-g',
           width: 150,
           height: 120,
           cellWidth: 50,

@@ -40,13 +40,29 @@ describe('scrapPlan', () => {
     expect([width, height]).toEqual([150, 360]);
   });
 
-  it('never asks more heat than the cloth bears', () => {
+  it('never asks more heat than the cloth bears, and refuses what needs more', () => {
     for (const fabric of LIBRARY_CLOTHS) {
-      for (const grid of GRIDS) {
-        for (const { setting } of scrapPlan(fabric, fusible, DEFAULT_SCHOOLS, grid).cells.slice(grid === 'full' ? 0 : 99))
-          expect(setting.ironDots).toBeLessThanOrEqual(fabric.ironDots);
+      for (const material of LIBRARY_LAYERS) {
+        for (const grid of GRIDS) {
+          const layers = [{ material, extent: 'full' as const, angle: 0 }];
+          if (material.leaflet.seconds > 0 && material.leaflet.ironDots > fabric.ironDots) {
+            expect(() => scrapPlan(fabric, layers, DEFAULT_SCHOOLS, grid)).toThrow('needs more heat');
+            continue;
+          }
+          const { cells } = scrapPlan(fabric, layers, DEFAULT_SCHOOLS, grid);
+          expect(cells.length).toBeGreaterThan(0);
+          for (const { setting } of cells) expect(setting.ironDots).toBeLessThanOrEqual(fabric.ironDots);
+        }
       }
     }
+  });
+
+  it('tries the settings of the layer that is fused, not of a liquid that is pressed dry before it', () => {
+    const starch = chosen('light-starch-sprayed')[0]!;
+    expect(scrapPlan(poplin, [starch, ...fusible], DEFAULT_SCHOOLS, 'seconds').materialId).toBe(fusible[0]!.material.id);
+    const alone = scrapPlan(poplin, [starch], DEFAULT_SCHOOLS, 'seconds');
+    expect(alone.materialId).toBe(starch.material.id);
+    expect(alone.cells[1]!.setting.seconds).toBe(starch.material.leaflet.seconds);
   });
 
   it('seconds: one iron setting, the leaflet’s time in the middle', () => {

@@ -16,7 +16,7 @@ import type { Asking } from './asking';
 import { CRITERIA, type Criterion, type CriterionId } from './criteria';
 import { embroideryLoad, motifDensity, typicalDensity } from './embroidery-load';
 import { needsOf, type Needs } from './needs';
-import { HAND_BANDS, type Hand, type Part } from './part';
+import { HAND_BANDS, type Hand, type Part, type Role } from './part';
 import { typicalPiece, type PieceSize } from './piece-size';
 import { candidatesFor } from './recipes';
 import { cautionsFor, reasonsFor } from './remarks';
@@ -132,15 +132,17 @@ export function questionFor(fabric: Fabric, part: Part, asking: Asking = {}): Qu
 }
 
 /** Layers that are still there when the thing is finished, or whose working state is what is wanted. */
-function lasting(question: Question, layers: readonly ChosenLayer[]): Material[] {
-  const working = question.profile.kind === 'treat' || question.profile.kind === 'quilt' || question.part.role === 'bias-piece';
-  return layers
-    .filter(({ material }) => working || (material.ends !== 'torn' && material.ends !== 'rinsed' && material.ends !== 'melted'))
-    .map(({ material }) => material);
+export function lastingLayers(role: Role, materials: readonly Material[]): Material[] {
+  const { kind } = ROLE_PROFILES[role];
+  const working = kind === 'treat' || kind === 'quilt' || role === 'bias-piece';
+  return materials.filter(({ ends }) => working || (ends !== 'torn' && ends !== 'rinsed' && ends !== 'melted'));
 }
 
 function judge(question: Question, candidate: Candidate): Judged {
-  const stays = lasting(question, candidate.layers);
+  const stays = lastingLayers(
+    question.part.role,
+    candidate.layers.map(({ material }) => material),
+  );
   const record = question.memory.get(candidate.id);
   const predicted = blend(stackStiffness(question.fabric, stays), record?.readings ?? []);
   const load =

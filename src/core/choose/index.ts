@@ -1,4 +1,4 @@
-export { choose, questionFor } from './choose';
+export { choose, lastingLayers, questionFor } from './choose';
 export type { Choice, CriterionScore, RankedStack, RuledOutStack, StackLayer } from './choose';
 export { AVOIDS, CARES, CUTS, HANDS, HAND_BANDS, ROLES, STRETCHES } from './part';
 export type { Avoid, Care, Cut, Embroidery, Hand, Part, Role, StretchWish } from './part';

@@ -1,13 +1,17 @@
 import type { ChosenLayer } from '../layers';
 import type { Schools } from '../schools';
-import { stackSteps, type PressSetting, type Step } from '../steps';
+import { stackSteps, type FoundSetting, type Step } from '../steps';
 import type { Question } from './context';
+
+/** So many pieces of at most this size are worth fusing together, mm². */
+const MANY = 4;
+const SMALL = 40_000;
 
 /** The working order of a stack for what was asked: prepare, cut, apply, check. */
 export function stepsFor(
   { fabric, part, profile, traits, schools, piece }: Question,
   layers: readonly ChosenLayer[],
-  found?: PressSetting,
+  found?: FoundSetting,
 ): Step[] {
   const stitched = profile.kind === 'stitch';
   return stackSteps({
@@ -20,6 +24,7 @@ export function stepsFor(
     cutAlready: part.cutAlready === true,
     schools,
     ...(found ? { found } : {}),
+    manySmall: piece.count >= MANY && piece.width * piece.height <= SMALL,
     longest: Math.max(piece.width, piece.height),
   });
 }
@@ -27,7 +32,6 @@ export function stepsFor(
 /** The school that hoops the sheet alone needs a sheet that holds the cloth by itself. */
 function floatsBySchool(schools: Schools, layers: readonly ChosenLayer[]): boolean {
   return (
-    schools.hooping === 'sheet' &&
-    layers.some(({ material }) => material.form === 'sticky' || material.form === 'spray-glued' || material.form === 'fusible')
+    schools.hooping === 'sheet' && layers.some(({ material }) => material.form === 'sticky' || material.form === 'spray-glued')
   );
 }

@@ -118,7 +118,7 @@ export const SCHOOLS: readonly SchoolQuestion[] = [
       {
         id: 'sheet',
         words: 'the sheet, the cloth on top',
-        why: 'No hoop marks at all; the sheet must be sticky, sprayed or fused.',
+        why: 'No hoop marks at all; it needs a sticky or sprayed sheet, which then comes first.',
       },
     ],
   },

@@ -1,11 +1,12 @@
 import type { Fabric } from '../cloth';
 import { isFusible, type Material } from '../layers';
 import type { Step, StepsFor } from './step';
-import { pressSetting, pressWords } from './press-setting';
+import { pressWords, settingFor } from './press-setting';
 import { HEAT_SAFETY, SPRAY_SAFETY, lower } from './words';
 
 /** Fusing, sticking and sewing of a stack that is worn, in the order of its layers. */
-export function applySteps({ layers, fabric, schools, longest, found }: StepsFor): Step[] {
+export function applySteps(input: StepsFor): Step[] {
+  const { layers, fabric, schools, longest } = input;
   const steps: Step[] = [];
   let first = true;
   layers.forEach(({ material, extent }, index) => {
@@ -14,7 +15,7 @@ export function applySteps({ layers, fabric, schools, longest, found }: StepsFor
     if (material.form === 'liquid') return;
     if (isFusible(material.form)) {
       const { leaflet } = material;
-      const setting = found ?? pressSetting(material, fabric, schools);
+      const setting = settingFor(material, input);
       steps.push({
         id: `${id}-lay`,
         stage: 'apply',

@@ -1,10 +1,11 @@
 import { type Material } from '../layers';
 import type { Schools } from '../schools';
+import type { FoundSetting } from './press-setting';
 import type { Step, StepsFor } from './step';
 import { HEAT_SAFETY, SPRAY_SAFETY, IRON, COVER, lower } from './words';
 
 /** Washing, shrinking, pressing flat, and the liquids that go on before anything is cut. */
-export function prepareSteps({ fabric, layers, washed, cutAlready, schools }: StepsFor): Step[] {
+export function prepareSteps({ fabric, layers, washed, cutAlready, schools, found }: StepsFor): Step[] {
   const steps: Step[] = [];
   if (washed && fabric.prewashed !== true && !cutAlready && fabric.water !== 'spots') {
     steps.push({
@@ -48,11 +49,14 @@ export function prepareSteps({ fabric, layers, washed, cutAlready, schools }: St
       safety: SPRAY_SAFETY,
     });
   }
-  for (const { material } of layers) if (material.form === 'liquid') steps.push(...liquidSteps(material, cutAlready, schools));
+  for (const { material } of layers)
+    if (material.form === 'liquid') steps.push(...liquidSteps(material, cutAlready, schools, found));
   return steps;
 }
 
-function liquidSteps(material: Material, cutAlready: boolean, schools: Schools): Step[] {
+function liquidSteps(material: Material, cutAlready: boolean, schools: Schools, found: FoundSetting | undefined): Step[] {
+  // Drying a liquid follows its leaflet; the schools of heat are about glue.
+  const setting = found?.materialId === material.id ? found : material.leaflet;
   const soaked = material.arealDensity >= 10;
   const spray = material.family === 'edge-stiffener';
   const id = material.id;
@@ -102,9 +106,9 @@ function liquidSteps(material: Material, cutAlready: boolean, schools: Schools):
     id: `${id}-press`,
     stage: 'prepare',
     kind: 'press',
-    seconds: material.leaflet.seconds,
+    seconds: setting.seconds,
     title: 'Press it dry and smooth',
-    detail: `Iron ${IRON[material.leaflet.ironDots]}, no steam, ${COVER[material.leaflet.cover]}. Lift and set down.${cutAlready ? ' Do not pull the cut edges.' : ''}`,
+    detail: `Iron ${IRON[setting.ironDots]}, no steam, ${COVER[setting.cover]}. Lift and set down.${cutAlready ? ' Do not pull the cut edges.' : ''}`,
     safety: HEAT_SAFETY,
   };
   if (soaked && schools.strongStarch === 'rounds') {

@@ -1,7 +1,7 @@
 import type { Fabric } from '../cloth';
 import type { Material } from '../layers';
 import type { Schools } from '../schools';
-import { COVER, IRON } from './words';
+import { COVER, IRON, IRON_SHORT } from './words';
 
 /** How a layer is pressed: the leaflet's figures, or those of the school that is followed. */
 export interface PressSetting {
@@ -10,6 +10,11 @@ export interface PressSetting {
   steam: boolean;
   /** Key of the words for the cover. */
   cover: string;
+}
+
+/** A setting that a scrap found best, and the layer that it is for. */
+export interface FoundSetting extends PressSetting {
+  materialId: string;
 }
 
 const SCHOOL_HEAT: Record<string, { seconds: number; steam: boolean }> = {
@@ -33,6 +38,21 @@ export function pressSetting({ leaflet }: Material, fabric: Pick<Fabric, 'water'
   else if (steam && leaflet.cover !== 'damp-cloth' && follow) cover = 'damp-cloth';
   else if (!steam && leaflet.cover === 'damp-cloth') cover = 'cloth';
   return { ironDots: leaflet.ironDots, seconds, steam, cover };
+}
+
+/** The setting of a layer: the one that was found for it on a scrap, else the leaflet's or the school's. */
+export function settingFor(
+  material: Material,
+  { fabric, schools, found }: { fabric: Pick<Fabric, 'water'>; schools: Schools; found?: FoundSetting },
+): PressSetting {
+  if (found?.materialId !== material.id) return pressSetting(material, fabric, schools);
+  const { materialId: _of, ...setting } = found;
+  return setting;
+}
+
+/** A setting in a few words: `medium iron, 10 s, dry`. */
+export function settingWords({ ironDots, seconds, steam }: PressSetting): string {
+  return seconds > 0 ? `${IRON_SHORT[ironDots]} iron, ${seconds} s, ${steam ? 'steam' : 'dry'}` : 'not pressed';
 }
 
 const MOVING: Record<string, string> = {

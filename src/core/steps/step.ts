@@ -1,6 +1,6 @@
 import type { Fabric } from '../cloth';
 import type { ChosenLayer } from '../layers';
-import type { PressSetting } from './press-setting';
+import type { FoundSetting } from './press-setting';
 import type { Schools } from '../schools';
 
 /** Where in the working order a step belongs. */
@@ -40,8 +40,10 @@ export interface StepsFor {
   cutAlready: boolean;
   /** Schools of practice that are followed. */
   schools: Schools;
-  /** Setting that was found best on a scrap of this very pair. */
-  found?: PressSetting;
+  /** Setting that was found best on a scrap of this very pair, and the layer it is for. */
+  found?: FoundSetting;
+  /** Many small pieces of one stack: fused together where each decides for itself. */
+  manySmall?: boolean;
   /** Longest side of the piece, mm; a long one is tacked before it is pressed. */
   longest?: number;
 }

@@ -1,17 +1,18 @@
 import { isFusible } from '../layers';
 import type { Step, StepsFor } from './step';
-import { pressSetting, pressWords } from './press-setting';
+import { pressWords, settingFor } from './press-setting';
 import { HEAT_SAFETY, SPRAY_SAFETY, NEEDLE_SAFETY, BLADE_SAFETY, lower } from './words';
 
 /** Joining, hooping, stitching and taking away of a stack that is stitched on. */
-export function stitchSteps({ layers, fabric, floats, schools, found }: StepsFor): Step[] {
+export function stitchSteps(input: StepsFor): Step[] {
+  const { layers, floats, schools } = input;
   const steps: Step[] = [];
   const sheets = layers.filter(({ material }) => material.form !== 'liquid' && material.family !== 'topping');
   const topping = layers.find(({ material }) => material.family === 'topping');
   for (const [i, { material }] of sheets.entries()) {
     if (!isFusible(material.form)) continue;
     const name = lower(material.name);
-    const setting = found ?? pressSetting(material, fabric, schools);
+    const setting = settingFor(material, input);
     steps.push({
       id: `${material.id}-${i}-press`,
       stage: 'apply',

@@ -5,6 +5,7 @@ export const NEEDLE_SAFETY = 'Keep hands clear of the moving hoop; needle up bef
 export const BLADE_SAFETY = 'Cut away from the hand, and cap the blade.';
 
 export const IRON = ['', 'cool (one dot)', 'medium (two dots)', 'hot (three dots)'];
+export const IRON_SHORT = ['no', 'cool', 'medium', 'hot'];
 export const COVER: Record<string, string> = {
   none: 'without a cover',
   paper: 'under baking paper',

@@ -14,7 +14,7 @@ export interface ScrapCardInput {
 
 const IRON = ['no iron', 'cool', 'medium', 'hot'];
 
-/** The card that is pinned to a scrap: what to cut, what each field gets, room for what is read. */
+/** The card that is pinned to a scrap: what to cut, what each piece gets, room for what is read. */
 export async function scrapCard(input: ScrapCardInput, paper: Paper): Promise<Uint8Array> {
   const document = await newDocument(`Scrap card: ${input.partName}`);
   const [width, height] = PAPERS[paper];
@@ -25,7 +25,7 @@ export async function scrapCard(input: ScrapCardInput, paper: Paper): Promise<Ui
   let y = page.paragraph(`Cloth: ${input.clothName}`, [left, 26], width - 2 * left, 3.8);
   y = page.paragraph(`Layers: ${input.stackTitle}`, [left, y + 1], width - 2 * left, 3.8);
   y = page.paragraph(
-    `Cut ${plan.width} x ${plan.height} mm of cloth and of each layer, along the grain.${plan.cells.length > 1 ? ` Mark ${plan.rows} x ${plan.columns} fields of ${plan.cellWidth} x ${plan.cellHeight} mm.` : ''} Expected bending length ${Math.round(input.predicted.low)} to ${Math.round(input.predicted.high)} mm: on the jig it should overhang about ${Math.round(input.expectedOverhang)} mm.`,
+    `Cut ${plan.cells.length > 1 ? `${plan.cells.length} pieces of ${plan.cellWidth} x ${plan.cellHeight}` : `${plan.width} x ${plan.height}`} mm of cloth and of each layer, along the grain. Expected bending length ${Math.round(input.predicted.low)} to ${Math.round(input.predicted.high)} mm: on the jig it should overhang about ${Math.round(input.expectedOverhang)} mm.`,
     [left, y + 1],
     width - 2 * left,
     3.8,
@@ -34,7 +34,7 @@ export async function scrapCard(input: ScrapCardInput, paper: Paper): Promise<Ui
   page.text('Overhang of the bare cloth: __________ mm', [left, y], { size: 4 });
   y += 8;
   const columns: [string, number][] = [
-    ['Field', 14],
+    ['Piece', 14],
     ['Iron', 20],
     ['Seconds', 18],
     ['Overhang', 24],
@@ -73,7 +73,7 @@ export async function scrapCard(input: ScrapCardInput, paper: Paper): Promise<Ui
   page.text('Peel by hand', [left, y], { size: 3.6, bold: true });
   y = page.paragraph(PEELS.map(({ step, words }) => `${step} ${words}`).join(' · '), [left, y + 5], width - 2 * left, 3.4);
   page.text('Feel: fluid / soft / firm / crisp / rigid', [left, y + 3], { size: 3.8 });
-  page.text('Taken: field ______   Date: ______________', [left, y + 11], { size: 3.8 });
+  page.text('Taken: piece ______   Date: ______________', [left, y + 11], { size: 3.8 });
   page.text(`After the wash (${input.washed}): peel ____  shrank ____ %  overhang ____ mm  Date: ____________`, [left, y + 19], {
     size: 3.8,
   });

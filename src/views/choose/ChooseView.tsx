@@ -208,7 +208,9 @@ export default function ChooseView({ units, currency, ways, cloths, thicknesses,
           fabric={fabric}
           clothName={cloth.name}
           stackTitle={open.title}
+          role={state.role}
           layerIds={openLayerIds}
+          expected={open.predicted.bendingLength}
           onClose={() => setHanging(false)}
         />
       )}

@@ -41,7 +41,9 @@ export default function IdentifyView({ cloths }: Props) {
     try {
       const made = await call<{ id: string }>('POST', '/api/cloths', {
         ...fabricOf(like),
+        // These were never measured on this cloth; they are estimated from its description.
         overhang: undefined,
+        thickness: undefined,
         name: name.trim() || `Unknown, like ${like.name.toLowerCase()}`,
         note: `Identified by ${asked} looks as like ${like.name}.`,
       });

@@ -5,7 +5,18 @@ import { toast } from 'sonner';
 import { fabricOf } from '../../core/cloth';
 import { isGlued } from '../../core/layers';
 import { schoolsOf } from '../../core/schools';
-import { bestCell, faultsOf, outcomeOf, scrapPlan, type Grid, type Outcome } from '../../core/scrap';
+import {
+  bestCell,
+  faultsOf,
+  outcomeOf,
+  PEELS,
+  scrapPlan,
+  type Grid,
+  type Outcome,
+  type ScrapPlan,
+  type ScrapReading,
+} from '../../core/scrap';
+import { settingWords } from '../../core/steps';
 import { ApiError, call } from '../../ui/api';
 import ScrapDrawing from '../../ui/ScrapDrawing';
 import { keepUnits, readableDate, today } from '../../ui/text';
@@ -67,7 +78,20 @@ export default function ScrapStage(props: Props) {
   const pressed = known.some(({ material }) => material.leaflet.seconds > 0);
   const tried = log.filter((entry) => entry.clothId === cloth.id && entry.layerIds.join() === ids);
   const asked: Grid = !pressed ? 'one' : (grid ?? (tried.length > 0 ? 'one' : 'seconds'));
-  const plan = scrapPlan(fabricOf(cloth), known, schoolsOf(settings.schools, part.stack.schools), asked);
+  let plan: ScrapPlan;
+  try {
+    plan = scrapPlan(fabricOf(cloth), known, schoolsOf(settings.schools, part.stack.schools), asked);
+  } catch (problem) {
+    return (
+      <div className="sheet p-6">
+        <h2 className="chalk-heading">This stack cannot be tried</h2>
+        <p className="mt-1">It {(problem as Error).message.replace(/^[^:]*: /, '')}.</p>
+        <button type="button" className="btn btn-primary mt-4" onClick={onChoose}>
+          Choose the layers
+        </button>
+      </div>
+    );
+  }
   const start = async () => {
     setError(undefined);
     try {
@@ -84,7 +108,7 @@ export default function ScrapStage(props: Props) {
         {keepUnits(part.stack.title)} on {cloth.name}:{' '}
         {tried.length === 0
           ? 'a new pair in your logbook. A scrap of a few centimetres saves a spoilt piece.'
-          : `tried ${tried.length === 1 ? 'once' : `${tried.length} times`} before. One field is enough to make sure.`}
+          : `tried ${tried.length === 1 ? 'once' : `${tried.length} times`} before. One piece is enough to make sure.`}
       </p>
       <div className="mt-4 grid gap-6 md:grid-cols-[1fr_20rem]">
         <div>
@@ -93,7 +117,7 @@ export default function ScrapStage(props: Props) {
             <div className="space-y-1.5">
               {(
                 [
-                  ['one', 'one field, as the leaflet says'],
+                  ['one', 'one setting, as the leaflet says'],
                   ['seconds', 'three times of pressing'],
                   ['full', 'three times by the iron settings the cloth bears'],
                 ] as [Grid, string][]
@@ -112,9 +136,15 @@ export default function ScrapStage(props: Props) {
               ))}
             </div>
           </fieldset>
-          {!pressed && <p className="quiet">Nothing of this is pressed, so one field tells all.</p>}
+          {!pressed && <p className="quiet">Nothing of this is pressed, so one piece tells all.</p>}
           <p className="mt-3">
-            Cut <strong>{units.size(plan.width, plan.height)}</strong> of cloth and of each layer, along the grain.
+            Cut{' '}
+            <strong>
+              {plan.cells.length > 1
+                ? `${plan.cells.length} pieces of ${units.size(plan.cellWidth, plan.cellHeight)}`
+                : units.size(plan.width, plan.height)}
+            </strong>{' '}
+            of cloth and of each layer, along the grain.
           </p>
           {error && (
             <p role="alert" className="mt-2 font-semibold text-error">
@@ -175,7 +205,12 @@ function Trial({ part, layers, scrap, onScrap, onGone, onNext, onAnother }: Prop
     }
   };
   const remove = async () => {
-    await call('DELETE', `/api/scraps/${scrap.id}`);
+    try {
+      await call('DELETE', `/api/scraps/${scrap.id}`);
+    } catch (problem) {
+      setError((problem as Error).message);
+      return;
+    }
     onGone(scrap);
     toast('The scrap test is deleted.', {
       action: { label: 'Undo', onClick: () => void call<Scrap>('POST', `/api/scraps/${scrap.id}/restore`).then(onScrap) },
@@ -222,7 +257,7 @@ function Trial({ part, layers, scrap, onScrap, onGone, onNext, onAnother }: Prop
             <h2 className="text-xl font-bold">Scrap of “{part.name}”</h2>
             <p className="quiet">
               {units.size(scrap.plan.width, scrap.plan.height)}, {read} of {scrap.plan.cells.length}{' '}
-              {scrap.plan.cells.length === 1 ? 'field' : 'fields'} read
+              {scrap.plan.cells.length === 1 ? 'piece' : 'pieces'} read
               {scrap.filedOn && `, filed ${readableDate(scrap.filedOn)}`}
             </p>
           </div>
@@ -255,10 +290,7 @@ function Trial({ part, layers, scrap, onScrap, onGone, onNext, onAnother }: Prop
               <div className="border-l-4 border-accent pl-3">
                 <p>
                   Best so far: <strong>{best}</strong>
-                  {bestSetting &&
-                    bestSetting.seconds > 0 &&
-                    `, ${['', 'cool', 'medium', 'hot'][bestSetting.ironDots]} iron, ${bestSetting.seconds} s`}
-                  , {OUTCOME_WORDS[outcomes[best]!]}.
+                  {bestSetting && bestSetting.seconds > 0 && `, ${settingWords(bestSetting)}`}, {OUTCOME_WORDS[outcomes[best]!]}.
                 </p>
                 {faultsOf(scrap.readings[best]!).length > 0 && (
                   <p className="quiet">{faultsOf(scrap.readings[best]!).join('; ')}</p>
@@ -309,27 +341,55 @@ function Trial({ part, layers, scrap, onScrap, onGone, onNext, onAnother }: Prop
           </div>
           <div>
             <h3 className="mb-2 chalk-heading">
-              Field {open}
-              {cell.setting.seconds > 0 &&
-                `: ${['', 'cool', 'medium', 'hot'][cell.setting.ironDots]} iron, ${cell.setting.seconds} s${cell.setting.steam ? ', steam' : ', dry'}`}
+              Piece {open}: {settingWords(cell.setting)}
             </h3>
-            <ReadingForm
-              key={open}
-              start={scrap.readings[open]}
-              knownBefore={knownBefore}
-              glued={glued}
-              expected={scrap.predicted}
-              onSave={async (reading) => {
-                const saved = await put('cell', { cell: open, reading });
-                const next = saved.plan.cells.find(({ name }) => !saved.readings[name]);
-                toast(`Field ${open} is kept.`);
-                if (next) setOpen(next.name);
-              }}
-            />
+            {scrap.filedOn ? (
+              <ReadSummary reading={scrap.readings[open]} length={units.length} />
+            ) : (
+              <ReadingForm
+                key={open}
+                start={scrap.readings[open]}
+                knownBefore={knownBefore}
+                glued={glued}
+                expected={scrap.predicted}
+                onSave={async (reading) => {
+                  const saved = await put('cell', { cell: open, reading });
+                  const next = saved.plan.cells.find(({ name }) => !saved.readings[name]);
+                  toast(`Piece ${open} is kept.`);
+                  if (next) setOpen(next.name);
+                }}
+              />
+            )}
           </div>
         </div>
       </div>
       {!washIsNext && wash}
     </div>
+  );
+}
+
+/** What was read on a piece of a scrap that is filed; it stays as it was. */
+function ReadSummary({ reading, length }: { reading: ScrapReading | undefined; length: (mm: number) => string }) {
+  if (!reading) return <p className="quiet">This piece was not read.</p>;
+  const rows: [string, string][] = [
+    ['Peel', reading.peel === null ? 'not tried' : PEELS[reading.peel - 1]!.words],
+    ['Faults', faultsOf(reading).join('; ') || 'none'],
+    ['Feel', reading.feel ?? 'not said'],
+    ['Overhang before', reading.overhangBefore === null ? 'not measured' : length(reading.overhangBefore)],
+    ['Overhang after', reading.overhangAfter === null ? 'not measured' : length(reading.overhangAfter)],
+    ['Note', reading.note || 'none'],
+  ];
+  return (
+    <>
+      <dl className="grid grid-cols-[auto_1fr] gap-x-5 gap-y-1">
+        {rows.map(([term, value]) => (
+          <div key={term} className="contents">
+            <dt className="quiet">{term}</dt>
+            <dd className="font-semibold">{value}</dd>
+          </div>
+        ))}
+      </dl>
+      <p className="quiet mt-3">Filed readings stay as they are. To read again, try another scrap.</p>
+    </>
   );
 }

@@ -9,7 +9,7 @@ import { useUnits } from '../../ui/units-context';
 interface Props {
   /** What was read before, if it was. */
   start: ScrapReading | undefined;
-  /** Overhang of the bare cloth that another field has already. */
+  /** Overhang of the bare cloth that another piece has already. */
   knownBefore: number | null;
   /** Whether anything is glued, so that peeling tells something. */
   glued: boolean;
@@ -35,7 +35,7 @@ const EMPTY: ScrapReading = {
   note: '',
 };
 
-/** What is seen and felt on one field, mostly by tapping. */
+/** What is seen and felt on one piece, mostly by tapping. */
 export default function ReadingForm({ start, knownBefore, glued, expected, onSave }: Props) {
   const id = useId();
   const { system, length } = useUnits();
@@ -159,7 +159,7 @@ export default function ReadingForm({ start, knownBefore, glued, expected, onSav
         {line('overhangBefore', 'Overhang of the bare cloth', before, setBefore)}
         {line(
           'overhangAfter',
-          'Overhang of this field',
+          'Overhang of this piece',
           after,
           setAfter,
           measured === undefined
@@ -175,7 +175,7 @@ export default function ReadingForm({ start, knownBefore, glued, expected, onSav
         </p>
       )}
       <button className="btn btn-primary" disabled={busy}>
-        Keep this field
+        Keep this piece
       </button>
     </form>
   );

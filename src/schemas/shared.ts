@@ -1,0 +1,28 @@
+import * as yup from 'yup';
+import { COVERS } from '../core/layers';
+import { number, oneOf, shape } from './rules';
+
+/** Shapes that several records share. */
+
+/** A local date. */
+export const day = yup
+  .string()
+  .matches(/^\d{4}-\d{2}-\d{2}$/, ({ value }) => `must be a date such as 2026-05-31, saw ${String(value)}`);
+
+/** What a stack was expected to be like. */
+export const predicted = shape({
+  bendingLength: number({ above: 0 }).required(),
+  low: number({ above: 0 }).required(),
+  high: number({ above: 0 }).required(),
+  rigidity: number({ min: 0 }).required(),
+  arealDensity: number({ above: 0 }).required(),
+  thickness: number({ min: 0 }).required(),
+});
+
+/** Fields of how a layer is pressed; a shoe on the iron is a cover too. */
+export const pressFields = {
+  ironDots: number({ min: 0, max: 3, integer: true }).required(),
+  seconds: number({ min: 0, max: 600 }).required(),
+  steam: yup.boolean().required(),
+  cover: oneOf([...COVERS, 'shoe'] as const).required(),
+};
