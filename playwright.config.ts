@@ -12,6 +12,7 @@ const FILES: [file: string, port: number][] = [
   ['access', 4391],
   ['first-slice', 4392],
   ['heart', 4393],
+  ['keeping', 4394],
 ];
 
 export default defineConfig({

@@ -61,17 +61,20 @@ export function SelectField<T extends string>({
 export function CheckField({
   label,
   checked,
+  small = false,
   onChange,
 }: {
   label: string;
   checked: boolean;
+  /** In a line of text. */
+  small?: boolean;
   onChange: (checked: boolean) => void;
 }) {
   return (
     <label className="flex min-h-[44px] w-fit cursor-pointer items-center gap-2">
       <input
         type="checkbox"
-        className="checkbox checkbox-primary"
+        className={`checkbox checkbox-primary ${small ? 'checkbox-sm' : ''}`}
         checked={checked}
         onChange={(e) => onChange(e.target.checked)}
       />

@@ -13,6 +13,7 @@ import {
   type Avoid,
   type Role,
 } from '../../core/choose';
+import { CheckField } from '../../ui/form-fields';
 import LengthField from '../../ui/LengthField';
 import Field from '../../ui/Field';
 import type { SentenceState } from './sentence-state';
@@ -155,50 +156,29 @@ export default function Sentence({ state, cloths, usualHand, onChange, children 
             ))}
           </Word>
         </span>
-        <label className="flex min-h-[44px] cursor-pointer items-center gap-2">
-          <input
-            type="checkbox"
-            className="checkbox checkbox-primary checkbox-sm"
-            checked={state.cutAlready}
-            onChange={(e) => onChange({ cutAlready: e.target.checked })}
-          />
-          pieces are cut already
-        </label>
+        <CheckField
+          small
+          label="pieces are cut already"
+          checked={state.cutAlready}
+          onChange={(cutAlready) => onChange({ cutAlready })}
+        />
         <fieldset className="flex flex-wrap items-center gap-x-4">
           <legend className="sr-only">Do without</legend>
           <span aria-hidden="true">Without:</span>
           {AVOID_WORDS.map(([avoid, word]) => (
-            <label key={avoid} className="flex min-h-[44px] cursor-pointer items-center gap-2">
-              <input
-                type="checkbox"
-                className="checkbox checkbox-primary checkbox-sm"
-                checked={state.avoid.includes(avoid)}
-                onChange={(e) =>
-                  onChange({ avoid: e.target.checked ? [...state.avoid, avoid] : state.avoid.filter((a) => a !== avoid) })
-                }
-              />
-              {word}
-            </label>
+            <CheckField
+              key={avoid}
+              small
+              label={word}
+              checked={state.avoid.includes(avoid)}
+              onChange={(checked) =>
+                onChange({ avoid: checked ? [...state.avoid, avoid] : state.avoid.filter((a) => a !== avoid) })
+              }
+            />
           ))}
         </fieldset>
-        <label className="flex min-h-[44px] cursor-pointer items-center gap-2">
-          <input
-            type="checkbox"
-            className="checkbox checkbox-primary checkbox-sm"
-            checked={state.staySheer}
-            onChange={(e) => onChange({ staySheer: e.target.checked })}
-          />
-          must stay sheer
-        </label>
-        <label className="flex min-h-[44px] cursor-pointer items-center gap-2">
-          <input
-            type="checkbox"
-            className="checkbox checkbox-primary checkbox-sm"
-            checked={state.useMine}
-            onChange={(e) => onChange({ useMine: e.target.checked })}
-          />
-          use what I have
-        </label>
+        <CheckField small label="must stay sheer" checked={state.staySheer} onChange={(staySheer) => onChange({ staySheer })} />
+        <CheckField small label="use what I have" checked={state.useMine} onChange={(useMine) => onChange({ useMine })} />
         <span className="flex flex-wrap items-center gap-x-1">
           First comes
           <Word

@@ -1,11 +1,10 @@
 import { useId, useState } from 'react';
-import { bendingLengthFromOverhang } from '../../core/cloth';
 import { COVERS, type Cover, type Predicted } from '../../core/layers';
-import { parseLength } from '../../core/units';
 import type { ApiError } from '../../ui/api';
 import { call, plainMessage } from '../../ui/api';
 import Field from '../../ui/Field';
 import { today } from '../../ui/text';
+import { typedBendingLength, typedOverhang } from '../../ui/typed-figures';
 import { useUnits } from '../../ui/units-context';
 import type { LogEntry } from '../../store/log';
 
@@ -46,18 +45,8 @@ export default function LogForm({ start, checks, ticked, onFiled }: Props) {
   const [errors, setErrors] = useState<Record<string, string>>({});
   const [busy, setBusy] = useState(false);
 
-  let overhang: number | null = null;
-  let readingFault: string | undefined;
-  if (reading.trim() !== '') {
-    try {
-      overhang = parseLength(reading, units.system, 'overhang');
-      if (!(overhang > 0 && overhang <= 1000)) throw new Error('must be more than 0 and at most 1 m');
-    } catch (problem) {
-      overhang = null;
-      readingFault = (problem as Error).message.replace('overhang: ', '');
-    }
-  }
-  const measured = overhang === null ? null : bendingLengthFromOverhang(overhang);
+  const { value: overhang, fault: readingFault } = typedOverhang(reading, units.system);
+  const measured = typedBendingLength(reading, units.system) ?? null;
 
   const file = async () => {
     setBusy(true);

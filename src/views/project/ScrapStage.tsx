@@ -18,6 +18,7 @@ import {
 } from '../../core/scrap';
 import { settingWords } from '../../core/steps';
 import { ApiError, call } from '../../ui/api';
+import { CheckField } from '../../ui/form-fields';
 import ScrapDrawing from '../../ui/ScrapDrawing';
 import { keepUnits, readableDate, today } from '../../ui/text';
 import { useUnits } from '../../ui/units-context';
@@ -167,7 +168,9 @@ export default function ScrapStage(props: Props) {
 /** A trial that was started. */
 function Trial({ part, layers, scrap, onScrap, onGone, onNext, onAnother }: Props & { scrap: Scrap; onAnother: () => void }) {
   const units = useUnits();
-  const [open, setOpen] = useState(scrap.plan.cells.find(({ name }) => !scrap.readings[name])?.name ?? scrap.plan.cells[0]!.name);
+  const [open, setOpen] = useState(
+    () => scrap.chosen ?? scrap.plan.cells.find(({ name }) => !scrap.readings[name])?.name ?? scrap.plan.cells[0]!.name,
+  );
   const [error, setError] = useState<string>();
   const [due, setDue] = useState(format(addDays(new Date(), DAYS_TO_WASH), 'yyyy-MM-dd'));
   const washed = part.wish.care !== 'none' && part.wish.care !== 'dry-clean';
@@ -299,15 +302,7 @@ function Trial({ part, layers, scrap, onScrap, onGone, onNext, onAnother }: Prop
             )}
             {best && scrap.filedOn === null && (
               <div className="space-y-2">
-                <label className="flex min-h-[44px] cursor-pointer items-center gap-2">
-                  <input
-                    type="checkbox"
-                    className="checkbox checkbox-primary"
-                    checked={remind}
-                    onChange={(e) => setRemind(e.target.checked)}
-                  />
-                  look at it again after a wash
-                </label>
+                <CheckField label="look at it again after a wash" checked={remind} onChange={setRemind} />
                 {remind && (
                   <label className="block">
                     <span className="font-semibold">Remind me on</span>

@@ -1,9 +1,8 @@
 import { useId, useState } from 'react';
-import { bendingLengthFromOverhang } from '../../core/cloth';
 import { AMOUNTS, FEELS, PEELS, type Amount, type ScrapReading } from '../../core/scrap';
-import { parseLength } from '../../core/units';
 import { plainMessage, type ApiError } from '../../ui/api';
 import Field from '../../ui/Field';
+import { faultsOf, typedBendingLength, typedOverhang, typedShrink } from '../../ui/typed-figures';
 import { useUnits } from '../../ui/units-context';
 
 interface Props {
@@ -48,28 +47,23 @@ export default function ReadingForm({ start, knownBefore, glued, expected, onSav
   const [busy, setBusy] = useState(false);
   const set = (change: Partial<ScrapReading>) => setReading((was) => ({ ...was, ...change }));
 
-  const read = (text: string, field: string, found: Record<string, string>): number | null => {
-    if (text.trim() === '') return null;
-    try {
-      const mm = parseLength(text, system, field);
-      if (!(mm > 0 && mm <= 1000)) throw new Error('must be more than 0 and at most 1 m');
-      return mm;
-    } catch (problem) {
-      found[field] = (problem as Error).message.replace(/^[^:]*: /, '');
-      return null;
-    }
-  };
   const save = async () => {
-    const found: Record<string, string> = {};
-    const overhangBefore = read(before, 'overhangBefore', found);
-    const overhangAfter = read(after, 'overhangAfter', found);
-    const shrunk = shrink.trim() === '' ? null : Number(shrink.replace(',', '.'));
-    if (shrunk !== null && !(shrunk >= -10 && shrunk <= 60)) found['shrink'] = 'must be a number of per cent, such as 1.5';
+    const typed = {
+      overhangBefore: typedOverhang(before, system),
+      overhangAfter: typedOverhang(after, system),
+      shrink: typedShrink(shrink),
+    };
+    const found = faultsOf(typed);
     setErrors(found);
     if (Object.keys(found).length > 0) return;
     setBusy(true);
     try {
-      await onSave({ ...reading, overhangBefore, overhangAfter, shrink: shrunk });
+      await onSave({
+        ...reading,
+        overhangBefore: typed.overhangBefore.value,
+        overhangAfter: typed.overhangAfter.value,
+        shrink: typed.shrink.value,
+      });
     } catch (problem) {
       const error = problem as ApiError;
       setErrors({ [(error.field ?? 'general').replace('reading.', '')]: plainMessage(error) });
@@ -77,12 +71,7 @@ export default function ReadingForm({ start, knownBefore, glued, expected, onSav
       setBusy(false);
     }
   };
-  let measured: number | undefined;
-  try {
-    if (after.trim()) measured = bendingLengthFromOverhang(parseLength(after, system));
-  } catch {
-    measured = undefined;
-  }
+  const measured = typedBendingLength(after, system);
   const choices = <T extends string | number>(
     legend: string,
     options: readonly (readonly [T, string])[],

@@ -1,9 +1,9 @@
 import { useState } from 'react';
 import type { AMOUNTS } from '../../core/scrap';
 import { PEELS, type Outcome } from '../../core/scrap';
-import { parseLength } from '../../core/units';
 import { plainMessage, type ApiError } from '../../ui/api';
 import { SelectField, TextField } from '../../ui/form-fields';
+import { faultsOf, typedOverhang, typedShrink } from '../../ui/typed-figures';
 import { useUnits } from '../../ui/units-context';
 
 export interface WashDraft {
@@ -35,23 +35,21 @@ export default function WashForm({ glued, onSave }: Props) {
   const [busy, setBusy] = useState(false);
   const set = (change: Partial<typeof draft>) => setDraft((was) => ({ ...was, ...change }));
   const save = async () => {
-    const found: Record<string, string> = {};
-    let overhang: number | null = null;
-    if (draft.overhang.trim()) {
-      try {
-        overhang = parseLength(draft.overhang, system, 'overhang');
-      } catch (problem) {
-        found['overhang'] = (problem as Error).message.replace(/^[^:]*: /, '');
-      }
-    }
-    const shrink = draft.shrink.trim() === '' ? null : Number(draft.shrink.replace(',', '.'));
-    if (shrink !== null && !(shrink >= -10 && shrink <= 60)) found['shrink'] = 'must be a number of per cent, such as 1.5';
+    const typed = { overhang: typedOverhang(draft.overhang, system), shrink: typedShrink(draft.shrink) };
+    const found = faultsOf(typed);
     setErrors(found);
     if (Object.keys(found).length > 0) return;
     setBusy(true);
     try {
       const { bubbles, outcome, note } = draft;
-      await onSave({ peel: draft.peel === '' ? null : Number(draft.peel), bubbles, shrink, overhang, outcome, note });
+      await onSave({
+        peel: draft.peel === '' ? null : Number(draft.peel),
+        bubbles,
+        shrink: typed.shrink.value,
+        overhang: typed.overhang.value,
+        outcome,
+        note,
+      });
     } catch (problem) {
       const error = problem as ApiError;
       setErrors({ [error.field ?? 'general']: plainMessage(error) });

@@ -174,7 +174,7 @@ export default function SettingsView({ start }: { start: Kept }) {
         </section>
         <section className="sheet space-y-3 p-5">
           <h2 className="chalk-heading">Take it with you</h2>
-          <p>One file with your projects, parts, logbook, own cloths and layers.</p>
+          <p>One file with your projects, parts, scraps, logbook, own cloths and layers.</p>
           <div className="flex flex-wrap items-center gap-3">
             <a className="btn" href="/api/bundle" download="nembrel-bundle.json">
               Save a bundle

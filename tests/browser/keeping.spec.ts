@@ -1,0 +1,169 @@
+import { readFileSync } from 'node:fs';
+import { expect, test, type Page } from '@playwright/test';
+import { alive, open } from './open';
+
+/** The notice that offers to take something back. */
+const undo = (page: Page) => page.getByRole('button', { name: 'Undo' }).last();
+
+test('a project: started, renamed, deleted, taken back', async ({ page }) => {
+  await open(page, '/projects');
+  await page.getByPlaceholder('What are you making?').fill('Harbour pennants');
+  await page.getByPlaceholder('What are you making?').press('Enter');
+  await page.waitForURL(/\/projects\/[^/]+/);
+  await alive(page);
+  await expect(page.getByText('This project has no parts yet').or(page.getByLabel('Name of the piece'))).toBeVisible();
+  await page.getByRole('button', { name: 'Rename' }).click();
+  await page.getByLabel('Name', { exact: true }).fill('Harbour bunting');
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
+  await expect(page.getByRole('heading', { name: 'Harbour bunting' })).toBeVisible();
+  await open(page, '/projects');
+  await page.getByRole('button', { name: 'Delete Harbour bunting' }).click();
+  await expect(page.getByRole('link', { name: /Harbour bunting/ })).toBeHidden();
+  await undo(page).click();
+  await expect(page.getByRole('link', { name: /Harbour bunting/ })).toBeVisible();
+});
+
+test('a part: deleted and taken back with its layers', async ({ page }) => {
+  await open(page, '/projects/tq-waistcoats?part=tq-wc-welt&stage=choose');
+  const parts = page.getByRole('complementary', { name: 'Parts of the project' });
+  await page.getByRole('button', { name: 'Delete Pocket welt' }).click();
+  await expect(parts.getByRole('button', { name: /^Pocket welt/ })).toBeHidden();
+  await expect(page.getByText('all 2 parts').first()).toBeVisible();
+  await undo(page).click();
+  await parts.getByRole('button', { name: /^Pocket welt/ }).click();
+  await expect(page.getByRole('heading', { name: /^Chosen:/ })).toBeVisible();
+});
+
+test('a logbook entry: taken out and put back where it was', async ({ page }) => {
+  await open(page, '/logbook');
+  await page.getByLabel('Search').fill('shine');
+  const entry = page.getByRole('listitem').filter({ hasText: 'no shine' });
+  await entry.getByRole('button', { name: /^Take Front facing/ }).click();
+  await expect(entry).toBeHidden();
+  await undo(page).click();
+  await expect(entry).toBeVisible();
+  await page.reload();
+  await alive(page);
+  await expect(page.getByText('All sixteen in one evening')).toBeVisible();
+});
+
+test('the cloth of a part: another one asks for other layers, and leads to its test bench', async ({ page }) => {
+  await open(page, '/projects/tq-toolroll?part=tq-tr-lining&stage=cloth');
+  await page.getByLabel('Cut from').selectOption({ label: 'Straw-yellow poplin' });
+  await expect(page.getByRole('img', { name: 'A strip of Straw-yellow poplin over a table edge' })).toBeVisible();
+  await page.reload();
+  await alive(page);
+  await expect(page.getByLabel('Cut from')).toHaveValue('tq-lining-poplin');
+  await page.getByRole('link', { name: 'Test this cloth' }).click();
+  await expect(page.getByRole('heading', { name: 'Straw-yellow poplin' })).toBeVisible();
+});
+
+test('a test of a cloth: taken back and undone, the readings with it', async ({ page }) => {
+  await open(page, '/cupboard/cloths/tq-gaiter-jersey?test=bias');
+  const pulled = page.getByLabel('Pulled to');
+  const reading = await pulled.inputValue();
+  expect(reading).not.toBe('');
+  await page.getByRole('button', { name: 'Take the test back' }).click();
+  await expect(page.getByText('3 of 10 tests done')).toBeVisible();
+  await expect(pulled).toHaveValue('');
+  await undo(page).click();
+  await expect(page.getByText('4 of 10 tests done')).toBeVisible();
+  await expect(pulled).toHaveValue(reading);
+});
+
+test('what similar cloths were found to be, and why a figure is what it is', async ({ page }) => {
+  await open(page, '/cupboard/cloths/tq-harbour-linen?test=heat');
+  await expect(page.getByText(/Of similar cloths, a hot iron: \d of 8/)).toBeVisible();
+  await page.getByRole('button', { name: /Let it overhang/ }).click();
+  await page.getByText('Why?', { exact: true }).click();
+  await expect(page.getByText(/c = √\(c along × c across\)/)).toBeVisible();
+});
+
+test('the bench of a scrap: each piece has its own stop and time', async ({ page }) => {
+  await page.clock.install();
+  await open(page, '/projects/tq-waistcoats?part=tq-wc-collar&stage=scrap');
+  await page.getByRole('button', { name: 'Timers at the bench' }).click();
+  await page.waitForURL(/\/bench\//);
+  await alive(page);
+  await expect(page.getByRole('heading', { level: 2 })).toContainText('Cut 9 pieces of 50 × 120 mm');
+  await page.getByRole('button', { name: 'Done, next step' }).click();
+  for (const [name, seconds] of [
+    ['A1', 6],
+    ['A2', 10],
+    ['A3', 15],
+  ] as const) {
+    await expect(page.getByRole('heading', { level: 2 })).toContainText(`Piece ${name}:`);
+    await expect(page.getByText('Stop 1 of 1')).toBeVisible();
+    await page.getByRole('button', { name: 'Set the iron down: start' }).click();
+    await expect(page.getByRole('timer')).toHaveText(String(seconds));
+    await page.clock.runFor((seconds + 1) * 1000);
+  }
+  await expect(page.getByRole('heading', { level: 2 })).toContainText('Piece B1:');
+});
+
+test('a filed scrap stays as it was read, and another can be tried', async ({ page }) => {
+  await open(page, '/projects/tq-waistcoats?part=tq-wc-front&stage=scrap');
+  await expect(page.getByRole('heading', { name: /^Piece A2:/ })).toBeVisible();
+  await expect(page.getByText('Filed readings stay as they are.')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Keep this piece' })).toBeHidden();
+  await page.getByRole('button', { name: 'Try another' }).click();
+  await expect(page.getByRole('heading', { name: 'Try it on a scrap' })).toBeVisible();
+});
+
+test('a due wash is not asked for when its project is gone, and is again when it is back', async ({ page }) => {
+  await open(page, '/logbook');
+  const due = page.getByRole('region', { name: 'After the wash' });
+  await expect(due).toContainText('Harbour-blue linen-cotton');
+  await page.request.delete('/api/projects/tq-waistcoats');
+  await open(page, '/logbook');
+  await expect(due).toBeHidden();
+  await page.request.post('/api/projects/tq-waistcoats/restore');
+  await open(page, '/logbook');
+  await expect(due).toBeVisible();
+});
+
+test('a bundle: saved, brought in again without doubles, a wrong file told apart', async ({ page }) => {
+  await open(page, '/settings');
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('link', { name: 'Save a bundle' }).click(),
+  ]);
+  const path = await download.path();
+  const bundle = JSON.parse(readFileSync(path, 'utf8')) as Record<string, unknown[]>;
+  expect(bundle['scraps']!.length).toBeGreaterThanOrEqual(2);
+  expect(bundle['cloths']!.some((cloth) => 'tests' in (cloth as object))).toBe(true);
+  const picker = page.locator('input[type=file]');
+  await picker.setInputFiles({ name: 'bundle.json', mimeType: 'application/json', buffer: readFileSync(path) });
+  await expect(page.getByText(/^Brought in: 0 cloths, 0 layers, 0 projects, 0 parts, 0 log entries, 0 scraps/)).toBeVisible();
+  await picker.setInputFiles({ name: 'notes.json', mimeType: 'application/json', buffer: Buffer.from('dear diary') });
+  await expect(page.getByText('That file is not a bundle: it is not valid JSON. Nothing was changed.')).toBeVisible();
+  await picker.setInputFiles({ name: 'odd.json', mimeType: 'application/json', buffer: Buffer.from('{"format": "other"}') });
+  await expect(page.getByText(/Nothing was changed\.$/)).toBeVisible();
+});
+
+test('wishes of the front door are in its address, and hold after a reload', async ({ page }) => {
+  await open(page, '/?cloth=tq-harbour-linen');
+  await page.getByRole('checkbox', { name: 'use what I have' }).check();
+  await page.getByLabel('What comes first').selectOption('cost');
+  await page.getByRole('button', { name: /^Pieces/ }).click();
+  await page.getByLabel('How many').fill('6');
+  await expect(page.getByText(/^For 6 pieces of/)).toBeVisible();
+  await expect(page).toHaveURL(/mine=yes/);
+  await page.getByPlaceholder('medium woven …').fill('not in your cupboard');
+  await expect(page.getByText('Not in your cupboard').first()).toBeVisible();
+  const first = await page.getByRole('article').getByRole('heading', { level: 2 }).innerText();
+  await page.reload();
+  await alive(page);
+  await expect(page.getByRole('checkbox', { name: 'use what I have' })).toBeChecked();
+  await expect(page.getByLabel('What comes first')).toHaveValue('cost');
+  await expect(page.getByText(/^For 6 pieces of/)).toBeVisible();
+  await expect(page.getByRole('article').getByRole('heading', { level: 2 })).toHaveText(first);
+});
+
+test('a motif that is too dense says so, and what would have to change', async ({ page }) => {
+  await open(page, '/?cloth=silk-chiffon&role=embroidery&stitches=9000&care=dry-clean');
+  await expect(page.getByText('far too much', { exact: false }).first()).toBeVisible();
+  await expect(page.getByText(/% fewer stitches, or the same stitches drawn \d+ % larger/)).toBeVisible();
+  await page.getByLabel('Stitches').fill('1500');
+  await expect(page.getByText(/carried easily|near the limit/).first()).toBeVisible();
+});
