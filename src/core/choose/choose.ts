@@ -9,7 +9,7 @@ import {
   type Predicted,
   type PredictedWith,
 } from '../layers';
-import { blend, type PairRecord } from '../learn';
+import { blend, carryFactor, type PairRecord } from '../learn';
 import { schoolsOf } from '../schools';
 import type { Candidate, Judged, Question } from './context';
 import type { Asking } from './asking';
@@ -148,7 +148,7 @@ function judge(question: Question, candidate: Candidate): Judged {
   const load =
     question.motif === undefined || question.profile.kind !== 'stitch'
       ? undefined
-      : embroideryLoad(question.fabric, question.traits, candidate.layers, question.motif);
+      : embroideryLoad(question.fabric, question.traits, candidate.layers, question.motif, carryFactor(record?.carried ?? []));
   // Written out: a spread here costs a third of the whole choice.
   const { id, title, recipe, suitability, preferred, layers } = candidate;
   return {

@@ -77,12 +77,15 @@ function clothCarries(fabric: Fabric, traits: Traits): number {
  *
  * The cloth carries a share by weight and stability; each sheet adds by weight, family and how it is joined.
  * Thin cloth cannot pass more to the sheet than its own threads hold, so the sheets count less under it.
+ *
+ * @param factor how much more or less the pair has been found to carry
  */
 export function embroideryLoad(
   fabric: Fabric,
   traits: Traits,
   layers: readonly ChosenLayer[],
   motif: MotifDensity,
+  factor = 1,
 ): EmbroideryLoad {
   const cloth = clothCarries(fabric, traits);
   const grip = Math.sqrt(Math.min(1, Math.max(0.12, fabric.arealDensity / 100)));
@@ -102,7 +105,7 @@ export function embroideryLoad(
     sheets += perGram * material.arealDensity * (JOIN[material.form] ?? 1) * torn * hold;
     if (angle !== 0) crossed = CROSSED;
   }
-  const carried = cloth * starch + sheets * crossed;
+  const carried = factor * (cloth * starch + sheets * crossed);
   const threadLeads = motif.pull > motif.stitches * 1.001;
   return {
     density: motif.stitches,

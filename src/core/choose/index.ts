@@ -17,3 +17,7 @@ export { sensitivity, MEASURABLE } from './sensitivity';
 export type { Measurable, Sensitivity } from './sensitivity';
 export { whatIf } from './what-if';
 export type { WhatIf } from './what-if';
+export { embroideryLoad, motifDensity } from './embroidery-load';
+export type { EmbroideryLoad, MotifDensity } from './embroidery-load';
+export { traitsOf } from './traits';
+export type { Traits } from './traits';

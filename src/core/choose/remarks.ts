@@ -38,7 +38,7 @@ const CHARACTER: Partial<Record<Family, string>> = {
 };
 
 /** Why this stack fits, best reason first. */
-const REASONS: readonly Remark[] = [
+export const REASONS: readonly Remark[] = [
   {
     id: 'worked-before',
     when: ({ record }) => record !== undefined && record.good > 0 && record.poor === 0,
@@ -137,7 +137,7 @@ const REASONS: readonly Remark[] = [
 ];
 
 /** What to look out for. */
-const CAUTIONS: readonly Remark[] = [
+export const CAUTIONS: readonly Remark[] = [
   {
     id: 'went-wrong-before',
     when: ({ record }) => record !== undefined && record.poor > 0,

@@ -1,18 +1,26 @@
 import { InputError, requireNumber } from '../input-error';
-import { bounds, polygonArea, requireOutline, transformed } from '../shape';
-import { layRows, type CutPiece, type Placement } from './rows';
+import { bounds, polygonArea, requireOutline, transformed, type Outline } from '../shape';
+import { largestLeftover, type Leftover } from './leftover';
+import { nest, WORK_PER_SECOND } from './nest';
+import type { CutPiece, Placement, Unplaced } from './piece';
+import { layRows } from './rows';
 
 export interface CutPlanOptions {
   /** Usable width of the cloth, mm. */
   width: number;
   /** Longest length that may be used, mm. */
   length?: number;
-  /** Room between pieces, mm. */
+  /** Room between pieces, mm; none is kept to the edge of the cloth. */
   gap: number;
   pieces: readonly CutPiece[];
-  /** Time allowed, s. */
+  /** Time allowed, s; with 0 the first layout is answered. */
   seconds: number;
+  /** The same seed gives the same layout, as long as the time allowed is not cut short by a slow machine. */
   seed?: number;
+  /** Copies that stay where they are. */
+  locked?: readonly Placement[];
+  /** Outline of a leftover that is laid on, from its lower left corner, mm. */
+  cloth?: Outline;
 }
 
 export interface CutPlan {
@@ -21,30 +29,88 @@ export interface CutPlan {
   /** Placed piece area ÷ (width × length), 0–1. */
   density: number;
   placements: Placement[];
-  unplaced: { id: string; copy: number }[];
+  unplaced: Unplaced[];
+  /** Largest rectangle within the length that nothing lies on, mm. */
+  leftover: Leftover;
 }
 
 /** More copies than this in one plan are refused. */
 export const MOST_COPIES = 2000;
+/** A length that nobody reaches, mm. */
+const ENDLESS = 200_000;
+const MOST_SECONDS = 60;
+
+/** With more copies or positions than this, pieces are laid in rows: fitting them into hollows would take too long. */
+const MOST_NESTED = 400;
+const MOST_POSITIONS = 2000;
+/** A machine that is slower than the work is reckoned for may take this much longer before the clock stops it. */
+const PATIENCE = 1.25;
 
 /**
- * Lays pieces on a length of cloth. x runs across the width from 0, y along the length from 0.
+ * Lays pieces on a length of cloth, each layout that is yielded better than the one before or the same.
+ * x runs across the width from 0, y along the length from 0. The caller stops when it is good enough.
  *
  * @throws {InputError} naming the field, nested ones as `pieces[2].outline`
  */
-export function cutPlan(options: CutPlanOptions): CutPlan {
-  const { width, gap, pieces, seconds } = options;
-  requireNumber('width', width, 'mm', { above: 0, max: 20_000 });
-  if (options.length !== undefined) requireNumber('length', options.length, 'mm', { above: 0, max: 200_000 });
-  requireNumber('gap', gap, 'mm', { min: 0, max: 1000 });
-  requireNumber('seconds', seconds, 's', { min: 0, max: 60 });
-  requirePieces(pieces);
-
-  const { placements, unplaced } = layRows(pieces, width, gap, options.length ?? 200_000);
-  return { ...measurePlan(pieces, placements, width), placements, unplaced };
+export function* cutPlans(options: CutPlanOptions): Generator<CutPlan & { done: number }, void> {
+  requireOptions(options);
+  const { width, gap, pieces, seconds, seed = 1, locked = [], cloth } = options;
+  const length = options.length ?? ENDLESS;
+  const plain = locked.length === 0 && !cloth;
+  let best: CutPlan | undefined;
+  if (plain) {
+    best = withMeasures(layRows(pieces, width, gap, length), pieces, width);
+    if (isHeavy(pieces)) {
+      yield { ...best, done: 1 };
+      return;
+    }
+  }
+  for (const { done, ...nested } of nest({
+    width,
+    length,
+    gap,
+    pieces,
+    locked,
+    ...(cloth ? { cloth } : {}),
+    seed,
+    work: seconds * WORK_PER_SECOND,
+  })) {
+    const plan = { ...nested, density: densityOf(nested.placements, pieces, width, nested.length) };
+    if (!best || isBetter(plan, best, width)) best = plan;
+    yield { ...best, done };
+  }
 }
 
-function requirePieces(pieces: readonly CutPiece[]): void {
+/** More is laid, or as much on less length; of equals the later one, which leaves more in one piece. */
+function isBetter(plan: CutPlan, than: CutPlan, width: number): boolean {
+  const more = (plan.density * plan.length - than.density * than.length) * width;
+  return Math.abs(more) > SAME_AREA ? more > 0 : plan.length <= than.length;
+}
+/** Areas this close are the same pieces, mm². */
+const SAME_AREA = 1e-3;
+
+/**
+ * The best layout within the time allowed.
+ *
+ * @param now clock in ms, so that a slow machine keeps to the time as well
+ * @throws {InputError} naming the field, nested ones as `pieces[2].outline`
+ */
+export function cutPlan(options: CutPlanOptions, now: () => number): CutPlan {
+  const end = now() + 1000 * PATIENCE * options.seconds;
+  let best: CutPlan | undefined;
+  for (const { done: _done, ...plan } of cutPlans(options)) {
+    best = plan;
+    if (now() >= end) break;
+  }
+  return best!;
+}
+
+function requireOptions({ width, length, gap, seconds, pieces, locked = [], cloth }: CutPlanOptions): void {
+  requireNumber('width', width, 'mm', { above: 0, max: 20_000 });
+  if (length !== undefined) requireNumber('length', length, 'mm', { above: 0, max: ENDLESS });
+  requireNumber('gap', gap, 'mm', { min: 0, max: 1000 });
+  requireNumber('seconds', seconds, 's', { min: 0, max: MOST_SECONDS });
+  if (cloth) requireOutline(cloth, 'cloth');
   const seen = new Set<string>();
   let copies = 0;
   pieces.forEach((piece, i) => {
@@ -58,21 +124,43 @@ function requirePieces(pieces: readonly CutPiece[]): void {
     copies += piece.count;
   });
   if (copies > MOST_COPIES) throw new InputError('pieces', `must be at most ${MOST_COPIES} copies in all, saw ${copies}`);
+  if ((locked.length > 0 || cloth) && isHeavy(pieces))
+    throw new InputError(
+      'pieces',
+      `must be at most ${MOST_NESTED} copies on a leftover or around pieces that stay, saw ${copies}`,
+    );
+  locked.forEach(({ id }, i) => {
+    if (!seen.has(id)) throw new InputError(`locked[${i}].id`, `must be one of the pieces, saw ${JSON.stringify(id)}`);
+  });
 }
 
-/** Length and density of a layout, from its placements alone. */
-export function measurePlan(
+function isHeavy(pieces: readonly CutPiece[]): boolean {
+  const copies = pieces.reduce((sum, { count }) => sum + count, 0);
+  const positions = pieces.reduce((sum, { rotations, flip }) => sum + rotations.length * (flip ? 2 : 1), 0);
+  return copies > MOST_NESTED || positions > MOST_POSITIONS;
+}
+
+function withMeasures(
+  { placements, unplaced }: Pick<CutPlan, 'placements' | 'unplaced'>,
   pieces: readonly CutPiece[],
-  placements: readonly Placement[],
   width: number,
-): { length: number; density: number } {
+): CutPlan {
   const byId = new Map(pieces.map((piece) => [piece.id, piece]));
-  let length = 0;
-  let area = 0;
-  for (const { id, flipped, rotation, x, y } of placements) {
-    const { outline } = byId.get(id)!;
-    length = Math.max(length, bounds(transformed(outline, flipped, rotation, x, y)).maxY);
-    area += polygonArea(outline);
-  }
-  return { length, density: length > 0 ? area / (width * length) : 0 };
+  const outlines = placements.map(({ id, flipped, rotation, x, y }) =>
+    transformed(byId.get(id)!.outline, flipped, rotation, x, y),
+  );
+  const length = Math.max(0, ...outlines.map((outline) => bounds(outline).maxY));
+  return {
+    placements,
+    unplaced,
+    length,
+    density: densityOf(placements, pieces, width, length),
+    leftover: largestLeftover(outlines, width, length),
+  };
+}
+
+function densityOf(placements: readonly Placement[], pieces: readonly CutPiece[], width: number, length: number): number {
+  const areas = new Map(pieces.map(({ id, outline }) => [id, polygonArea(outline)]));
+  const area = placements.reduce((sum, { id }) => sum + areas.get(id)!, 0);
+  return length > 0 ? area / (width * length) : 0;
 }

@@ -1,25 +1,5 @@
-import { bounds, transformed, type Outline } from '../shape';
-
-export interface CutPiece {
-  id: string;
-  /** Corners in mm, allowances included. */
-  outline: Outline;
-  count: number;
-  /** Turns that grain and nap allow, degrees. */
-  rotations: readonly number[];
-  /** Whether the piece may be cut face down. */
-  flip?: boolean;
-}
-
-export interface Placement {
-  id: string;
-  /** Number of the copy, from 0. */
-  copy: number;
-  rotation: number;
-  flipped: boolean;
-  x: number;
-  y: number;
-}
+import { bounds, transformed } from '../shape';
+import type { CutPiece, Placement, Unplaced } from './piece';
 
 interface Turned {
   rotation: number;
@@ -51,7 +31,7 @@ export function layRows(
   width: number,
   gap: number,
   limit: number,
-): { placements: Placement[]; unplaced: { id: string; copy: number }[] } {
+): { placements: Placement[]; unplaced: Unplaced[] } {
   const jobs = pieces.flatMap((piece) => {
     const turned = bestTurn(piece, width);
     return Array.from({ length: piece.count }, (_, copy) => ({ piece, copy, turned }));
@@ -59,7 +39,7 @@ export function layRows(
   jobs.sort((a, b) => (b.turned?.height ?? 0) - (a.turned?.height ?? 0) || (b.turned?.width ?? 0) - (a.turned?.width ?? 0));
   const rows: Row[] = [];
   const placements: Placement[] = [];
-  const unplaced: { id: string; copy: number }[] = [];
+  const unplaced: Unplaced[] = [];
   for (const { piece, copy, turned } of jobs) {
     const row =
       turned &&

@@ -1,5 +1,6 @@
 import { flexuralRigidity } from '../cloth';
 import type { PredictedWith } from '../layers';
+import type { CarriedResult } from './carry-factor';
 
 /** What was filed about one pair of cloth and stack. */
 export interface PairRecord {
@@ -8,6 +9,8 @@ export interface PairRecord {
   good: number;
   fair: number;
   poor: number;
+  /** Motifs that were sewn on it. */
+  carried?: CarriedResult[];
 }
 
 export interface Blended extends PredictedWith {

@@ -1,9 +1,11 @@
-export { openPiece, SIDE_WORDS } from './piece';
-export type { OpenPiece, PieceSpec, Side } from './piece';
+export { MARK_KINDS, MARK_WORDS, openPiece, pieceSize, plainPiece } from './piece';
+export type { Mark, MarkKind, OpenPiece, PieceSpec } from './piece';
 export { DEFAULT_LAYER_OUTLINE, isTape, layerOutline } from './layer-outline';
-export type { LayerOutline, LayerOutlineOptions } from './layer-outline';
-export { allowedTurns } from './turns';
+export type { LayerCut, LayerOutline, LayerOutlineOptions } from './layer-outline';
+export { allowedTurns, clothTurns } from './turns';
+export type { Grained, PieceCut } from './turns';
 export { seamBulkOf } from './seam-bulk';
 export type { SeamBulk } from './seam-bulk';
-export { layerLayout, oneSided, tapeLength } from './layer-layout';
-export type { LayerLayout } from './layer-layout';
+export { oneSided, tapeLength } from './tape';
+export { enlarged, shrinkageOf } from './shrink';
+export type { Shrinkage } from './shrink';

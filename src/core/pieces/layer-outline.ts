@@ -1,24 +1,40 @@
 import type { Extent, Material } from '../layers';
-import { bounds, difference, inset, polygonArea, type Outline } from '../shape';
+import { bounds, difference, inset, outset, polygonArea, signedArea, type Outline, type Point } from '../shape';
 import type { OpenPiece } from './piece';
 
-export interface LayerOutlineOptions {
+/** How one layer of a part is cut, where it differs from the usual. */
+export interface LayerCut {
   /** How far a trimmed layer stays inside the cut edge, mm. */
-  trim: number;
-  /** Width of a strip that is cut from a roll, mm. */
-  stripWidth: number;
+  trim?: number;
+  /** Edges of the shape that a strip runs along; the top when none is named. */
+  edges?: number[];
+  /** Width of a strip, mm. */
+  width?: number;
+  /** Middle of a patch or a field, mm; the middle of the piece when it is not said. */
+  at?: Point;
   /** Edge length of a patch, mm. */
-  patchSize: number;
+  size?: number;
+  /** Corners where two allowances meet are cut off at the seam, so that they can be turned. */
+  clipped?: boolean;
+}
+
+export interface LayerOutlineOptions extends LayerCut {
+  trim: number;
+  width: number;
+  size: number;
   /** Stitched field, mm, when the layer is a sheet for the hoop. */
   field?: { width: number; height: number };
   /** Sheet beyond the field on every side, mm. */
   fieldMargin: number;
 }
 
-export const DEFAULT_LAYER_OUTLINE: LayerOutlineOptions = { trim: 6, stripWidth: 30, patchSize: 50, fieldMargin: 40 };
+export const DEFAULT_LAYER_OUTLINE: LayerOutlineOptions = { trim: 6, width: 30, size: 50, fieldMargin: 40 };
 
 export interface LayerOutline {
+  /** Counter-clockwise, mm. */
   outlines: Outline[];
+  /** Openings inside them, clockwise. */
+  holes: Outline[];
   /** mm². */
   area: number;
   /** What the extent leaves off the piece, mm². */
@@ -29,6 +45,8 @@ export interface LayerOutline {
 
 /** Materials sold by the metre of a narrow width are used as they come, not cut to a shape, mm. */
 const TAPE_WIDTH = 200;
+/** Remains of less than this are rounding, mm². */
+const DUST = 1;
 
 export function isTape(material: Pick<Material, 'rollWidth'>): boolean {
   return material.rollWidth > 0 && material.rollWidth <= TAPE_WIDTH;
@@ -36,9 +54,7 @@ export function isTape(material: Pick<Material, 'rollWidth'>): boolean {
 
 /**
  * The exact outline of a layer on a piece: full size, trimmed inside the edge, net to the seam line, a strip
- * along the top seam, a patch, or a sheet for the hoop.
- *
- * A strip runs along the longest side of the piece's top; a patch is shown in the middle, to be moved to its point.
+ * along edges, a patch around a point, or a sheet for the hoop.
  */
 export function layerOutline(
   piece: OpenPiece,
@@ -46,67 +62,90 @@ export function layerOutline(
   material: Pick<Material, 'rollWidth'>,
   options: LayerOutlineOptions = DEFAULT_LAYER_OUTLINE,
 ): LayerOutline {
-  const { outline, allowances } = piece;
-  const whole = polygonArea(outline);
+  const { outline, allowances, holes } = piece;
+  const whole = polygonArea(outline) - holes.reduce((sum, hole) => sum + polygonArea(hole.outline), 0);
+  const region = (outlines: Outline[], kept: (allowance: number) => number): LayerOutline => {
+    const cutters = holes.map((hole) => {
+      const by = kept(hole.allowance);
+      return by > 0 ? outset(hole.outline, by).outline : hole.outline;
+    });
+    if (options.clipped) cutters.push(...clippedCorners(piece));
+    return measured(cutters.length > 0 ? outlines.flatMap((path) => difference(path, cutters)) : outlines, whole);
+  };
+  const moved = (kept: (allowance: number) => number) => {
+    const by = allowances.map(kept);
+    return region(by.every((mm) => mm === 0) ? [outline] : inset(outline, by).outlines, kept);
+  };
   switch (extent) {
     case 'full':
-      return { outlines: [outline], area: whole, removedArea: 0 };
+      return moved(() => 0);
     case 'trimmed':
-      return inset(
-        outline,
-        allowances.map((allowance) => Math.min(options.trim, allowance)),
-      );
+      return moved((allowance) => Math.min(options.trim, allowance));
     case 'net':
-      return inset(outline, allowances);
-    case 'strip': {
-      const tape = isTape(material);
-      const width = tape ? material.rollWidth : options.stripWidth;
-      const edges = topEdges(outline);
-      const net = inset(outline, allowances).outlines[0];
-      const length = [...edges].reduce((sum, i) => sum + edgeLength(outline, i), 0);
-      if (!net) return { outlines: [], area: 0, removedArea: whole, runningLength: length };
-      // The strip is what lies between the seam line and the same line moved in by its width.
-      const inner = inset(
-        outline,
-        allowances.map((allowance, i) => (edges.has(i) ? allowance + width : 0)),
-      ).outlines;
-      const outlines = difference(net, inner).filter((path) => polygonArea(path) > 1);
-      const area = outlines.reduce((sum, path) => sum + polygonArea(path), 0);
-      return { outlines, area, removedArea: whole - area, runningLength: length };
-    }
+      return moved((allowance) => allowance);
+    case 'strip':
+      return strip(piece, isTape(material) ? material.rollWidth : options.width, options.edges, whole);
     case 'patch': {
       const box = bounds(outline);
-      const size = Math.min(options.patchSize, box.maxX - box.minX, box.maxY - box.minY);
-      return rectangleAtCentre(outline, size, size, whole);
+      const size = Math.min(options.size, box.maxX - box.minX, box.maxY - box.minY);
+      return rectangleAt(options.at ?? middle(outline), size, size, whole);
     }
     case 'field': {
       const field = options.field ?? { width: 100, height: 100 };
-      return rectangleAtCentre(outline, field.width + 2 * options.fieldMargin, field.height + 2 * options.fieldMargin, whole);
+      const margin = 2 * options.fieldMargin;
+      return rectangleAt(options.at ?? middle(outline), field.width + margin, field.height + margin, whole);
     }
   }
 }
 
-function rectangleAtCentre(outline: Outline, width: number, height: number, whole: number): LayerOutline {
+function measured(region: readonly Outline[], whole: number): LayerOutline {
+  const outlines = region.filter((path) => signedArea(path) > DUST);
+  const holes = region.filter((path) => signedArea(path) < -DUST);
+  const area = [...outlines, ...holes].reduce((sum, path) => sum + signedArea(path), 0);
+  return { outlines, holes, area, removedArea: Math.max(0, whole - area) };
+}
+
+/** The strip is what lies between the seam line and the same line moved in by its width along the chosen edges. */
+function strip(piece: OpenPiece, width: number, edges: readonly number[] | undefined, whole: number): LayerOutline {
+  const { outline, allowances } = piece;
+  const chosen = edges && edges.length > 0 ? segmentsOf(piece, edges) : topSegments(outline);
+  const runningLength = [...chosen].reduce((sum, i) => sum + segmentLength(outline, i), 0);
+  const net = inset(outline, allowances).outlines;
+  const inner = inset(
+    outline,
+    allowances.map((allowance, i) => (chosen.has(i) ? allowance + width : 0)),
+  ).outlines;
+  const left = inner.length > 0 ? net.flatMap((path) => difference(path, inner)) : net;
+  return { ...measured(left, whole), runningLength };
+}
+
+function segmentsOf({ edges }: OpenPiece, chosen: readonly number[]): Set<number> {
+  return new Set(edges.map((_, i) => i).filter((i) => chosen.includes(edges[i]!)));
+}
+
+function middle(outline: Outline): Point {
   const box = bounds(outline);
-  const cx = (box.minX + box.maxX) / 2;
-  const cy = (box.minY + box.maxY) / 2;
+  return [(box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2];
+}
+
+function rectangleAt([cx, cy]: Point, width: number, height: number, whole: number): LayerOutline {
   const rectangle: Outline = [
     [cx - width / 2, cy - height / 2],
     [cx + width / 2, cy - height / 2],
     [cx + width / 2, cy + height / 2],
     [cx - width / 2, cy + height / 2],
   ];
-  return { outlines: [rectangle], area: width * height, removedArea: Math.max(0, whole - width * height) };
+  return { outlines: [rectangle], holes: [], area: width * height, removedArea: Math.max(0, whole - width * height) };
 }
 
-function edgeLength(outline: Outline, i: number): number {
+function segmentLength(outline: Outline, i: number): number {
   const a = outline[i]!;
   const b = outline[(i + 1) % outline.length]!;
   return Math.hypot(b[0] - a[0], b[1] - a[1]);
 }
 
-/** Edges whose inner side looks down: the top of the piece. Edges within 45° of level count. */
-function topEdges(outline: Outline): Set<number> {
+/** Segments whose inner side looks down: the top of the piece. Segments within 45° of level count. */
+function topSegments(outline: Outline): Set<number> {
   const top = new Set<number>();
   outline.forEach((a, i) => {
     const b = outline[(i + 1) % outline.length]!;
@@ -114,4 +153,41 @@ function topEdges(outline: Outline): Set<number> {
     if (dx < 0 && -dx >= Math.abs(b[1] - a[1])) top.add(i);
   });
   return top;
+}
+
+/** Corners that turn by less than this are no corners to turn out, or too sharp to be clipped, radians. */
+const LEAST_TURN = (35 * Math.PI) / 180;
+const MOST_TURN = (150 * Math.PI) / 180;
+
+/**
+ * Triangles at the corners where two allowances meet, each cut off straight through the point where the seams meet.
+ */
+function clippedCorners({ outline, allowances }: OpenPiece): Outline[] {
+  const n = outline.length;
+  const found: Outline[] = [];
+  for (let i = 0; i < n; i++) {
+    const before = (i + n - 1) % n;
+    const [in0, in1] = [allowances[before]!, allowances[i]!];
+    if (in0 === 0 || in1 === 0) continue;
+    const corner = outline[i]!;
+    const d0 = direction(outline[before]!, corner);
+    const d1 = direction(corner, outline[(i + 1) % n]!);
+    const cross = d0[0] * d1[1] - d0[1] * d1[0];
+    const turn = Math.atan2(cross, d0[0] * d1[0] + d0[1] * d1[1]);
+    if (turn < LEAST_TURN || turn > MOST_TURN) continue;
+    // Where the seams meet, from the corner: along d1 by in0 and back along d0 by in1, over the sine of the turn.
+    const to: Point = [(in0 * d1[0] - in1 * d0[0]) / cross, (in0 * d1[1] - in1 * d0[1]) / cross];
+    const far = Math.hypot(to[0], to[1]);
+    const u: Point = [-to[0] / far, -to[1] / far];
+    const back = far / (d0[0] * u[0] + d0[1] * u[1]);
+    const on = -far / (d1[0] * u[0] + d1[1] * u[1]);
+    if (!(back > 0) || !(on > 0)) continue;
+    found.push([corner, [corner[0] + on * d1[0], corner[1] + on * d1[1]], [corner[0] - back * d0[0], corner[1] - back * d0[1]]]);
+  }
+  return found;
+}
+
+function direction(a: Point, b: Point): Point {
+  const length = Math.hypot(b[0] - a[0], b[1] - a[1]) || 1;
+  return [(b[0] - a[0]) / length, (b[1] - a[1]) / length];
 }

@@ -1,65 +1,184 @@
-import { InputError } from '../input-error';
-import { pieceOutline, type Outline, type PieceShape, type Point } from '../shape';
+import { InputError, requireNumber } from '../input-error';
+import { drawShape, edgeNames, inset, outset, type Outline, type PieceShape, type Point } from '../shape';
 
-/** Side of a typed piece: 0 bottom, 1 right, 2 top, 3 left. */
-export type Side = 0 | 1 | 2 | 3;
+/** What a mark on a piece says. */
+export const MARK_KINDS = ['notch', 'drill', 'centre-front', 'centre-back', 'side', 'buttonhole'] as const;
+export type MarkKind = (typeof MARK_KINDS)[number];
+export const MARK_WORDS: Record<MarkKind, string> = {
+  notch: 'notch',
+  drill: 'point',
+  'centre-front': 'centre front',
+  'centre-back': 'centre back',
+  side: 'side',
+  buttonhole: 'buttonhole',
+};
 
-export const SIDE_WORDS = ['bottom', 'right', 'top', 'left'] as const;
+/** A place on a piece that is marked, in the coordinates of its shape, mm. */
+export interface Mark {
+  kind: MarkKind;
+  at: Point;
+}
 
 /** What is needed to know a piece's true outline and seams. mm. */
 export interface PieceSpec {
   shape: PieceShape;
-  /** Seam allowance of each side, mm, included in the shape. */
-  allowances: readonly [number, number, number, number];
-  /** Side that lies on the fold, or null. */
-  fold: Side | null;
+  /** Whether the shape is the line that is cut, or the line that is sewn. */
+  line: 'cut' | 'sew';
+  /** Seam allowance of each edge of the shape, mm. */
+  allowances: readonly number[];
+  /** Edge that lies on the fold, or null. */
+  fold: number | null;
+  /** Direction of the grain line, degrees counter-clockwise from upright. */
+  grain: number;
+  marks: readonly Mark[];
 }
 
-/** A piece opened out: its outline and the seam allowance of every edge. */
+/** A piece opened out: its cut line with the seam allowance of every segment, and what is marked on it. */
 export interface OpenPiece {
+  /** Cut line, counter-clockwise, mm. */
   outline: Outline;
+  /** Allowance of the segment from corner i to i + 1, mm. */
   allowances: number[];
+  /** Edge of the shape that each segment belongs to. */
+  edges: number[];
+  /** Openings inside, clockwise, as they are cut, with their allowance and edge. */
+  holes: { outline: Outline; allowance: number; edge: number }[];
+  /** Seam lines: none where the allowances leave nothing. */
+  seam: Outline[];
+  marks: Mark[];
+  /** Where the fold lies. */
+  fold?: [Point, Point];
+}
+
+/** A piece by the shape alone: cut line, straight grain, nothing marked. */
+export function plainPiece(shape: PieceShape, allowance: number): PieceSpec {
+  return { shape, line: 'cut', allowances: edgeNames(shape).map(() => allowance), fold: null, grain: 0, marks: [] };
 }
 
 /**
- * Opens a piece out. A piece on the fold becomes twice as wide, mirrored at the fold, and the fold itself is
- * no edge any more.
+ * Opens a piece out. A piece on the fold is doubled, mirrored at the fold, and the fold itself is no edge any more. Where
+ * the shape is the seam line, the cut line is the shape moved outward by the allowances.
  *
- * @returns outline counter-clockwise; `allowances[i]` belongs to the edge from corner i to i + 1
- * @throws {InputError} when the fold side has a shaped corner at its end, so that the halves would not meet
+ * @throws {InputError} for a wrong number of allowances, a fold edge that is not straight, or allowances of an opening
+ * that close it
  */
 export function openPiece(spec: PieceSpec): OpenPiece {
-  const { outline, sides } = pieceOutline(spec.shape);
-  const allowances = sides.map((side) => spec.allowances[side]);
-  if (spec.fold === null) return { outline, allowances };
-  const fold = spec.fold;
-  const start = sides.findIndex(
-    (side, i) => side === fold && liesOnSide(outline[i]!, outline[(i + 1) % outline.length]!, fold, spec.shape),
-  );
-  if (start < 0) throw new InputError('fold', 'has no straight edge left on that side; choose another side or smaller corners');
+  const drawn = drawShape(spec.shape);
+  const names = edgeNames(spec.shape);
+  if (spec.allowances.length !== names.length)
+    throw new InputError('allowances', `must be one for each edge (${names.length}), saw ${spec.allowances.length}`);
+  spec.allowances.forEach((mm, i) => requireNumber(`allowances[${i}]`, mm, 'mm', { min: 0, max: 500 }));
+  const opened = spec.fold === null ? { ...drawn, marks: [...spec.marks] } : unfolded(spec, spec.fold);
+  const given = opened.edges.map((edge) => spec.allowances[edge]!);
+  const holes = opened.holes.map(({ outline, edge }) => ({ edge, ...cutHole(outline, spec.allowances[edge]!, spec.line, edge) }));
+  const fold = 'fold' in opened ? { fold: opened.fold } : {};
+  const common = { marks: opened.marks, ...fold };
+  if (spec.line === 'cut') {
+    const sewn = inset(opened.outline, given).outlines;
+    return {
+      outline: opened.outline,
+      allowances: given,
+      edges: opened.edges,
+      holes: holes.map(({ cut, allowance, edge }) => ({ outline: cut, allowance, edge })),
+      seam: [...sewn, ...holes.map(({ sew }) => sew)],
+      ...common,
+    };
+  }
+  const cut = outset(opened.outline, given);
+  return {
+    outline: cut.outline,
+    allowances: cut.sources.map((i) => given[i]!),
+    edges: cut.sources.map((i) => opened.edges[i]!),
+    holes: holes.map(({ cut: line, allowance, edge }) => ({ outline: line, allowance, edge })),
+    seam: [opened.outline, ...holes.map(({ sew }) => sew)],
+    ...common,
+  };
+}
+
+/** Cut and seam line of an opening: its allowance lies inside it, so the opening that is cut is the smaller one. */
+function cutHole(outline: Outline, allowance: number, line: 'cut' | 'sew', edge: number) {
+  if (line === 'cut') return { cut: outline, sew: [...outset(outline, allowance).outline].reverse(), allowance };
+  const [cut, ...more] = inset(outline, allowance).outlines;
+  if (!cut || more.length > 0)
+    throw new InputError(`allowances[${edge}]`, `must leave the opening in one piece; ${allowance} mm closes it`);
+  return { cut: [...cut].reverse(), sew: outline, allowance };
+}
+
+/** The shape doubled at its fold. */
+function unfolded(spec: PieceSpec, fold: number) {
+  const { outline, edges, holes } = drawShape(spec.shape);
   const n = outline.length;
-  // Walk from the end of the fold edge round to its start, then back over the mirror image.
+  // What lies in a shaped corner counts with the edge before it, so the fold is the longest segment of its edge.
+  let start = -1;
+  let longest = 0;
+  let total = 0;
+  edges.forEach((edge, i) => {
+    if (edge !== fold) return;
+    const a = outline[i]!;
+    const b = outline[(i + 1) % n]!;
+    const length = Math.hypot(b[0] - a[0], b[1] - a[1]);
+    total++;
+    if (length > longest) {
+      longest = length;
+      start = i;
+    }
+  });
+  if (start < 0 || (total > 1 && !hasStraightSides(spec.shape)))
+    throw new InputError('fold', 'has no straight edge there; choose another edge');
+  const a = outline[start]!;
+  const b = outline[(start + 1) % n]!;
+  const mirror = mirrorAt(a, b);
+  // From the end of the fold round to its start, then back over the mirror image.
   const half: Outline = [];
-  const halfAllowances: number[] = [];
+  const halfEdges: number[] = [];
   for (let k = 1; k <= n; k++) {
     half.push(outline[(start + k) % n]!);
-    if (k < n) halfAllowances.push(allowances[(start + k) % n]!);
+    if (k < n) halfEdges.push(edges[(start + k) % n]!);
   }
-  const mirror = mirrorAt(fold, spec.shape);
   const back = half.slice(1, -1).reverse().map(mirror);
-  return { outline: [...half, ...back], allowances: [...halfAllowances, ...[...halfAllowances].reverse()] };
+  const mirrored = holes.map(({ outline: hole, edge }) => ({ outline: hole.map(mirror).reverse(), edge }));
+  return {
+    outline: [...half, ...back],
+    edges: [...halfEdges, ...[...halfEdges].reverse()],
+    holes: [...holes, ...mirrored],
+    marks: [
+      ...spec.marks,
+      ...spec.marks.filter(({ at }) => distanceTo(a, b, at) > ON_FOLD).map((m) => ({ ...m, at: mirror(m.at) })),
+    ],
+    fold: [a, b] as [Point, Point],
+  };
 }
 
-/** Whether an edge runs along the straight line of a side, rather than through a shaped corner. */
-function liesOnSide(a: Point, b: Point, side: Side, shape: PieceShape): boolean {
-  const at = side === 0 ? 0 : side === 1 ? shape.width : side === 2 ? shape.height : 0;
-  const axis = side === 0 || side === 2 ? 1 : 0;
-  return a[axis] === at && b[axis] === at;
+/** Marks this close to the fold are not doubled, mm. */
+const ON_FOLD = 0.5;
+
+function hasStraightSides({ kind }: PieceShape): boolean {
+  return kind === 'rectangle' || kind === 'rounded' || kind === 'angled';
 }
 
-function mirrorAt(side: Side, shape: PieceShape): (p: Point) => Point {
-  if (side === 0) return ([x, y]) => [x, -y];
-  if (side === 1) return ([x, y]) => [2 * shape.width - x, y];
-  if (side === 2) return ([x, y]) => [x, 2 * shape.height - y];
-  return ([x, y]) => [-x, y];
+/** Mirror image at the line through a and b. */
+function mirrorAt(a: Point, b: Point): (p: Point) => Point {
+  const length = Math.hypot(b[0] - a[0], b[1] - a[1]);
+  const [dx, dy] = [(b[0] - a[0]) / length, (b[1] - a[1]) / length];
+  return ([x, y]) => {
+    const out = (x - a[0]) * dy - (y - a[1]) * dx;
+    return [x - 2 * out * dy, y + 2 * out * dx];
+  };
+}
+
+function distanceTo(a: Point, b: Point, [x, y]: Point): number {
+  const length = Math.hypot(b[0] - a[0], b[1] - a[1]);
+  return Math.abs((x - a[0]) * (b[1] - a[1]) - (y - a[1]) * (b[0] - a[0])) / length;
+}
+
+/** Width and height of a piece as it is cut, opened out, mm. */
+export function pieceSize(piece: OpenPiece): { width: number; height: number } {
+  let [minX, minY, maxX, maxY] = [Infinity, Infinity, -Infinity, -Infinity];
+  for (const [x, y] of piece.outline) {
+    minX = Math.min(minX, x);
+    minY = Math.min(minY, y);
+    maxX = Math.max(maxX, x);
+    maxY = Math.max(maxY, y);
+  }
+  return { width: maxX - minX, height: maxY - minY };
 }

@@ -1,15 +1,48 @@
+import type { Fabric } from '../cloth';
 import type { Material } from '../layers';
 
 /** How a piece lies to the grain of its cloth. */
-type PieceCut = 'straight' | 'cross' | 'bias';
+export type PieceCut = 'straight' | 'cross' | 'bias';
+
+/** What decides how a piece may be turned. */
+export interface Grained {
+  cut: PieceCut;
+  /** Direction of the grain line, degrees counter-clockwise from upright. */
+  grain: number;
+  /** A print or a nap runs one way. */
+  oneWay?: boolean;
+}
+
+/** A layer gives one way when it stretches this many times as far that way, and this much at least, %. */
+const ONE_WAY_GIVE = 2;
+const GIVE = 10;
 
 /**
- * Turns, in degrees, in which a layer may be cut from its roll: a layer with a grain follows the piece's own
- * cut, one without may lie any way round.
+ * Turns, in degrees, in which a layer may be cut from its roll. One with a grain follows the piece's own; one that gives
+ * one way is laid so that it gives across the piece, where a body needs it; one without a grain may lie any way round.
  */
-export function allowedTurns(material: Pick<Material, 'grain'>, cut: PieceCut): number[] {
-  if (!material.grain) return [0, 90, 180, 270];
+export function allowedTurns(material: Pick<Material, 'grain' | 'stretchLength' | 'stretchCross'>, piece: Grained): number[] {
+  if (!material.grain) return turns([0, 90, 180, 270], 0);
+  const { stretchLength, stretchCross } = material;
+  const givesAlong = stretchLength >= GIVE && stretchLength > ONE_WAY_GIVE * stretchCross;
+  return turns(cutTurns(piece.cut), (givesAlong ? 90 : 0) - piece.grain);
+}
+
+/** Turns in which a piece may be cut from its cloth: along its grain, one way up where a print or a nap asks for it. */
+export function clothTurns(fabric: Pick<Fabric, 'construction' | 'surface'>, piece: Grained): number[] {
+  const nap = fabric.surface.includes('pile');
+  if ((fabric.construction === 'nonwoven' || fabric.construction === 'leather' || fabric.construction === 'coated') && !nap)
+    return piece.oneWay ? turns([0], -piece.grain) : turns([0, 90, 180, 270], -piece.grain);
+  const all = cutTurns(piece.cut);
+  return turns(piece.oneWay || nap ? all.slice(0, 1) : all, -piece.grain);
+}
+
+function cutTurns(cut: PieceCut): number[] {
   if (cut === 'cross') return [90, 270];
   if (cut === 'bias') return [45, 225, 135, 315];
   return [0, 180];
+}
+
+function turns(angles: readonly number[], by: number): number[] {
+  return angles.map((angle) => (((angle + by) % 360) + 360) % 360);
 }

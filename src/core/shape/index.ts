@@ -1,7 +1,33 @@
 export { bounds, MOST_POINTS, perimeter, polygonArea, requireOutline, selfCrossing, signedArea, transformed } from './polygon';
 export type { Box, Outline, Point } from './polygon';
-export { difference, intersection, regionArea, unionOf } from './regions';
+export { arcPoints } from './arc';
+export { cubicAt, cubicPoints } from './cubic';
+export { anticlockwise, isConvex, minkowskiSum, noFitOutline } from './minkowski';
+export { simplifyOutward } from './simplify';
+export { difference, grownBy, intersection, regionArea, unionOf, windingUnion } from './regions';
 export { inset } from './inset';
 export type { Inset } from './inset';
-export { pieceOutline, PIECE_KINDS } from './piece-outline';
-export type { PieceShape } from './piece-outline';
+export { outset } from './outset';
+export type { Outset } from './outset';
+export { drawShape, edgeNames, PIECE_KINDS, SHAPE_KINDS, shapeKind } from './piece-shape';
+export type { PieceShape } from './piece-shape';
+export type { EdgedOutline, Measure, ShapeKind } from './kinds/kind';
+export { edgePoints } from './kinds/drawn';
+export type { DrawnEdge, DrawnShape } from './kinds/drawn';
+export { asDrawn } from './as-drawn';
+export { slitOpen } from './slit';
+export {
+  bend,
+  edgeMeasures,
+  endOf,
+  mirrorAtEdge,
+  moveControl,
+  moveCorner,
+  nearestEdge,
+  removeCorner,
+  setEdge,
+  snapped,
+  splitEdge,
+  straighten,
+} from './edit-outline';
+export type { Edited } from './edit-outline';

@@ -35,6 +35,22 @@ const DUST = 0.01;
  * @example inset([[0, 0], [100, 0], [100, 60], [0, 60]], 10).area // 3200
  */
 export function inset(outline: Outline, allowance: number | readonly number[]): Inset {
+  const allowances = requireAllowances(outline, allowance);
+  const { points, edges } = counterClockwise(outline, allowances);
+  const cutters = bands(points, edges);
+  const original = polygonArea(outline);
+  if (cutters.length === 0) return { outlines: [outline.map(([x, y]): Point => [x, y])], area: original, removedArea: 0 };
+  const outlines = withoutSlivers(difference(points, cutters), DUST);
+  const area = outlines.reduce((sum, path) => sum + polygonArea(path), 0);
+  return { outlines, area, removedArea: Math.max(0, original - area) };
+}
+
+/**
+ * Checks outline and allowances, and gives one allowance for each edge.
+ *
+ * @throws {InputError} for a malformed outline or a wrong number of allowances
+ */
+export function requireAllowances(outline: Outline, allowance: number | readonly number[]): number[] {
   requireOutline(outline);
   const allowances = typeof allowance === 'number' ? outline.map(() => allowance) : [...allowance];
   if (allowances.length !== outline.length) {
@@ -43,25 +59,26 @@ export function inset(outline: Outline, allowance: number | readonly number[]): 
   allowances.forEach((a, i) =>
     requireNumber(typeof allowance === 'number' ? 'allowance' : `allowance[${i}]`, a, 'mm', { min: 0, max: 10_000 }),
   );
+  return allowances;
+}
 
-  const { points, edges } = counterClockwise(outline, allowances);
-  const cutters: Outline[] = [];
+/** Everything within the allowances on the left of a closed line: a strip along each edge, closed at the corners. */
+export function bands(points: Outline, allowances: readonly number[]): Outline[] {
+  const found: Outline[] = [];
   const n = points.length;
   for (let i = 0; i < n; i++) {
-    const strip = edgeStrip(points[i]!, points[(i + 1) % n]!, edges[i]!);
-    if (strip) cutters.push(strip);
-    const corner = cornerPatch(points[(i + n - 1) % n]!, points[i]!, points[(i + 1) % n]!, edges[(i + n - 1) % n]!, edges[i]!);
-    if (corner) cutters.push(corner);
+    const before = (i + n - 1) % n;
+    const after = points[(i + 1) % n]!;
+    const strip = edgeStrip(points[i]!, after, allowances[i]!);
+    if (strip) found.push(strip);
+    const corner = cornerPatch(points[before]!, points[i]!, after, allowances[before]!, allowances[i]!);
+    if (corner) found.push(corner);
   }
-  const original = polygonArea(outline);
-  if (cutters.length === 0) return { outlines: [outline.map(([x, y]): Point => [x, y])], area: original, removedArea: 0 };
-  const outlines = withoutSlivers(difference(points, cutters), DUST);
-  const area = outlines.reduce((sum, path) => sum + polygonArea(path), 0);
-  return { outlines, area, removedArea: Math.max(0, original - area) };
+  return found;
 }
 
 /** Same shape counter-clockwise with its allowances, without corners that repeat. */
-function counterClockwise(outline: Outline, allowances: readonly number[]): { points: Outline; edges: number[] } {
+export function counterClockwise(outline: Outline, allowances: readonly number[]): { points: Outline; edges: number[] } {
   const points: Outline = [];
   const edges: number[] = [];
   const n = outline.length;

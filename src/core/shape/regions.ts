@@ -1,4 +1,4 @@
-import { Clipper, FillRule, type Path64, type Paths64 } from 'clipper2-ts';
+import { Clipper, EndType, FillRule, JoinType, type Path64, type Paths64 } from 'clipper2-ts';
 import { polygonArea, signedArea, type Outline, type Point } from './polygon';
 
 /**
@@ -64,6 +64,16 @@ export function unionOf(outlines: readonly Outline[]): Outline[] {
   return fromPaths(Clipper.union(filled(outlines, scale), FillRule.NonZero), scale);
 }
 
+/**
+ * What closed loops wind around at least once counter-clockwise. Unlike in {@link unionOf} the winding of each loop
+ * counts, so that a clockwise one takes away.
+ */
+export function windingUnion(loops: readonly Outline[]): Outline[] {
+  const scale = scaleFor(loops);
+  const paths = loops.map((loop): Path64 => loop.map(([x, y]) => ({ x: Math.round(x * scale), y: Math.round(y * scale) })));
+  return fromPaths(Clipper.union(paths, FillRule.Positive), scale);
+}
+
 /** What is left of the outline when the cutters are taken away; holes come as clockwise paths. */
 export function difference(outline: Outline, cutters: readonly Outline[]): Outline[] {
   const scale = scaleFor([outline, ...cutters]);
@@ -75,6 +85,20 @@ export function intersection(outlines: readonly Outline[], masks: readonly Outli
   const scale = scaleFor([...outlines, ...masks]);
   return fromPaths(Clipper.intersect(filled(outlines, scale), filled(masks, scale), FillRule.NonZero), scale);
 }
+
+/**
+ * A region grown by a distance all round, or shrunk where it is negative, corners rounded.
+ *
+ * @param region outlines, holes clockwise @param by mm
+ */
+export function grownBy(region: readonly Outline[], by: number): Outline[] {
+  const scale = scaleFor(region);
+  const paths = region.map((path): Path64 => path.map(([x, y]) => ({ x: Math.round(x * scale), y: Math.round(y * scale) })));
+  return fromPaths(Clipper.inflatePaths(paths, by * scale, JoinType.Round, EndType.Polygon, 2, ARC_ERROR * scale), scale);
+}
+
+/** How far a rounded corner may lie from a true arc, mm. */
+const ARC_ERROR = 0.05;
 
 /** Area of a region whose holes run the other way round, mm². */
 export function regionArea(region: readonly Outline[]): number {

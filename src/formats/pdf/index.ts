@@ -1,5 +1,11 @@
 export { scrapCard } from './scrap-card';
 export { measuringSheet, SHEETS } from './measuring-sheets';
 export type { SheetName } from './measuring-sheets';
+export { templates } from './templates';
+export type { Template } from './templates';
+export { cuttingList } from './cutting-list';
+export { layoutSheet } from './layout-sheet';
 export { PAPERS } from './page';
 export type { Paper } from './page';
+export { carryChart, hoopGauge, motifPaper } from './hoop-sheets';
+export type { ChartRow } from './hoop-sheets';

@@ -1,7 +1,19 @@
-import { degrees, PDFDocument, rgb, StandardFonts, type PDFFont, type PDFPage } from 'pdf-lib';
+import {
+  clip,
+  degrees,
+  endPath,
+  PDFDocument,
+  popGraphicsState,
+  pushGraphicsState,
+  rectangle,
+  rgb,
+  StandardFonts,
+  type PDFFont,
+  type PDFPage,
+} from 'pdf-lib';
 
 /** Papers that templates are made for, mm. */
-export const PAPERS = { a4: [210, 297], letter: [215.9, 279.4] } as const;
+export const PAPERS = { a4: [210, 297], letter: [215.9, 279.4], a3: [297, 420] } as const;
 export type Paper = keyof typeof PAPERS;
 
 const POINTS_PER_MM = 72 / 25.4;
@@ -48,6 +60,24 @@ export class Page {
       color: grey ? GREY : BLACK,
       ...(dash ? { dashArray: dash.map((mm) => mm * POINTS_PER_MM) } : {}),
     });
+  }
+
+  /** Draws only what lies within a rectangle. */
+  clipped([x, y]: Point, [width, height]: Point, drawing: () => void): void {
+    this.page.pushOperators(
+      pushGraphicsState(),
+      rectangle(this.x(x), this.y(y + height), width * POINTS_PER_MM, height * POINTS_PER_MM),
+      clip(),
+      endPath(),
+    );
+    drawing();
+    this.page.pushOperators(popGraphicsState());
+  }
+
+  /** A closed outline that is filled in grey. */
+  filled(points: readonly Point[], lightness = 0.9): void {
+    const path = points.map(([x, y], i) => `${i === 0 ? 'M' : 'L'}${x * POINTS_PER_MM} ${y * POINTS_PER_MM}`).join('');
+    this.page.drawSvgPath(`${path}Z`, { x: 0, y: this.height * POINTS_PER_MM, color: rgb(lightness, lightness, lightness) });
   }
 
   /** A closed outline of straight lines. */

@@ -1,14 +1,11 @@
-import { InputError, requireNumber } from '../input-error';
-import type { Outline, Point } from './polygon';
+import { InputError, requireNumber } from '../../input-error';
+import { arcSteps } from '../arc';
+import type { Outline, Point } from '../polygon';
+import { LONGEST, type EdgedOutline, type ShapeKind } from './kind';
 
-/**
- * The typed shapes of a piece, by its measures in mm, seam allowances included.
- * Edges of the outline run bottom, right, top, left; what lies in a corner counts with the edge before it.
- */
-export const PIECE_KINDS = ['rectangle', 'rounded', 'angled'] as const;
-
-export interface PieceShape {
-  kind: (typeof PIECE_KINDS)[number];
+/** A rectangle, its corners square, rounded or cut off. Measures in mm. */
+export interface RectangleShape {
+  kind: 'rectangle' | 'rounded' | 'angled';
   width: number;
   height: number;
   /** Which corners are shaped: bottom left, bottom right, top right, top left. */
@@ -17,25 +14,30 @@ export interface PieceShape {
   corner: number;
 }
 
-/** Most deviation of the polygon from a true arc, mm: a tenth of what scissors can follow. */
-const CHORD_ERROR = 0.02;
+const start = { width: 300, height: 120, corners: [false, false, true, true], corner: 30 } as const;
+const size = [
+  { field: 'width', words: 'Width', min: 1 },
+  { field: 'height', words: 'Height', min: 1 },
+] as const;
+const kindOf = (kind: RectangleShape['kind'], words: string, corner?: string): ShapeKind<RectangleShape> => ({
+  kind,
+  words,
+  measures: corner ? [...size, { field: 'corner', words: corner, min: 0 }] : size,
+  edgeNames: () => ['bottom', 'right', 'top', 'left'],
+  start: { kind, ...start, corners: [...start.corners] },
+  draw,
+});
 
-/** An outline with the side each edge belongs to: 0 bottom, 1 right, 2 top, 3 left. */
-export interface SidedOutline {
-  outline: Outline;
-  sides: (0 | 1 | 2 | 3)[];
-}
+export const rectangle = kindOf('rectangle', 'Rectangle');
+export const rounded = kindOf('rounded', 'Rounded corners', 'Radius');
+export const angled = kindOf('angled', 'Angled corners', 'Cut off');
 
-/**
- * Outline of a typed piece, counter-clockwise from the bottom left, and the side of each of its edges.
- *
- * @throws {InputError} when a measure is not positive, or the corners take more than an edge has
- */
-export function pieceOutline(shape: PieceShape): SidedOutline {
-  requireNumber('width', shape.width, 'mm', { min: 1, max: 20_000 });
-  requireNumber('height', shape.height, 'mm', { min: 1, max: 20_000 });
+/** Edges run bottom, right, top, left; what lies in a corner counts with the edge before it. */
+function draw(shape: RectangleShape): EdgedOutline {
+  requireNumber('width', shape.width, 'mm', { min: 1, max: LONGEST });
+  requireNumber('height', shape.height, 'mm', { min: 1, max: LONGEST });
   const shaped = shape.kind === 'rectangle' ? [false, false, false, false] : shape.corners;
-  const size = shape.kind === 'rectangle' ? 0 : requireNumber('corner', shape.corner, 'mm', { min: 0, max: 20_000 });
+  const size = shape.kind === 'rectangle' ? 0 : requireNumber('corner', shape.corner, 'mm', { min: 0, max: LONGEST });
   const room = Math.min(
     shape.width / (shaped[0] && shaped[1] ? 2 : shaped[2] && shaped[3] ? 2 : 1),
     shape.height / ((shaped[0] && shaped[3]) || (shaped[1] && shaped[2]) ? 2 : 1),
@@ -50,11 +52,11 @@ export function pieceOutline(shape: PieceShape): SidedOutline {
     [0, h],
   ];
   const outline: Outline = [];
-  const sides: SidedOutline['sides'] = [];
+  const sides: number[] = [];
   for (let k = 0; k < 4; k++) {
     // Corner k ends side k − 1 and begins side k.
-    const before = ((k + 3) % 4) as 0 | 1 | 2 | 3;
-    const side = k as 0 | 1 | 2 | 3;
+    const before = (k + 3) % 4;
+    const side = k;
     if (!shaped[k] || size === 0) {
       outline.push(corners[k]!);
       sides.push(side);
@@ -66,7 +68,7 @@ export function pieceOutline(shape: PieceShape): SidedOutline {
     }
     sides[sides.length - 1] = side;
   }
-  return { outline, sides };
+  return { outline, edges: sides, holes: [] };
 }
 
 const ALONG: Point[] = [
@@ -83,8 +85,7 @@ function cornerPoints(corner: Point, before: number, after: number, size: number
   const start: Point = [corner[0] - size * d0[0], corner[1] - size * d0[1]];
   const end: Point = [corner[0] + size * d1[0], corner[1] + size * d1[1]];
   if (!round) return [start, end];
-  // Sagitta of a chord: r (1 − cos(α/2)) ≤ error.
-  const steps = Math.max(2, Math.ceil(Math.PI / 4 / Math.acos(Math.max(0, 1 - CHORD_ERROR / size))));
+  const steps = arcSteps(size, Math.PI / 2);
   const centre: Point = [start[0] + size * d1[0], start[1] + size * d1[1]];
   const points: Point[] = [start];
   for (let i = 1; i < steps; i++) {

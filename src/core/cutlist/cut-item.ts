@@ -1,0 +1,51 @@
+import type { CutPiece } from '../cutplan';
+import type { Outline, Point } from '../shape';
+
+/** One shape that is cut from a material, as often as needed, with all that its drawing shows. */
+export interface CutItem {
+  /** Part, layer and number of the outline; unique in a list. */
+  id: string;
+  partId: string;
+  /** Name of the piece. */
+  name: string;
+  /** Counter-clockwise, as it lies on the table at no turn, mm. */
+  outline: Outline;
+  /** Openings, clockwise. */
+  holes: Outline[];
+  /** Seam lines, for the drawing. */
+  seam: Outline[];
+  marks: Point[];
+  count: number;
+  /** Number that its first copy has within the part: mirrored halves of pairs are numbered on. */
+  first: number;
+  /** Which of the pieces into which a layer falls, as a letter; empty when it is one. */
+  letter: string;
+  rotations: number[];
+  /** Whether it may be cut either face up: no glue side, no right side, no pair. */
+  flip: boolean;
+  /** It is the mirror image of the pattern. */
+  mirrored: boolean;
+  /** Direction of the grain line, degrees counter-clockwise from upright; null where there is none. */
+  grain: number | null;
+}
+
+/** What has to be cut from one material. */
+export interface CutList {
+  items: CutItem[];
+  /** Pieces that nothing is cut for, with the reason. */
+  faults: { partId: string; name: string; why: 'vanishes' | 'shape' }[];
+  /** Layers that fall apart into several pieces. */
+  splits: { partId: string; name: string; pieces: number }[];
+  /** Running metres of a tape, mm; 0 for anything else. */
+  tape: number;
+}
+
+/** The same list as the layout search takes it. */
+export function cutPieces(items: readonly CutItem[]): CutPiece[] {
+  return items.map(({ id, outline, count, rotations, flip }) => ({ id, outline, count, rotations, flip }));
+}
+
+/** What a copy is called on the table and in print, such as “Hood side 3”. */
+export function copyName({ name, first, letter }: Pick<CutItem, 'name' | 'first' | 'letter'>, copy: number): string {
+  return `${name} ${first + copy}${letter}`;
+}

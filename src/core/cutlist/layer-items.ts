@@ -1,0 +1,130 @@
+import { InputError } from '../input-error';
+import type { Material } from '../layers';
+import {
+  allowedTurns,
+  DEFAULT_LAYER_OUTLINE,
+  layerOutline,
+  openPiece,
+  oneSided,
+  tapeLength,
+  type LayerOutline,
+  type OpenPiece,
+} from '../pieces';
+import { slitOpen, transformed, type Outline, type Point } from '../shape';
+import type { CutItem, CutList } from './cut-item';
+import type { ListedPart } from './listed-part';
+
+/** How the pieces are laid on the layer. */
+export const LAYING_METHODS = ['cut-first', 'fuse-together', 'fuse-net'] as const;
+export type LayingMethod = (typeof LAYING_METHODS)[number];
+
+export interface LayerItemOptions {
+  /** The person's usual trim, mm. */
+  trim: number;
+  /**
+   * Layer and cloth are cut apart and then joined; or the cut cloth pieces are laid on the uncut layer, edge to edge, with
+   * their allowances or (marked) at their seam lines.
+   */
+  method: LayingMethod;
+  /** The layer lies on the table glue side up. */
+  glueUp: boolean;
+}
+
+/**
+ * Everything that the parts need of one layer. A one-sided layer laid glue side up is seen as the right side of the cloth is,
+ * so the pattern lies face up; glue side down it is seen from behind, so outlines are mirrored.
+ */
+export function layerItems(
+  parts: readonly ListedPart[],
+  material: Material,
+  { trim, method, glueUp }: LayerItemOptions,
+): CutList {
+  const list: CutList = { items: [], faults: [], splits: [], tape: 0 };
+  for (const part of parts) {
+    part.layers.forEach((layer, index) => {
+      if (layer.material.id !== material.id) return;
+      let piece: OpenPiece;
+      let cut: LayerOutline;
+      try {
+        piece = openPiece(part.piece);
+        const extent = method === 'cut-first' ? layer.extent : method === 'fuse-net' ? 'net' : 'full';
+        cut = layerOutline(piece, extent, material, {
+          ...DEFAULT_LAYER_OUTLINE,
+          trim,
+          ...layer.cut,
+          ...(part.field ? { field: part.field } : {}),
+        });
+      } catch (error) {
+        if (!(error instanceof InputError)) throw error;
+        list.faults.push({ partId: part.id, name: part.name, why: 'shape' });
+        return;
+      }
+      const tape = tapeLength(cut, material, part.count);
+      if (tape !== undefined) {
+        list.tape += tape;
+        return;
+      }
+      if (cut.outlines.length === 0) list.faults.push({ partId: part.id, name: part.name, why: 'vanishes' });
+      if (cut.outlines.length > 1) list.splits.push({ partId: part.id, name: part.name, pieces: cut.outlines.length });
+      const faceDown = oneSided(material) && !glueUp;
+      const rotations = allowedTurns(material, { cut: part.cut, grain: part.piece.grain });
+      list.items.push(
+        ...itemsOf(part, `${part.id}/${index}`, cut, piece, faceDown, {
+          rotations,
+          flip: !oneSided(material),
+          grain: material.grain ? part.piece.grain : null,
+        }),
+      );
+    });
+  }
+  return list;
+}
+
+/** Items for every outline of a piece, those of the second half of a pair mirrored. */
+export function itemsOf(
+  part: Pick<ListedPart, 'id' | 'name' | 'count' | 'pairs'>,
+  id: string,
+  cut: Pick<LayerOutline, 'outlines' | 'holes'>,
+  piece: Pick<OpenPiece, 'seam' | 'marks'>,
+  faceDown: boolean,
+  { rotations, flip, grain }: { rotations: number[]; flip: boolean; grain: number | null },
+): CutItem[] {
+  const found: CutItem[] = [];
+  const halves = part.pairs ? [Math.ceil(part.count / 2), Math.floor(part.count / 2)] : [part.count];
+  halves.forEach((count, half) => {
+    if (count === 0) return;
+    const mirrored = (half === 1) !== faceDown;
+    const put = (outline: Outline): Outline => (mirrored ? transformed(outline, true, 0).reverse() : outline);
+    cut.outlines.forEach((outline, k) => {
+      const own = cut.holes.filter((hole) => insideOf(hole[0]!, outline));
+      found.push({
+        id: `${id}/${k}${half === 1 ? 'm' : ''}`,
+        partId: part.id,
+        name: part.name,
+        outline: slitOpen(put(outline), own.map(put)),
+        holes: own.map(put),
+        seam: piece.seam.map(put),
+        marks: piece.marks.map(({ at: [x, y] }): Point => [mirrored ? -x : x, y]),
+        count,
+        first: half === 1 ? halves[0]! + 1 : 1,
+        letter: cut.outlines.length > 1 ? String.fromCharCode(97 + (k % 26)) : '',
+        // Mirrored, the grain leans the other way, and so does every turn.
+        rotations: mirrored ? rotations.map((turn) => (360 - turn) % 360) : rotations,
+        flip: flip && !part.pairs,
+        mirrored,
+        grain: grain === null ? null : mirrored ? -grain : grain,
+      });
+    });
+  });
+  return found;
+}
+
+/** Whether a point lies inside an outline, by counting crossings to its right. */
+function insideOf([x, y]: Point, outline: Outline): boolean {
+  let inside = false;
+  outline.forEach(([ax, ay], i) => {
+    const [bx, by] = outline[(i + 1) % outline.length]!;
+    if (ay > y !== by > y && x < ax + ((y - ay) / (by - ay)) * (bx - ax)) inside = !inside;
+  });
+  return inside;
+}

@@ -1,0 +1,52 @@
+import type { Extent, Material } from '../layers';
+import type { LayerCut, PieceCut, PieceSpec } from '../pieces';
+
+/** A part of a project, as far as cutting is concerned. */
+export interface ListedPart {
+  id: string;
+  name: string;
+  piece: PieceSpec;
+  cut: PieceCut;
+  /** Pieces in all; half of them mirrored when they come in pairs. */
+  count: number;
+  pairs: boolean;
+  /** A print or nap of the cloth runs one way. */
+  oneWay: boolean;
+  clothId: string | null;
+  layers: { material: Material; extent: Extent; cut?: LayerCut }[];
+  /** Stitched field, mm. */
+  field?: { width: number; height: number };
+}
+
+/** A part as it is kept. */
+export interface KeptPart extends PieceSpec {
+  id: string;
+  name: string;
+  clothId: string | null;
+  wish: { cut: PieceCut; embroidery?: { width: number; height: number } };
+  count: number;
+  pairs: boolean;
+  oneWay: boolean;
+  stack: { layers: { materialId: string; extent: Extent; cut?: LayerCut }[] } | null;
+}
+
+/** What cutting needs to know of a kept part; layers that are not known any more are left out. */
+export function listedPart(part: KeptPart, materialOf: (id: string) => Material | undefined): ListedPart {
+  const { id, name, shape, line, allowances, fold, grain, marks, count, pairs, oneWay, clothId, wish, stack } = part;
+  const layers = (stack?.layers ?? []).flatMap(({ materialId, extent, cut }) => {
+    const material = materialOf(materialId);
+    return material ? [{ material, extent, ...(cut ? { cut } : {}) }] : [];
+  });
+  return {
+    id,
+    name,
+    piece: { shape, line, allowances, fold, grain, marks },
+    cut: wish.cut,
+    count,
+    pairs,
+    oneWay,
+    clothId,
+    layers,
+    ...(wish.embroidery ? { field: { width: wish.embroidery.width, height: wish.embroidery.height } } : {}),
+  };
+}

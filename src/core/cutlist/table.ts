@@ -1,0 +1,197 @@
+import type { Fabric } from '../cloth';
+import { leftoverSource, SQUARING, type Placement, type Source } from '../cutplan';
+import type { Material } from '../layers';
+import { oneSided, shrinkageOf } from '../pieces';
+import type { Outline } from '../shape';
+import { clothItems } from './cloth-items';
+import type { CutList } from './cut-item';
+import { foldedItems } from './folded-items';
+import { layerItems, type LayingMethod } from './layer-items';
+import { listedPart, type KeptPart } from './listed-part';
+
+/** How things are laid on a cutting table. */
+export interface TableOptions {
+  method: LayingMethod;
+  /** A layer with glue lies glue side up. */
+  glueUp: boolean;
+  /** Room between pieces, mm. */
+  gap: number;
+  /** Kept free along each selvedge, mm. */
+  margin: number;
+  /** Cut off to square the end, mm. */
+  squaring: number;
+  /** Cloth lies folded lengthwise, right sides together. */
+  folded: boolean;
+  /** Cut larger by what the cloth will still shrink. */
+  shrink: boolean;
+  /** Width of the roll where it differs from the cupboard's, mm. */
+  rollWidth: number | null;
+  /** Stock that is cut from, in this order; the roll that is bought comes last and is always there. */
+  stockIds: string[];
+  seconds: number;
+  seed: number;
+}
+
+/** A roll, sheets or a leftover from the cupboard, as far as cutting is concerned. mm. */
+export interface StockEntry {
+  id: string;
+  kind: 'roll' | 'sheet' | 'leftover';
+  width: number;
+  length: number;
+  count: number;
+  outline: Outline | null;
+  place: string;
+}
+
+/** What lies on the table: a layer or a cloth. */
+export interface TableMaterial {
+  kind: 'layer' | 'cloth';
+  id: string;
+  name: string;
+  /** Width of the roll that is bought, mm; 0 when it is not known. */
+  rollWidth: number;
+  grain: boolean;
+  /** One face carries glue. */
+  oneSided: boolean;
+  /** Minor units; 0 when it is not known. */
+  pricePerMetre: number;
+  /** Has to be shrunk before it is cut. */
+  preShrink: boolean;
+  layer?: Material;
+  fabric?: Fabric;
+}
+
+/** The roll that is bought comes after everything from the cupboard. */
+export const BUY = 'buy';
+/** Usual width of a cloth whose width nobody wrote down, mm. */
+const USUAL_CLOTH = 1400;
+/** Sheets of one stack that are laid out one by one. */
+const MOST_SHEETS = 30;
+/** Kept free along a selvedge, mm. */
+const SELVEDGE = 10;
+/** Room for the scissors, mm. */
+const GAP = 3;
+
+export function layerMaterial(layer: Material): TableMaterial {
+  const { id, name, rollWidth, grain, pricePerMetre, preShrink } = layer;
+  return { kind: 'layer', id, name, rollWidth, grain, oneSided: oneSided(layer), pricePerMetre, preShrink, layer };
+}
+
+export function clothMaterial(
+  cloth: Fabric & { id: string; name: string; rollWidth?: number; pricePerMetre?: number },
+): TableMaterial {
+  return {
+    kind: 'cloth',
+    id: cloth.id,
+    name: cloth.name,
+    rollWidth: cloth.rollWidth ?? USUAL_CLOTH,
+    grain: true,
+    oneSided: false,
+    pricePerMetre: cloth.pricePerMetre ?? 0,
+    preShrink: false,
+    fabric: cloth,
+  };
+}
+
+/** How things are laid when nobody said otherwise: everything from the cupboard first. */
+export function usualOptions(material: TableMaterial, stock: readonly StockEntry[]): TableOptions {
+  return {
+    method: 'cut-first',
+    glueUp: true,
+    gap: GAP,
+    margin: material.grain ? SELVEDGE : 0,
+    squaring: SQUARING,
+    folded: false,
+    shrink: true,
+    rollWidth: null,
+    stockIds: stock.map(({ id }) => id),
+    seconds: 10,
+    seed: 1,
+  };
+}
+
+/** Something that is cut from, as it lies on the table. */
+export interface TableSource {
+  source: Source;
+  /** Entry in the cupboard; undefined for the roll that is bought. */
+  stock?: StockEntry;
+  /** Width as it lies there, with the margins, mm. */
+  fullWidth: number;
+  margin: number;
+}
+
+/** Everything that is cut from, in order; the roll that is bought last. */
+export function tableSources(options: TableOptions, stock: readonly StockEntry[], material: TableMaterial): TableSource[] {
+  const found: TableSource[] = [];
+  const { margin, squaring, folded } = options;
+  const across = (fullWidth: number) => (folded ? fullWidth / 2 - margin : fullWidth - 2 * margin);
+  for (const id of options.stockIds) {
+    const entry = stock.find((each) => each.id === id);
+    if (!entry) continue;
+    if (entry.kind === 'leftover') {
+      if (folded) continue;
+      const outline = entry.outline ?? rectangle(entry.width, entry.length);
+      found.push({ source: leftoverSource(entry.id, outline), stock: entry, fullWidth: entry.width, margin: 0 });
+    } else if (entry.kind === 'roll') {
+      const length = entry.length - squaring;
+      if (across(entry.width) > 0 && length > 0)
+        found.push({ source: { id, width: across(entry.width), length }, stock: entry, fullWidth: entry.width, margin });
+    } else if (!folded) {
+      for (let k = 0; k < Math.min(entry.count, MOST_SHEETS); k++) {
+        const source = { id: `${id}#${k}`, width: entry.width, length: entry.length };
+        found.push({ source, stock: entry, fullWidth: entry.width, margin: 0 });
+      }
+    }
+  }
+  const width = options.rollWidth ?? material.rollWidth;
+  if (across(width) > 0) found.push({ source: { id: BUY, width: across(width) }, fullWidth: width, margin });
+  return found;
+}
+
+function rectangle(width: number, length: number): Outline {
+  return [
+    [0, 0],
+    [width, 0],
+    [width, length],
+    [0, length],
+  ];
+}
+
+/** Outline of what lies on the table, usable width only; a roll as far as it is used. */
+export function sourceOutline({ source }: TableSource, used: number): Outline {
+  return source.outline ?? rectangle(source.width, source.length ?? used);
+}
+
+export interface TableList extends CutList {
+  /** Halves that lie at the fold. */
+  atFold: Placement[];
+  /** Pieces of which folded cloth gives a mirror image as well. */
+  mirroredBy: string[];
+}
+
+/**
+ * What has to be cut from a material for these parts.
+ *
+ * @param starched whether some of them are soaked in starch before they are sewn @param trim the person's usual trim, mm
+ */
+export function tableList(
+  parts: readonly KeptPart[],
+  material: TableMaterial,
+  options: TableOptions,
+  starched: boolean,
+  trim: number,
+): TableList {
+  const none = { atFold: [], mirroredBy: [] };
+  if (material.layer) {
+    const { layer } = material;
+    const listed = parts.map((part) => listedPart(part, (id) => (id === layer.id ? layer : undefined)));
+    return { ...layerItems(listed, layer, { trim, method: options.method, glueUp: options.glueUp }), ...none };
+  }
+  const fabric = material.fabric!;
+  const listed = parts.map((part) => listedPart(part, () => undefined));
+  const shrinkage = options.shrink ? shrinkageOf(fabric, starched) : { length: 0, cross: 0 };
+  const list = clothItems(listed, fabric, shrinkage);
+  if (!options.folded) return { ...list, ...none };
+  const { items, locked, mirroredBy } = foldedItems(list.items, options.gap);
+  return { ...list, items, atFold: locked, mirroredBy };
+}

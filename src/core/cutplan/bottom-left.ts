@@ -1,0 +1,114 @@
+import type { Form } from './form';
+import type { NoFitTable } from './no-fit';
+import type { Spot, Spots } from './spots';
+
+/** No more lines than this are tried for one form; with more corners about, every second or third is. */
+const MOST_LINES = 400;
+
+/** Room for rounding where a piece fits exactly, mm. */
+const EXACT = 1e-7;
+/** Lines closer than this are one, mm. */
+const SAME_LINE = 1e-6;
+
+/** What there is to lay: every form, the forms each copy may take, and where they may not lie. */
+export interface Layable {
+  forms: readonly Form[];
+  choices: readonly Int32Array[];
+  table: NoFitTable;
+}
+
+/** Narrower gaps within one no-fit region come from rounding, mm. */
+const CRACK = 1e-3;
+
+interface Room {
+  width: number;
+  /** Largest y that may be used, mm; Infinity on a roll. */
+  length: number;
+  /** Work of the table at which the rest is left lying; none by default. */
+  work?: number;
+}
+
+/**
+ * Lays pieces one after the other, each as far down the length as it goes, then as far left, in whichever of
+ * its forms ends lowest. Hollows that are open to a line across the cloth are filled.
+ *
+ * @param order indices of the pieces to lay; those laid already stay
+ * @returns indices that found no place
+ */
+export function layBottomLeft(spots: Spots, order: readonly number[], { forms, choices, table }: Layable, room: Room): number[] {
+  const left: number[] = [];
+  const work = room.work ?? Infinity;
+  for (const index of order) {
+    if (table.work >= work) {
+      left.push(index);
+      continue;
+    }
+    let best: Spot | undefined;
+    let bestTop = room.length;
+    for (const form of choices[index]!) {
+      const spot = lowestSpot(spots, form, forms[form]!, table, room.width, bestTop);
+      if (!spot) continue;
+      bestTop = spot.y + forms[form]!.box.maxY;
+      best = spot;
+    }
+    if (best) spots.lay(index, best);
+    else left.push(index);
+  }
+  return left;
+}
+
+/** Lowest, then leftmost place of a form among what lies there, or undefined when none ends below `below`. */
+function lowestSpot(
+  spots: Spots,
+  form: number,
+  { box }: Form,
+  table: NoFitTable,
+  width: number,
+  below: number,
+): Spot | undefined {
+  const minX = -box.minX;
+  const maxX = width - box.maxX;
+  const minY = -box.minY;
+  const maxY = below - box.maxY;
+  if (maxX < minX - EXACT || maxY < minY - EXACT) return undefined;
+  for (const y of lines(spots, form, table, minY, maxY)) {
+    const x = firstGap(spots, form, table, y, minX, Math.max(minX, maxX));
+    if (x !== undefined) return { form, x, y };
+  }
+  return undefined;
+}
+
+/** Lines on which a lowest place can begin: the edge of the cloth and the corners of all no-fit regions. */
+function lines(spots: Spots, form: number, table: NoFitTable, minY: number, maxY: number): number[] {
+  const found: number[] = [];
+  spots.each((other, _x, y) => table.cornerLines(other, form, y, found));
+  const within = found.filter((line) => line > minY && line <= maxY + EXACT).sort((a, b) => a - b);
+  const distinct = [minY, ...within.filter((line, i) => line - (within[i - 1] ?? minY) > SAME_LINE)];
+  if (distinct.length <= MOST_LINES) return distinct;
+  const stride = Math.ceil(distinct.length / MOST_LINES);
+  return distinct.filter((_, i) => i % stride === 0 || i === distinct.length - 1);
+}
+
+/** First x from the left on the line at y where the form overlaps nothing. */
+function firstGap(spots: Spots, form: number, table: NoFitTable, y: number, minX: number, maxX: number): number | undefined {
+  const { stretches } = table;
+  let n = 0;
+  spots.each((other, ox, oy) => {
+    const before = n;
+    n = table.stretchesOn(other, form, 0, y - oy, ox, 1, n);
+    // A crack that rounding left within one region is no place to lie.
+    for (let k = before; k + 1 < n; k++) {
+      if (stretches[3 * k + 3]! - stretches[3 * k + 1]! < CRACK) stretches[3 * k + 3] = stretches[3 * k]!;
+    }
+  });
+  const taken = Array.from({ length: n }, (_, k) => [stretches[3 * k]!, stretches[3 * k + 1]!] as const);
+  taken.sort((a, b) => a[0] - b[0]);
+  let x = minX;
+  for (const [from, to] of taken) {
+    if (to <= x + EXACT) continue;
+    if (from >= x - EXACT) break;
+    x = to;
+    if (x > maxX + EXACT) return undefined;
+  }
+  return Math.min(x, maxX);
+}

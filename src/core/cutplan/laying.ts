@@ -1,0 +1,188 @@
+import {
+  bounds,
+  difference,
+  intersection,
+  polygonArea,
+  regionArea,
+  transformed,
+  type Box,
+  type Outline,
+  type Point,
+} from '../shape';
+import { formsOf, layingOutline, type Form } from './form';
+import { NoFitTable } from './no-fit';
+import type { CutPiece, Placement, Unplaced } from './piece';
+import { Spots } from './spots';
+
+export interface LayingOptions {
+  /** Usable width of the cloth, mm. */
+  width: number;
+  /** Longest length that may be used, mm. */
+  length: number;
+  /** Room between pieces, mm. */
+  gap: number;
+  pieces: readonly CutPiece[];
+  /** Copies that stay where they are. */
+  locked?: readonly Placement[];
+  /** Outline of a leftover, within the width and the length, mm; without one the cloth is a plain strip. */
+  cloth?: Outline;
+}
+
+/** Room for rounding where a piece is as wide as the cloth, mm. */
+const FIT = 1e-9;
+/** Outlines that share less than this only touch, mm². */
+const SHARED = 0.1;
+/** Rounding dust along the edge of a leftover, mm². */
+const DUST = 0.5;
+
+/** What the search works with: things to lay, each in one of its forms, and what lies still. */
+export class Laying {
+  readonly table: NoFitTable;
+  /** Where everything lies: first what is laid, from `movable` on what stays. */
+  readonly spots: Spots;
+  readonly movable: number;
+  /** Indices of what is laid, largest first; what fits in no position is left out. */
+  readonly order: number[];
+  /** No layout can be shorter, mm. */
+  readonly bound: number;
+
+  /**
+   * @param width mm @param limit longest length that may be used, mm @param forms of everything, also of what stays
+   * @param choices forms that each thing may take @param areas mm² of each thing @param still forms that stay where they are
+   * @param stillLaid how many of those count for the length that is used
+   */
+  constructor(
+    readonly width: number,
+    readonly limit: number,
+    readonly forms: readonly Form[],
+    readonly choices: readonly Int32Array[],
+    readonly areas: readonly number[],
+    still: readonly number[] = [],
+    private readonly stillLaid = 0,
+  ) {
+    this.movable = choices.length;
+    this.table = new NoFitTable(forms);
+    this.spots = new Spots(this.movable + still.length);
+    still.forEach((form, k) => this.spots.lay(this.movable + k, { form, x: 0, y: 0 }));
+    this.order = choices.map((_, i) => i).filter((i) => choices[i]!.length > 0);
+    this.order.sort((a, b) => areas[b]! - areas[a]! || a - b);
+    const all = this.order.reduce((sum, i) => sum + areas[i]!, 0);
+    const lowest = (i: number) => Math.min(...Array.from(choices[i]!, (f) => height(forms[f]!)));
+    const locked = still.slice(0, stillLaid).map((form) => forms[form]!.box.maxY);
+    this.bound = Math.max(0, all / width, ...this.order.map(lowest), ...locked);
+  }
+
+  /**
+   * Whether nothing overlaps, by the area that outlines share: the search goes by no-fit regions, in which rounding can
+   * leave cracks, so what it finds is looked at once more.
+   */
+  isClear(spots: Spots): boolean {
+    const { forms } = this;
+    const laid: { box: Box; outlines: Outline[] }[] = [];
+    spots.each((form, x, y) => {
+      const { reach, outlines } = forms[form]!;
+      laid.push({
+        box: { minX: reach.minX + x, minY: reach.minY + y, maxX: reach.maxX + x, maxY: reach.maxY + y },
+        outlines: outlines.map((outline) => outline.map(([px, py]): Point => [px + x, py + y])),
+      });
+    });
+    for (let i = 0; i < Math.min(laid.length, this.movable); i++) {
+      const a = laid[i]!;
+      for (let j = i + 1; j < laid.length; j++) {
+        const b = laid[j]!;
+        if (a.box.minX >= b.box.maxX || b.box.minX >= a.box.maxX) continue;
+        if (a.box.minY >= b.box.maxY || b.box.minY >= a.box.maxY) continue;
+        if (regionArea(intersection(a.outlines, b.outlines)) > SHARED) return false;
+      }
+    }
+    return true;
+  }
+
+  /** Largest y of what is laid or locked, mm. */
+  top(spots: Spots): number {
+    let top = 0;
+    for (let i = 0; i < this.movable + this.stillLaid; i++) {
+      const form = spots.form[i]!;
+      if (form >= 0) top = Math.max(top, spots.y[i]! + this.forms[form]!.box.maxY);
+    }
+    return top;
+  }
+}
+
+/** A laying of single copies, and the way back from spots to placements. */
+export interface SingleLaying {
+  laying: Laying;
+  placements: (spots: Spots) => { placements: Placement[]; unplaced: Unplaced[] };
+}
+
+/** Sets up the laying of every copy that is not locked. */
+export function singleLaying({ width, length, gap, pieces, locked = [], cloth }: LayingOptions): SingleLaying {
+  const forms: Form[] = [];
+  const byPiece = pieces.map((piece, index) =>
+    Int32Array.from(
+      formsOf(piece, index, gap)
+        .filter(({ box }) => box.maxX - box.minX <= width + FIT && box.maxY - box.minY <= length + FIT)
+        .map((form) => forms.push(form) - 1),
+    ),
+  );
+  const held = new Set(locked.map(({ id, copy }) => `${id}/${copy}`));
+  const copies = pieces.flatMap(({ id, count }, piece) =>
+    Array.from({ length: count }, (_, copy) => ({ id, copy, piece })).filter((each) => !held.has(`${each.id}/${each.copy}`)),
+  );
+  const areas = pieces.map(({ outline }) => polygonArea(outline));
+  const still = locked.map((placement) => lockedForm(placement, pieces, gap));
+  if (cloth) still.push(...outsideOf(cloth, width, Math.min(length, bounds(cloth).maxY)).map(fixedForm));
+  const stillAt = still.map((form) => forms.push(form) - 1);
+  const laying = new Laying(
+    width,
+    length,
+    forms,
+    copies.map(({ piece }) => byPiece[piece]!),
+    copies.map(({ piece }) => areas[piece]!),
+    stillAt,
+    locked.length,
+  );
+  const placements = (spots: Spots) => {
+    const laid: Placement[] = [...locked];
+    const unplaced: Unplaced[] = [];
+    copies.forEach(({ id, copy }, i) => {
+      const form = forms[spots.form[i]!];
+      if (form) laid.push({ id, copy, rotation: form.rotation, flipped: form.flipped, x: spots.x[i]!, y: spots.y[i]! });
+      else unplaced.push({ id, copy });
+    });
+    return { placements: laid, unplaced };
+  };
+  return { laying, placements };
+}
+
+/** A locked copy where it lies. */
+function lockedForm({ id, rotation, flipped, x, y }: Placement, pieces: readonly CutPiece[], gap: number): Form {
+  const { outline } = pieces.find((piece) => piece.id === id)!;
+  const there = transformed(outline, flipped, rotation, x, y);
+  return { ...fixedForm(layingOutline(there, gap)), box: bounds(there) };
+}
+
+function height({ box }: Form): number {
+  return box.maxY - box.minY;
+}
+
+/** Something that lies where it is: its own outline at no distance from the origin. */
+function fixedForm(outline: Outline): Form {
+  const box = bounds(outline);
+  return { piece: -1, rotation: 0, flipped: false, outlines: [outline], box, reach: box };
+}
+
+/** What of the strip is not cloth. Each half of the strip is cut on its own, so that nothing is left with a hole. */
+function outsideOf(cloth: Outline, width: number, length: number): Outline[] {
+  const { minX, maxX } = bounds(cloth);
+  const middle = (minX + maxX) / 2;
+  const half = (left: number, right: number): Outline => [
+    [left, 0],
+    [right, 0],
+    [right, length],
+    [left, length],
+  ];
+  return [half(0, middle), half(middle, width)]
+    .flatMap((each) => difference(each, [cloth]))
+    .filter((path) => polygonArea(path) > DUST);
+}

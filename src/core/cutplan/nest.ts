@@ -1,0 +1,114 @@
+import { layBottomLeft } from './bottom-left';
+import { fill } from './fill';
+import { singleLaying, type LayingOptions } from './laying';
+import type { Leftover } from './leftover';
+import type { Placement, Unplaced } from './piece';
+import { search } from './search';
+import { searchAgain } from './search-again';
+import { searchEdges } from './search-edges';
+import type { Spots } from './spots';
+import { leftoverOf, tidy } from './tidy';
+
+export interface NestOptions extends LayingOptions {
+  /** The same seed gives the same layout. */
+  seed: number;
+  /** Work after which to stop, in edges looked at; see {@link WORK_PER_SECOND}. With 0 the first layout is answered. */
+  work: number;
+}
+
+/**
+ * Work that is allowed per second of waiting: two thirds of what a plain computer does, so that the clock seldom cuts a
+ * search short and the same seed gives the same layout.
+ */
+export const WORK_PER_SECOND = 32e6;
+/** Work that the first layout may take whatever the time allowed: about half a second. */
+const FIRST_WORK = 1e7;
+
+/** A layout on the way to a better one. */
+export interface Nested {
+  placements: Placement[];
+  unplaced: Unplaced[];
+  /** Largest y that is used, mm. */
+  length: number;
+  /** Largest rectangle within that length that nothing lies on. */
+  leftover: Leftover;
+  /** Share of the allowed work that is done, 0–1. */
+  done: number;
+}
+
+/** With this many copies, moving each against each takes longer than anyone waits: they stay as first laid. */
+const MOST_SEARCHED = 400;
+/** Share of the work for looking edge to edge. */
+const EDGES_SHARE = 0.2;
+/** Share of the work for getting a layout that is too long into the length. */
+const SQUEEZE_SHARE = 0.5;
+
+/**
+ * Lays pieces on cloth so that little length is used, each report at least as good as the one before.
+ *
+ * First every piece is laid as low as it goes. What does not fit into the length is tried to be squeezed in, or in other
+ * orders; what does is searched for a shorter layout: first edge to edge, as pieces lie that were cut from one another,
+ * then by moving pieces until none overlap in less and less length. At the end pieces are let down and to the left, so
+ * that what is left over lies in one place.
+ *
+ * The caller decides when it is good enough by asking for no more. Input is taken as checked.
+ */
+export function* nest(options: NestOptions): Generator<Nested, void> {
+  const { seed, work, length } = options;
+  const { laying, placements } = singleLaying(options);
+  const { spots, order, width, table } = laying;
+  let best = spots.clone();
+  let left = layBottomLeft(best, order, laying, { width, length, work: Math.max(FIRST_WORK, work) });
+  let found = report();
+  yield found;
+
+  const searched = order.length > 0 && order.length <= MOST_SEARCHED;
+  if (left.length > 0 && searched) {
+    if (!options.cloth) {
+      const long = spots.clone();
+      layBottomLeft(long, order, laying, { width, length: Infinity, work });
+      const whole = order.every((i) => long.form[i]! >= 0);
+      for (const shorter of whole ? search(laying, long, seed, SQUEEZE_SHARE * work) : []) {
+        if (shorter && laying.top(shorter) <= length) {
+          take(shorter);
+          left = [];
+          break;
+        }
+        yield progress();
+      }
+    }
+    if (left.length > 0) {
+      for (const fuller of fill(laying, best.clone(), length, seed, work)) {
+        if (fuller) take(fuller);
+        yield progress();
+      }
+      left = order.filter((i) => best.form[i]! < 0);
+    }
+  }
+  if (left.length === 0 && searched) {
+    const plain = !options.cloth && spots.count === laying.movable;
+    if (plain) {
+      for (const better of searchEdges(laying, seed, table.work + EDGES_SHARE * work)) {
+        if (better && laying.top(better) < laying.top(best)) take(better);
+        yield progress();
+      }
+    }
+    for (const better of searchAgain(laying, best, seed, work, options.cloth ? length : Infinity)) {
+      if (better) take(better);
+      yield progress();
+    }
+  }
+  best = tidy(laying, best);
+  yield { ...report(), done: 1 };
+
+  function report(): Nested {
+    return { ...placements(best), length: laying.top(best), leftover: leftoverOf(laying, best), done: 0 };
+  }
+  function take(better: Spots): void {
+    best.copyFrom(better);
+    found = report();
+  }
+  function progress(): Nested {
+    return { ...found, done: Math.min(1, table.work / work) };
+  }
+}

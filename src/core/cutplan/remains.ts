@@ -1,0 +1,90 @@
+import { bounds, difference, grownBy, intersection, polygonArea, regionArea, signedArea, type Outline } from '../shape';
+
+/** A leftover that is worth keeping. */
+export interface Remain {
+  /** mm, where it lies on the table. */
+  outline: Outline;
+  /** mm². */
+  area: number;
+}
+
+/** Narrower parts than this are not kept, mm. */
+const NARROWEST = 40;
+/** Corners of what is kept lie at least this far from any cut, mm: scissors need room. */
+const SCISSORS = 2;
+
+/**
+ * What is left of a piece of cloth when everything laid on it has been cut out: all parts in which a strip of 40 mm has room,
+ * largest first, and what goes to waste.
+ *
+ * The rest of the cloth is shrunk by half the width that is wanted and grown again (a morphological opening), which takes
+ * away slivers and necks.
+ *
+ * @param cloth outline of the cloth on the table, mm @param cut outlines of what is cut out
+ * @param smallest least area that is worth keeping, mm²
+ */
+export function remains(cloth: Outline, cut: readonly Outline[], smallest: number): { kept: Remain[]; waste: number } {
+  const rest = cut.length > 0 ? difference(cloth, grown(cut)) : [cloth];
+  const whole = cut.length > 0 ? regionArea(difference(cloth, cut)) : polygonArea(cloth);
+  const opened = grownBy(grownBy(rest, -NARROWEST / 2), NARROWEST / 2);
+  // Rounded growing must not reach back over what was cut.
+  const clean =
+    opened.length > 0
+      ? intersection(
+          opened.filter((path) => signedArea(path) > 0),
+          [cloth],
+        )
+      : [];
+  const kept = withoutHoles(clean.flatMap((path) => (cut.length > 0 ? difference(path, grown(cut)) : [path])))
+    .filter((path) => polygonArea(path) >= smallest)
+    .map((outline) => ({ outline: simplified(outline), area: polygonArea(outline) }))
+    .sort((a, b) => b.area - a.area);
+  const area = kept.reduce((sum, each) => sum + each.area, 0);
+  return { kept, waste: Math.max(0, whole - area) };
+}
+
+function grown(cut: readonly Outline[]): Outline[] {
+  return cut.flatMap((outline) => grownBy([outline], SCISSORS));
+}
+
+/** The same region cut in two through every hole, so that each part is one outline. */
+function withoutHoles(region: Outline[]): Outline[] {
+  const hole = region.find((path) => signedArea(path) < 0);
+  if (!hole) return region;
+  const all = bounds(region.flat());
+  const { minX, maxX } = bounds(hole);
+  const middle = (minX + maxX) / 2;
+  const half = (left: number, right: number): Outline => [
+    [left, all.minY],
+    [right, all.minY],
+    [right, all.maxY],
+    [left, all.maxY],
+  ];
+  const outer = region.filter((path) => signedArea(path) > 0);
+  const holes = region.filter((path) => signedArea(path) < 0);
+  return [half(all.minX, middle), half(middle, all.maxX)].flatMap((mask) =>
+    withoutHoles(intersection(outer, [mask]).flatMap((path) => difference(path, holes))),
+  );
+}
+
+/** Corners closer than a millimetre to the line through their neighbours are left out: nobody cuts finer. */
+function simplified(outline: Outline): Outline {
+  const kept = [...outline];
+  for (let i = 0; i < kept.length && kept.length > 4;) {
+    const a = kept[(i + kept.length - 1) % kept.length]!;
+    const p = kept[i]!;
+    const b = kept[(i + 1) % kept.length]!;
+    const length = Math.hypot(b[0] - a[0], b[1] - a[1]);
+    const off = length === 0 ? 0 : ((b[0] - a[0]) * (p[1] - a[1]) - (b[1] - a[1]) * (p[0] - a[0])) / length;
+    // Only corners that bulge are cut off, so that the outline never claims cloth that is not there.
+    if (off <= 0 && off > -1) kept.splice(i, 1);
+    else i++;
+  }
+  return kept;
+}
+
+/** Width and height of a leftover as it lies, mm. */
+export function remainSize({ outline }: Remain): { width: number; height: number } {
+  const { minX, minY, maxX, maxY } = bounds(outline);
+  return { width: maxX - minX, height: maxY - minY };
+}

@@ -1,0 +1,123 @@
+import { seeded } from '../random';
+import type { Laying } from './laying';
+import { Separation, TOUCHING } from './separation';
+import type { Spots } from './spots';
+
+/** First and largest share of the length that is taken away at once; the least. */
+const BOLD = 0.03;
+const TIMID = 0.001;
+/** When not even this much can be taken away, the search has stalled. */
+const STALLED = 0.0025;
+/** After this many starts without success a smaller step is tried. */
+const STARTS = 12;
+/** A start is given up when the overlaps have not fallen by this share in so many rounds. */
+const PROGRESS = 0.98;
+const IDLE_ROUNDS = 40;
+/** Success within this many rounds asks for a bolder step. */
+const EASY_ROUNDS = 40;
+/** Nothing is gained by coming closer to the bound than this share. */
+export const AT_BOUND = 1.0005;
+/** Rounds after which the caller may look at the clock. */
+const REPORT_ROUNDS = 4;
+/** When the depths of all overlaps sum to less than this share of the width, they are settled together. */
+const NEARLY = 0.002;
+
+/**
+ * Shorter and shorter layouts, the first no longer than `spots`; undefined in between, so that the caller can look at the
+ * clock.
+ *
+ * The length is cut down a little, what no longer fits is pushed together, and {@link Separation} moves pieces until none
+ * overlap. When it does not succeed, two pieces change places and it starts again; after several starts a smaller step
+ * is tried.
+ *
+ * @param spots where everything lies, without overlap; used as working room @param work of the table at which to stop
+ * @param untilStalled stop as well when nothing more is gained
+ */
+export function* search(
+  laying: Laying,
+  spots: Spots,
+  seed: number,
+  work: number,
+  untilStalled = false,
+): Generator<Spots | undefined, void> {
+  const { table, width, bound, order, movable } = laying;
+  const random = seeded(seed);
+  const best = spots.clone();
+  let bestLength = laying.top(best);
+  const separation = new Separation(laying, spots, bestLength, random);
+  const held = spots.clone();
+  const lowest = spots.clone();
+  let tries: { spots: Spots; total: number }[] = [];
+  let step = BOLD;
+  let fresh = true;
+  while (table.work < work && bestLength > bound * AT_BOUND) {
+    if (fresh) {
+      spots.copyFrom(best);
+      separation.length = Math.max(bound, bestLength * (1 - step));
+      // What lies beyond a random line moves down by what is taken away.
+      const line = random() * bestLength;
+      for (let i = 0; i < movable; i++) if (spots.y[i]! > line) spots.y[i]! -= bestLength - separation.length;
+      tries = [];
+    }
+    separation.start();
+    let least = separation.total;
+    let idle = 0;
+    let rounds = 0;
+    lowest.copyFrom(spots);
+    while (separation.total > TOUCHING && idle <= IDLE_ROUNDS && table.work < work) {
+      separation.round();
+      rounds++;
+      if (separation.total > TOUCHING && separation.total < NEARLY * width) {
+        held.copyFrom(spots);
+        separation.settle();
+        if (separation.total > TOUCHING) {
+          spots.copyFrom(held);
+          separation.measure();
+        }
+      }
+      if (separation.total < PROGRESS * least) {
+        least = separation.total;
+        lowest.copyFrom(spots);
+        idle = 0;
+      } else idle++;
+      if (rounds % REPORT_ROUNDS === 0) yield undefined;
+    }
+    if (separation.total <= TOUCHING && laying.isClear(spots)) {
+      best.copyFrom(spots);
+      bestLength = laying.top(best);
+      fresh = true;
+      if (rounds < EASY_ROUNDS) step = Math.min(BOLD, step * 1.6);
+      yield best;
+      continue;
+    }
+    tries.push({ spots: lowest.clone(), total: least });
+    fresh = tries.length >= STARTS;
+    if (fresh) {
+      if (untilStalled && step <= STALLED) return;
+      step = Math.max(TIMID, step / 2);
+      continue;
+    }
+    // Go on from one of the better tries, with two pieces changed.
+    tries.sort((a, b) => a.total - b.total);
+    spots.copyFrom(tries[Math.floor(random() * random() * tries.length)]!.spots);
+    swapTwo(spots, order, laying, random);
+  }
+}
+
+/** Two of the larger half of the pieces change places, lower left corner for lower left corner. */
+function swapTwo(spots: Spots, order: readonly number[], { forms }: Laying, random: () => number): void {
+  const larger = Math.max(2, Math.ceil(order.length / 2));
+  const pick = () => order[Math.floor(random() * Math.min(larger, order.length))]!;
+  const a = pick();
+  const b = pick();
+  const corner = (i: number) => {
+    const { box } = forms[spots.form[i]!]!;
+    return [spots.x[i]! + box.minX, spots.y[i]! + box.minY] as const;
+  };
+  const [ax, ay] = corner(a);
+  const [bx, by] = corner(b);
+  spots.x[a]! += bx - ax;
+  spots.y[a]! += by - ay;
+  spots.x[b]! += ax - bx;
+  spots.y[b]! += ay - by;
+}

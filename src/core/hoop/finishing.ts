@@ -1,0 +1,61 @@
+/** What a motif is sewn as, and so how its sheet is finished. */
+export const STITCH_ROLES = ['embroidery', 'badge', 'applique', 'quilt-piece', 'free-stitching'] as const;
+export type StitchRole = (typeof STITCH_ROLES)[number];
+
+export const STITCH_ROLE_WORDS: Record<StitchRole, string> = {
+  embroidery: 'embroidery',
+  badge: 'a badge',
+  applique: 'appliqué',
+  'quilt-piece': 'a quilt block',
+  'free-stitching': 'free stitching',
+};
+
+export interface Finish {
+  title: string;
+  detail: string;
+  safety?: string;
+}
+
+const BLADES = 'Cut away from the hand; cap blades when they lie down.';
+
+/** What is done once it is sewn, in working order. @param cut a sheet is cut away @param torn a sheet is torn away */
+export function finishing(role: StitchRole, cut: boolean, torn: boolean): Finish[] {
+  const steps: Finish[] = [];
+  if (torn) steps.push({ title: 'Tear the sheet away', detail: 'One layer at a time, thumb on the stitches, toward the motif.' });
+  if (role === 'quilt-piece')
+    return [
+      ...steps,
+      {
+        title: 'Leave the sheet in the block',
+        detail: 'It stays as part of the quilt. Trim it with the block to the seam line, so that it does not thicken the seams.',
+        safety: BLADES,
+      },
+    ];
+  if (role === 'badge')
+    return [
+      ...steps,
+      {
+        title: 'Trim all layers together',
+        detail: 'One to two millimetres outside the border, with sharp curved scissors, turning the badge and not the blades.',
+        safety: BLADES,
+      },
+      {
+        title: 'Seal the edge',
+        detail: 'A thin line of washable textile glue round the cut edge, left to dry; or a hot tool where all layers melt.',
+        safety: 'A flame or hot tool only away from sprays, on a safe surface, with fresh air: natural fibres may catch.',
+      },
+    ];
+  if (role === 'applique')
+    steps.push({
+      title: 'Trim the appliqué',
+      detail: 'After its placing line is sewn and before its border: close to the stitches, without lifting the cloth below.',
+      safety: BLADES,
+    });
+  if (cut)
+    steps.push({
+      title: 'Trim the cut-away sheet along the dashed line',
+      detail: 'Never flush, or its edge sinks after washing. Cut it apart between separate islands.',
+      safety: BLADES,
+    });
+  return steps;
+}

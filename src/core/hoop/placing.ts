@@ -1,0 +1,179 @@
+import { bounds, difference, intersection, polygonArea, transformed, type Outline, type Point } from '../shape';
+import { hoopOutlines, type Hoop, type HoopPlace } from './hoop';
+
+/** Cloth that is hooped, as it is cut, mm. */
+export interface Ground {
+  outline: Outline;
+  /** Seams, buttons, zips: what must not come under the clamp. */
+  obstacles: Outline[];
+  /** Waste cloth that is basted to its edges, for the clamp alone: the motif and every measure keep to the cloth itself. */
+  strips?: Outline[];
+  /** A hoop would mark it for good. */
+  marks: boolean;
+}
+
+/** Where the middle of the motif lies on the cloth, mm; its turn counter-clockwise, degrees; mirrored left to right first. */
+export interface Place {
+  x: number;
+  y: number;
+  angle: number;
+  flipped: boolean;
+}
+
+export const TROUBLES = ['motif-past-cloth', 'motif-past-field', 'clamp-past-cloth', 'obstacle-under-clamp'] as const;
+export interface PlacingTrouble {
+  kind: (typeof TROUBLES)[number];
+  /** Where it is, to be drawn, mm. */
+  where: Outline[];
+  /** How far the motif or the clamp reaches past, mm; 0 for obstacles. */
+  by: number;
+}
+
+/** Less area than this is rounding, mm². */
+const NOTHING = 0.5;
+
+/** Smallest convex outline round points (Andrew's monotone chain), counter-clockwise. */
+export function hullOf(points: readonly Point[]): Outline {
+  const sorted = [...points].sort(([ax, ay], [bx, by]) => ax - bx || ay - by);
+  const half = (list: readonly Point[]): Point[] => {
+    const chain: Point[] = [];
+    for (const point of list) {
+      while (chain.length >= 2 && cross(chain.at(-2)!, chain.at(-1)!, point) <= 0) chain.pop();
+      chain.push(point);
+    }
+    chain.pop();
+    return chain;
+  };
+  return [...half(sorted), ...half(sorted.reverse())];
+}
+
+function cross([ax, ay]: Point, [bx, by]: Point, [cx, cy]: Point): number {
+  return (bx - ax) * (cy - ay) - (by - ay) * (cx - ax);
+}
+
+/** Outline of a motif where it lies. @param motif its hull round its own middle */
+export function placedMotif(motif: Outline, { x, y, angle, flipped }: Place): Outline {
+  return transformed(motif, flipped, angle, x, y);
+}
+
+/**
+ * What is wrong with a motif and a hoop where they lie; nothing when the motif lies within the field and the whole clamp on
+ * clear cloth.
+ *
+ * @param motif hull of the motif round its own middle, mm
+ */
+export function troublesAt(motif: Outline, hoop: Hoop, ground: Ground, place: Place, at: HoopPlace): PlacingTrouble[] {
+  const found: PlacingTrouble[] = [];
+  const there = placedMotif(motif, place);
+  const { field, inner, outer } = hoopOutlines(hoop, at);
+  const add = (kind: PlacingTrouble['kind'], where: Outline[], by: number) => {
+    if (where.reduce((sum, outline) => sum + polygonArea(outline), 0) > NOTHING) found.push({ kind, where, by });
+  };
+  const beside = difference(there, [ground.outline]);
+  add('motif-past-cloth', beside, reachOf(beside, ground.outline));
+  const unreached = difference(there, [field]);
+  add('motif-past-field', unreached, reachOf(unreached, field));
+  const hanging = difference(outer, [ground.outline, ...(ground.strips ?? [])]).flatMap((part) => difference(part, [inner]));
+  add('clamp-past-cloth', hanging, reachOf(hanging, ground.outline));
+  const pressed =
+    ground.obstacles.length === 0 ? [] : intersection([outer], ground.obstacles).flatMap((part) => difference(part, [inner]));
+  add('obstacle-under-clamp', pressed, 0);
+  return found;
+}
+
+/** How far parts reach past an outline, mm. */
+function reachOf(parts: readonly Outline[], outline: Outline): number {
+  let most = 0;
+  for (const [x, y] of parts.flat()) {
+    let least = Infinity;
+    outline.forEach(([ax, ay], i) => {
+      const [bx, by] = outline[(i + 1) % outline.length]!;
+      const [dx, dy] = [bx - ax, by - ay];
+      const t = Math.max(0, Math.min(1, ((x - ax) * dx + (y - ay) * dy) / (dx * dx + dy * dy || 1)));
+      least = Math.min(least, Math.hypot(x - ax - t * dx, y - ay - t * dy));
+    });
+    most = Math.max(most, least);
+  }
+  return most;
+}
+
+/** Shifts of the motif within the field that are looked at on each axis, and turns of the hoop against the motif. */
+const SHIFTS = [0, -0.5, 0.5, -1, 1];
+/** Ring and field are the same turned right round. */
+const TURNS = [0, 90];
+
+export interface Hooped {
+  at: HoopPlace;
+  troubles: PlacingTrouble[];
+}
+
+/** A hoop over a motif, and how much is in its way, judged by points alone: 0 when no vertex is. */
+interface Try {
+  at: HoopPlace;
+  cost: number;
+}
+
+/** Every shift and turn of a hoop over a motif; quick enough to ask of thousands of places. */
+function* triesOver(motif: Outline, hoop: Hoop, ground: Ground, place: Place): Generator<Try, void> {
+  const there = placedMotif(motif, place);
+  const corners = ground.obstacles.flat();
+  const held = [ground.outline, ...(ground.strips ?? [])];
+  const beside = there.filter((point) => !within(point, ground.outline)).length;
+  for (const turn of TURNS) {
+    const angle = place.angle + turn;
+    // The motif as it lies in the hoop's own directions.
+    const level = bounds(transformed(there, false, -angle));
+    const middle: Point = [(level.minX + level.maxX) / 2, (level.minY + level.maxY) / 2];
+    const slackX = (hoop.fieldWidth - (level.maxX - level.minX)) / 2 - 0.01;
+    const slackY = (hoop.fieldHeight - (level.maxY - level.minY)) / 2 - 0.01;
+    const past = Math.max(0, -slackX) + Math.max(0, -slackY);
+    for (const sx of SHIFTS)
+      for (const sy of SHIFTS) {
+        const shift: Point = [middle[0] + sx * Math.max(0, slackX), middle[1] + sy * Math.max(0, slackY)];
+        const [[x, y]] = transformed([shift], false, angle) as [Point];
+        const at = { x, y, angle: ((angle % 360) + 360) % 360 };
+        const { inner, outer } = hoopOutlines(hoop, at);
+        const hanging = outer.filter((point) => !held.some((outline) => within(point, outline))).length;
+        const pressed =
+          corners.filter((point) => within(point, outer) && !within(point, inner)).length +
+          ground.obstacles.reduce((sum, obstacle) => sum + outer.filter((point) => within(point, obstacle)).length, 0);
+        // A motif past the field cannot be sewn at all; the rest can be helped.
+        const cost = 100 * past + 10 * beside + hanging + 2 * pressed;
+        yield { at, cost };
+      }
+  }
+}
+
+/**
+ * Lays a hoop over a motif: in the middle of its field when that works, else shifted and turned by quarters so that there is
+ * least in its way. The motif stays where it is.
+ */
+export function hoopOver(motif: Outline, hoop: Hoop, ground: Ground, place: Place): Hooped {
+  let best: Try | undefined;
+  for (const each of triesOver(motif, hoop, ground, place)) {
+    if (each.cost === 0) {
+      // Points may miss what only crosses between them.
+      const troubles = troublesAt(motif, hoop, ground, place, each.at);
+      if (troubles.length === 0) return { at: each.at, troubles };
+    }
+    if (!best || each.cost < best.cost) best = each;
+  }
+  return { at: best!.at, troubles: troublesAt(motif, hoop, ground, place, best!.at) };
+}
+
+/** Whether no vertex is in the way of a hoop somewhere over the motif; {@link troublesAt} finds what crosses between them. */
+export function mayHold(motif: Outline, hoop: Hoop, ground: Ground, place: Place): boolean {
+  for (const { cost } of triesOver(motif, hoop, ground, place)) if (cost === 0) return true;
+  return false;
+}
+
+/** Whether a point lies in an outline, by counting crossings to its right. */
+function within([x, y]: Point, outline: Outline): boolean {
+  let inside = false;
+  for (let i = 0, j = outline.length - 1; i < outline.length; j = i++) {
+    const [ax, ay] = outline[i]!;
+    const [bx, by] = outline[j]!;
+    if (ay > y !== by > y && x < ax + ((y - ay) / (by - ay)) * (bx - ax)) inside = !inside;
+  }
+  return inside;
+}

@@ -1,0 +1,131 @@
+import { traitsOf, type Part } from '../choose';
+import type { Fabric } from '../cloth';
+import type { ChosenLayer } from '../layers';
+import { grownBy, intersection, regionArea, type Outline } from '../shape';
+import { hoopOutlines, type Hoop, type HoopPlace } from './hoop';
+import type { Ground } from './placing';
+
+export interface Starching {
+  /** Where, mm: the whole area that comes under the clamp and a little more. */
+  where: Outline[];
+  /** mm². */
+  area: number;
+  rounds: number;
+  /** Spray for all rounds, ml. */
+  millilitres: number;
+  /** Drying, all rounds, minutes. */
+  minutes: number;
+}
+
+/** Starched this far past the ring, mm. */
+const PAST_RING = 10;
+/** A mist is about this share of the cloth's own weight; 1 ml weighs 1 g. */
+const MIST = 0.2;
+const DRYING_MINUTES = 10;
+
+/** What is starched before hooping; nothing when the stack holds no liquid or the cloth must not be wetted. */
+export function starching(
+  fabric: Fabric,
+  layers: readonly ChosenLayer[],
+  hoop: Hoop,
+  at: HoopPlace,
+  ground: Ground,
+  part: Part,
+): Starching | undefined {
+  if (fabric.water !== 'safe' || !layers.some(({ material }) => material.form === 'liquid')) return undefined;
+  const { outer } = hoopOutlines(hoop, at);
+  const where = intersection(grownBy([outer], PAST_RING), [ground.outline]);
+  const area = regionArea(where);
+  const rounds = traitsOf(fabric, part).loose || fabric.arealDensity < 90 ? 2 : 1;
+  // g/m² → g: mm² · 10⁻⁶.
+  const millilitres = area * 1e-6 * fabric.arealDensity * MIST * rounds;
+  return { where, area, rounds, millilitres, minutes: rounds * DRYING_MINUTES };
+}
+
+export interface HoopStep {
+  id: string;
+  title: string;
+  detail: string;
+  safety?: string;
+  checks?: string[];
+}
+
+export const MOVING_NEEDLE = 'Hands clear of the moving hoop; needle up before anything is slid under it.';
+
+/** Hooping, step by step. @param tilt of the motif on the cloth, degrees */
+export function hoopingSteps(
+  hoop: Hoop,
+  floats: boolean,
+  layers: readonly ChosenLayer[],
+  hasStarch: boolean,
+  tilt: number,
+): HoopStep[] {
+  const sheets = layers.filter(({ material }) => material.form !== 'liquid' && material.family !== 'topping');
+  const topping = layers.find(({ material }) => material.family === 'topping');
+  const slid =
+    !floats && sheets.length > 0 && sheets.every(({ material }) => material.family === 'tear-away' && material.form === 'loose');
+  const sprayed = sheets.some(({ material }) => material.form === 'spray-glued');
+  const steps: HoopStep[] = [];
+  if (hasStarch)
+    steps.push({
+      id: 'starch',
+      title: 'Starch what comes under the clamp',
+      detail: 'The whole ring and a little more, not just the motif. Let it dry, then press.',
+      safety: 'Fresh air, away from flames, and never over a hot iron.',
+    });
+  steps.push({
+    id: 'cross',
+    title: 'Mark the centre cross',
+    detail:
+      Math.abs(tilt % 90) < 0.5
+        ? 'Fold, crease lightly, mark both creases; or measure from the two edges that the drawing names.'
+        : `Measure from the two edges that the drawing names; the cross is turned by ${Math.round(tilt)}°.`,
+  });
+  if (floats) {
+    steps.push({
+      id: 'hoop',
+      title: 'Hoop the sheet alone',
+      detail: 'Drum tight. Nothing of the cloth goes into the ring.',
+      checks: DRUM,
+    });
+    steps.push({
+      id: 'float',
+      title: 'Lay the cloth on it, cross on cross',
+      detail: 'Smooth from the middle outwards. Baste a frame round the motif if the machine can.',
+      ...(sprayed ? { safety: 'Spray away from the machine, with fresh air, never near a flame.' } : {}),
+    });
+  } else
+    steps.push({
+      id: 'hoop',
+      title: slid ? 'Hoop the cloth' : 'Hoop cloth and sheet together',
+      detail:
+        hoop.kind === 'screw'
+          ? 'Press the ring in flat, turn the screw finger tight, never with a tool. Draw slack in a little all the way round; the weave stays straight.'
+          : 'Lower the magnets one after the other, from one side to the other; fingers clear of them. Draw slack in before the last one.',
+      checks: DRUM,
+    });
+  if (slid)
+    steps.push({
+      id: 'slide',
+      title: 'Slide the sheet under the hoop',
+      detail: 'Past the field on every side.',
+      safety: MOVING_NEEDLE,
+    });
+  if (topping)
+    steps.push({ id: 'topping', title: 'Lay the topping on', detail: 'A few drops of water outside the motif hold it.' });
+  steps.push({
+    id: 'mount',
+    title: hoop.mount === 'arm' ? 'Slide the hoop onto the arm' : 'Hang the hoop on the bar',
+    detail: `Its mount is on the ${hoop.mountSide}. Lower the foot, turn the wheel by hand once over the cross.`,
+    checks: [
+      'Nothing of the project folded underneath',
+      'The sheet reaches past the field on every side',
+      'The needle stands over the cross',
+    ],
+    safety: MOVING_NEEDLE,
+  });
+  return steps;
+}
+
+/** Felt at the middle and at each corner. */
+const DRUM = ['Drum tight in the middle', 'Drum tight in every corner', 'Weave still straight'];

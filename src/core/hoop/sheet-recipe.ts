@@ -1,0 +1,110 @@
+import type { ChosenLayer, Material } from '../layers';
+import { difference, regionArea, type Outline } from '../shape';
+import type { Hoop } from './hoop';
+
+/** A sheet for one hooping, and what the whole set takes. */
+export interface SheetNeed {
+  materialId: string;
+  name: string;
+  /** Size to cut, mm. */
+  width: number;
+  height: number;
+  /** How it comes to lie under the motif, in words. */
+  how: string;
+  angle: number;
+  /** How many are cut, and off how much of the roll, mm; 0 where it is no roll. */
+  count: number;
+  rollLength: number;
+}
+
+/** A hooped sheet reaches past the ring, and one slid under past the field, by this on every side, mm. */
+const PAST_RING = 20;
+const PAST_FIELD = 15;
+
+const JOINS: Partial<Record<Material['form'], string>> = {
+  fusible: 'fused to the wrong side',
+  'fusible-both': 'fused to the wrong side',
+  sticky: 'stuck to the wrong side',
+  'spray-glued': 'misted with glue and smoothed on',
+};
+
+/**
+ * Sheets to cut for a motif: which size, how they are joined, how much of the roll for the whole set.
+ *
+ * @param floats the sheet is hooped alone and the cloth lies on it @param count how often the motif is sewn
+ */
+export function sheetRecipe(hoop: Hoop, layers: readonly ChosenLayer[], floats: boolean, count: number): SheetNeed[] {
+  const sheets = layers.filter(({ material }) => material.form !== 'liquid');
+  const slid = (material: Material) => !floats && material.family === 'tear-away' && material.form === 'loose';
+  return sheets.map(({ material, angle }): SheetNeed => {
+    const topping = material.family === 'topping';
+    const small = topping || slid(material);
+    const width = small ? hoop.fieldWidth + 2 * PAST_FIELD : hoop.outerWidth + 2 * PAST_RING;
+    const height = small ? hoop.fieldHeight + 2 * PAST_FIELD : hoop.outerHeight + 2 * PAST_RING;
+    // Turned by 45° it is cut from a square as wide as its diagonal rectangle.
+    const [w, h] = angle % 90 === 0 ? [width, height] : [turnedSide(width, height), turnedSide(width, height)];
+    return {
+      materialId: material.id,
+      name: material.name,
+      width,
+      height,
+      angle,
+      count,
+      rollLength: material.rollWidth > 0 ? rollLength(material.rollWidth, w, h, count) : 0,
+      how: topping
+        ? 'laid on top'
+        : floats
+          ? 'hooped alone, the cloth laid on it'
+          : slid(material)
+            ? 'slid under the hoop'
+            : `${JOINS[material.form] ?? 'laid under the cloth'}, hooped with it`,
+    };
+  });
+}
+
+/** Side of the upright square round a rectangle that lies at 45°. */
+function turnedSide(width: number, height: number): number {
+  return (width + height) / Math.SQRT2;
+}
+
+/** Length of a roll for so many rectangles, laid in whichever direction takes less, mm. */
+function rollLength(rollWidth: number, width: number, height: number, count: number): number {
+  const laid = (across: number, along: number) => {
+    const perRow = Math.floor(rollWidth / across);
+    return perRow === 0 ? Infinity : Math.ceil(count / perRow) * along;
+  };
+  const least = Math.min(laid(width, height), laid(height, width));
+  return Number.isFinite(least) ? least : 0;
+}
+
+/** How finely places on a kept piece are tried, as steps a side. */
+const TRIES = 8;
+
+/** Kept pieces in which a sheet has room either way round, smallest first; rolls are none. */
+export function offcutsFor<T extends { width: number; length: number; kind: string; outline?: Outline | null }>(
+  { width, height }: Pick<SheetNeed, 'width' | 'height'>,
+  kept: readonly T[],
+): T[] {
+  return kept
+    .filter((piece) => piece.kind !== 'roll' && (hasRoom(piece, width, height) || hasRoom(piece, height, width)))
+    .sort((a, b) => a.width * a.length - b.width * b.length);
+}
+
+function hasRoom(piece: { width: number; length: number; outline?: Outline | null }, width: number, height: number): boolean {
+  const [slackX, slackY] = [piece.width - width, piece.length - height];
+  if (slackX < 0 || slackY < 0) return false;
+  const { outline } = piece;
+  if (!outline) return true;
+  for (let i = 0; i <= TRIES; i++)
+    for (let j = 0; j <= TRIES; j++) {
+      const [x, y] = [(slackX * i) / TRIES, (slackY * j) / TRIES];
+      const sheet: Outline = [
+        [x, y],
+        [x + width, y],
+        [x + width, y + height],
+        [x, y + height],
+      ];
+      if (regionArea(difference(sheet, [outline])) < 1) return true;
+    }
+  return false;
+}

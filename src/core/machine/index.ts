@@ -1,0 +1,2 @@
+export { Machine, readWhere, SPEEDS } from './machine';
+export type { MachineState, Where } from './machine';

@@ -1,0 +1,10 @@
+export { COLOUR, COMMANDS, JUMP, LARGEST_MOTIF, MOST_RECORDS, MotifBuilder, movedMotif, STITCH, TRIM } from './motif';
+export type { Command, Motif } from './motif';
+export { DIRECTIONS, motifFigures, runningSeconds } from './figures';
+export type { ColourBlock, MotifBounds, MotifFigures } from './figures';
+export { CELLS, densityMap, peakOf } from './density';
+export type { DensityMap } from './density';
+export { boxGap, ISLAND_GAP, islandsOf, outlinesBox, trimOutlines } from './islands';
+export type { Island } from './islands';
+export { JUMP_STEP, stitchedMotif } from './stitched';
+export type { StitchedArea, Stitching } from './stitched';

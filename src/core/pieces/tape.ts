@@ -1,0 +1,16 @@
+import type { Material } from '../layers';
+import { isTape, type LayerOutline } from './layer-outline';
+
+/** Turned-in and lapped ends of a tape, mm a piece. */
+const TAPE_ENDS = 20;
+
+/** Whether one face carries glue, so that a mirror image would be wasted. */
+export function oneSided(material: Pick<Material, 'form'>): boolean {
+  return material.form === 'fusible' || material.form === 'sticky';
+}
+
+/** Running length of a tape for all pieces, ends included, mm; undefined when it is not a tape. */
+export function tapeLength(layer: LayerOutline, material: Pick<Material, 'rollWidth'>, count: number): number | undefined {
+  if (!isTape(material) || layer.runningLength === undefined) return undefined;
+  return count * (layer.runningLength + TAPE_ENDS);
+}

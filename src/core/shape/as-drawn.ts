@@ -1,0 +1,67 @@
+import fitCurve from 'fit-curve';
+import type { DrawnEdge, DrawnShape } from './kinds/drawn';
+import { drawShape, type PieceShape } from './piece-shape';
+import type { Outline, Point } from './polygon';
+
+/** How far a fitted curve may lie from the points, mm. */
+const FIT = 0.05;
+/** A line through fewer points than this is kept as it is. */
+const FEW = 4;
+
+/**
+ * The same shape as a drawn outline that can be edited: runs of short segments become curves.
+ *
+ * @returns the shape, and for each of its edges the number of the edge it comes from
+ */
+export function asDrawn(shape: PieceShape): { shape: DrawnShape; sources: number[] } {
+  if (shape.kind === 'drawn') return { shape, sources: shape.edges.map((_, i) => i) };
+  const { outline, edges, holes } = drawShape(shape);
+  const found: DrawnEdge[] = [];
+  const sources: number[] = [];
+  const n = outline.length;
+  const start = edges.findIndex((edge, i) => edge !== edges[(i + n - 1) % n]);
+  const first = Math.max(0, start);
+  for (let k = 0; k < n;) {
+    const edge = edges[(first + k) % n]!;
+    const points: Point[] = [outline[(first + k) % n]!];
+    do {
+      k++;
+      points.push(outline[(first + k) % n]!);
+    } while (k < n && edges[(first + k) % n] === edge);
+    for (const each of smoothed(points)) {
+      found.push(each);
+      sources.push(edge);
+    }
+  }
+  return {
+    shape: { kind: 'drawn', edges: found, ...(holes.length > 0 ? { holes: holes.map((hole) => hole.outline) } : {}) },
+    sources,
+  };
+}
+
+/** Edges for a run of points, without its last corner: straight where it turns sharply, curves in between. */
+export function smoothed(points: Outline): DrawnEdge[] {
+  const found: DrawnEdge[] = [];
+  let start = 0;
+  for (let i = 1; i < points.length; i++) {
+    const last = i === points.length - 1;
+    if (!last && turnAt(points, i) < SHARP) continue;
+    const run = points.slice(start, i + 1);
+    if (run.length < FEW) run.slice(0, -1).forEach((from) => found.push({ from }));
+    else for (const [from, c, d] of fitCurve(run, FIT) as Point[][]) found.push({ from: from!, curve: [c!, d!] });
+    start = i;
+  }
+  return found;
+}
+
+/** A corner that turns by more than this is no part of a curve, radians. */
+const SHARP = (25 * Math.PI) / 180;
+
+/** How far the line turns at a point, radians. */
+export function turnAt(points: Outline, i: number): number {
+  const a = points[(i + points.length - 1) % points.length]!;
+  const p = points[i]!;
+  const b = points[(i + 1) % points.length]!;
+  const [ux, uy, vx, vy] = [p[0] - a[0], p[1] - a[1], b[0] - p[0], b[1] - p[1]];
+  return Math.abs(Math.atan2(ux * vy - uy * vx, ux * vx + uy * vy));
+}

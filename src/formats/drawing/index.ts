@@ -1,0 +1,3 @@
+export { readOutlines } from './read-outlines';
+export type { FoundPiece, FoundPieces } from './pieces';
+export type { DrawingWarning } from './drawing';

@@ -1,0 +1,392 @@
+import { InputError } from '../../core/input-error';
+import type { Outline, Point } from '../../core/shape';
+import {
+  arcSegments,
+  distance,
+  FARTHEST,
+  loopEdges,
+  MOST_DRAWING_POINTS,
+  MOST_LOOPS,
+  Warnings,
+  type Drawing,
+  type DrawnLine,
+  type DrawnPoint,
+  type LoopRole,
+  type Segment,
+} from '../drawing/drawing';
+import type { GroupFacts } from '../drawing/pieces';
+import { dxfEntities, type DxfBlock, type DxfEntity } from './dxf-entities';
+
+/**
+ * Layers of the apparel pattern standard: what each line of a piece is. Everything else on a piece (turn points, grading,
+ * stripes, plaids) is left out.
+ */
+const LAYERS = {
+  cut: ['1'],
+  sew: ['14'],
+  opening: ['11'],
+  grain: ['7'],
+  fold: ['6', '85'],
+  notch: ['4', '80', '81', '82', '83'],
+  drill: ['13'],
+} as const;
+
+/** mm a unit, by the header's number for units. */
+const UNITS: Record<number, [number, string]> = {
+  1: [25.4, 'inches, as the file says'],
+  2: [304.8, 'feet, as the file says'],
+  4: [1, 'millimetres, as the file says'],
+  5: [10, 'centimetres, as the file says'],
+  6: [1000, 'metres, as the file says'],
+};
+
+/** Blocks may stand in blocks this deep. */
+const DEEPEST = 8;
+const MOST_ENTITIES = 100_000;
+/** Open lines whose ends are closer than this are joined, mm. */
+const JOIN = 0.05;
+
+/** A line as it was drawn, in mm. */
+interface Line {
+  points: Outline;
+  closed: boolean;
+  layer: string;
+  group: string;
+}
+
+/**
+ * Reads the lines of a DXF drawing: plain outlines, and patterns on the layers of the apparel standard, each piece a block with its
+ * cut line, sew line, grain line, notches, holes to drill, name and quantity.
+ *
+ * @throws {InputError} for a file that is no DXF drawing or larger than a drawing can be
+ */
+export function readDxf(text: string): { drawing: Drawing; facts: Map<string, GroupFacts> } {
+  if (!/^\s*(?:999\s|0\s*\r?\n\s*SECTION)/.test(text.slice(0, 2000)))
+    throw new InputError('file', 'must be a DXF drawing in text form, which begins with 0 and SECTION');
+  const { header, blocks, entities } = dxfEntities(text);
+  const warnings = new Warnings();
+  const pieces = [...blocks.values()].filter(
+    ({ name, entities: own }) => !name.startsWith('*') && own.some(({ layer, type }) => is('cut', layer) && /LINE$/.test(type)),
+  );
+  const apparel = pieces.length > 0;
+  const texts = [...entities, ...[...blocks.values()].flatMap((block) => block.entities)].flatMap(textOf);
+  const unit = unitOf(header, texts, apparel);
+  const lines: Line[] = [];
+  const points: DrawnPoint[] = [];
+  const facts = new Map<string, GroupFacts>();
+  let total = 0;
+  let seen = 0;
+
+  const place: Place = { a: unit.scale, b: 0, c: 0, d: unit.scale, e: 0, f: 0 };
+  if (apparel) {
+    // Each block is a piece; where it is inserted does not matter, and a nest of placed pieces would only repeat them.
+    for (const { name, entities: own } of pieces) {
+      facts.set(name, factsOf(name, own.flatMap(textOf)));
+      for (const entity of own) visit(entity, place, name, 0);
+    }
+  } else for (const entity of entities) visit(entity, place, '', 0);
+
+  function visit(entity: DxfEntity, at: Place, group: string, depth: number): void {
+    seen++;
+    if (seen > MOST_ENTITIES) throw new InputError('file', `must hold at most ${MOST_ENTITIES} entities`);
+    if (entity.type === 'INSERT') {
+      const block = blocks.get(entity.text(2));
+      if (!block) return;
+      if (depth >= DEEPEST) throw new InputError('file', `must nest its blocks at most ${DEEPEST} deep`);
+      const inner = inserted(at, entity, block);
+      for (const each of block.entities) visit(each, inner, group, depth + 1);
+      return;
+    }
+    if (entity.type === 'POINT') {
+      const there = put(at, { x: entity.number(10, 0), y: entity.number(20, 0) });
+      if (is('notch', entity.layer)) points.push({ at: there, role: 'notch', group });
+      else if (is('drill', entity.layer)) points.push({ at: there, role: 'drill', group });
+      return;
+    }
+    const line = pointsOf(entity, warnings);
+    if (!line) return;
+    total += line.points.length;
+    if (total > MOST_DRAWING_POINTS) throw new InputError('file', `must hold at most ${MOST_DRAWING_POINTS} points`);
+    const placed = line.points.map(([x, y]) => put(at, { x, y }));
+    for (const [x, y] of placed) {
+      if (!(Math.abs(x) <= FARTHEST && Math.abs(y) <= FARTHEST))
+        throw new InputError('file', 'holds points that are no numbers or lie more than 100 m away');
+    }
+    lines.push({ points: placed, closed: line.closed, layer: entity.layer, group });
+  }
+
+  const { loops, marks, rest } = sorted(lines, apparel);
+  if (rest > 0) for (let i = 0; i < rest; i++) warnings.add('open', 'A line is not closed and was left out.');
+  if (loops.length > MOST_LOOPS) throw new InputError('file', `must hold at most ${MOST_LOOPS} closed lines`);
+  return { drawing: { loops, points, lines: marks, unit, warnings: warnings.list() }, facts };
+}
+
+function is(role: keyof typeof LAYERS, layer: string): boolean {
+  return (LAYERS[role] as readonly string[]).includes(layer);
+}
+
+/** Words of a text, without the codes of a formatted one. */
+function textOf(entity: DxfEntity): string[] {
+  return entity.type === 'TEXT' || entity.type === 'MTEXT' ? [entity.text(1)] : [];
+}
+
+function unitOf(header: ReadonlyMap<string, string>, texts: readonly string[], apparel: boolean): Drawing['unit'] {
+  for (const text of texts) {
+    const match = /^\s*UNITS?\s*:\s*(METRIC|ENGLISH|IMPERIAL)/i.exec(text);
+    if (match) {
+      const metric = match[1]!.toUpperCase() === 'METRIC';
+      return {
+        scale: metric ? 1 : 25.4,
+        said: true,
+        words: metric ? 'millimetres, as the file says' : 'inches, as the file says',
+      };
+    }
+  }
+  const known = UNITS[Number(header.get('$INSUNITS') ?? NaN)];
+  if (known) return { scale: known[0], said: true, words: known[1] };
+  if (apparel) return { scale: 1, said: false, words: 'millimetres, which the file does not say' };
+  return header.get('$MEASUREMENT') === '0'
+    ? { scale: 25.4, said: false, words: 'inches, which the file only hints at' }
+    : { scale: 1, said: false, words: 'millimetres, which the file does not say' };
+}
+
+/** x' = ax + cy + e, y' = bx + dy + f. */
+interface Place {
+  a: number;
+  b: number;
+  c: number;
+  d: number;
+  e: number;
+  f: number;
+}
+
+function put({ a, b, c, d, e, f }: Place, { x, y }: { x: number; y: number }): Point {
+  return [a * x + c * y + e, b * x + d * y + f];
+}
+
+/** Scale, turn, move, as an insertion does it, about the block's own base. */
+function inserted(at: Place, insert: DxfEntity, { base }: DxfBlock): Place {
+  const xScale = insert.number(41, 1);
+  const yScale = insert.number(42, 1);
+  const rotation = insert.number(50, 0);
+  const position = { x: insert.number(10, 0), y: insert.number(20, 0) };
+  const rad = (rotation * Math.PI) / 180;
+  const [cos, sin] = [Math.cos(rad), Math.sin(rad)];
+  const own = { a: cos * xScale, b: sin * xScale, c: -sin * yScale, d: cos * yScale };
+  const e = position.x - own.a * base.x - own.c * base.y;
+  const f = position.y - own.b * base.x - own.d * base.y;
+  const [ox, oy] = put(at, { x: e, y: f });
+  return {
+    a: at.a * own.a + at.c * own.b,
+    b: at.b * own.a + at.d * own.b,
+    c: at.a * own.c + at.c * own.d,
+    d: at.b * own.c + at.d * own.d,
+    e: ox,
+    f: oy,
+  };
+}
+
+/** Name and quantity that the texts of a piece give. */
+function factsOf(name: string, texts: readonly string[]): GroupFacts {
+  const facts: GroupFacts = { name };
+  for (const text of texts) {
+    const match = /^\s*([A-Z ]+?)\s*:\s*(.+?)\s*$/i.exec(text);
+    if (!match) continue;
+    const [, key, value] = match as unknown as [string, string, string];
+    if (/^PIECE NAME$/i.test(key)) facts.name = value.slice(0, 120);
+    if (/^QUANTITY$/i.test(key)) {
+      // Left and right are often counted apart: 1,1.
+      const count = value.split(/[,;+]/).reduce((sum, each) => sum + (Number.parseInt(each, 10) || 0), 0);
+      if (count >= 1 && count <= 1000) facts.count = count;
+    }
+  }
+  return facts;
+}
+
+/** Points of an entity in the file's units; undefined for what is no line. */
+function pointsOf(entity: DxfEntity, warnings: Warnings): { points: Outline; closed: boolean } | undefined {
+  const { type } = entity;
+  const centre = { x: entity.number(10, 0), y: entity.number(20, 0) };
+  switch (type) {
+    case 'LINE':
+      return {
+        points: [
+          [centre.x, centre.y],
+          [entity.number(11, 0), entity.number(21, 0)],
+        ],
+        closed: false,
+      };
+    case 'LWPOLYLINE':
+    case 'POLYLINE': {
+      const vertices = type === 'POLYLINE' ? entity.vertices.map(vertexOf) : lightVertices(entity);
+      if (vertices.length < 2) return undefined;
+      const closed = (entity.number(70, 0) & CLOSED) !== 0;
+      const points: Outline = [];
+      vertices.forEach(({ at, bulge }, i) => {
+        points.push(at);
+        const next = vertices[i + 1] ?? (closed ? vertices[0] : undefined);
+        if (bulge !== 0 && next) points.push(...bulged(at, next.at, bulge).slice(1, -1));
+      });
+      return { points, closed };
+    }
+    case 'CIRCLE': {
+      const radius = entity.number(40, 0);
+      return radius > 0 ? { points: round(centre, radius, 0, 2 * Math.PI).slice(0, -1), closed: true } : undefined;
+    }
+    case 'ARC': {
+      const radius = entity.number(40, 0);
+      const from = (entity.number(50, 0) * Math.PI) / 180;
+      const to = (entity.number(51, 360) * Math.PI) / 180;
+      return radius > 0 ? { points: round(centre, radius, from, to > from ? to : to + 2 * Math.PI), closed: false } : undefined;
+    }
+    case 'ELLIPSE': {
+      const [ax, ay, ratio] = [entity.number(11, 0), entity.number(21, 0), entity.number(40, 1)];
+      const [from, to] = [entity.number(41, 0), entity.number(42, 2 * Math.PI)];
+      const span = to > from ? to - from : to - from + 2 * Math.PI;
+      const points = Array.from({ length: ELLIPSE_STEPS + 1 }, (_, i): Point => {
+        const t = from + (span * i) / ELLIPSE_STEPS;
+        return [centre.x + Math.cos(t) * ax - Math.sin(t) * ratio * ay, centre.y + Math.cos(t) * ay + Math.sin(t) * ratio * ax];
+      });
+      const closed = Math.abs(span - 2 * Math.PI) < 1e-6;
+      return { points: closed ? points.slice(0, -1) : points, closed };
+    }
+    case 'SPLINE': {
+      const points = splinePoints(entity);
+      return points.length >= 2 ? { points, closed: (entity.number(70, 0) & CLOSED) !== 0 } : undefined;
+    }
+    case 'TEXT':
+    case 'MTEXT':
+    case 'ATTDEF':
+    case 'ATTRIB':
+      return undefined;
+    default:
+      warnings.add(`entity-${type}`, `${type.slice(0, 30)} is no line that is read here.`);
+      return undefined;
+  }
+}
+
+/** Flag of a line that ends where it began. */
+const CLOSED = 1;
+const ELLIPSE_STEPS = 180;
+
+function vertexOf(vertex: DxfEntity): { at: Point; bulge: number } {
+  return { at: [vertex.number(10, 0), vertex.number(20, 0)], bulge: vertex.number(42, 0) };
+}
+
+/** Corners of a light polyline: each begins with its x. */
+function lightVertices({ pairs }: DxfEntity): { at: Point; bulge: number }[] {
+  const found: { at: Point; bulge: number }[] = [];
+  for (const [code, value] of pairs) {
+    const last = found.at(-1);
+    if (code === 10) found.push({ at: [Number(value), 0], bulge: 0 });
+    else if (code === 20 && last) last.at[1] = Number(value);
+    else if (code === 42 && last) last.bulge = Number(value);
+  }
+  return found;
+}
+
+function round(centre: { x: number; y: number }, radius: number, from: number, to: number): Outline {
+  const start: Point = [centre.x + radius * Math.cos(from), centre.y + radius * Math.sin(from)];
+  return [start, ...arcSegments([centre.x, centre.y], radius, from, to).map(({ to: point }) => point)];
+}
+
+/** Arc between two corners of a polyline: its bulge is the tangent of a quarter of the angle, positive to the left. */
+function bulged(a: Point, b: Point, bulge: number): Outline {
+  const chord = distance(a, b);
+  const angle = 4 * Math.atan(bulge);
+  const radius = chord / 2 / Math.sin(angle / 2);
+  const middle: Point = [(a[0] + b[0]) / 2, (a[1] + b[1]) / 2];
+  const away = radius * Math.cos(angle / 2);
+  const left: Point = [-(b[1] - a[1]) / chord, (b[0] - a[0]) / chord];
+  const centre: Point = [middle[0] + away * left[0], middle[1] + away * left[1]];
+  const from = Math.atan2(a[1] - centre[1], a[0] - centre[0]);
+  return [a, ...arcSegments(centre, Math.abs(radius), from, from + angle).map(({ to }) => to)];
+}
+
+/** Points of a B-spline by de Boor's algorithm, sixteen to a span; the fit points where it has no control points. */
+function splinePoints(entity: DxfEntity): Outline {
+  const listed = (x: number, y: number) => {
+    const ys = entity.numbers(y);
+    return entity.numbers(x).map((value, i) => ({ x: value, y: ys[i] ?? NaN }));
+  };
+  const controlPoints = listed(10, 20);
+  const knots = entity.numbers(40);
+  const degree = entity.number(71, 3);
+  if (!(degree >= 1 && degree <= 10) || controlPoints.length <= degree || knots.length < controlPoints.length + degree + 1)
+    return listed(11, 21).map(({ x, y }): Point => [x, y]);
+  const [first, last] = [knots[degree]!, knots[controlPoints.length]!];
+  const steps = Math.min(4000, 16 * (controlPoints.length - degree));
+  return Array.from({ length: steps + 1 }, (_, i): Point => {
+    const t = first + ((last - first) * i) / steps;
+    let k = degree;
+    while (k < controlPoints.length - 1 && knots[k + 1]! <= t) k++;
+    const d = Array.from({ length: degree + 1 }, (_d, j) => ({ ...controlPoints[k - degree + j]! }));
+    for (let r = 1; r <= degree; r++) {
+      for (let j = degree; j >= r; j--) {
+        const low = knots[k - degree + j]!;
+        const span = knots[k + 1 + j - r]! - low;
+        const w = span > 0 ? (t - low) / span : 0;
+        d[j] = { x: (1 - w) * d[j - 1]!.x + w * d[j]!.x, y: (1 - w) * d[j - 1]!.y + w * d[j]!.y };
+      }
+    }
+    return [d[degree]!.x, d[degree]!.y];
+  });
+}
+
+/** Closed lines, and lines that mark something; open lines of one layer are joined where their ends meet. */
+function sorted(lines: readonly Line[], apparel: boolean) {
+  const loops: Drawing['loops'] = [];
+  const marks: DrawnLine[] = [];
+  const open = new Map<string, Line[]>();
+  let number = 0;
+  const add = (points: Outline, layer: string, group: string) => {
+    const role: LoopRole = !apparel ? 'unknown' : is('cut', layer) ? 'cut' : is('sew', layer) ? 'sew' : 'opening';
+    const segments = points.slice(1).map((to): Segment => ({ to }));
+    const edges = loopEdges(points[0]!, segments);
+    if (edges.length >= 2) loops.push({ edges, name: group || `Piece ${++number}`, role, group });
+  };
+  for (const line of lines) {
+    const { points, closed, layer, group } = line;
+    if (apparel && (is('grain', layer) || is('fold', layer)) && points.length >= 2) {
+      marks.push({ from: points[0]!, to: points.at(-1)!, role: is('grain', layer) ? 'grain' : 'fold', group });
+      continue;
+    }
+    if (apparel && !is('cut', layer) && !is('sew', layer) && !is('opening', layer)) continue;
+    if (closed || distance(points[0]!, points.at(-1)!) < JOIN) add(points, layer, group);
+    else {
+      const key = `${group} ${layer}`;
+      open.set(key, [...(open.get(key) ?? []), line]);
+    }
+  }
+  let rest = 0;
+  for (const [, own] of open) {
+    const waiting = [...own];
+    while (waiting.length > 0) {
+      const chain = waiting.shift()!;
+      let points = [...chain.points];
+      for (let grown = true; grown && distance(points[0]!, points.at(-1)!) >= JOIN;) {
+        grown = false;
+        for (let i = 0; i < waiting.length; i++) {
+          const next = joined(points, waiting[i]!.points);
+          if (!next) continue;
+          points = next;
+          waiting.splice(i, 1);
+          grown = true;
+          break;
+        }
+      }
+      if (points.length > 2 && distance(points[0]!, points.at(-1)!) < JOIN) add(points, chain.layer, chain.group);
+      else rest++;
+    }
+  }
+  return { loops, marks, rest };
+}
+
+/** One line of two whose ends meet, or undefined. */
+function joined(a: Outline, b: Outline): Outline | undefined {
+  if (distance(a.at(-1)!, b[0]!) < JOIN) return [...a, ...b.slice(1)];
+  if (distance(a.at(-1)!, b.at(-1)!) < JOIN) return [...a, ...[...b].reverse().slice(1)];
+  if (distance(a[0]!, b.at(-1)!) < JOIN) return [...b, ...a.slice(1)];
+  if (distance(a[0]!, b[0]!) < JOIN) return [...[...b].reverse(), ...a.slice(1)];
+  return undefined;
+}

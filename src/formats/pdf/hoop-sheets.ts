@@ -1,0 +1,111 @@
+import type { MotifBounds } from '../../core/motif';
+import { bounds, type Outline } from '../../core/shape';
+import { newDocument, Page, PAPERS, type Paper, type Point } from './page';
+
+const MARGIN = 10;
+/** Room below the drawing for the square and the writing, mm. */
+const FOOT = 64;
+
+/** A motif on paper at full size, with its cross: cut out, laid on the cloth, the needle set over the cross. */
+export async function motifPaper(
+  name: string,
+  box: MotifBounds,
+  outlines: readonly Outline[],
+  trims: readonly Outline[],
+  paper: Paper,
+): Promise<Uint8Array> {
+  const document = await newDocument(name);
+  const arm = 12;
+  const [width, height] = [box.maxX - box.minX, box.maxY - box.minY];
+  const [paperWidth, paperHeight] = PAPERS[paper];
+  const page = await Page.add(
+    document,
+    Math.max(paperWidth, width + 2 * (MARGIN + arm)),
+    Math.max(paperHeight, height + 2 * (MARGIN + arm) + FOOT),
+  );
+  const left = (page.width - width) / 2;
+  const top = MARGIN + arm;
+  const put = ([x, y]: Point): Point => [left + x - box.minX, top + box.maxY - y];
+  for (const outline of outlines) page.filled(outline.map(put), 0.86);
+  for (const outline of outlines) page.outline(outline.map(put), { weight: 0.3 });
+  for (const outline of trims) page.outline(outline.map(put), { weight: 0.2, dash: [2, 1.5], grey: true });
+  const [cx, cy] = put([(box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2]);
+  page.line([cx, top - arm], [cx, top + height + arm], { weight: 0.25 });
+  page.line([left - arm, cy], [left + width + arm, cy], { weight: 0.25 });
+  page.text('top', [cx + 2, top - arm + 3], { size: 3.2 });
+  const foot = page.height - MARGIN - 52;
+  page.testSquare([MARGIN, foot]);
+  page.text(name, [MARGIN + 58, foot + 6], { size: 5.5, bold: true });
+  page.paragraph(
+    `${Math.round(width)} × ${Math.round(height)} mm. Cut it out along the dashed line or round the shape, cut small windows at the cross, lay cross on cross, and set the needle over its middle. The dashed line is where a cut-away sheet is trimmed.`,
+    [MARGIN + 58, foot + 14],
+    page.width - 2 * MARGIN - 60,
+  );
+  return document.save();
+}
+
+/** A gauge of a hoop at full size: ring, field and cross, to lay on the cloth before anything is hooped. */
+export async function hoopGauge(
+  name: string,
+  lines: { field: Outline; inner: Outline; outer: Outline },
+  paper: Paper,
+): Promise<Uint8Array> {
+  const document = await newDocument(`Gauge of ${name}`);
+  const box = bounds(lines.outer);
+  const [width, height] = [box.maxX - box.minX, box.maxY - box.minY];
+  const [paperWidth, paperHeight] = PAPERS[paper];
+  const page = await Page.add(
+    document,
+    Math.max(paperWidth, width + 2 * MARGIN),
+    Math.max(paperHeight, height + 2 * MARGIN + FOOT),
+  );
+  const put = ([x, y]: Point): Point => [(page.width - width) / 2 + x - box.minX, MARGIN + box.maxY - y];
+  page.outline(lines.outer.map(put), { weight: 0.4 });
+  page.outline(lines.inner.map(put), { weight: 0.25 });
+  page.outline(lines.field.map(put), { weight: 0.3, dash: [3, 2] });
+  const [cx, cy] = put([0, 0]);
+  page.line([cx, MARGIN], [cx, MARGIN + height], { weight: 0.2 });
+  page.line([cx - width / 2, cy], [cx + width / 2, cy], { weight: 0.2 });
+  const foot = page.height - MARGIN - 52;
+  page.testSquare([MARGIN, foot]);
+  page.text(`Gauge of ${name}`, [MARGIN + 58, foot + 6], { size: 5.5, bold: true });
+  page.paragraph(
+    'Outer line: what must lie on cloth. Dashed: what the needle reaches. Lay the cross on the marked middle of the motif; where the outer line leaves the cloth, this hoop cannot hold it there.',
+    [MARGIN + 58, foot + 14],
+    page.width - 2 * MARGIN - 60,
+  );
+  return document.save();
+}
+
+/** What works on one cloth under loads of several densities. */
+export interface ChartRow {
+  cloth: string;
+  cells: { stack: string; share: number }[];
+}
+
+/** One page: the person's cloths × load, with the stack that carries it. */
+export async function carryChart(loads: readonly string[], rows: readonly ChartRow[], paper: Paper): Promise<Uint8Array> {
+  const document = await newDocument('What to put under a motif');
+  const [short, long] = PAPERS[paper];
+  const page = await Page.add(document, long, short);
+  const first = 52;
+  const column = (page.width - 2 * MARGIN - first) / loads.length;
+  page.text('What to put under a motif', [MARGIN, MARGIN + 6], { size: 6, bold: true });
+  page.text('Worked out from your cloths and layers. The leaflet of the sheet and a scrap go first.', [MARGIN, MARGIN + 12], {
+    size: 3,
+  });
+  let y = MARGIN + 22;
+  loads.forEach((words, i) => page.text(words, [MARGIN + first + i * column, y], { size: 3.2, bold: true }));
+  y += 3;
+  for (const { cloth, cells } of rows) {
+    page.line([MARGIN, y], [page.width - MARGIN, y], { weight: 0.15, grey: true });
+    const ends = [page.paragraph(cloth, [MARGIN, y + 4.5], first - 4, 3.1)];
+    cells.forEach(({ stack, share }, i) => {
+      const words = share > 1 ? `${stack}: too dense` : stack;
+      ends.push(page.paragraph(words, [MARGIN + first + i * column, y + 4.5], column - 4, 2.8));
+    });
+    y = Math.max(...ends) + 0.5;
+    if (y > page.height - 14) break;
+  }
+  return document.save();
+}

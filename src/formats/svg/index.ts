@@ -1,0 +1,2 @@
+export { writeSvg } from './write-svg';
+export type { WrittenSheet } from './write-svg';
