@@ -1,12 +1,14 @@
 import * as yup from 'yup';
 import { SHEERNESS, TONES } from '../core/cloth';
-import { COVERS, ENDS, EXTENTS, FAMILIES, FORMS, GLUES, WASHES } from '../core/layers';
+import { COVERS, ENDS, FAMILIES, FORMS, GLUES, WASHES } from '../core/layers';
 import { TEST_IDS } from '../core/measure';
-import { PIECE_KINDS } from '../core/shape';
 import { fabricFields, partSchema, schoolsSchema } from './choose';
+import { bundledHoop, bundledHooping, bundledMotif } from './hoop';
+import { pieceFields, stackLayer } from './pieces';
 import { number, oneOf, shape, text } from './rules';
 import { scrapSchema } from './scraps';
 import { day, predicted, pressFields } from './shared';
+import { stockFields } from './tables';
 
 const version = number({ min: 1, integer: true });
 /** Name of a thing: something is written. */
@@ -43,7 +45,14 @@ const testsSchema = shape(
   ) as unknown as Record<(typeof TEST_IDS)[number], yup.Schema>,
 ).default({});
 
-export const clothFields = { name, note, ...fabricFields };
+export const clothFields = {
+  name,
+  note,
+  ...fabricFields,
+  /** Width of the cloth, mm, and what a metre costs, minor units. */
+  rollWidth: number({ above: 0, max: 10_000 }),
+  pricePerMetre: number({ min: 0, max: 100_000_000, integer: true }),
+};
 export const clothSchema = shape(clothFields);
 export const clothUpdateSchema = shape({ ...clothFields, version: version.required() });
 
@@ -90,27 +99,10 @@ export const projectFields = { name, note };
 export const projectSchema = shape(projectFields);
 export const projectUpdateSchema = shape({ ...projectFields, version: version.required() });
 
-const side = yup
-  .mixed<0 | 1 | 2 | 3>()
-  .oneOf([0, 1, 2, 3, null] as (0 | 1 | 2 | 3)[])
-  .nullable()
-  .defined();
-
 /** A chosen stack as it is kept with its part: which layers, how far, and what was expected of it. */
 export const stackSchema = shape({
   title: text(400, 1).required(),
-  layers: yup
-    .array()
-    .of(
-      shape({
-        materialId: id.required(),
-        extent: oneOf(EXTENTS).required(),
-        angle: number({ min: 0, max: 90 }).required(),
-      }).required(),
-    )
-    .required()
-    .min(1, 'must hold at least one layer')
-    .max(6, 'must hold at most 6 layers'),
+  layers: yup.array().of(stackLayer).required().min(1, 'must hold at least one layer').max(6, 'must hold at most 6 layers'),
   predicted: predicted.required(),
   reasons: yup.array().of(text(400).required()).required().max(30),
   cautions: yup.array().of(text(400).required()).required().max(30),
@@ -124,28 +116,22 @@ export const partFields = {
   name,
   clothId: id.nullable().default(null),
   wish: partSchema,
-  shape: shape({
-    kind: oneOf(PIECE_KINDS).required(),
-    width: number({ min: 1, max: 20_000 }).required(),
-    height: number({ min: 1, max: 20_000 }).required(),
-    corners: yup
-      .tuple([yup.boolean().required(), yup.boolean().required(), yup.boolean().required(), yup.boolean().required()])
-      .required(),
-    corner: number({ min: 0, max: 20_000 }).required(),
-  }).required(),
-  allowances: yup.tuple([allowance(), allowance(), allowance(), allowance()]).required(),
-  fold: side,
+  ...pieceFields,
   count: number({ min: 1, max: 1000, integer: true }).required(),
   stack: stackSchema,
   glueUp: yup.boolean().default(true),
   cutDone: yup.boolean().default(false),
 };
 
-function allowance() {
-  return number({ min: 0, max: 500 }).required();
-}
-
 export const partSchemaNew = shape(partFields);
+export const partsSchema = shape({
+  parts: yup
+    .array()
+    .of(shape(partFields).required())
+    .required()
+    .min(1, 'must hold at least one part')
+    .max(200, 'must hold at most 200 parts'),
+});
 export const partUpdateSchema = shape({ ...partFields, version: version.required() });
 
 const timer = shape({ label: text(200).required(), endsAt: text(40).required() });
@@ -193,6 +179,10 @@ export const logFields = {
   predictedLow: number({ above: 0, max: 1000 }).nullable().default(null),
   predictedHigh: number({ above: 0, max: 1000 }).nullable().default(null),
   overhang: number({ above: 0, max: 1000 }).nullable().default(null),
+  /** A motif that was sewn: its pull ÷ what the model says is carried, and whether it held. */
+  stitched: shape({ share: number({ min: 0, max: 1000 }).required(), held: yup.boolean().required() })
+    .nullable()
+    .default(null),
   note,
 };
 export const logSchema = shape(logFields);
@@ -241,4 +231,12 @@ export const bundleSchema = shape({
     .default([])
     .max(10_000),
   scraps: yup.array().of(scrapSchema.required()).default([]).max(10_000),
+  hoops: yup.array().of(bundledHoop.required()).default([]).max(1000),
+  motifs: yup.array().of(bundledMotif.required()).default([]).max(1000),
+  hoopings: yup.array().of(bundledHooping.required()).default([]).max(10_000),
+  stock: yup
+    .array()
+    .of(shape({ id: id.required(), ...stockFields }).required())
+    .default([])
+    .max(10_000),
 });

@@ -96,6 +96,7 @@ function fileEntry(
       ...seen,
       benchRunId: null,
       kind: 'scrap',
+      stitched: null,
       clothId,
       clothName,
       stackTitle,

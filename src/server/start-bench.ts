@@ -3,7 +3,7 @@ import { fabricOf } from '../core/cloth';
 import { InputError } from '../core/input-error';
 import type { ChosenLayer } from '../core/layers';
 import { schoolsOf } from '../core/schools';
-import { layerOutline, openPiece, DEFAULT_LAYER_OUTLINE } from '../core/pieces';
+import { layerOutline, openPiece, pieceSize, DEFAULT_LAYER_OUTLINE } from '../core/pieces';
 import { ironSole, pressPlan } from '../core/press';
 import { benchRuns, openRunOf, START_STATE, type BenchRun, type BenchStep } from '../store/bench-runs';
 import { cloths } from '../store/cloths';
@@ -29,24 +29,26 @@ export function startBench(partId: string): BenchRun {
   if (part.clothId === null) throw new InputError('clothId', 'is missing; say which cloth the part is cut from first');
   if (part.stack === null) throw new InputError('stack', 'is missing; choose layers for the part first');
   const cloth = cloths.get(db, part.clothId);
-  const chosen: ChosenLayer[] = part.stack.layers.map(({ materialId, extent, angle }) => ({
+  const kept = part.stack.layers;
+  const chosen: ChosenLayer[] = kept.map(({ materialId, extent, angle }) => ({
     material: layers.get(db, materialId),
     extent,
     angle,
   }));
   const { settings } = readSettings(db);
   const schools = schoolsOf(settings.schools, part.stack.schools);
-  const question = questionFor(fabricOf(cloth), part.wish, { schools, piece: { ...part.shape, count: part.count } });
-  const steps = stepsFor(question, chosen, part.stack.setting);
   const piece = openPiece(part);
+  const question = questionFor(fabricOf(cloth), part.wish, { schools, piece: { ...pieceSize(piece), count: part.count } });
+  const steps = stepsFor(question, chosen, part.stack.setting);
   const plate = ironSole(settings.soleLength, settings.soleWidth);
   const pressed = new Map<string, ReturnType<typeof pressPlan>['stops']>();
-  for (const { material, extent } of chosen) {
+  for (const [i, { material, extent }] of chosen.entries()) {
     if (material.leaflet.seconds === 0 || pressed.has(material.id)) continue;
     const field = part.wish.embroidery;
     const outlines = layerOutline(piece, extent, material, {
       ...DEFAULT_LAYER_OUTLINE,
       trim: settings.trim,
+      ...kept[i]!.cut,
       ...(field ? { field } : {}),
     }).outlines;
     const stops = (outlines.length > 0 ? outlines : [piece.outline]).flatMap(

@@ -1,13 +1,19 @@
 import type { InferType } from 'yup';
+import { requireHoop, type Hoop } from '../core/hoop';
 import { InputError } from '../core/input-error';
+import { mappedMotif, readMotif, writeStitchTable } from '../formats/stitches';
 import type { bundleSchema } from '../schemas/records';
 import { cloths, type ClothFields } from './cloths';
 import type { Db } from './database';
+import { hoopings, type HoopingFields } from './hoopings';
+import { hoops, type HoopFields } from './hoops';
 import { layers, type LayerFields } from './layers';
 import { logEntries, withMeasured, type LogFields } from './log';
+import { insertMotif, motifs, stitchesOf } from './motifs';
 import { parts, type PartFields } from './parts';
 import { projects } from './projects';
 import { scraps, type ScrapFields } from './scraps';
+import { stock, stockThere, type StockFields } from './stock';
 
 export type Bundle = InferType<typeof bundleSchema>;
 
@@ -18,6 +24,10 @@ export interface ImportCount {
   parts: number;
   log: number;
   scraps: number;
+  stock: number;
+  hoops: number;
+  motifs: number;
+  hoopings: number;
 }
 
 /**
@@ -27,7 +37,18 @@ export interface ImportCount {
  * @throws {InputError} when a record points to one that is neither in the bundle nor in the database
  */
 export function importBundle(db: Db, bundle: Bundle): ImportCount {
-  const count: ImportCount = { cloths: 0, layers: 0, projects: 0, parts: 0, log: 0, scraps: 0 };
+  const count: ImportCount = {
+    cloths: 0,
+    layers: 0,
+    projects: 0,
+    parts: 0,
+    log: 0,
+    scraps: 0,
+    stock: 0,
+    hoops: 0,
+    motifs: 0,
+    hoopings: 0,
+  };
   const known = (table: string, id: string) => db.prepare(`SELECT 1 FROM ${table} WHERE id = ?`).get(id) !== undefined;
   const need = (field: string, table: string, id: string | null | undefined) => {
     if (id && !known(table, id))
@@ -72,11 +93,55 @@ export function importBundle(db: Db, bundle: Bundle): ImportCount {
       scraps.insert(db, scrap as unknown as ScrapFields, { id });
       count.scraps++;
     });
+    bundle.stock.forEach(({ id, ...there }, i) => {
+      if (known('stock', id)) return;
+      need(`stock[${i}].ofId`, there.ofKind, there.ofId);
+      stock.insert(db, { ...there, fromTable: null, usedBy: null } as StockFields, { id });
+      count.stock++;
+    });
+    for (const { id, ...hoop } of bundle.hoops) {
+      if (known('hoop', id)) continue;
+      hoops.insert(db, requireHoop(hoop as Hoop) as HoopFields, { id });
+      count.hoops++;
+    }
+    bundle.motifs.forEach(({ id, table, ...motif }, i) => {
+      if (known('motif', id)) return;
+      const { read, figures } = named(`motifs[${i}].table`, () => {
+        const read = readMotif(new TextEncoder().encode(table));
+        const { density: _map, name: _name, ...figures } = mappedMotif(read);
+        return { read, figures };
+      });
+      insertMotif(db, { ...motif, figures }, read.motif, id);
+      count.motifs++;
+    });
+    bundle.hoopings.forEach(({ id, ...hooping }, i) => {
+      if (known('hooping', id)) return;
+      need(`hoopings[${i}].motifId`, 'motif', hooping.motifId);
+      need(`hoopings[${i}].clothId`, 'cloth', hooping.clothId);
+      need(`hoopings[${i}].hoopId`, 'hoop', hooping.hoopId);
+      need(`hoopings[${i}].projectId`, 'project', hooping.projectId);
+      need(`hoopings[${i}].partId`, 'part', hooping.partId);
+      hooping.stack?.layers.forEach((layer, k) =>
+        need(`hoopings[${i}].stack.layers[${k}].materialId`, 'layer', layer.materialId),
+      );
+      hoopings.insert(db, hooping as HoopingFields, { id });
+      count.hoopings++;
+    });
   })();
   return count;
 }
 
-const RECORD_ONLY = ['version', 'createdAt', 'updatedAt', 'origin', 'measuredBendingLength'];
+/** Lets what is wrong inside be named by where it stands in the bundle. */
+function named<T>(field: string, work: () => T): T {
+  try {
+    return work();
+  } catch (error) {
+    if (error instanceof InputError) throw new InputError(field, error.message.slice(error.field.length + 2));
+    throw error;
+  }
+}
+
+const RECORD_ONLY = ['version', 'createdAt', 'updatedAt', 'origin', 'measuredBendingLength', 'fromTable', 'usedBy'];
 
 function portable<T extends object>(record: T): T {
   return Object.fromEntries(Object.entries(record).filter(([key]) => !RECORD_ONLY.includes(key))) as T;
@@ -84,8 +149,16 @@ function portable<T extends object>(record: T): T {
 
 /** Everything of the person's own, in the form that {@link importBundle} takes. */
 export function exportBundle(db: Db): Bundle {
-  const used = new Set(parts.list(db).flatMap((part) => part.stack?.layers.map((layer) => layer.materialId) ?? []));
-  const usedCloths = new Set(parts.list(db).map((part) => part.clothId));
+  const used = new Set([
+    ...parts.list(db).flatMap((part) => part.stack?.layers.map((layer) => layer.materialId) ?? []),
+    ...stockThere(db).map(({ ofId }) => ofId),
+    ...hoopings.list(db).flatMap(({ stack }) => stack?.layers.map(({ materialId }) => materialId) ?? []),
+  ]);
+  const usedCloths = new Set([
+    ...parts.list(db).map((part) => part.clothId),
+    ...stockThere(db).map(({ ofId }) => ofId),
+    ...hoopings.list(db).map(({ clothId }) => clothId),
+  ]);
   return {
     format: 'nembrel-bundle',
     formatVersion: 1,
@@ -100,6 +173,13 @@ export function exportBundle(db: Db): Bundle {
     projects: projects.list(db).map(portable),
     parts: parts.list(db).map((part) => ({ ...portable(part), stack: part.stack })),
     scraps: scraps.list(db, '1', [], 'created_at, id').map(portable),
+    stock: stockThere(db).map(portable),
+    hoops: hoops.list(db).map(portable),
+    motifs: motifs.list(db).map((motif) => {
+      const { figures: _figures, ...own } = portable(motif);
+      return { ...own, table: writeStitchTable(stitchesOf(db, motif)) };
+    }),
+    hoopings: hoopings.list(db, '1', [], 'created_at, id').map((each) => ({ ...portable(each), stack: each.stack })),
     log: logEntries.list(db, '1', [], 'done_on, id').map((entry) => ({ ...portable(entry), benchRunId: null })),
   } as unknown as Bundle;
 }

@@ -13,6 +13,9 @@ export interface ClothFields extends Fabric {
   name: string;
   note: string;
   origin: 'library' | 'own';
+  /** Width as it is sold, mm, and what a metre costs, minor units. */
+  rollWidth?: number;
+  pricePerMetre?: number;
   /** Home tests that were done. */
   tests: Partial<Record<TestId, TestRecord>>;
 }
@@ -43,7 +46,9 @@ export const cloths = new Table<ClothFields>(
     column('shrinkLength'),
     column('shrinkCross'),
     column('prewashed', 'boolean'),
+    column('rollWidth'),
+    column('pricePerMetre'),
     column('tests', 'json'),
   ],
-  ['weave', 'thickness', 'overhang', 'biasGive', 'shrinkLength', 'shrinkCross', 'prewashed'],
+  ['weave', 'thickness', 'overhang', 'biasGive', 'shrinkLength', 'shrinkCross', 'prewashed', 'rollWidth', 'pricePerMetre'],
 );

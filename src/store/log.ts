@@ -1,6 +1,6 @@
 import { bendingLengthFromOverhang } from '../core/cloth';
 import type { Cover } from '../core/layers';
-import type { PairRecord } from '../core/learn';
+import type { CarriedResult, PairRecord } from '../core/learn';
 import type { Db } from './database';
 import { Table, column, type Kept } from './table';
 
@@ -25,6 +25,8 @@ export interface LogFields {
   overhang: number | null;
   /** Worked out from the overhang, mm. */
   measuredBendingLength: number | null;
+  /** A motif that was sewn: its pull ÷ what the model says is carried, and whether it held. */
+  stitched: CarriedResult | null;
   note: string;
 }
 export type LogEntry = LogFields & Kept;
@@ -47,6 +49,7 @@ export const logEntries = new Table<LogFields>('log_entry', 'log entry', [
   column('predictedHigh'),
   column('overhang'),
   column('measuredBendingLength'),
+  column('stitched', 'json'),
   column('note'),
 ]);
 
@@ -77,6 +80,7 @@ export function memoryOfCloth(db: Db, clothId: string): Map<string, PairRecord> 
     const record = memory.get(key) ?? { readings: [], good: 0, fair: 0, poor: 0 };
     record[entry.outcome] += 1;
     if (entry.measuredBendingLength !== null) record.readings.push(entry.measuredBendingLength);
+    if (entry.stitched) record.carried = [...(record.carried ?? []), entry.stitched];
     memory.set(key, record);
   }
   return memory;

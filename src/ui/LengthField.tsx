@@ -12,7 +12,7 @@ interface Props {
   /** Told when what is typed cannot be read, and when it can again. */
   onFault?: (faulty: boolean) => void;
   error?: string | undefined;
-  hint?: string;
+  hint?: string | undefined;
   min?: number;
 }
 

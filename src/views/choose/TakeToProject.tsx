@@ -5,7 +5,8 @@ import type { ApiError } from '../../ui/api';
 import { call, plainMessage } from '../../ui/api';
 import Field from '../../ui/Field';
 import { keptStack } from './answers';
-import PieceForm, { NEW_PIECE, tryOpen, type PieceDraft } from '../../ui/PieceForm';
+import { NEW_PIECE, sizedPiece, tryOpen, type PieceDraft } from '../../ui/piece/piece-draft';
+import PieceForm from '../../ui/piece/PieceForm';
 
 interface Props {
   stack: RankedStack;
@@ -28,8 +29,7 @@ export default function TakeToProject({ stack, clothId, wish, schools, size, pro
   const [projectName, setProjectName] = useState('');
   const word = ROLE_WORDS[wish.role];
   const [draft, setDraft] = useState<PieceDraft>({
-    ...NEW_PIECE,
-    ...(size ? { count: size.count, shape: { ...NEW_PIECE.shape, width: size.width, height: size.height } } : {}),
+    ...(size ? { ...sizedPiece(size.width, size.height), count: size.count } : NEW_PIECE),
     name: word.charAt(0).toUpperCase() + word.slice(1),
     cut: wish.cut,
   });

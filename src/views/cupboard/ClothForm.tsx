@@ -28,6 +28,8 @@ interface Draft extends Omit<
   stretchCross: string;
   ironDots: string;
   overhang: string;
+  rollWidth: string;
+  pricePerMetre: string;
 }
 
 const IRON: [string, string][] = [
@@ -36,6 +38,10 @@ const IRON: [string, string][] = [
   ['2', 'medium, two dots'],
   ['3', 'hot, three dots'],
 ];
+
+function minorUnits(sum: number | undefined): number | undefined {
+  return sum === undefined ? undefined : Math.round(100 * sum);
+}
 
 /** Describes or corrects a cloth. Everything stays as typed until it is saved. */
 export default function ClothForm({ cloth, onSaved, onClose }: Props) {
@@ -58,6 +64,8 @@ export default function ClothForm({ cloth, onSaved, onClose }: Props) {
     fray: cloth?.fray ?? 'medium',
     overhang: cloth?.overhang === undefined ? '' : formatLength(cloth.overhang, system),
     prewashed: cloth?.prewashed ?? false,
+    rollWidth: cloth?.rollWidth === undefined ? '' : formatLength(cloth.rollWidth, system),
+    pricePerMetre: cloth?.pricePerMetre === undefined ? '' : (cloth.pricePerMetre / 100).toFixed(2),
   }));
   const set = (change: Partial<Draft>) => setDraft((was) => ({ ...was, ...change }));
   let bending: string | undefined;
@@ -85,6 +93,8 @@ export default function ClothForm({ cloth, onSaved, onClose }: Props) {
     fray: draft.fray,
     overhang: draft.overhang.trim() ? parseLength(draft.overhang, system, 'overhang') : undefined,
     prewashed: draft.prewashed,
+    rollWidth: draft.rollWidth.trim() ? parseLength(draft.rollWidth, system, 'rollWidth') : undefined,
+    pricePerMetre: minorUnits(readOptional('pricePerMetre', draft.pricePerMetre, 'money')),
   });
   return (
     <RecordDialog<Cloth>
@@ -132,6 +142,8 @@ export default function ClothForm({ cloth, onSaved, onClose }: Props) {
                 {...text('overhang')}
                 hint={bending ?? 'Measured on the jig; empty when not measured'}
               />
+              <TextField label="Width as sold" {...text('rollWidth')} hint="140 cm; empty when not known" />
+              <TextField label="Price of a metre" {...text('pricePerMetre')} hint="12.50; empty when not known" />
               <SelectField label="Bears" value={draft.ironDots} options={IRON} onChange={(ironDots) => set({ ironDots })} />
               <SelectField
                 label="A drop of water"

@@ -5,26 +5,38 @@ import { useHotkeys } from 'react-hotkeys-hook';
 import { toast } from 'sonner';
 import { clothBendingLength } from '../../core/cloth';
 import { FAMILIES, FAMILY_WORDS, FORM_WORDS } from '../../core/layers';
-import { formatArealDensity, formatLength, formatMoney } from '../../core/units';
+import { formatArealDensity, formatLength, formatMoney, formatSize } from '../../core/units';
 import { call } from '../../ui/api';
+import { CheckField } from '../../ui/form-fields';
+import OutlineThumb from '../../ui/OutlineThumb';
+import { counted } from '../../ui/text';
 import { UnitsProvider } from '../../ui/units-context';
 import type { Cloth } from '../../store/cloths';
 import type { Layer } from '../../store/layers';
 import type { Settings } from '../../store/settings';
+import type { Stock } from '../../store/stock';
 import ClothForm from './ClothForm';
 import LayerForm from './LayerForm';
 import ShelfTable from './ShelfTable';
+import StockForm, { type StockMaterial } from './StockForm';
+
+export type Shelf = 'cloth' | 'layers' | 'stock';
+
+/** An entry of the stock with the name of what it is of. */
+type StockRow = Stock & { name: string };
 
 interface Props {
   cloths: Cloth[];
   layers: Layer[];
   settings: Settings;
-  startShelf: 'cloth' | 'layers';
+  stock: Stock[];
+  startShelf: Shelf;
   /** A cloth that is opened for editing at once. */
   startEdit: string | null;
 }
 
-type Shelf = 'cloth' | 'layers';
+const SEARCHES: Record<Shelf, string> = { cloth: 'linen, jersey …', layers: 'light tricot …', stock: 'drawer, leftover …' };
+const ADD_WORDS: Record<Shelf, string> = { cloth: 'Add a cloth', layers: 'Add a layer', stock: 'Add a roll or leftover' };
 
 const IRON = ['no iron', 'cool', 'medium', 'hot'];
 
@@ -51,13 +63,26 @@ function useRows<T extends { id: string; name: string }>(start: T[], path: strin
 }
 
 /** Cloth and layers: what there is, what is known of it. */
-export default function CupboardView({ cloths: startCloths, layers: startLayers, settings, startShelf, startEdit }: Props) {
+export default function CupboardView({
+  cloths: startCloths,
+  layers: startLayers,
+  stock: startStock,
+  settings,
+  startShelf,
+  startEdit,
+}: Props) {
   const [shelf, setShelf] = useState<Shelf>(startShelf);
   const [search, setSearch] = useState('');
   const [family, setFamily] = useState('all');
   const [mine, setMine] = useState(false);
   const cloths = useRows(startCloths, '/api/cloths');
   const layers = useRows(startLayers, '/api/layers');
+  const nameOf = ({ ofKind, ofId }: Stock) =>
+    (ofKind === 'cloth' ? startCloths : startLayers).find(({ id }) => id === ofId)?.name ?? 'something that was deleted';
+  const stock = useRows<StockRow>(
+    startStock.map((entry) => ({ ...entry, name: nameOf(entry) })),
+    '/api/stock',
+  );
   const [editing, setEditing] = useState<{ shelf: Shelf; id: string | null } | null>(
     startEdit ? { shelf: 'cloth', id: startEdit } : null,
   );
@@ -162,6 +187,41 @@ export default function CupboardView({ cloths: startCloths, layers: startLayers,
     ],
     [system, settings.currency],
   );
+  const stockColumns = useMemo<ColumnDef<StockRow>[]>(
+    () => [
+      { id: 'name', header: 'Of', accessorKey: 'name' },
+      { id: 'kind', header: 'What', accessorFn: (row) => (row.kind === 'sheet' ? counted(row.count, 'sheet') : row.kind) },
+      {
+        id: 'size',
+        header: 'Size',
+        accessorFn: (row) => row.width * row.length,
+        cell: (c) =>
+          c.row.original.kind === 'roll'
+            ? `${formatLength(c.row.original.width, system)} wide, ${formatLength(c.row.original.length, system)} left`
+            : formatSize(c.row.original.width, c.row.original.length, system),
+      },
+      {
+        id: 'shape',
+        header: 'Shape',
+        enableSorting: false,
+        accessorFn: (row) => (row.outline ? 'of its own' : ''),
+        cell: (c) =>
+          c.row.original.outline ? <OutlineThumb outlines={[c.row.original.outline]} size={44} label="its shape" /> : '',
+      },
+      { id: 'place', header: 'Where', accessorKey: 'place' },
+      { id: 'note', header: 'Note', accessorKey: 'note' },
+    ],
+    [system],
+  );
+  const stockMaterials = useMemo<StockMaterial[]>(
+    () => [
+      ...cloths.rows.map(({ id, name, rollWidth }) => ({ kind: 'cloth' as const, id, name, rollWidth: rollWidth ?? 0 })),
+      ...layers.rows
+        .filter(({ form }) => form !== 'liquid')
+        .map(({ id, name, rollWidth }) => ({ kind: 'layer' as const, id, name, rollWidth })),
+    ],
+    [cloths.rows, layers.rows],
+  );
   const shownCloths = useMemo(() => cloths.rows.filter((cloth) => !mine || cloth.origin === 'own'), [cloths.rows, mine]);
   const shownLayers = useMemo(
     () =>
@@ -181,6 +241,7 @@ export default function CupboardView({ cloths: startCloths, layers: startLayers,
               [
                 ['cloth', `Cloth (${cloths.rows.length})`],
                 ['layers', `Layers (${layers.rows.length})`],
+                ['stock', `Rolls and leftovers (${stock.rows.length})`],
               ] as const
             ).map(([each, word]) => (
               <button
@@ -200,15 +261,9 @@ export default function CupboardView({ cloths: startCloths, layers: startLayers,
           </div>
         </div>
         <div className="flex flex-wrap items-end gap-3">
-          <label className="flex min-h-[44px] cursor-pointer items-center gap-2">
-            <input
-              type="checkbox"
-              className="checkbox checkbox-primary"
-              checked={mine}
-              onChange={(e) => setMine(e.target.checked)}
-            />
-            {shelf === 'cloth' ? 'only my own' : 'only what I have'}
-          </label>
+          {shelf !== 'stock' && (
+            <CheckField label={shelf === 'cloth' ? 'only my own' : 'only what I have'} checked={mine} onChange={setMine} />
+          )}
           {shelf === 'layers' && (
             <label className="font-semibold">
               Family
@@ -229,12 +284,12 @@ export default function CupboardView({ cloths: startCloths, layers: startLayers,
               type="search"
               className="input w-56"
               value={search}
-              placeholder={shelf === 'cloth' ? 'linen, jersey …' : 'light tricot …'}
+              placeholder={SEARCHES[shelf]}
               onChange={(e) => setSearch(e.target.value)}
             />
           </label>
           <button type="button" className="btn btn-primary" onClick={() => setEditing({ shelf, id: null })}>
-            <Plus size={18} aria-hidden="true" /> {shelf === 'cloth' ? 'Add a cloth' : 'Add a layer'}
+            <Plus size={18} aria-hidden="true" /> {ADD_WORDS[shelf]}
           </button>
         </div>
       </div>
@@ -244,8 +299,13 @@ export default function CupboardView({ cloths: startCloths, layers: startLayers,
             What is this cloth?
           </a>
         )}
-        <a className="btn" href={`/cupboard/tables?kind=${shelf === 'cloth' ? 'cloths' : 'layers'}`}>
-          Tables in and out
+        {shelf !== 'stock' && (
+          <a className="btn" href={`/cupboard/tables?kind=${shelf === 'cloth' ? 'cloths' : 'layers'}`}>
+            Tables in and out
+          </a>
+        )}
+        <a className="btn" href="/buy">
+          What to buy
         </a>
         <a className="btn" href="/prints">
           Jig and gauges to print
@@ -262,6 +322,26 @@ export default function CupboardView({ cloths: startCloths, layers: startLayers,
             onEdit={(row) => setEditing({ shelf: 'cloth', id: row.id })}
             onDelete={(row) => void cloths.remove(row)}
           />
+        ) : shelf === 'stock' ? (
+          stock.rows.length > 0 ? (
+            <ShelfTable
+              rows={stock.rows}
+              columns={stockColumns}
+              search={search}
+              thing="entry"
+              things="entries"
+              onEdit={(row) => setEditing({ shelf: 'stock', id: row.id })}
+              onDelete={(row) => void stock.remove(row)}
+            />
+          ) : (
+            <div className="sheet max-w-2xl p-6">
+              <h2 className="chalk-heading">Nothing is put away here yet</h2>
+              <p className="mt-1">
+                Write down the rolls that you have and the leftovers that are worth using: cutting begins with them. What a
+                cutting table leaves over comes here by itself.
+              </p>
+            </div>
+          )
         ) : (
           <ShelfTable
             rows={shownLayers}
@@ -273,15 +353,26 @@ export default function CupboardView({ cloths: startCloths, layers: startLayers,
             onDelete={(row) => void layers.remove(row)}
           />
         )}
-        <p className="quiet mt-3 text-[0.95rem]">
-          Library entries carry typical figures; correct them to what you measure. An estimated stiffness says “about”.
-        </p>
+        {shelf !== 'stock' && (
+          <p className="quiet mt-3 text-[0.95rem]">
+            Library entries carry typical figures; correct them to what you measure. An estimated stiffness says “about”.
+          </p>
+        )}
       </div>
       {editing?.shelf === 'cloth' && (
         <ClothForm
           key={editing.id ?? 'new'}
           cloth={cloths.rows.find(({ id }) => id === editing.id)}
           onSaved={cloths.put}
+          onClose={() => setEditing(null)}
+        />
+      )}
+      {editing?.shelf === 'stock' && (
+        <StockForm
+          key={editing.id ?? 'new'}
+          entry={stock.rows.find(({ id }) => id === editing.id)}
+          materials={stockMaterials}
+          onSaved={(saved) => stock.put({ ...saved, name: nameOf(saved) })}
           onClose={() => setEditing(null)}
         />
       )}

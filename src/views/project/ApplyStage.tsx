@@ -3,6 +3,7 @@ import { useMemo, useState } from 'react';
 import { questionFor, stepsFor } from '../../core/choose';
 import { fabricOf } from '../../core/cloth';
 import type { Material } from '../../core/layers';
+import { openPiece, pieceSize } from '../../core/pieces';
 import { schoolsOf } from '../../core/schools';
 import { formatDuration } from '../../core/units';
 import type { ApiError } from '../../ui/api';
@@ -31,7 +32,7 @@ export default function ApplyStage({ part, cloth, layers, settings, openRun, onC
     if (!cloth || !part.stack) return [];
     const known = layers.filter((layer): layer is StageLayer & { material: Material } => layer.material !== undefined);
     const schools = schoolsOf(settings.schools, part.stack.schools);
-    const piece = { ...part.shape, count: part.count };
+    const piece = { ...pieceSize(openPiece(part)), count: part.count };
     return stepsFor(questionFor(fabricOf(cloth), part.wish, { schools, piece }), known, part.stack.setting);
   }, [part, cloth, layers, settings]);
   if (!cloth || !part.stack) {

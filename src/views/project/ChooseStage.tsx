@@ -1,5 +1,6 @@
-import { useEffect, useState } from 'react';
-import type { Choice, RankedStack, Weights } from '../../core/choose';
+import { useEffect, useMemo, useState } from 'react';
+import type { Choice, PieceSize, RankedStack, Weights } from '../../core/choose';
+import { openPiece, pieceSize } from '../../core/pieces';
 import { schoolsOf, type Schools } from '../../core/schools';
 import { fabricOf } from '../../core/cloth';
 import type { ApiError } from '../../ui/api';
@@ -23,6 +24,9 @@ interface Props {
   onNext: () => void;
 }
 
+/** Roles whose parts are sewn in a hoop or under a free needle. */
+const STITCHED: readonly Part['wish']['role'][] = ['embroidery', 'badge', 'applique', 'quilt-piece', 'free-stitching'];
+
 /** Chooses the stack of a part: the best of each kind, one tap to take it. */
 export default function ChooseStage({ part, cloth, ways, onSave, onCloth, onNext }: Props) {
   const [choice, setChoice] = useState<Choice>();
@@ -30,6 +34,7 @@ export default function ChooseStage({ part, cloth, ways, onSave, onCloth, onNext
   const [all, setAll] = useState(false);
   const [weights, setWeights] = useState<Weights>({});
   const [schools, setSchools] = useState<Partial<Schools>>(part.stack?.schools ?? {});
+  const size = useMemo(() => sizeOf(part), [part]);
   useEffect(() => {
     if (!cloth) return undefined;
     const abort = new AbortController();
@@ -43,14 +48,14 @@ export default function ChooseStage({ part, cloth, ways, onSave, onCloth, onNext
         clothId: cloth.id,
         weights,
         schools,
-        piece: { width: part.shape.width, height: part.shape.height, count: part.count },
+        piece: size,
       },
       abort.signal,
     )
       .then(setChoice)
       .catch((problem: Error) => !abort.signal.aborted && setError(problem.message));
     return () => abort.abort();
-  }, [part.wish, part.shape, part.count, cloth, weights, schools]);
+  }, [part.wish, size, cloth, weights, schools]);
 
   if (!cloth) {
     return (
@@ -89,6 +94,14 @@ export default function ChooseStage({ part, cloth, ways, onSave, onCloth, onNext
           <button type="button" className="btn btn-primary" onClick={onNext}>
             On to the scrap
           </button>
+        </div>
+      )}
+      {STITCHED.includes(part.wish.role) && (
+        <div className="sheet flex flex-wrap items-center justify-between gap-4 p-4">
+          <p>This part is stitched on: look at its motif stitch by stitch, place it in a hoop, and follow the machine.</p>
+          <a className="btn" href={`/hoop?part=${part.id}`}>
+            To the hoop
+          </a>
         </div>
       )}
       <div>
@@ -171,8 +184,15 @@ export default function ChooseStage({ part, cloth, ways, onSave, onCloth, onNext
   );
 }
 
+/** Width, height and number of the pieces, to the millimetre. */
+function sizeOf(part: Part): PieceSize {
+  const { width, height } = pieceSize(openPiece(part));
+  return { width: Math.max(1, Math.round(width)), height: Math.max(1, Math.round(height)), count: part.count };
+}
+
 /** The front sentence that asks what this part asks. */
-function sentenceOf({ wish, clothId, shape, count }: Part): SentenceState {
+function sentenceOf(part: Part): SentenceState {
+  const { wish, clothId } = part;
   return {
     ...START,
     clothId: clothId ?? START.clothId,
@@ -186,6 +206,6 @@ function sentenceOf({ wish, clothId, shape, count }: Part): SentenceState {
     ...(wish.embroidery
       ? { stitches: wish.embroidery.stitches, width: wish.embroidery.width, height: wish.embroidery.height }
       : {}),
-    piece: { width: Math.round(shape.width), height: Math.round(shape.height), count },
+    piece: sizeOf(part),
   };
 }

@@ -1,71 +1,75 @@
-import { AlertTriangle, Check } from 'lucide-react';
+import { AlertTriangle, ArrowRight, Check } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { clothThickness } from '../../core/cloth';
-import { lengthToBuy } from '../../core/cutplan';
 import { EXTENT_WORDS, type Extent, type Material } from '../../core/layers';
-import { DEFAULT_LAYER_OUTLINE, layerLayout, layerOutline, oneSided, openPiece, seamBulkOf, tapeLength } from '../../core/pieces';
-import { formatMoney } from '../../core/units';
-import LayoutDrawing from '../../ui/LayoutDrawing';
-import PieceDrawing from '../../ui/PieceDrawing';
+import {
+  DEFAULT_LAYER_OUTLINE,
+  layerOutline,
+  openPiece,
+  seamBulkOf,
+  type LayerCut,
+  type LayerOutline,
+  type OpenPiece,
+} from '../../core/pieces';
+import type { ApiError } from '../../ui/api';
+import PieceDrawing from '../../ui/piece/PieceDrawing';
+import { grainAngle } from '../../ui/piece/PieceForm';
 import { counted, keepUnits } from '../../ui/text';
 import { useUnits } from '../../ui/units-context';
 import type { Cloth } from '../../store/cloths';
+import type { CutTable } from '../../store/cut-tables';
 import type { Part } from '../../store/parts';
 import type { Settings } from '../../store/settings';
+import LayerCutOptions from './LayerCutOptions';
+import { cuttings, type Cutting } from './cuttings';
 
 export interface StageLayer {
   materialId: string;
   extent: Extent;
   angle: number;
+  cut?: LayerCut;
   material: Material | undefined;
 }
 
 interface Props {
+  projectId: string;
   part: Part;
+  parts: Part[];
   cloth: Cloth | undefined;
+  cloths: Cloth[];
+  /** Every layer that the project uses. */
+  materials: Material[];
   layers: StageLayer[];
+  tables: CutTable[];
   settings: Settings;
   onSave: (part: Part) => Promise<boolean>;
   onChoose: () => void;
   onNext: () => void;
 }
 
-/** Shrinkage that is bought for when a layer has to be shrunk before use. */
-const PRE_SHRINK = 0.03;
-
-/** Everything needed to cut the layers of a part: outline, layout, glue side, length to buy, bulk. */
-export default function CutStage({ part, cloth, layers, settings, onSave, onChoose, onNext }: Props) {
+/** What has to be cut: the tables of the project, the exact outline of each layer of the part in hand, and bulk. */
+export default function CutStage(props: Props) {
+  const { projectId, part, parts, cloth, cloths, materials, layers, tables, settings, onSave, onChoose, onNext } = props;
   const [error, setError] = useState<string>();
-  const known = layers.filter((layer): layer is StageLayer & { material: Material } => layer.material !== undefined);
-  const cut = known.filter(({ material }) => material.form !== 'liquid');
-  if (!part.stack || !cloth) {
-    return (
-      <div className="sheet p-6">
-        <h2 className="chalk-heading">Nothing to cut yet</h2>
-        <p className="mt-1">Choose the layers of “{part.name}” first; then their outlines and the layout are worked out here.</p>
-        <button type="button" className="btn btn-primary mt-4" onClick={onChoose}>
-          Choose the layers
-        </button>
-      </div>
-    );
-  }
+  const all = useMemo(() => cuttings(parts, materials, cloths, tables), [parts, materials, cloths, tables]);
   const save = async (change: Partial<Part>) => {
     setError(undefined);
     try {
       return await onSave({ ...part, ...change });
     } catch (problem) {
-      setError((problem as Error).message);
+      setError((problem as ApiError).message);
       return false;
     }
   };
-  const allowance = Math.max(...part.allowances);
-  const bulk = seamBulkOf(
-    clothThickness(cloth).value,
-    known.map(({ material, extent }) => ({ thickness: material.thickness, extent })),
-    allowance,
-    settings.trim,
-    settings.machineClearance,
-  );
+  const known = layers.filter((layer): layer is StageLayer & { material: Material } => layer.material !== undefined);
+  const cut = known.filter(({ material }) => material.form !== 'liquid');
+  const bulk = useMemo(() => {
+    if (!cloth) return undefined;
+    const layerBulk = known.map(({ material, extent }) => ({ thickness: material.thickness, extent }));
+    const allowance = Math.max(0, ...part.allowances);
+    return seamBulkOf(clothThickness(cloth).value, layerBulk, allowance, settings.trim, settings.machineClearance);
+  }, [cloth, known, part.allowances, settings]);
+  const opened = useMemo(() => openPiece(part), [part]);
   return (
     <div className="space-y-5">
       {error && (
@@ -73,178 +77,208 @@ export default function CutStage({ part, cloth, layers, settings, onSave, onChoo
           {error}
         </p>
       )}
-      {cut.length === 0 && (
-        <p className="sheet p-5">
-          This stack is only sprayed or soaked: there is no layer to cut. <strong>{keepUnits(part.stack.title)}</strong>
-        </p>
+      {all.length > 0 && (
+        <section className="sheet p-4" aria-label="Cutting tables of this project">
+          <div className="flex flex-wrap items-center justify-between gap-3">
+            <h2 className="chalk-heading">Cutting tables of this project</h2>
+            <a className="btn" href={`/buy?project=${projectId}`}>
+              What to buy
+            </a>
+          </div>
+          <ul className="mt-2 grid gap-2 md:grid-cols-2">
+            {all.map((cutting) => (
+              <TableLink key={`${cutting.kind}-${cutting.id}`} projectId={projectId} cutting={cutting} />
+            ))}
+          </ul>
+        </section>
       )}
-      {cut.map((layer, i) => (
-        <LayerCut
-          key={`${layer.materialId}-${i}`}
-          part={part}
-          layer={layer}
-          settings={settings}
-          onGlueUp={(glueUp) => void save({ glueUp })}
-        />
-      ))}
-      <div className="sheet flex flex-wrap items-center justify-between gap-4 p-4">
-        <p className={`flex items-center gap-2 ${bulk.clears ? '' : 'font-semibold text-error'}`}>
-          {bulk.clears ? (
-            <Check size={20} className="text-success" aria-hidden="true" />
-          ) : (
-            <AlertTriangle size={20} aria-hidden="true" />
-          )}
-          <span>
-            Seam about {bulk.seam.toFixed(1)} mm thick, a turned corner about {bulk.corner.toFixed(1)} mm; your machine clears{' '}
-            {settings.machineClearance} mm.
-            {!bulk.clears && ' Trim the layers out of the seam, or turn the corner by hand.'}
-          </span>
-        </p>
-        <div className="flex gap-3">
-          <button
-            type="button"
-            className={`btn ${part.cutDone ? '' : 'btn-primary'}`}
-            onClick={() => void save({ cutDone: !part.cutDone })}
-          >
-            {part.cutDone ? 'Not cut after all' : 'Everything is cut'}
+      {!part.stack || !cloth ? (
+        <div className="sheet p-6">
+          <h2 className="chalk-heading">No layers for “{part.name}” yet</h2>
+          <p className="mt-1">Choose them first; then their exact outlines are worked out here.</p>
+          <button type="button" className="btn btn-primary mt-4" onClick={onChoose}>
+            Choose the layers
           </button>
-          {part.cutDone && (
-            <button type="button" className="btn btn-primary" onClick={onNext}>
-              On to the bench
-            </button>
-          )}
         </div>
-      </div>
+      ) : (
+        <>
+          {cut.length === 0 && (
+            <p className="sheet p-5">
+              This stack is only sprayed or soaked: there is no layer to cut. <strong>{keepUnits(part.stack.title)}</strong>
+            </p>
+          )}
+          {layers.map((layer, i) =>
+            layer.material && layer.material.form !== 'liquid' ? (
+              <LayerOnPiece
+                key={`${layer.materialId}-${i}`}
+                part={part}
+                piece={opened}
+                layer={{ ...layer, material: layer.material }}
+                settings={settings}
+                onChange={(change) =>
+                  void save({
+                    stack: {
+                      ...part.stack!,
+                      layers: part.stack!.layers.map((each, k) => (k === i ? { ...each, ...change } : each)),
+                    },
+                  })
+                }
+              />
+            ) : null,
+          )}
+        </>
+      )}
+      {part.stack && cloth && bulk && (
+        <div className="sheet flex flex-wrap items-center justify-between gap-4 p-4">
+          <p className={`flex max-w-xl items-center gap-2 ${bulk.clears ? '' : 'font-semibold text-error'}`}>
+            {bulk.clears ? (
+              <Check size={20} className="shrink-0 text-success" aria-hidden="true" />
+            ) : (
+              <AlertTriangle size={20} className="shrink-0" aria-hidden="true" />
+            )}
+            <span>
+              Seam about {bulk.seam.toFixed(1)} mm thick, a turned corner about {bulk.corner.toFixed(1)} mm; your machine clears{' '}
+              {settings.machineClearance} mm.
+              {!bulk.clears && ' Trim the layers out of the seam, clip the corners, or turn them by hand.'}
+            </span>
+          </p>
+          <div className="flex gap-3">
+            <button
+              type="button"
+              className={`btn ${part.cutDone ? '' : 'btn-primary'}`}
+              onClick={() => void save({ cutDone: !part.cutDone })}
+            >
+              {part.cutDone ? 'Not cut after all' : 'This part is cut'}
+            </button>
+            {part.cutDone && (
+              <button type="button" className="btn btn-primary" onClick={onNext}>
+                On to the bench
+              </button>
+            )}
+          </div>
+        </div>
+      )}
     </div>
   );
 }
 
-function LayerCut({
-  part,
-  layer,
-  settings,
-  onGlueUp,
-}: {
+const STATE_WORDS = { open: 'not laid yet', laid: 'laid', cut: 'cut' } as const;
+
+function TableLink({ projectId, cutting }: { projectId: string; cutting: Cutting }) {
+  const units = useUnits();
+  const { kind, id, name, pieces, state, length, tape } = cutting;
+  const words =
+    tape > 0
+      ? `${units.length(tape)} of tape`
+      : `${counted(pieces, 'piece')}, ${STATE_WORDS[state]}${state === 'laid' && length > 0 ? `, uses ${units.length(length)}` : ''}`;
+  const inner = (
+    <>
+      <span className="flex-1">
+        <span className="block leading-snug font-semibold">{keepUnits(name)}</span>
+        <span className="quiet block text-[0.92rem]">
+          {kind === 'cloth' ? 'cloth, ' : ''}
+          {words}
+        </span>
+      </span>
+      {state === 'cut' && <Check size={20} className="text-success" aria-label="cut" />}
+      {tape === 0 && <ArrowRight size={20} aria-hidden="true" />}
+    </>
+  );
+  const look = 'flex min-h-[52px] items-center gap-3 rounded-field border-2 border-base-300 px-3 py-1.5';
+  return (
+    <li>
+      {tape > 0 ? (
+        <div className={look}>{inner}</div>
+      ) : (
+        <a className={`${look} bg-base-100 hover:border-primary`} href={`/tables/${projectId}/${kind}/${id}`}>
+          {inner}
+        </a>
+      )}
+    </li>
+  );
+}
+
+interface LayerProps {
   part: Part;
+  piece: OpenPiece;
   layer: StageLayer & { material: Material };
   settings: Settings;
-  onGlueUp: (glueUp: boolean) => void;
-}) {
+  onChange: (change: { extent?: Extent; cut?: LayerCut }) => void;
+}
+
+/** The exact outline of one layer on the piece, what it leaves free, and how that can be changed. */
+function LayerOnPiece({ part, piece, layer, settings, onChange }: LayerProps) {
   const units = useUnits();
-  const { material, extent } = layer;
-  const { piece, outline, layout, tape, buy } = useMemo(() => {
-    const opened = openPiece(part);
+  const { material, extent, cut } = layer;
+  const [placing, setPlacing] = useState(false);
+  const outline: LayerOutline = useMemo(() => {
     const field = part.wish.embroidery;
-    const found = layerOutline(opened, extent, material, {
+    return layerOutline(piece, extent, material, {
       ...DEFAULT_LAYER_OUTLINE,
       trim: settings.trim,
+      ...cut,
       ...(field ? { field: { width: field.width, height: field.height } } : {}),
     });
-    const running = tapeLength(found, material, part.count);
-    const laid =
-      running === undefined && found.outlines.length > 0
-        ? layerLayout(found, material, part.count, part.wish.cut, part.glueUp)
-        : undefined;
-    return {
-      piece: opened,
-      outline: found,
-      layout: laid,
-      tape: running,
-      buy: lengthToBuy(running ?? laid?.plan.length ?? 0, material.preShrink ? PRE_SHRINK : 0, settings.units),
-    };
-  }, [part, extent, material, settings]);
-  const glued = oneSided(material);
-  const misfit = layout?.plan.unplaced.length ?? 0;
+  }, [piece, extent, material, cut, settings.trim, part.wish.embroidery]);
+  const count = outline.outlines.length;
+  const splits = count > 1 && extent !== 'strip';
   return (
-    <article className="sheet p-4 md:p-5">
+    <article className="sheet p-4 md:p-5" aria-label={`${material.name} on ${part.name}`}>
       <h2 className="text-xl leading-snug font-bold">{keepUnits(material.name)}</h2>
-      <p className="quiet">
-        {EXTENT_WORDS[extent]}, {counted(part.count, 'piece')}
-      </p>
-      <div className="mt-3 grid gap-5 xl:grid-cols-[17rem_1fr]">
+      <div className="mt-3 grid gap-5 md:grid-cols-[minmax(14rem,22rem)_1fr]">
         <div>
           <PieceDrawing
             piece={piece}
-            cut={part.wish.cut}
-            fold={part.fold}
-            layer={outline.outlines}
-            height="13rem"
+            grain={grainAngle({ cut: part.wish.cut, grain: part.grain })}
+            layer={[...outline.outlines, ...outline.holes]}
+            hatched
+            height="16rem"
             label={`${material.name} on the piece ${part.name}`}
+            onPlace={
+              placing
+                ? (at) => {
+                    setPlacing(false);
+                    onChange({ cut: { ...cut, at: [Math.round(at[0]), Math.round(at[1])] } });
+                  }
+                : undefined
+            }
           />
-          <dl className="mt-2 grid grid-cols-[auto_1fr] gap-x-4 gap-y-1 text-[0.95rem]">
+          <p className="quiet mt-1 text-[0.92rem]">Blue: the layer. Hatched: cloth alone.</p>
+        </div>
+        <div className="space-y-4">
+          <LayerCutOptions
+            part={part}
+            extent={extent}
+            cut={cut}
+            trim={settings.trim}
+            placing={placing}
+            onPlacing={setPlacing}
+            onChange={onChange}
+          />
+          <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1">
             <dt className="quiet">Layer</dt>
             <dd className="font-semibold">
-              {units.area(outline.area)} a piece
-              {outline.outlines.length > 1 ? `, in ${outline.outlines.length} parts` : ''}
+              {units.area(outline.area)} a piece{count > 1 ? `, in ${count} parts` : ''}
             </dd>
-            <dt className="quiet">Kept out of seams</dt>
+            <dt className="quiet">Left free</dt>
             <dd className="font-semibold">
-              {outline.removedArea > 0 ? units.area(outline.removedArea) : 'nothing, it runs full size'}
+              {outline.removedArea > 1 ? units.area(outline.removedArea) : `nothing: ${EXTENT_WORDS[extent]}`}
             </dd>
+            {outline.runningLength !== undefined && (
+              <>
+                <dt className="quiet">Along the edge</dt>
+                <dd className="font-semibold">{units.length(outline.runningLength)} a piece</dd>
+              </>
+            )}
           </dl>
-          {outline.outlines.length === 0 && (
-            <p className="mt-2 font-semibold text-error">
-              The allowances leave nothing of this layer. Take a larger piece or smaller allowances.
+          {count === 0 && (
+            <p role="alert" className="font-semibold text-error">
+              The allowances leave nothing of this layer. Take a larger piece, smaller allowances, or another extent.
             </p>
           )}
-        </div>
-        <div>
-          {glued && layout && (
-            <fieldset className="mb-3">
-              <legend className="mb-1 font-semibold">The layer lies on the table with its glue side</legend>
-              <div className="join">
-                {[true, false].map((up) => (
-                  <input
-                    key={String(up)}
-                    type="radio"
-                    name={`glue-${layer.materialId}`}
-                    className="btn join-item"
-                    aria-label={up ? 'up' : 'down'}
-                    checked={part.glueUp === up}
-                    onChange={() => onGlueUp(up)}
-                  />
-                ))}
-              </div>
-              <p className="mt-1">
-                So lay the paper pattern <strong>{layout.faceUp ? 'face up' : 'face down'}</strong>
-                {layout.faceUp
-                  ? ': you see the layer from the cloth’s side.'
-                  : ': you see the layer from behind, and the drawing is mirrored.'}
-              </p>
-            </fieldset>
-          )}
-          {layout && misfit === 0 && (
-            <LayoutDrawing
-              layout={layout}
-              grain={material.grain}
-              faceWords={
-                glued ? (part.glueUp ? 'glue side up, pattern face up' : 'glue side down, pattern face down') : 'either side up'
-              }
-              label={`${part.count} pieces on a roll ${units.length(layout.width)} wide use ${units.length(layout.plan.length)}`}
-            />
-          )}
-          {misfit > 0 && layout && (
-            <p className="font-semibold text-error">
-              {counted(misfit, 'piece')} will not fit on a roll {units.length(layout.width)} wide
-              {material.grain ? ' with the grain as it should be' : ''}. Take a wider material, or join it where the join does not
-              show.
-            </p>
-          )}
-          {(layout || tape !== undefined) && misfit === 0 && (
-            <p className="mt-2 text-lg">
-              Buy <strong>{units.length(buy.buy)}</strong> of{' '}
-              {tape === undefined
-                ? `roll ${units.length(material.rollWidth)} wide`
-                : `tape ${units.length(material.rollWidth)} wide`}
-              , about {formatMoney((buy.buy / 1000) * material.pricePerMetre, settings.currency)}.
-              <span className="quiet block text-[0.95rem]">
-                {tape === undefined
-                  ? `The layout uses ${units.length(buy.needed)} and ${Math.round((layout?.plan.density ?? 0) * 100)} % of its area`
-                  : `${units.length(buy.needed)} with the ends`}
-                {material.preShrink ? ', plus 3 % for shrinking' : ''}, plus{' '}
-                {units.length(buy.withAllowances - buy.needed / (material.preShrink ? 1 - PRE_SHRINK : 1))} for squaring, rounded
-                up as shops cut. Simple rows; a closer nesting may save some.
-              </span>
+          {splits && (
+            <p role="alert" className="font-semibold text-error">
+              It falls apart into {counted(count, 'piece')} where the piece is narrow. Take less off, or mark them well.
             </p>
           )}
         </div>

@@ -16,7 +16,8 @@ import type { ApiError } from '../../ui/api';
 import { call, plainMessage } from '../../ui/api';
 import Field from '../../ui/Field';
 import { CheckField, plainOptions, SelectField } from '../../ui/form-fields';
-import PieceForm, { NEW_PIECE, tryOpen, type PieceDraft } from '../../ui/PieceForm';
+import { NEW_PIECE, tryOpen, type PieceDraft } from '../../ui/piece/piece-draft';
+import PieceForm from '../../ui/piece/PieceForm';
 import type { Cloth } from '../../store/cloths';
 import type { Part } from '../../store/parts';
 
@@ -28,6 +29,13 @@ interface Props {
   onSave: (part: Part) => Promise<boolean>;
   onAdded: (part: Part) => void;
 }
+
+/** Files of a piece. */
+const PIECE_FILES = [
+  ['template.pdf', 'Template to print'],
+  ['piece.svg', 'SVG'],
+  ['piece.dxf', 'DXF'],
+] as const;
 
 interface Wish {
   role: Role;
@@ -44,9 +52,14 @@ export default function PartsStage({ projectId, part, cloths, onSave, onAdded }:
       ? {
           name: part.name,
           shape: part.shape,
+          line: part.line,
           allowances: part.allowances,
           fold: part.fold,
+          grain: part.grain,
+          marks: part.marks,
           count: part.count,
+          pairs: part.pairs,
+          oneWay: part.oneWay,
           cut: part.wish.cut,
         }
       : NEW_PIECE,
@@ -172,7 +185,7 @@ export default function PartsStage({ projectId, part, cloths, onSave, onAdded }:
           {errors['general']}
         </p>
       )}
-      <div className="flex items-center gap-4">
+      <div className="flex flex-wrap items-center gap-4">
         <button
           className="btn btn-primary"
           disabled={state === 'saving' || faults.length > 0 || tryOpen(draft).piece === undefined}
@@ -182,6 +195,16 @@ export default function PartsStage({ projectId, part, cloths, onSave, onAdded }:
         <span role="status" className="font-semibold text-success">
           {state === 'saved' ? 'Saved.' : ''}
         </span>
+        {part && (
+          <span className="ml-auto flex flex-wrap items-center gap-2">
+            <span className="quiet">As it was saved:</span>
+            {PIECE_FILES.map(([file, words]) => (
+              <a key={file} className="btn" href={`/api/parts/${part.id}/files/${file}`}>
+                {words}
+              </a>
+            ))}
+          </span>
+        )}
       </div>
     </form>
   );

@@ -1,10 +1,11 @@
-import { Pencil, Plus, Trash2 } from 'lucide-react';
+import { FileUp, Pencil, Plus, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { ROLE_WORDS } from '../../core/choose';
 import { clothThickness } from '../../core/cloth';
 import { EXTENT_WORDS } from '../../core/layers';
+import { shapeKind } from '../../core/shape';
 import { ApiError, call } from '../../ui/api';
 import CrossSection from '../../ui/CrossSection';
 import StaleDialog, { type Conflict } from '../../ui/StaleDialog';
@@ -17,6 +18,7 @@ import ChooseStage from './ChooseStage';
 import ClothStage from './ClothStage';
 import CutStage from './CutStage';
 import FileStage from './FileStage';
+import ImportPieces from './ImportPieces';
 import PartsStage from './PartsStage';
 import ScrapStage from './ScrapStage';
 import ProjectHeading from './ProjectHeading';
@@ -33,7 +35,7 @@ interface Props {
 function describePart(part: Part): [string, string][] {
   return [
     ['Name', part.name],
-    ['Size', `${part.shape.width} × ${part.shape.height} mm, ${part.shape.kind}`],
+    ['Shape', shapeKind(part.shape.kind).words],
     ['How many', String(part.count)],
     ['Seam allowances', part.allowances.map((mm) => `${mm} mm`).join(', ')],
     ['Layers', part.stack?.title ?? 'none yet'],
@@ -49,6 +51,7 @@ export default function ProjectView({ data, startPart, startStage }: Props) {
   const [conflict, setConflict] = useState<Conflict<Part>>();
   const [log, setLog] = useState(data.log);
   const [scraps, setScraps] = useState(data.scraps);
+  const [importing, setImporting] = useState(false);
   const part = parts.find(({ id }) => id === partId);
   const cloth = data.cloths.find(({ id }) => id === part?.clothId);
 
@@ -138,6 +141,9 @@ export default function ProjectView({ data, startPart, startStage }: Props) {
           <button type="button" className="btn w-full" onClick={() => go('parts', null)}>
             <Plus size={18} aria-hidden="true" /> Add a part
           </button>
+          <button type="button" className="btn w-full" onClick={() => setImporting(true)}>
+            <FileUp size={18} aria-hidden="true" /> Pieces from a file
+          </button>
           {part?.stack && cloth && (
             <section className="sheet p-3" aria-label="Cross-section of the part in hand">
               <h2 className="mb-1 font-semibold">{keepUnits(part.stack.title)}</h2>
@@ -219,8 +225,13 @@ export default function ProjectView({ data, startPart, startStage }: Props) {
               {stage === 'cut' && part && (
                 <CutStage
                   key={part.id}
+                  projectId={data.project.id}
                   part={part}
+                  parts={parts}
                   cloth={cloth}
+                  cloths={data.cloths}
+                  materials={data.layers}
+                  tables={data.tables}
                   layers={layersOf(part)}
                   settings={data.settings}
                   onSave={save}
@@ -253,6 +264,20 @@ export default function ProjectView({ data, startPart, startStage }: Props) {
           )}
         </section>
       </div>
+      {importing && (
+        <ImportPieces
+          projectId={data.project.id}
+          cloths={data.cloths}
+          clothId={part?.clothId ?? null}
+          onAdded={(added) => {
+            setImporting(false);
+            setParts((all) => [...all, ...added]);
+            go('parts', added[0]!.id);
+            toast(`${counted(added.length, 'piece')} brought in.`);
+          }}
+          onClose={() => setImporting(false)}
+        />
+      )}
       {conflict && (
         <StaleDialog
           conflict={conflict}

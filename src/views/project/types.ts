@@ -1,5 +1,6 @@
 import type { Material } from '../../core/layers';
 import type { Cloth } from '../../store/cloths';
+import type { CutTable } from '../../store/cut-tables';
 import type { LogEntry } from '../../store/log';
 import type { Part } from '../../store/parts';
 import type { Scrap } from '../../store/scraps';
@@ -19,6 +20,8 @@ export interface ProjectData {
   /** Parts with a bench run that is open. */
   openRuns: Record<string, string>;
   settings: Settings;
+  /** Cutting tables, open ones and those that are cut. */
+  tables: CutTable[];
 }
 
 export const STAGES = ['cloth', 'parts', 'choose', 'scrap', 'cut', 'apply', 'file'] as const;
@@ -55,6 +58,6 @@ export function passed(part: Part, stage: Stage, log: readonly LogEntry[], scrap
 
 /** Fields of a part that a save sends back. */
 export function partBody(part: Part) {
-  const { name, clothId, wish, shape, allowances, fold, count, stack, glueUp, cutDone, version } = part;
-  return { name, clothId, wish, shape, allowances, fold, count, stack, glueUp, cutDone, version };
+  const { id: _id, projectId: _project, createdAt: _created, updatedAt: _updated, ...fields } = part;
+  return fields;
 }

@@ -57,7 +57,14 @@ export default function ProjectsView({ start }: { start: ProjectSummary[] }) {
   return (
     <>
       <div className="flex flex-wrap items-end justify-between gap-4">
-        <h1 className="text-2xl font-bold">Projects</h1>
+        <div className="flex items-center gap-4">
+          <h1 className="text-2xl font-bold">Projects</h1>
+          {projects.length > 0 && (
+            <a className="btn" href="/buy">
+              What to buy
+            </a>
+          )}
+        </div>
         <form
           className="flex flex-wrap items-end gap-3"
           onSubmit={(event) => {

@@ -1,9 +1,9 @@
-import { partSchemaNew } from '../../../../schemas/records';
-import { endpoint, jsonEndpoint } from '../../../../server/endpoint';
-import { requirePart } from '../../../../server/part-rules';
-import { database } from '../../../../store/database';
-import { parts, type PartFields } from '../../../../store/parts';
-import { projects } from '../../../../store/projects';
+import { partSchemaNew } from '../../../../../schemas/records';
+import { endpoint, jsonEndpoint } from '../../../../../server/endpoint';
+import { requirePart } from '../../../../../server/part-rules';
+import { database } from '../../../../../store/database';
+import { parts, type PartFields } from '../../../../../store/parts';
+import { projects } from '../../../../../store/projects';
 
 export const GET = endpoint(({ params }) => ({
   parts: parts.list(database(), 'project_id = ?', [params['id']!], 'created_at, rowid'),

@@ -1,0 +1,11 @@
+import { tableSchema } from '../../../../schemas/tables';
+import { endpoint, jsonEndpoint } from '../../../../server/endpoint';
+import { startTable, type TableBody } from '../../../../server/cut-work';
+import { tablesOfProject } from '../../../../store/cut-tables';
+import { database } from '../../../../store/database';
+
+export const GET = endpoint(({ params }) => ({ tables: tablesOfProject(database(), params['id']!) }));
+
+export const POST = jsonEndpoint(tableSchema, (body, { params }) => startTable(params['id']!, body as TableBody), {
+  status: 201,
+});

@@ -1,0 +1,4 @@
+import { restoreEndpoint } from '../../../../server/record-endpoints';
+import { stock } from '../../../../store/stock';
+
+export const POST = restoreEndpoint(stock);

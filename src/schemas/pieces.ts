@@ -1,0 +1,87 @@
+import * as yup from 'yup';
+import { EXTENTS } from '../core/layers';
+import { MARK_KINDS } from '../core/pieces';
+import { PIECE_KINDS, shapeKind, type PieceShape } from '../core/shape';
+import { number, oneOf, outline, point, shape } from './rules';
+
+/** Longest measure, mm; what else a shape needs the core says. */
+const LONGEST = 20_000;
+const measure = () => number({ min: 0, max: LONGEST }).required();
+
+const drawn = shape({
+  kind: oneOf(['drawn'] as const).required(),
+  edges: yup
+    .array()
+    .of(
+      shape({
+        from: point,
+        curve: yup.tuple([point, point]).default(undefined),
+        via: yup.array().of(point).max(10_000),
+      }).required(),
+    )
+    .required()
+    .min(2, 'must hold at least 2 edges')
+    .max(2000, 'must hold at most 2000 edges'),
+  holes: yup.array().of(outline).max(50, 'must hold at most 50 openings'),
+}).required();
+
+const corners = yup
+  .tuple([yup.boolean().required(), yup.boolean().required(), yup.boolean().required(), yup.boolean().required()])
+  .required();
+
+/** Fields of a typed shape follow from its measures. */
+function typed(kind: PieceShape['kind']) {
+  const fields: Record<string, yup.Schema> = { kind: oneOf([kind]).required() };
+  for (const { field } of shapeKind(kind).measures as readonly { field: string }[]) fields[field] = measure();
+  if (kind === 'rectangle' || kind === 'rounded' || kind === 'angled') Object.assign(fields, { corners, corner: measure() });
+  return shape(fields).required();
+}
+const schemas = Object.fromEntries(PIECE_KINDS.map((kind) => [kind, kind === 'drawn' ? drawn : typed(kind)]));
+
+const anyKind = shape({ kind: oneOf(PIECE_KINDS).required() }).required();
+
+/** The shape of a piece, each kind with its own measures. */
+export const pieceShape = yup.lazy((value: { kind?: string } | undefined) => schemas[value?.kind ?? ''] ?? anyKind);
+
+export const marks = yup
+  .array()
+  .of(shape({ kind: oneOf(MARK_KINDS).required(), at: point }).required())
+  .max(200, 'must hold at most 200 marks')
+  .default([]);
+
+/** Fields of a piece besides its name and count. */
+export const pieceFields = {
+  shape: pieceShape,
+  line: oneOf(['cut', 'sew'] as const).default('cut'),
+  allowances: yup
+    .array()
+    .of(number({ min: 0, max: 500 }).required())
+    .required()
+    .min(1, 'must hold one allowance for each edge')
+    .max(2100),
+  fold: number({ min: 0, max: 2000, integer: true }).nullable().defined('is missing'),
+  grain: number({ min: -360, max: 360 }).default(0),
+  marks,
+  pairs: yup.boolean().default(false),
+  oneWay: yup.boolean().default(false),
+};
+
+/** How one layer of a stack is cut where it differs from the usual. */
+export const layerCut = shape({
+  trim: number({ min: 0, max: 100 }),
+  edges: yup
+    .array()
+    .of(number({ min: 0, max: 2100, integer: true }).required())
+    .max(2100),
+  width: number({ min: 1, max: 500 }),
+  at: point.notRequired(),
+  size: number({ min: 1, max: 2000 }),
+  clipped: yup.boolean(),
+}).default(undefined);
+
+export const stackLayer = shape({
+  materialId: yup.string().required(),
+  extent: oneOf(EXTENTS).required(),
+  angle: number({ min: 0, max: 90 }).required(),
+  cut: layerCut,
+}).required();

@@ -1,0 +1,188 @@
+import { layerItems, listedPart } from '../core/cutlist';
+import { InputError } from '../core/input-error';
+import { bounds, polygonArea, type Outline } from '../core/shape';
+import { cutTables, tablesOfProject, type CutTable, type CutTableFields, type TableDone } from '../store/cut-tables';
+import { database, type Db } from '../store/database';
+import { StaleError } from '../store/errors';
+import { layers } from '../store/layers';
+import { cloths } from '../store/cloths';
+import { parts, type Part } from '../store/parts';
+import { projects } from '../store/projects';
+import { stock, type Stock, type StockFields } from '../store/stock';
+
+/** Stiffer than this a starch is soaked in, not sprayed on. */
+const SOAKED = 3;
+
+/** Whether some of these parts are soaked in starch before they are sewn, which shrinks them. */
+export function areStarched(db: Db, all: readonly { stack: { layers: { materialId: string }[] } | null }[]): boolean {
+  const soaked = ({ materialId }: { materialId: string }) => {
+    const layer = layers.find(db, materialId);
+    return layer?.family === 'starch' && layer.stiffening >= SOAKED;
+  };
+  return all.some(({ stack }) => stack?.layers.some(soaked) === true);
+}
+
+/** A table as a page or script sends it. */
+export type TableBody = Omit<CutTableFields, 'projectId' | 'done'>;
+
+/**
+ * What a schema cannot see: that the material and everything it is cut from exist and belong together.
+ *
+ * @throws {InputError} naming the field
+ */
+export function requireTable(db: Db, body: TableBody): TableBody {
+  const known = body.ofKind === 'layer' ? layers.find(db, body.ofId) : cloths.find(db, body.ofId);
+  if (!known)
+    throw new InputError('ofId', `points to a ${body.ofKind} that is not in the cupboard: ${JSON.stringify(body.ofId)}`);
+  body.options.stockIds.forEach((id, i) => {
+    const source = stock.find(db, id);
+    if (!source || source.ofKind !== body.ofKind || source.ofId !== body.ofId)
+      throw new InputError(
+        `options.stockIds[${i}]`,
+        `points to nothing that is kept of this ${body.ofKind}: ${JSON.stringify(id)}`,
+      );
+  });
+  return body;
+}
+
+/** Starts a cutting table, or gives the open one of the same material. */
+export function startTable(projectId: string, body: TableBody): CutTable {
+  const db = database();
+  const project = projects.get(db, projectId);
+  const open = tablesOfProject(db, project.id).find(
+    (table) => table.done === null && table.ofKind === body.ofKind && table.ofId === body.ofId,
+  );
+  return open ?? cutTables.insert(db, { ...requireTable(db, body), projectId: project.id, done: null });
+}
+
+export interface DoneBody {
+  doneOn: string;
+  /** Leftovers to put away. */
+  keep: { outline: Outline; place: string }[];
+  version: number;
+}
+
+/**
+ * Everything on a table is cut: rolls are drawn down, sheets and leftovers that were cut from are used up, leftovers worth keeping
+ * are put away, and parts that need nothing more are marked as cut. All of it or nothing.
+ *
+ * @throws {InputError} when nothing is laid yet, or a source has been used by another table meanwhile
+ * @throws {StaleError} when the table was changed meanwhile
+ */
+export function finishTable(id: string, { doneOn, keep, version }: DoneBody): CutTable {
+  const db = database();
+  return db.transaction(() => {
+    const table = cutTables.get(db, id);
+    if (table.version !== version) throw new StaleError(table);
+    if (table.done) throw new InputError('version', 'is of a table that is cut already');
+    if (table.laid.length === 0) throw new InputError('laid', 'is empty; lay the pieces first');
+    const done: TableDone = { doneOn, usedIds: [], drawn: [], sheets: [], keptIds: [], partIds: [] };
+    for (const { sourceId, length } of table.laid) drawFrom(db, table, sourceId, length, done);
+    keep.forEach(({ outline, place }, i) => {
+      if (!(polygonArea(outline) > 1)) throw new InputError(`keep[${i}].outline`, 'must enclose an area, saw none');
+      done.keptIds.push(putAway(db, table, outline, place).id);
+    });
+    const finished = cutTables.update(db, id, { ...table, done }, version);
+    done.partIds = markCut(db, table);
+    return done.partIds.length > 0 ? cutTables.update(db, id, { ...finished, done }, finished.version) : finished;
+  })();
+}
+
+/** Takes off a source what was cut from it; the roll that is bought has no entry and needs none. */
+function drawFrom(db: Db, table: CutTable, sourceId: string, length: number, done: TableDone): void {
+  // Sheets of one stack stand on the table one by one, as id#0, id#1 …
+  const [stockId] = sourceId.split('#') as [string];
+  const source = stock.find(db, stockId);
+  if (!source) return;
+  if (source.usedBy !== null)
+    throw new InputError('options.stockIds', 'names a leftover that another table has used meanwhile; lay the pieces anew');
+  if (source.kind === 'leftover') {
+    stock.update(db, source.id, { ...source, usedBy: table.id }, source.version);
+    done.usedIds.push(source.id);
+  } else if (source.kind === 'roll') {
+    const off = Math.min(source.length, length + table.options.squaring);
+    stock.update(db, source.id, { ...source, length: source.length - off }, source.version);
+    done.drawn.push({ stockId: source.id, length: off });
+  } else {
+    if (source.count < 1) throw new InputError('options.stockIds', 'names sheets that are used up; lay the pieces anew');
+    stock.update(db, source.id, { ...source, count: source.count - 1 }, source.version);
+    const used = done.sheets.find(({ stockId: of }) => of === source.id);
+    if (used) used.count += 1;
+    else done.sheets.push({ stockId: source.id, count: 1 });
+  }
+}
+
+function putAway(db: Db, table: CutTable, outline: Outline, place: string): Stock {
+  const { minX, minY, maxX, maxY } = bounds(outline);
+  const leftover: StockFields = {
+    kind: 'leftover',
+    ofKind: table.ofKind,
+    ofId: table.ofId,
+    width: maxX - minX,
+    length: maxY - minY,
+    count: 1,
+    outline: outline.map(([x, y]): [number, number] => [x - minX, y - minY]),
+    place,
+    note: '',
+    fromTable: table.id,
+    usedBy: null,
+  };
+  return stock.insert(db, leftover);
+}
+
+/** Parts of this table for which every layer has been cut are cut; gives those that were not before. */
+function markCut(db: Db, table: CutTable): string[] {
+  const done = tablesOfProject(db, table.projectId).filter((each) => each.done !== null || each.id === table.id);
+  const isCut = (part: Part, layerId: string) =>
+    done.some(({ ofKind, ofId, partIds }) => ofKind === 'layer' && ofId === layerId && partIds.includes(part.id));
+  const marked: string[] = [];
+  for (const id of table.partIds) {
+    const part = parts.find(db, id);
+    if (!part || part.cutDone || !part.stack) continue;
+    const listed = listedPart(part, (materialId) => layers.find(db, materialId));
+    const needed = listed.layers.filter(
+      ({ material }) =>
+        material.form !== 'liquid' &&
+        layerItems([listed], material, { trim: 6, method: 'cut-first', glueUp: true }).items.length > 0,
+    );
+    if (!needed.every(({ material }) => isCut(part, material.id))) continue;
+    parts.update(db, part.id, { ...part, cutDone: true }, part.version);
+    marked.push(part.id);
+  }
+  return marked;
+}
+
+/**
+ * Takes back what {@link finishTable} did, as long as what it put away lies there still.
+ *
+ * @throws {InputError} when a leftover of it has been used @throws {StaleError}
+ */
+export function undoTable(id: string, version: number): CutTable {
+  const db = database();
+  return db.transaction(() => {
+    const table = cutTables.get(db, id);
+    if (table.version !== version) throw new StaleError(table);
+    const { done } = table;
+    if (!done) throw new InputError('version', 'is of a table that is not cut yet');
+    for (const keptId of done.keptIds) {
+      const kept = stock.find(db, keptId);
+      if (!kept) continue;
+      if (kept.usedBy !== null)
+        throw new InputError('done', 'cannot be taken back: a leftover of this table has been used for something else');
+      stock.remove(db, keptId);
+    }
+    for (const usedId of done.usedIds) change(db, usedId, (was) => ({ ...was, usedBy: null }));
+    for (const { stockId, length } of done.drawn) change(db, stockId, (was) => ({ ...was, length: was.length + length }));
+    for (const { stockId, count } of done.sheets) change(db, stockId, (was) => ({ ...was, count: was.count + count }));
+    for (const partId of done.partIds) {
+      const part = parts.find(db, partId);
+      if (part) parts.update(db, part.id, { ...part, cutDone: false }, part.version);
+    }
+    return cutTables.update(db, id, { ...table, done: null }, version);
+  })();
+}
+
+function change(db: Db, id: string, to: (was: Stock) => StockFields): void {
+  const was = stock.find(db, id);
+  if (was) stock.update(db, id, to(was), was.version);
+}

@@ -1,0 +1,151 @@
+import { AFTER_CHECKS, embroideryOf, heldBy, judgeMotif } from '../core/hoop';
+import { fabricOf } from '../core/cloth';
+import { InputError } from '../core/input-error';
+import type { Part } from '../core/choose';
+import { islandsOf, motifFigures } from '../core/motif';
+import { requireOutline } from '../core/shape';
+import { cloths } from '../store/cloths';
+import { database } from '../store/database';
+import { StaleError } from '../store/errors';
+import { hoopings, type Hooping, type HoopingFields, type HoopingResult } from '../store/hoopings';
+import { hoops } from '../store/hoops';
+import { logEntries, withMeasured } from '../store/log';
+import { motifs, stitchesOf } from '../store/motifs';
+import { parts } from '../store/parts';
+import { projects } from '../store/projects';
+import { chosenOf } from './motif-work';
+
+/** A hooping as a page or script sends it. */
+export type HoopingBody = Omit<HoopingFields, 'result'>;
+
+/** What a schema cannot see: that everything it names is there and its cloth is an outline. @throws {InputError} */
+export function requireHooping(body: HoopingBody, current?: HoopingFields): HoopingBody {
+  const db = database();
+  for (const [field, table, id] of [
+    ['projectId', projects, body.projectId],
+    ['partId', parts, body.partId],
+    ['motifId', motifs, body.motifId],
+    ['clothId', cloths, body.clothId],
+    ['hoopId', hoops, body.hoopId],
+  ] as const)
+    // What it was kept with may have been deleted since, which must not keep the rest from being saved.
+    if (id !== null && id !== current?.[field] && !table.find(db, id))
+      throw new InputError(field, `points to nothing that is kept: ${JSON.stringify(id)}`);
+  requireOutline(body.ground.outline, 'ground.outline');
+  body.ground.obstacles.forEach((outline, i) => requireOutline(outline, `ground.obstacles[${i}]`));
+  body.ground.strips.forEach((outline, i) => requireOutline(outline, `ground.strips[${i}]`));
+  if (body.stack && JSON.stringify(body.stack) !== JSON.stringify(current?.stack)) chosenOf(db, body.stack.layers);
+  return body;
+}
+
+interface ResultBody {
+  doneOn: string;
+  wrong: string[];
+  outcome: 'good' | 'fair' | 'poor';
+  note: string;
+  version: number;
+}
+
+/**
+ * Files how a motif came out: the result on the hooping, and an entry in the logbook from which choosing learns what the pair
+ * carries. Both or neither; once.
+ *
+ * @throws {InputError} without a stack, or when it is filed already @throws {StaleError}
+ */
+export function fileHooping(id: string, { doneOn, wrong, outcome, note, version }: ResultBody): Hooping {
+  const db = database();
+  return db.transaction(() => {
+    const hooping = hoopings.get(db, id);
+    if (hooping.version !== version) throw new StaleError(hooping);
+    if (hooping.result) throw new InputError('version', 'is of a hooping that is filed already');
+    if (!hooping.stack) throw new InputError('stack', 'is missing; say what lies under the motif first');
+    const kept = motifs.get(db, hooping.motifId);
+    const cloth = cloths.get(db, hooping.clothId);
+    const modelShare = shareOf(hooping);
+    const held = heldBy(wrong);
+    const entry = logEntries.insert(
+      db,
+      withMeasured({
+        partId: hooping.partId,
+        benchRunId: null,
+        kind: 'piece',
+        doneOn,
+        title: `${kept.name} on ${cloth.name}`.slice(0, 200),
+        clothId: cloth.id,
+        clothName: cloth.name,
+        stackTitle: hooping.stack.title,
+        layerIds: hooping.stack.layers.map(({ materialId }) => materialId),
+        settings: { ironDots: 0, seconds: 0, steam: false, cover: 'none' },
+        checks: {
+          held: AFTER_CHECKS.filter((check) => !check.washed && !wrong.includes(check.id)).map(({ right }) => right),
+          failed: AFTER_CHECKS.filter((check) => wrong.includes(check.id)).map((check) => check.wrong),
+        },
+        outcome,
+        predictedBendingLength: null,
+        predictedLow: null,
+        predictedHigh: null,
+        overhang: null,
+        stitched: { share: modelShare, held },
+        note,
+      }),
+    );
+    const result: HoopingResult = { doneOn, wrong, outcome, note, modelShare, logId: entry.id, washed: null };
+    return hoopings.update(db, id, { ...hooping, result }, version);
+  })();
+}
+
+/** Looks at it again after the first wash; what fails then counts as not held. @throws {InputError} {StaleError} */
+export function fileWash(id: string, { doneOn, wrong, version }: Pick<ResultBody, 'doneOn' | 'wrong' | 'version'>): Hooping {
+  const db = database();
+  return db.transaction(() => {
+    const hooping = hoopings.get(db, id);
+    if (hooping.version !== version) throw new StaleError(hooping);
+    const { result } = hooping;
+    if (!result) throw new InputError('result', 'is missing; file how it came out first');
+    const entry = logEntries.find(db, result.logId);
+    if (entry) {
+      const held = heldBy([...result.wrong, ...wrong]);
+      const failed = AFTER_CHECKS.filter((check) => wrong.includes(check.id) && !result.wrong.includes(check.id)).map(
+        (check) => check.wrong,
+      );
+      logEntries.update(
+        db,
+        entry.id,
+        {
+          ...entry,
+          checks: { ...entry.checks, failed: [...entry.checks.failed, ...failed] },
+          outcome: held ? entry.outcome : 'poor',
+          stitched: { share: result.modelShare, held },
+        },
+        entry.version,
+      );
+    }
+    return hoopings.update(db, id, { ...hooping, result: { ...result, washed: { doneOn, wrong } } }, version);
+  })();
+}
+
+/** Pull of the motif ÷ what the model says its ground carries. */
+function shareOf({ motifId, clothId, stack, partId, role }: Hooping): number {
+  const db = database();
+  const kept = motifs.get(db, motifId);
+  const motif = stitchesOf(db, kept);
+  const bounds = motifFigures(motif).bounds!;
+  const own = partId === null ? undefined : parts.find(db, partId)?.wish;
+  const part: Part = {
+    role,
+    cut: own?.cut ?? 'straight',
+    stretch: 'any',
+    care: own?.care ?? 'wash-warm',
+    embroidery: embroideryOf(motif, bounds),
+  };
+  const fabric = fabricOf(cloths.get(db, clothId));
+  return judgeMotif(
+    fabric,
+    part,
+    chosenOf(db, stack!.layers),
+    motif,
+    bounds,
+    islandsOf(motif, bounds, false),
+    kept.figures.peak.value,
+  ).modelShare;
+}

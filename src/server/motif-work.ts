@@ -1,0 +1,197 @@
+import { choose, traitsOf, type Part, type RankedStack } from '../core/choose';
+import { fabricOf, type Fabric } from '../core/cloth';
+import { embroideryOf, judgeMotif, stackInPlane, type InPlane, type MotifVerdict } from '../core/hoop';
+import { InputError } from '../core/input-error';
+import { stackStiffness, type ChosenLayer, type Family } from '../core/layers';
+import { carryFactor } from '../core/learn';
+import { islandsOf, motifFigures, stitchedMotif, type Motif, type StitchedArea } from '../core/motif';
+import { mappedMotif, readMotif, type ReadMotif } from '../formats/stitches';
+import { cloths } from '../store/cloths';
+import { database, type Db } from '../store/database';
+import { layers } from '../store/layers';
+import { memoryOfCloth } from '../store/log';
+import { insertMotif, motifs, stitchesOf, type KeptMotif } from '../store/motifs';
+import { readSettings } from '../store/settings';
+
+/** Threads that a new motif is drawn in, one after the other, until the person says otherwise. */
+const THREADS = ['#1f4e79', '#b3541e', '#3f6b35', '#8a2f3c', '#6b5b95', '#c48a12', '#2d7f7b', '#5a4632'];
+
+/** Keeps a stitch file as a motif. @throws {InputError} */
+export function keepMotif(bytes: Uint8Array, name: string): KeptMotif & { warnings: string[] } {
+  return keep(readMotif(bytes, name));
+}
+
+/** Keeps outlines with their stitching as a motif, where there is no stitch file. @throws {InputError} */
+export function keepOutlines(name: string, areas: readonly StitchedArea[]): KeptMotif & { warnings: string[] } {
+  return keep({ motif: stitchedMotif(name, areas), incomplete: false, warnings: [] });
+}
+
+function keep(read: ReadMotif): KeptMotif & { warnings: string[] } {
+  const { density: _map, name, ...figures } = mappedMotif(read);
+  const colours = figures.colours.map((_, i) => THREADS[i % THREADS.length]!);
+  const kept = insertMotif(database(), { name: name || 'Motif', note: '', colours: colours.slice(0, 200), figures }, read.motif);
+  return { ...kept, warnings: read.warnings };
+}
+
+/** A stack under a motif, with what the elastic sheet needs to be worked out on the screen. */
+export interface JudgedStack {
+  title: string;
+  layers: { materialId: string; name: string; angle: number; family: string; form: string }[];
+  verdict: MotifVerdict;
+  inPlane: InPlane;
+  /** µN·m. */
+  rigidity: number;
+  /** Score of choosing, 0–100; null for what was not chosen from there. */
+  score: number | null;
+  reasons: string[];
+  cautions: string[];
+  /** Times it was used on this cloth. */
+  tried: number;
+}
+
+export interface Judgement {
+  bare: JudgedStack;
+  /** The stack that was asked about. */
+  asked: JudgedStack | null;
+  /** What choosing offers, best first. */
+  offered: JudgedStack[];
+  /** The cloth floats: a hoop would mark it. */
+  marks: boolean;
+}
+
+export interface JudgeBody {
+  clothId: string;
+  cut: Part['cut'];
+  care: Part['care'];
+  role: Part['role'];
+  layers: { materialId: string; angle: number }[] | null;
+  nearEdge: boolean;
+}
+
+/** What choosing offers for a motif, at most. */
+const OFFERED = 4;
+
+/** A motif against a cloth: bare, with a stack, and with what choosing offers. @throws {InputError} {NotFoundError} */
+export function judge(motifId: string, { clothId, cut, care, role, layers: asked, nearEdge }: JudgeBody): Judgement {
+  const db = database();
+  const kept = motifs.get(db, motifId);
+  const motif = stitchesOf(db, kept);
+  const { bounds } = motifFigures(motif);
+  const cloth = cloths.get(db, clothId);
+  const fabric = fabricOf(cloth);
+  const embroidery = { ...embroideryOf(motif, bounds!), ...(nearEdge ? { nearEdge } : {}) };
+  const part: Part = { role, cut, stretch: 'any', care, embroidery };
+  const memory = memoryOfCloth(db, clothId);
+  const islands = islandsOf(motif, bounds!, false);
+  const judged = (title: string, chosen: ChosenLayer[], from?: RankedStack): JudgedStack => {
+    const record = memory.get(chosen.map(({ material }) => material.id).join('+'));
+    return {
+      title,
+      layers: chosen.map(({ material, angle }) => ({
+        materialId: material.id,
+        name: material.name,
+        angle,
+        family: material.family,
+        form: material.form,
+      })),
+      verdict: judgeMotif(
+        fabric,
+        part,
+        chosen,
+        motif,
+        bounds!,
+        islands,
+        kept.figures.peak.value,
+        carryFactor(record?.carried ?? []),
+      ),
+      inPlane: stackInPlane(fabric, chosen),
+      rigidity: stackStiffness(
+        fabric,
+        chosen.map(({ material }) => material),
+      ).rigidity,
+      score: from?.score ?? null,
+      reasons: from?.reasons ?? [],
+      cautions: from?.cautions ?? [],
+      tried: record ? record.good + record.fair + record.poor : 0,
+    };
+  };
+  const { settings } = readSettings(db);
+  const atHand = new Set(layers.list(db, 'in_stock = 1').map(({ id }) => id));
+  const { ranked } = choose(fabric, part, layers.list(db), { memory, atHand, schools: settings.schools, limit: OFFERED });
+  return {
+    bare: judged('The bare cloth', []),
+    asked: asked === null ? null : judged('Your stack', chosenOf(db, asked)),
+    offered: ranked.map((stack) => judged(stack.title, chosenOf(db, stack.layers), stack)),
+    marks: traitsOf(fabric, part).hoopMarks,
+  };
+}
+
+/** Layers as the core sees them. @throws {InputError} naming the layer that is not there */
+export function chosenOf(db: Db, list: readonly { materialId: string; angle: number }[]): ChosenLayer[] {
+  return list.map(({ materialId, angle }, i) => {
+    const material = layers.find(db, materialId);
+    if (!material)
+      throw new InputError(
+        `layers[${i}].materialId`,
+        `points to a layer that is not in the cupboard: ${JSON.stringify(materialId)}`,
+      );
+    return { material, extent: 'field', angle };
+  });
+}
+
+/** Loads of the chart: stitches per cm² of a motif of 60 × 60 mm. */
+export const CHART_LOADS = [
+  { words: 'Light, 15 a cm²', density: 15 },
+  { words: 'Medium, 40 a cm²', density: 40 },
+  { words: 'Dense, 70 a cm²', density: 70 },
+  { words: 'Solid, 100 a cm²', density: 100 },
+] as const;
+const CHART_SIZE = 60;
+/** As many as one page holds. */
+const CHART_CLOTHS = 40;
+/** What is ever laid under or over a motif. */
+const UNDER_MOTIFS: readonly Family[] = [
+  'tear-away',
+  'cut-away',
+  'mesh',
+  'wash-away',
+  'heat-away',
+  'topping',
+  'starch',
+  'pressing-spray',
+  'liquid-stabilizer',
+];
+
+/** The best stack for each of the person's own cloths under each load, from the same engine that answers on the screens. */
+export function chart(): { cloth: { id: string; name: string }; cells: { stack: string; share: number }[] }[] {
+  const db = database();
+  const all = layers.list(db).filter(({ family }) => UNDER_MOTIFS.includes(family));
+  const { settings } = readSettings(db);
+  return cloths
+    .list(db, "origin = 'own'")
+    .slice(0, CHART_CLOTHS)
+    .map((cloth) => {
+      const memory = memoryOfCloth(db, cloth.id);
+      const fabric: Fabric = fabricOf(cloth);
+      const cells = CHART_LOADS.map(({ density }) => {
+        const stitches = (density * CHART_SIZE * CHART_SIZE) / 100;
+        const part: Part = {
+          role: 'embroidery',
+          cut: 'straight',
+          stretch: 'any',
+          care: 'wash-warm',
+          embroidery: { stitches, width: CHART_SIZE, height: CHART_SIZE },
+        };
+        const [best] = choose(fabric, part, all, { memory, schools: settings.schools, limit: 1 }).ranked;
+        return { stack: best?.title ?? 'nothing here holds it', share: best?.load?.share ?? Infinity };
+      });
+      return { cloth: { id: cloth.id, name: cloth.name }, cells };
+    });
+}
+
+/** Stitches of a kept motif. @throws {NotFoundError} */
+export function keptStitches(id: string): { kept: KeptMotif; motif: Motif } {
+  const db = database();
+  const kept = motifs.get(db, id);
+  return { kept, motif: stitchesOf(db, kept) };
+}

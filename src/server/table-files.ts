@@ -1,0 +1,254 @@
+import {
+  BUY,
+  clothMaterial,
+  copyName,
+  layerMaterial,
+  sourceOutline,
+  tableList,
+  tableSources,
+  type CutItem,
+  type TableMaterial,
+  type TableSource,
+} from '../core/cutlist';
+import { lengthToBuy } from '../core/cutplan';
+import { InputError } from '../core/input-error';
+import { bounds, transformed } from '../core/shape';
+import { formatLength, formatSize, type LengthSystem } from '../core/units';
+import { writeDxf, type WrittenPiece } from '../formats/dxf';
+import { cuttingList, layoutSheet, PAPERS, templates, type Paper, type Template } from '../formats/pdf';
+import { writeSvg } from '../formats/svg';
+import { cloths } from '../store/cloths';
+import { cutTables, type CutTable } from '../store/cut-tables';
+import { database } from '../store/database';
+import { NotFoundError } from '../store/errors';
+import { layers } from '../store/layers';
+import { parts } from '../store/parts';
+import { projects } from '../store/projects';
+import { readSettings } from '../store/settings';
+import { stock } from '../store/stock';
+import { areStarched } from './cut-work';
+import type { MadeFile } from './endpoint';
+
+/** Prints and files of a cutting table. */
+export const TABLE_FILES = ['list.pdf', 'templates.pdf', 'layout.pdf', 'layout.svg', 'layout.dxf'] as const;
+export type TableFile = (typeof TABLE_FILES)[number];
+
+/** Everything that the files of a table are made of. */
+interface Laid {
+  table: CutTable;
+  project: string;
+  material: TableMaterial;
+  items: CutItem[];
+  sources: TableSource[];
+  units: LengthSystem;
+}
+
+/** Paper of a request. @throws {InputError} */
+export function paperOf(url: URL, extra: readonly string[] = []): Paper {
+  const paper = url.searchParams.get('paper') ?? 'a4';
+  const known = [...Object.keys(PAPERS), ...extra];
+  if (!known.includes(paper)) throw new InputError('paper', `must be one of ${known.join(', ')}, saw ${JSON.stringify(paper)}`);
+  return paper as Paper;
+}
+
+/**
+ * A print or file of a table as it is laid.
+ *
+ * @throws {NotFoundError} @throws {InputError} when nothing is laid yet, or the pieces have changed since
+ */
+export async function tableFile(tableId: string, file: TableFile, url: URL): Promise<MadeFile> {
+  const laid = laidTable(tableId);
+  const name = `${laid.project}-${laid.material.name}-${file}`;
+  switch (file) {
+    case 'list.pdf':
+      return { name, type: 'application/pdf', bytes: await list(laid, paperOf(url)) };
+    case 'templates.pdf': {
+      const paper = paperOf(url, ['single']) as Paper | 'single';
+      return {
+        name,
+        type: 'application/pdf',
+        bytes: await templates(
+          laid.project,
+          laid.items.map((item) => template(item, laid)),
+          paper,
+        ),
+      };
+    }
+    case 'layout.pdf':
+      return { name, type: 'application/pdf', bytes: await sheet(laid, paperOf(url)) };
+    case 'layout.svg':
+      return { name, type: 'image/svg+xml', bytes: svg(laid) };
+    case 'layout.dxf':
+      return { name, type: 'image/vnd.dxf', bytes: dxf(laid) };
+  }
+}
+
+function laidTable(id: string): Laid {
+  const db = database();
+  const table = cutTables.get(db, id);
+  const { settings } = readSettings(db);
+  const layer = table.ofKind === 'layer' ? layers.find(db, table.ofId) : undefined;
+  const cloth = table.ofKind === 'cloth' ? cloths.find(db, table.ofId) : undefined;
+  if (!layer && !cloth) throw new NotFoundError(table.ofKind);
+  const material = layer ? layerMaterial(layer) : clothMaterial(cloth!);
+  const own = table.partIds.flatMap((partId) => parts.find(db, partId) ?? []);
+  const { items } = tableList(own, material, table.options, areStarched(db, own), settings.trim);
+  const there = table.options.stockIds.flatMap((stockId) => stock.find(db, stockId) ?? []);
+  const sources = tableSources(table.options, there, material);
+  const known = new Set(items.map((item) => item.id));
+  if (!table.laid.some(({ placements }) => placements.length > 0)) throw new InputError('laid', 'is empty; lay the pieces first');
+  if (table.laid.some(({ placements }) => placements.some((p) => !known.has(p.id))))
+    throw new InputError('laid', 'holds pieces that have changed since; lay them again first');
+  return { table, project: projects.get(db, table.projectId).name, material, items, sources, units: settings.units };
+}
+
+function written(item: CutItem): WrittenPiece {
+  return {
+    name: item.mirrored ? `${item.name}, mirrored` : item.name,
+    outline: item.outline,
+    seam: item.seam,
+    holes: item.holes,
+    grain: item.grain,
+    notches: item.marks,
+    drills: [],
+    count: item.count,
+  };
+}
+
+function faceWords({ material, table }: Laid): string {
+  if (!material.oneSided) return material.kind === 'cloth' ? 'The cloth lies right side up.' : 'Either side may lie up.';
+  return table.options.glueUp
+    ? 'The layer lies glue side up, patterns face up.'
+    : 'The layer lies glue side down, patterns face down: the outlines are mirrored.';
+}
+
+function template(item: CutItem, laid: Laid): Template {
+  const piece = written(item);
+  return {
+    ...piece,
+    material: laid.material.name,
+    words: `Cut ${item.count}${item.mirrored ? ', mirrored' : ''}. ${faceWords(laid)}`,
+  };
+}
+
+function sourceName({ stock: entry, fullWidth }: TableSource, units: LengthSystem): string {
+  if (!entry) return `Roll to buy, ${formatLength(fullWidth, units)} wide`;
+  const kind = { roll: 'Roll', sheet: 'Sheet', leftover: 'Leftover' }[entry.kind];
+  return `${kind} from the cupboard, ${formatSize(entry.width, entry.length, units)}${entry.place ? `, ${entry.place}` : ''}`;
+}
+
+async function list(laid: Laid, paper: Paper): Promise<Uint8Array> {
+  const { table, material, items, sources, units } = laid;
+  const bought = table.laid.find(({ sourceId }) => sourceId === BUY);
+  const buy = bought && lengthToBuy(bought.length, 0, units, table.options.squaring);
+  return cuttingList(
+    {
+      project: laid.project,
+      material: material.name,
+      sources: table.laid.flatMap(({ sourceId, length, placements }) => {
+        const source = sources.find((each) => each.source.id === sourceId);
+        return source
+          ? [`${sourceName(source, units)}: ${placements.length} pieces, ${formatLength(length, units)} of its length.`]
+          : [];
+      }),
+      buy: buy ? `To buy: ${formatLength(buy.buy, units)}, squaring included.` : 'Nothing has to be bought.',
+      face: faceWords(laid),
+      rows: items.map((item) => {
+        const { minX, minY, maxX, maxY } = bounds(item.outline);
+        const grain =
+          item.grain === null
+            ? 'no grain'
+            : item.rotations.some((turn) => turn % 90 !== 0)
+              ? 'on the bias or leaning'
+              : 'along the grain';
+        return {
+          name: item.name,
+          outline: item.outline,
+          holes: item.holes,
+          count: item.count,
+          size: formatSize(maxX - minX, maxY - minY, units),
+          words: `${grain}${item.mirrored ? ', mirrored' : ''}`,
+        };
+      }),
+    },
+    paper,
+  );
+}
+
+/** Marks of a tape along a length, every 10 cm or 4 in. */
+function tapeMarks(length: number, units: LengthSystem): { at: number; words: string }[] {
+  const step = units === 'metric' ? 100 : 101.6;
+  const every = Math.max(1, Math.ceil(length / step / 14));
+  return Array.from({ length: Math.floor(length / step / every) + 1 }, (_, i) => ({
+    at: i * step * every,
+    words: i === 0 ? '0' : formatLength(i * step * every, units),
+  }));
+}
+
+async function sheet(laid: Laid, paper: Paper): Promise<Uint8Array> {
+  const { table, sources, items, units } = laid;
+  return layoutSheet(
+    {
+      title: `${laid.project}: ${laid.material.name}`,
+      words: [faceWords(laid)],
+      sources: table.laid.flatMap(({ sourceId, placements, length }) => {
+        const source = sources.find((each) => each.source.id === sourceId);
+        if (!source) return [];
+        return [
+          {
+            name: `${sourceName(source, units)}, ${formatLength(length, units)} used`,
+            outline: sourceOutline(
+              { ...source, source: { ...source.source, ...(source.source.outline ? {} : { length }) } },
+              length,
+            ),
+            marks: tapeMarks(length, units),
+            placed: placements.map(({ id, copy, flipped, rotation, x, y }) => {
+              const item = items.find((each) => each.id === id)!;
+              return { name: copyName(item, copy), outline: transformed(item.outline, flipped, rotation, x, y) };
+            }),
+          },
+        ];
+      }),
+    },
+    paper,
+  );
+}
+
+function indexOf(items: readonly CutItem[]): Map<string, number> {
+  return new Map(items.map(({ id }, i) => [id, i]));
+}
+
+function svg(laid: Laid): string {
+  const { table, items, sources, units } = laid;
+  const index = indexOf(items);
+  const sheets = table.laid.flatMap(({ sourceId, placements, length }) => {
+    const source = sources.find((each) => each.source.id === sourceId);
+    if (!source) return [];
+    const outline = sourceOutline(source, length);
+    return [
+      {
+        name: sourceName(source, units),
+        outline,
+        placed: placements.map((placement) => ({ index: index.get(placement.id)!, placement })),
+      },
+    ];
+  });
+  return writeSvg(`${laid.project}: ${laid.material.name}`, items.map(written), sheets);
+}
+
+function dxf(laid: Laid): string {
+  const { table, items, sources } = laid;
+  const index = indexOf(items);
+  let top = 0;
+  const placed = table.laid.flatMap(({ sourceId, placements, length }) => {
+    const source = sources.find((each) => each.source.id === sourceId);
+    const shift = top;
+    // One source above the other, so that they do not lie on each other in the file.
+    top += (source?.source.length ?? length) + 100;
+    return placements.map((placement) => ({
+      index: index.get(placement.id)!,
+      placement: { ...placement, y: placement.y + shift },
+    }));
+  });
+  return writeDxf(items.map(written), placed);
+}

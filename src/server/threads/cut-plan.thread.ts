@@ -1,0 +1,5 @@
+import { cutPlan, type CutPlanOptions } from '../../core/cutplan';
+import { answer } from './answer';
+
+/** Lays pieces in a thread, so that the server goes on answering others meanwhile. */
+void answer((options: CutPlanOptions) => cutPlan(options, () => performance.now()));

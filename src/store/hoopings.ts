@@ -1,0 +1,104 @@
+import type { HoopPlace, Place, StitchRole } from '../core/hoop';
+import type { Outline } from '../core/shape';
+import type { Db } from './database';
+import { Table, column, type Kept } from './table';
+
+/** Where the cloth of a hooping comes from, and its shape. mm. */
+export interface GroundFields {
+  outline: Outline;
+  obstacles: Outline[];
+  /** Waste cloth that is basted to its edges for the clamp. */
+  strips: Outline[];
+}
+
+export interface HoopingStack {
+  title: string;
+  layers: { materialId: string; angle: number }[];
+}
+
+/** A stop of the machine. */
+export interface MachineStop {
+  kind: 'colour' | 'break' | 'pause';
+  record: number;
+  at: string;
+}
+
+/** How far the machine has come. */
+export interface HoopingRun {
+  record: number;
+  stitches: number;
+  colour: number;
+  /** Drift that the model expects by now, mm. */
+  drift: number;
+  speed: number;
+  seed: number;
+  stops: MachineStop[];
+  done: boolean;
+  /** Pieces of the set that are finished. */
+  pieces: number;
+}
+
+/** How it came out. */
+export interface HoopingResult {
+  doneOn: string;
+  /** Ids of what was found wrong. */
+  wrong: string[];
+  outcome: 'good' | 'fair' | 'poor';
+  note: string;
+  /** Pull ÷ carried by the model, without what was learnt. */
+  modelShare: number;
+  logId: string;
+  /** Looked at again after the first wash. */
+  washed: { doneOn: string; wrong: string[] } | null;
+}
+
+export interface HoopingFields {
+  name: string;
+  note: string;
+  projectId: string | null;
+  partId: string | null;
+  motifId: string;
+  clothId: string;
+  hoopId: string | null;
+  /** What it is sewn as. */
+  role: StitchRole;
+  ground: GroundFields;
+  stack: HoopingStack | null;
+  floats: boolean;
+  place: Place;
+  hoopPlace: HoopPlace | null;
+  /** How often the motif is sewn, at the same place each time. */
+  count: number;
+  /** Half of them mirrored. */
+  pairs: boolean;
+  /** Ids of preparing steps that are done. */
+  prepared: string[];
+  run: HoopingRun | null;
+  result: HoopingResult | null;
+}
+export type Hooping = HoopingFields & Kept;
+
+export const hoopings = new Table<HoopingFields>('hooping', 'hooping', [
+  column('name'),
+  column('note'),
+  column('projectId'),
+  column('partId'),
+  column('motifId'),
+  column('clothId'),
+  column('hoopId'),
+  column('role'),
+  column('ground', 'json'),
+  column('stack', 'json'),
+  column('floats', 'boolean'),
+  column('place', 'json'),
+  column('hoopPlace', 'json'),
+  column('count'),
+  column('pairs', 'boolean'),
+  column('prepared', 'json'),
+  column('run', 'json'),
+  column('result', 'json'),
+]);
+
+export function hoopingsOfPart(db: Db, partId: string): Hooping[] {
+  return hoopings.list(db, 'part_id = ?', [partId], 'created_at, id');
+}

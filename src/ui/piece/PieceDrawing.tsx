@@ -1,0 +1,291 @@
+import { useId, useRef } from 'react';
+import { MARK_WORDS, type Mark, type OpenPiece } from '../../core/pieces';
+import { bounds, type Outline, type Point } from '../../core/shape';
+import { closedPath, closedPaths, openPath, pointerPlace } from '../svg-path';
+import { useUnits } from '../units-context';
+
+interface Props {
+  piece: OpenPiece;
+  /** Direction of the grain, degrees counter-clockwise from upright. */
+  grain: number;
+  /** Layer outlines drawn on the piece, with their openings. */
+  layer?: Outline[];
+  /** What the layer leaves free is hatched. */
+  hatched?: boolean;
+  /** Tallest the drawing may be, rem. */
+  height?: string;
+  label: string;
+  /** Edge that is worked on. */
+  edge?: number | null;
+  /** Edges can be touched. */
+  onEdge?: ((edge: number) => void) | undefined;
+  /** Places can be touched. */
+  onPlace?: ((place: Point) => void) | undefined;
+  /** Width of each allowance is written beside its edge. */
+  written?: boolean;
+}
+
+/** More edges than this are not written on: it would be a thicket. */
+const MOST_WRITTEN = 10;
+
+/** A piece with its cut line, seam line, fold, grain and marks, drawn to scale, y up. */
+export default function PieceDrawing({
+  piece,
+  grain,
+  layer,
+  hatched = false,
+  height = '15rem',
+  label,
+  edge = null,
+  onEdge,
+  onPlace,
+  written = false,
+}: Props) {
+  const units = useUnits();
+  const svg = useRef<SVGSVGElement>(null);
+  const hatch = `hatch-${useId()}`;
+  const box = bounds(piece.outline);
+  const width = box.maxX - box.minX;
+  const tall = box.maxY - box.minY;
+  const unit = Math.max(width, tall) / 100;
+  const margin = 12 * unit;
+  const [cx, cy] = grainPlace(piece.outline);
+  const reach = Math.min(width, tall) * 0.28;
+  const font = 4.6 * unit;
+  const runs = edgeRuns(piece);
+  const outlines = [piece.outline, ...piece.holes.map(({ outline }) => outline)];
+  return (
+    <svg
+      ref={svg}
+      viewBox={`${box.minX - margin} ${-box.maxY - margin} ${width + 2 * margin} ${tall + 2 * margin}`}
+      style={{ maxHeight: height }}
+      className={`w-full ${onPlace ? 'cursor-crosshair' : ''}`}
+      role="img"
+      aria-label={label}
+      onClick={(event) => {
+        const place = svg.current && pointerPlace(svg.current, event);
+        if (place) onPlace?.(place);
+      }}
+    >
+      {hatched && (
+        <defs>
+          <pattern id={hatch} width={3 * unit} height={3 * unit} patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+            <path d={`M0 0V${3 * unit}`} stroke="var(--ink)" strokeOpacity={0.35} strokeWidth={0.5 * unit} />
+          </pattern>
+        </defs>
+      )}
+      <path
+        d={closedPaths(outlines)}
+        fill={hatched ? `url(#${hatch})` : 'var(--color-base-100)'}
+        fillRule="evenodd"
+        stroke="var(--ink)"
+        strokeWidth={0.9 * unit}
+      />
+      {layer && layer.length > 0 && (
+        <>
+          <path d={closedPaths(layer)} fill="var(--color-base-100)" fillRule="evenodd" />
+          <path
+            d={closedPaths(layer)}
+            fill="var(--chalk)"
+            fillOpacity={0.2}
+            fillRule="evenodd"
+            stroke="var(--chalk)"
+            strokeWidth={0.9 * unit}
+          />
+        </>
+      )}
+      {piece.seam.map((outline, i) => (
+        <path
+          key={i}
+          d={closedPath(outline)}
+          fill="none"
+          stroke="var(--ink)"
+          strokeWidth={0.6 * unit}
+          strokeDasharray={`${2.2 * unit} ${1.6 * unit}`}
+        />
+      ))}
+      {piece.fold && (
+        <path
+          d={openPath(piece.fold)}
+          stroke="var(--pin)"
+          strokeWidth={0.8 * unit}
+          strokeDasharray={`${4 * unit} ${1.5 * unit} ${unit} ${1.5 * unit}`}
+        />
+      )}
+      {runs.map(({ edge: own, points, closed }, k) => (
+        <g key={k}>
+          {own === edge && (
+            <path
+              d={closed ? closedPath(points) : openPath(points)}
+              fill="none"
+              stroke="var(--basting)"
+              strokeWidth={2.4 * unit}
+              strokeLinecap="round"
+            />
+          )}
+          {onEdge && (
+            <path
+              d={closed ? closedPath(points) : openPath(points)}
+              fill="none"
+              stroke="transparent"
+              strokeWidth={7 * unit}
+              className="cursor-pointer"
+              onClick={(event) => {
+                event.stopPropagation();
+                onEdge(own);
+              }}
+            />
+          )}
+        </g>
+      ))}
+      <g transform={`translate(${cx} ${-cy}) rotate(${-grain})`} stroke="var(--ink)" strokeWidth={0.8 * unit} fill="none">
+        <path
+          d={`M0 ${reach}V${-reach}M${-2 * unit} ${-reach + 3 * unit}L0 ${-reach}L${2 * unit} ${-reach + 3 * unit}M${-2 * unit} ${reach - 3 * unit}L0 ${reach}L${2 * unit} ${reach - 3 * unit}`}
+        />
+      </g>
+      {piece.marks.map((mark, i) => (
+        <MarkSign key={i} mark={mark} piece={piece} unit={unit} />
+      ))}
+      {written &&
+        runs.length <= MOST_WRITTEN &&
+        runs.map(({ edge: own, points }, k) => {
+          const { at, turn } = besideEdge(points, 5.2 * unit);
+          return (
+            <text
+              key={k}
+              transform={`translate(${at[0]} ${-at[1]}) rotate(${-turn})`}
+              fontSize={font * 0.86}
+              textAnchor="middle"
+              dominantBaseline="middle"
+              fill="var(--ink)"
+              fontWeight={own === edge ? 700 : 400}
+            >
+              {units.length(allowanceOf(piece, own))}
+            </text>
+          );
+        })}
+      {!written && (
+        <>
+          <text x={(box.minX + box.maxX) / 2} y={-box.minY + margin * 0.62} fontSize={font} textAnchor="middle" fill="var(--ink)">
+            {units.length(width)}
+          </text>
+          <text
+            fontSize={font}
+            textAnchor="middle"
+            fill="var(--ink)"
+            transform={`translate(${box.minX - margin * 0.35} ${-(box.minY + box.maxY) / 2}) rotate(-90)`}
+          >
+            {units.length(tall)}
+          </text>
+        </>
+      )}
+    </svg>
+  );
+}
+
+function allowanceOf(piece: OpenPiece, edge: number): number {
+  const segment = piece.edges.indexOf(edge);
+  return segment >= 0 ? piece.allowances[segment]! : (piece.holes.find((hole) => hole.edge === edge)?.allowance ?? 0);
+}
+
+/** Segments in a row that belong to one edge, and each opening. */
+function edgeRuns(piece: OpenPiece): { edge: number; points: Outline; closed: boolean }[] {
+  const { outline, edges } = piece;
+  const n = outline.length;
+  const first = edges.findIndex((edge, i) => edge !== edges[(i + n - 1) % n]);
+  const holes = piece.holes.map(({ outline: points, edge }) => ({ edge, points, closed: true }));
+  if (first < 0) return [{ edge: edges[0]!, points: outline, closed: true }, ...holes];
+  const runs: { edge: number; points: Outline; closed: boolean }[] = [];
+  for (let k = 0; k < n; k++) {
+    const i = (first + k) % n;
+    const last = runs.at(-1);
+    const next = outline[(i + 1) % n]!;
+    if (last && last.edge === edges[i]) last.points.push(next);
+    else runs.push({ edge: edges[i]!, points: [outline[i]!, next], closed: false });
+  }
+  return [...runs, ...holes];
+}
+
+/** A place outside the middle of an edge, and the way writing runs there, never upside down. */
+function besideEdge(points: Outline, away: number): { at: Point; turn: number } {
+  const lengths = points.slice(1).map((b, i) => Math.hypot(b[0] - points[i]![0], b[1] - points[i]![1]));
+  let rest = lengths.reduce((sum, length) => sum + length, 0) / 2;
+  let i = 0;
+  while (i < lengths.length - 1 && rest > lengths[i]!) rest -= lengths[i++]!;
+  const a = points[i]!;
+  const b = points[i + 1]!;
+  const t = lengths[i]! > 0 ? rest / lengths[i]! : 0;
+  const d: Point = [(b[0] - a[0]) / (lengths[i]! || 1), (b[1] - a[1]) / (lengths[i]! || 1)];
+  const turn = (Math.atan2(d[1], d[0]) * 180) / Math.PI;
+  return {
+    at: [a[0] + t * (b[0] - a[0]) + away * d[1], a[1] + t * (b[1] - a[1]) - away * d[0]],
+    turn: turn > 90.5 ? turn - 180 : turn < -89.5 ? turn + 180 : turn,
+  };
+}
+
+/** Where the grain arrow stands: the middle of the widest stretch through the middle of the piece. */
+function grainPlace(outline: Outline): Point {
+  const { minX, minY, maxX, maxY } = bounds(outline);
+  let best: Point = [(minX + maxX) / 2, (minY + maxY) / 2];
+  let widest = 0;
+  for (const share of [0.5, 0.4, 0.6]) {
+    const y = minY + share * (maxY - minY);
+    const crossings: number[] = [];
+    outline.forEach((a, i) => {
+      const b = outline[(i + 1) % outline.length]!;
+      if (a[1] <= y !== b[1] <= y) crossings.push(a[0] + ((y - a[1]) / (b[1] - a[1])) * (b[0] - a[0]));
+    });
+    crossings.sort((p, q) => p - q);
+    for (let k = 0; k + 1 < crossings.length; k += 2) {
+      const width = crossings[k + 1]! - crossings[k]!;
+      if (width <= widest * 1.05) continue;
+      widest = width;
+      best = [(crossings[k]! + crossings[k + 1]!) / 2, y];
+    }
+  }
+  return best;
+}
+
+/** A notch stands inward from the nearest edge; anything else is a small cross with its letters. */
+function MarkSign({ mark, piece, unit }: { mark: Mark; piece: OpenPiece; unit: number }) {
+  const [x, y] = mark.at;
+  if (mark.kind === 'notch') {
+    const [ux, uy] = inwardAt(piece.outline, mark.at);
+    return <path d={`M${x} ${-y}L${x + 5 * unit * ux} ${-(y + 5 * unit * uy)}`} stroke="var(--ink)" strokeWidth={1.2 * unit} />;
+  }
+  const letters = { drill: '', 'centre-front': 'CF', 'centre-back': 'CB', side: 'S', buttonhole: '' }[mark.kind];
+  return (
+    <g stroke="var(--ink)" strokeWidth={0.8 * unit}>
+      <title>{MARK_WORDS[mark.kind]}</title>
+      {mark.kind === 'buttonhole' ? (
+        <path
+          d={`M${x - 3 * unit} ${-y}h${6 * unit}M${x - 3 * unit} ${-y - unit}v${2 * unit}M${x + 3 * unit} ${-y - unit}v${2 * unit}`}
+        />
+      ) : (
+        <path d={`M${x - 2 * unit} ${-y}h${4 * unit}M${x} ${-y - 2 * unit}v${4 * unit}`} />
+      )}
+      {letters && (
+        <text x={x + 2.6 * unit} y={-y - 1.4 * unit} fontSize={4 * unit} fill="var(--ink)" stroke="none">
+          {letters}
+        </text>
+      )}
+    </g>
+  );
+}
+
+/** Unit vector into the piece from the segment nearest to a place. */
+function inwardAt(outline: Outline, [x, y]: Point): Point {
+  let least = Infinity;
+  let inward: Point = [0, -1];
+  outline.forEach((a, i) => {
+    const b = outline[(i + 1) % outline.length]!;
+    const [dx, dy] = [b[0] - a[0], b[1] - a[1]];
+    const t = Math.max(0, Math.min(1, ((x - a[0]) * dx + (y - a[1]) * dy) / (dx * dx + dy * dy || 1)));
+    const away = Math.hypot(x - a[0] - t * dx, y - a[1] - t * dy);
+    if (away >= least) return;
+    least = away;
+    const length = Math.hypot(dx, dy) || 1;
+    inward = [-dy / length, dx / length];
+  });
+  return inward;
+}

@@ -1,0 +1,350 @@
+import { PencilRuler, X } from 'lucide-react';
+import { useId, useState } from 'react';
+import { CUTS, CUT_WORDS, type Cut } from '../../core/choose';
+import { MARK_KINDS, MARK_WORDS, pieceSize, type MarkKind } from '../../core/pieces';
+import { asDrawn, edgeNames, shapeKind, SHAPE_KINDS, type DrawnShape, type PieceShape, type Point } from '../../core/shape';
+import Field from '../Field';
+import { CheckField, SelectField } from '../form-fields';
+import LengthField from '../LengthField';
+import OutlineEditor from '../outline-editor/OutlineEditor';
+import { counted } from '../text';
+import { useUnits } from '../units-context';
+import PieceDrawing from './PieceDrawing';
+import { tryOpen, withKind, withShape, type PieceDraft } from './piece-draft';
+
+interface Props {
+  draft: PieceDraft;
+  onChange: (draft: PieceDraft) => void;
+  /** Errors by field path, as the server names them. */
+  errors: Record<string, string>;
+  onFault: (field: string, faulty: boolean) => void;
+}
+
+const CORNER_WORDS = ['bottom left', 'bottom right', 'top right', 'top left'] as const;
+/** With more edges than this, only the one that was touched gets a field. */
+const MOST_FIELDS = 6;
+
+/** Name, shape, how many, seam allowances, fold, grain and marks of a piece, with a drawing that can be touched. */
+export default function PieceForm({ draft, onChange, errors, onFault }: Props) {
+  const id = useId();
+  const units = useUnits();
+  const { shape } = draft;
+  const [edge, setEdge] = useState<number | null>(null);
+  const [marking, setMarking] = useState<MarkKind | 'none'>('none');
+  const [drawing, setDrawing] = useState<DrawnShape>();
+  const set = (change: Partial<PieceDraft>) => onChange({ ...draft, ...change });
+  const setMeasure = (field: string, value: unknown) => set({ shape: { ...shape, [field]: value } as PieceShape });
+  const opened = tryOpen(draft);
+  const error = (field: string) =>
+    (opened.field === field ? opened.message : undefined) ?? errors[field] ?? errors[`shape.${field}`];
+  const names = edgeNames(shape);
+  const setAllowance = (which: number, mm: number) =>
+    set({ allowances: draft.allowances.map((was, i) => (i === which ? mm : was)) });
+  const allSame = draft.allowances.every((mm, i) => i === draft.fold || mm === draft.allowances[draft.fold === 0 ? 1 : 0]);
+  const capital = (word: string) => word.charAt(0).toUpperCase() + word.slice(1);
+  const fields = names.length <= MOST_FIELDS ? names.map((_, i) => i) : edge === null ? [] : [edge];
+  return (
+    <div className="grid gap-6 lg:grid-cols-[1fr_minmax(18rem,26rem)]">
+      <div className="space-y-5">
+        <div className="grid gap-4 sm:grid-cols-[1fr_7rem]">
+          <Field label="Name of the piece" id={`${id}-name`} error={errors['name']}>
+            <input
+              id={`${id}-name`}
+              className={`input ${errors['name'] ? 'input-error' : ''}`}
+              value={draft.name}
+              maxLength={120}
+              placeholder="Left front, outer collar …"
+              onChange={(e) => set({ name: e.target.value })}
+            />
+          </Field>
+          <Field label="How many" id={`${id}-count`} error={errors['count']}>
+            <input
+              id={`${id}-count`}
+              className="input"
+              type="number"
+              min={1}
+              max={1000}
+              value={draft.count}
+              onChange={(e) => set({ count: Number(e.target.value) })}
+            />
+          </Field>
+        </div>
+        <div className="flex flex-wrap gap-x-6">
+          <CheckField label="Half of them mirrored (left and right)" checked={draft.pairs} onChange={(pairs) => set({ pairs })} />
+          <CheckField label="One way up (print or nap)" checked={draft.oneWay} onChange={(oneWay) => set({ oneWay })} />
+        </div>
+        <div className="grid gap-4 sm:grid-cols-[1fr_auto] sm:items-end">
+          <SelectField
+            label="Shape"
+            value={shape.kind}
+            options={SHAPE_KINDS.map(({ kind, words }) => [kind, words] as const)}
+            onChange={(kind) => {
+              setEdge(null);
+              if (kind === 'drawn') {
+                const { shape: drawn, sources } = asDrawn(shape);
+                onChange(withShape(draft, drawn, sources));
+              } else onChange(withKind(draft, kind));
+            }}
+          />
+          <button
+            type="button"
+            className="btn"
+            onClick={() => setDrawing(asDrawn(shape).shape)}
+            disabled={opened.piece === undefined && shape.kind !== 'drawn'}
+          >
+            <PencilRuler size={18} aria-hidden="true" /> {shape.kind === 'drawn' ? 'Change the outline' : 'Draw it yourself'}
+          </button>
+        </div>
+        {shape.kind === 'drawn' ? (
+          <p className="quiet">
+            {counted(shape.edges.length, 'edge')}
+            {shape.holes?.length ? `, ${counted(shape.holes.length, 'opening')}` : ''}.
+          </p>
+        ) : (
+          <div className="grid grid-cols-2 gap-4 sm:grid-cols-3">
+            {(shapeKind(shape.kind).measures as readonly { field: string; words: string; min: number; unit?: '°' }[]).map(
+              ({ field, words, min, unit }) =>
+                unit ? (
+                  <Field key={field} label={`${words} (°)`} id={`${id}-${field}`} error={error(field)}>
+                    <input
+                      id={`${id}-${field}`}
+                      className="input"
+                      type="number"
+                      min={min}
+                      value={(shape as unknown as Record<string, number>)[field]}
+                      onChange={(e) => setMeasure(field, Number(e.target.value))}
+                    />
+                  </Field>
+                ) : (
+                  <LengthField
+                    key={field}
+                    label={words}
+                    value={(shape as unknown as Record<string, number>)[field]!}
+                    min={min}
+                    error={error(field)}
+                    onChange={(mm) => setMeasure(field, mm)}
+                    onFault={(f) => onFault(field, f)}
+                  />
+                ),
+            )}
+          </div>
+        )}
+        {(shape.kind === 'rounded' || shape.kind === 'angled') && (
+          <fieldset>
+            <legend className="mb-1 font-semibold">Which corners</legend>
+            <div className="flex flex-wrap gap-x-5">
+              {CORNER_WORDS.map((word, i) => (
+                <CheckField
+                  key={word}
+                  label={word}
+                  checked={shape.corners[i]!}
+                  onChange={(on) =>
+                    setMeasure(
+                      'corners',
+                      shape.corners.map((was, k) => (k === i ? on : was)),
+                    )
+                  }
+                />
+              ))}
+            </div>
+          </fieldset>
+        )}
+        <fieldset>
+          <legend className="mb-1 font-semibold">Seam allowances</legend>
+          <div className="join mb-3 flex-wrap">
+            {(['cut', 'sew'] as const).map((line) => (
+              <input
+                key={line}
+                type="radio"
+                name={`${id}-line`}
+                className="btn join-item"
+                aria-label={line === 'cut' ? 'are in the shape' : 'are added to it'}
+                checked={draft.line === line}
+                onChange={() => set({ line })}
+              />
+            ))}
+          </div>
+          <div className="grid grid-cols-2 gap-4 sm:grid-cols-3">
+            {names.length > 1 && (
+              <LengthField
+                label="All edges"
+                value={draft.allowances[draft.fold === 0 ? 1 : 0] ?? 0}
+                hint={allSame ? undefined : 'now they differ'}
+                onChange={(mm) => set({ allowances: draft.allowances.map((was, i) => (i === draft.fold ? was : mm)) })}
+                onFault={(f) => onFault('allowance-all', f)}
+              />
+            )}
+            {fields.map((i) => (
+              <LengthField
+                key={`${shape.kind}-${i}`}
+                label={`${capital(names[i]!)}${draft.fold === i ? ' (fold)' : ''}`}
+                value={draft.allowances[i] ?? 0}
+                error={error(`allowances[${i}]`)}
+                onChange={(mm) => setAllowance(i, mm)}
+                onFault={(f) => onFault(`allowance-${i}`, f)}
+              />
+            ))}
+          </div>
+          {names.length > MOST_FIELDS && edge === null && (
+            <p className="quiet mt-2 text-[0.95rem]">Touch an edge in the drawing to give it an allowance of its own.</p>
+          )}
+        </fieldset>
+        <div className="grid gap-4 sm:grid-cols-3">
+          <Field label="On the fold" id={`${id}-fold`} error={error('fold')}>
+            <select
+              id={`${id}-fold`}
+              className="select"
+              value={draft.fold ?? 'none'}
+              onChange={(e) => {
+                const fold = e.target.value === 'none' ? null : Number(e.target.value);
+                set({ fold, allowances: draft.allowances.map((was, k) => (k === fold ? 0 : was)) });
+              }}
+            >
+              <option value="none">not on a fold</option>
+              {names.map((word, i) => (
+                <option key={word} value={i}>
+                  {word}
+                </option>
+              ))}
+            </select>
+          </Field>
+          <Field label="Cut" id={`${id}-cut`}>
+            <select id={`${id}-cut`} className="select" value={draft.cut} onChange={(e) => set({ cut: e.target.value as Cut })}>
+              {CUTS.map((cut) => (
+                <option key={cut} value={cut}>
+                  {CUT_WORDS[cut]}
+                </option>
+              ))}
+            </select>
+          </Field>
+          <Field label="Grain line leans (°)" id={`${id}-grain`} error={error('grain')}>
+            <input
+              id={`${id}-grain`}
+              className="input"
+              type="number"
+              min={-180}
+              max={180}
+              value={draft.grain}
+              onChange={(e) => set({ grain: Math.max(-180, Math.min(180, Number(e.target.value))) })}
+            />
+          </Field>
+        </div>
+        <fieldset>
+          <legend className="mb-1 font-semibold">Marks</legend>
+          <div className="flex flex-wrap items-center gap-2">
+            <select
+              aria-label="Mark to put on the piece"
+              className="select w-auto"
+              value={marking}
+              onChange={(e) => setMarking(e.target.value as MarkKind | 'none')}
+            >
+              <option value="none">put a mark …</option>
+              {MARK_KINDS.map((kind) => (
+                <option key={kind} value={kind}>
+                  {MARK_WORDS[kind]}
+                </option>
+              ))}
+            </select>
+            {marking !== 'none' && <span className="font-semibold text-primary">Touch its place in the drawing.</span>}
+          </div>
+          {draft.marks.length > 0 && (
+            <ul className="mt-2 flex flex-wrap gap-2">
+              {draft.marks.map(({ kind, at }, i) => (
+                <li key={i} className="flex items-center rounded-field border border-base-300 bg-base-100 pl-3">
+                  {capital(MARK_WORDS[kind])}, {units.length(Math.abs(at[0]))} {at[0] < 0 ? 'left' : 'right'},{' '}
+                  {units.length(Math.abs(at[1]))} {at[1] < 0 ? 'down' : 'up'}
+                  <button
+                    type="button"
+                    className="btn btn-ghost btn-icon"
+                    aria-label={`Take off the mark ${MARK_WORDS[kind]} ${i + 1}`}
+                    onClick={() => set({ marks: draft.marks.filter((_, k) => k !== i) })}
+                  >
+                    <X size={18} aria-hidden="true" />
+                  </button>
+                </li>
+              ))}
+            </ul>
+          )}
+        </fieldset>
+      </div>
+      <div className="sheet h-fit p-4 lg:sticky lg:top-4">
+        {opened.piece ? (
+          <PieceDrawing
+            piece={opened.piece}
+            grain={grainAngle(draft)}
+            height="24rem"
+            label={`The piece ${draft.name || 'without a name yet'}, cut line and seam line`}
+            edge={edge}
+            onEdge={marking === 'none' ? setEdge : undefined}
+            onPlace={
+              marking === 'none'
+                ? undefined
+                : (place) => {
+                    const kind = marking;
+                    const at: Point = kind === 'notch' ? onOutline(opened.piece!.outline, place) : place;
+                    set({ marks: [...draft.marks, { kind, at: [Math.round(at[0] * 10) / 10, Math.round(at[1] * 10) / 10] }] });
+                    setMarking('none');
+                  }
+            }
+            written
+          />
+        ) : (
+          <p className="font-semibold text-error">
+            The piece cannot be drawn yet: {opened.field} {opened.message}.
+          </p>
+        )}
+        <p className="quiet mt-2 text-[0.92rem]">
+          Full line: cut. Dashed: seam. Arrow: grain{draft.fold !== null ? '. Dash-dot: the fold; shown opened out' : ''}. Touch
+          an edge
+          {edge !== null && names[edge] ? `; ${names[edge]} is chosen` : ' to choose it'}.
+        </p>
+        {opened.piece && (
+          <p className="mt-1 font-semibold">
+            {units.size(pieceSize(opened.piece).width, pieceSize(opened.piece).height)} as it is cut
+          </p>
+        )}
+      </div>
+      {drawing && (
+        <OutlineEditor
+          shape={drawing}
+          name={draft.name || 'the piece'}
+          onDone={(changed, sources) => {
+            const before = asDrawn(shape).sources;
+            setEdge(null);
+            onChange(
+              withShape(
+                draft,
+                changed,
+                sources.map((i) => before[i] ?? i),
+              ),
+            );
+          }}
+          onClose={() => setDrawing(undefined)}
+        />
+      )}
+    </div>
+  );
+}
+
+/** Direction of the grain arrow: the grain line, turned as the piece is cut. */
+export function grainAngle({ cut, grain }: Pick<PieceDraft, 'cut' | 'grain'>): number {
+  return grain + (cut === 'cross' ? 90 : cut === 'bias' ? 45 : 0);
+}
+
+/** The nearest place on an outline. */
+function onOutline(outline: readonly Point[], [x, y]: Point): Point {
+  let least = Infinity;
+  let best: Point = [x, y];
+  outline.forEach((a, i) => {
+    const b = outline[(i + 1) % outline.length]!;
+    const [dx, dy] = [b[0] - a[0], b[1] - a[1]];
+    const t = Math.max(0, Math.min(1, ((x - a[0]) * dx + (y - a[1]) * dy) / (dx * dx + dy * dy || 1)));
+    const at: Point = [a[0] + t * dx, a[1] + t * dy];
+    const away = Math.hypot(x - at[0], y - at[1]);
+    if (away < least) {
+      least = away;
+      best = at;
+    }
+  });
+  return best;
+}

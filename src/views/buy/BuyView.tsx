@@ -1,0 +1,176 @@
+import { Printer } from 'lucide-react';
+import { useEffect, useMemo, useState } from 'react';
+import { formatMoney } from '../../core/units';
+import { CheckField } from '../../ui/form-fields';
+import { GivenUp, LayoutRunner } from '../../ui/layout-runner';
+import { counted } from '../../ui/text';
+import { UnitsProvider, useUnits } from '../../ui/units-context';
+import type { Settings } from '../../store/settings';
+import { shoppingLine, shoppingQuestion, type Line, type Need } from './shopping';
+
+interface Props {
+  projects: { id: string; name: string }[];
+  needs: Need[];
+  settings: Settings;
+  /** Only this project at first. */
+  startProject: string | null;
+}
+
+/** What has to be bought for one project or several, after what the cupboard covers. */
+export default function BuyView(props: Props) {
+  return (
+    <UnitsProvider value={props.settings.units}>
+      <Shopping {...props} />
+    </UnitsProvider>
+  );
+}
+
+function Shopping({ projects, needs, settings, startProject }: Props) {
+  const units = useUnits();
+  const [chosen, setChosen] = useState<Set<string>>(
+    () => new Set(startProject === null ? projects.map(({ id }) => id) : [startProject]),
+  );
+  const [lines, setLines] = useState<Line[]>([]);
+  const [busy, setBusy] = useState(false);
+  const [error, setError] = useState<string>();
+  const asked = useMemo(
+    () =>
+      needs
+        .map((need) => ({ ...need, parts: need.parts.filter(({ projectId }) => chosen.has(projectId)) }))
+        .filter(({ parts }) => parts.length > 0),
+    [needs, chosen],
+  );
+  useEffect(() => {
+    const runner = new LayoutRunner();
+    setLines([]);
+    setError(undefined);
+    setBusy(true);
+    const work = async () => {
+      for (const need of asked) {
+        const { question } = shoppingQuestion(need, settings.trim);
+        const plan = question && (await runner.lay(question));
+        const line = shoppingLine(need, plan, settings.trim, settings.units);
+        if (line.pieces > 0 || line.tape > 0) setLines((all) => [...all, line]);
+      }
+      setBusy(false);
+    };
+    work().catch((problem: Error) => {
+      if (problem instanceof GivenUp) return;
+      setError(problem.message);
+      setBusy(false);
+    });
+    return () => runner.close();
+  }, [asked, settings]);
+
+  const sum = lines.reduce((all, { cost }) => all + cost, 0);
+  const buying = lines.filter(({ buy }) => buy > 0);
+  return (
+    <>
+      <div className="flex flex-wrap items-center justify-between gap-3">
+        <h1 className="text-2xl font-bold">What to buy</h1>
+        <button type="button" className="btn no-print" disabled={busy} onClick={() => print()}>
+          <Printer size={18} aria-hidden="true" /> Print
+        </button>
+      </div>
+      {projects.length === 0 ? (
+        <div className="sheet mt-4 max-w-2xl p-6">
+          <h2 className="chalk-heading">Nothing has to be cut</h2>
+          <p className="mt-1">Once a project has parts with layers, what they need is counted here.</p>
+          <a className="btn btn-primary mt-4" href="/projects">
+            To the projects
+          </a>
+        </div>
+      ) : (
+        <div className="mt-4 grid items-start gap-5 lg:grid-cols-[19rem_1fr]">
+          <fieldset className="sheet no-print p-4">
+            <legend className="sr-only">Projects</legend>
+            <h2 className="chalk-heading">For</h2>
+            {projects.map(({ id, name }) => (
+              <CheckField
+                key={id}
+                label={name}
+                checked={chosen.has(id)}
+                onChange={(on) =>
+                  setChosen((was) => {
+                    const next = new Set(was);
+                    if (on) next.add(id);
+                    else next.delete(id);
+                    return next;
+                  })
+                }
+              />
+            ))}
+          </fieldset>
+          <div className="min-w-0 space-y-4">
+            {error && (
+              <p role="alert" className="alert alert-error">
+                {error}
+              </p>
+            )}
+            <p role="status" className="text-lg">
+              {busy
+                ? `Laying out ${lines.length + 1} of ${asked.length} …`
+                : buying.length === 0
+                  ? 'The cupboard covers everything.'
+                  : `${counted(buying.length, 'thing')} to buy, about ${formatMoney(sum, settings.currency)} in all${lines.some(({ buy, cost }) => buy > 0 && cost === 0) ? ', without those that have no price' : ''}.`}
+            </p>
+            {lines.length > 0 && (
+              <div className="overflow-x-auto">
+                <table className="table text-base">
+                  <thead>
+                    <tr className="border-base-300 text-base text-base-content">
+                      <th scope="col">Of</th>
+                      <th scope="col">Buy</th>
+                      <th scope="col">About</th>
+                      <th scope="col">From the cupboard</th>
+                      <th scope="col">Left on rolls</th>
+                    </tr>
+                  </thead>
+                  <tbody>
+                    {lines.map((line) => (
+                      <LineRow key={`${line.material.kind}-${line.material.id}`} line={line} currency={settings.currency} />
+                    ))}
+                  </tbody>
+                </table>
+              </div>
+            )}
+            <p className="quiet text-[0.95rem]">
+              Laid out quickly, all pieces of one material together, leftovers first; squaring and shrinking are in it, rounded up
+              as shops cut by {units.system === 'metric' ? '10 cm' : '⅛ yd'}. A cutting table may find a shorter layout.
+            </p>
+          </div>
+        </div>
+      )}
+    </>
+  );
+}
+
+function LineRow({ line, currency }: { line: Line; currency: string }) {
+  const units = useUnits();
+  const { material, pieces, covered, misfits, tape, buy, cost, remains } = line;
+  return (
+    <tr className="border-base-300">
+      <th scope="row" className="font-semibold">
+        {material.name}
+        {misfits > 0 && (
+          <span className="block text-error">
+            {counted(misfits, 'piece')} {misfits === 1 ? 'fits' : 'fit'} on no roll {units.length(material.rollWidth)} wide
+          </span>
+        )}
+      </th>
+      <td className="whitespace-nowrap">
+        {buy > 0 ? (
+          <>
+            <strong>{units.length(buy)}</strong>
+            <span className="quiet block">{tape > 0 ? 'tape' : `${units.length(material.rollWidth)} wide`}</span>
+          </>
+        ) : (
+          'nothing'
+        )}
+      </td>
+      <td>{cost > 0 ? formatMoney(cost, currency) : buy > 0 ? 'no price' : ''}</td>
+      <td>{tape > 0 ? '' : `${covered} of ${counted(pieces, 'piece')}`}</td>
+      <td>{remains > 0 ? units.length(remains) : ''}</td>
+    </tr>
+  );
+}

@@ -1,0 +1,94 @@
+import {
+  BUY,
+  cutPieces,
+  tableList,
+  tableSources,
+  usualOptions,
+  type KeptPart,
+  type StockEntry,
+  type TableMaterial,
+} from '../../core/cutlist';
+import { lengthToBuy, type TablePlan, type TablePlanOptions } from '../../core/cutplan';
+import type { LengthSystem } from '../../core/units';
+
+/** A part with the project it belongs to. */
+export type WaitingPart = KeptPart & { projectId: string; cutDone: boolean };
+
+/** A material that something still has to be cut from. */
+export interface Need {
+  material: TableMaterial;
+  parts: WaitingPart[];
+  stock: StockEntry[];
+  /** Some of the parts are soaked in starch before they are sewn, which shrinks them. */
+  starched: boolean;
+}
+
+/** What one material comes to. */
+export interface Line {
+  material: TableMaterial;
+  /** Pieces in all, those that the cupboard covers, those that fit nowhere. */
+  pieces: number;
+  covered: number;
+  misfits: number;
+  /** Running length of a tape, mm; 0 for anything else. */
+  tape: number;
+  /** Length to buy at the roll's width, mm; 0 when nothing has to be bought. */
+  buy: number;
+  /** Minor units; 0 when nobody wrote the price down. */
+  cost: number;
+  /** What is left on rolls from the cupboard afterwards, mm. */
+  remains: number;
+}
+
+/** Shrinkage that is bought for when a layer has to be shrunk before use. */
+const PRE_SHRINK = 0.03;
+/** Time for the layout of one material, s: the figure is rounded up to what shops cut anyway. */
+const SECONDS = 0.4;
+/** A tape is sold by the metre, without squaring. */
+const TAPE_SHRINK = 0;
+
+/** The layout that has to be found for a material; undefined where none is needed. */
+export function shoppingQuestion({ material, parts, stock, starched }: Need, trim: number) {
+  const options = usualOptions(material, stock);
+  const list = tableList(parts, material, options, starched, trim);
+  const sources = tableSources(options, stock, material);
+  const question: TablePlanOptions | undefined =
+    list.items.length === 0
+      ? undefined
+      : {
+          sources: sources.map(({ source }) => source),
+          pieces: cutPieces(list.items),
+          gap: options.gap,
+          seconds: SECONDS,
+          seed: 1,
+        };
+  return { list, sources, options, question };
+}
+
+/** What a layout comes to, as a line of the shopping list. */
+export function shoppingLine(need: Need, plan: TablePlan | undefined, trim: number, units: LengthSystem): Line {
+  const { material, stock } = need;
+  const { list, options } = shoppingQuestion(need, trim);
+  const shrink = material.preShrink ? PRE_SHRINK : 0;
+  const bought = plan?.laid.find(({ sourceId }) => sourceId === BUY);
+  const buy =
+    list.tape > 0
+      ? lengthToBuy(list.tape, shrink || TAPE_SHRINK, units, 0).buy
+      : lengthToBuy(bought?.length ?? 0, shrink, units, options.squaring).buy;
+  const rolls = stock.filter(({ kind }) => kind === 'roll');
+  const remains = rolls.reduce((sum, { id, length }) => {
+    const used = plan?.laid.find(({ sourceId }) => sourceId === id)?.length ?? 0;
+    return sum + Math.max(0, length - (used > 0 ? used + options.squaring : 0));
+  }, 0);
+  return {
+    material,
+    pieces: list.items.reduce((sum, { count }) => sum + count, 0),
+    covered:
+      plan?.laid.filter(({ sourceId }) => sourceId !== BUY).reduce((sum, { placements }) => sum + placements.length, 0) ?? 0,
+    misfits: plan?.unplaced.length ?? 0,
+    tape: list.tape,
+    buy,
+    cost: Math.round((buy / 1000) * material.pricePerMetre),
+    remains,
+  };
+}

@@ -1,0 +1,47 @@
+import { FlipHorizontal2, Lock, LockOpen, RotateCw } from 'lucide-react';
+import { copyName, type CutItem } from '../../core/cutlist';
+import type { Trouble } from '../../core/cutplan';
+import type { InHand } from './table-state';
+
+interface Props {
+  inHand: InHand;
+  item: CutItem;
+  locked: boolean;
+  trouble: Trouble | undefined;
+  onTurn: () => void;
+  onFlip: () => void;
+  onLock: () => void;
+}
+
+/** What can be done with the piece in the hand. */
+export default function InHandPanel({ inHand, item, locked, trouble, onTurn, onFlip, onLock }: Props) {
+  return (
+    <section className="sheet flex flex-wrap items-center gap-3 p-3" aria-label="Piece in the hand">
+      <h2 className="chalk-heading mr-auto">
+        {copyName(item, inHand.copy)}
+        {item.mirrored ? ', pattern face down' : ''}
+      </h2>
+      <button type="button" className="btn" disabled={locked || item.rotations.length < 2} onClick={onTurn}>
+        <RotateCw size={18} aria-hidden="true" /> Turn
+      </button>
+      {item.flip && (
+        <button type="button" className="btn" disabled={locked} onClick={onFlip}>
+          <FlipHorizontal2 size={18} aria-hidden="true" /> Flip
+        </button>
+      )}
+      <button type="button" className="btn" aria-pressed={locked} onClick={onLock}>
+        {locked ? <LockOpen size={18} aria-hidden="true" /> : <Lock size={18} aria-hidden="true" />}
+        {locked ? 'Let it move again' : 'Lock it here'}
+      </button>
+      <p className={`w-full text-[0.95rem] ${trouble ? 'font-semibold text-error' : 'quiet'}`}>
+        {trouble
+          ? trouble.outside
+            ? 'Part of it lies beside the cloth.'
+            : 'It lies on another piece.'
+          : locked
+            ? 'It stays here when the others are laid again.'
+            : 'Drag it, or move it with the arrow keys: 1 mm, with Shift 10 mm. R turns, F flips, K locks.'}
+      </p>
+    </section>
+  );
+}

@@ -1,0 +1,100 @@
+import { useMemo } from 'react';
+import { BUY, type CutItem, type TableMaterial, type TableOptions, type TableSource } from '../../core/cutlist';
+import { largestLeftover, lengthToBuy, type Laid } from '../../core/cutplan';
+import { intersection, polygonArea, regionArea, transformed, type Outline } from '../../core/shape';
+import { formatMoney } from '../../core/units';
+import { counted } from '../../ui/text';
+import { useUnits } from '../../ui/units-context';
+import type { Settings } from '../../store/settings';
+
+interface Props {
+  material: TableMaterial;
+  options: TableOptions;
+  sources: readonly TableSource[];
+  laid: readonly Laid[];
+  items: readonly CutItem[];
+  wanted: number;
+  settings: Settings;
+}
+
+/** Shrinkage that is bought for when a layer has to be shrunk before use. */
+const PRE_SHRINK = 0.03;
+
+/** What the layout comes to: what is used, wasted, left over, and what has to be bought. */
+export default function Outcome({ material, options, sources, laid, items, wanted, settings }: Props) {
+  const units = useUnits();
+  const placed = laid.reduce((sum, { placements }) => sum + placements.length, 0);
+  const figures = useMemo(() => {
+    const areas = new Map(items.map(({ id, outline }) => [id, polygonArea(outline)]));
+    let used = 0;
+    let pieces = 0;
+    let left: { width: number; height: number } = { width: 0, height: 0 };
+    for (const each of laid) {
+      const own = sources.find(({ source }) => source.id === each.sourceId);
+      if (!own) continue;
+      const cutOff: Outline = [
+        [0, 0],
+        [own.source.width, 0],
+        [own.source.width, each.length],
+        [0, each.length],
+      ];
+      used += own.source.outline ? regionArea(intersection([own.source.outline], [cutOff])) : polygonArea(cutOff);
+      pieces += each.placements.reduce((sum, { id }) => sum + (areas.get(id) ?? 0), 0);
+      if (own.source.outline) continue;
+      const there = each.placements.flatMap(({ id, flipped, rotation, x, y }) => {
+        const item = items.find((candidate) => candidate.id === id);
+        return item ? [transformed(item.outline, flipped, rotation, x, y)] : [];
+      });
+      const free = largestLeftover(there, own.source.width, each.length);
+      if (free.width * free.height > left.width * left.height) left = free;
+    }
+    return { used, pieces, left };
+  }, [laid, sources, items]);
+  const bought = laid.find(({ sourceId }) => sourceId === BUY);
+  const shrink = material.preShrink ? PRE_SHRINK : 0;
+  const buy = lengthToBuy(bought?.length ?? 0, shrink, settings.units, options.squaring);
+  const width = sources.find(({ source }) => source.id === BUY)?.fullWidth ?? 0;
+  const waste = figures.used > 0 ? 1 - figures.pieces / figures.used : 0;
+  return (
+    <section className="sheet grid gap-x-6 gap-y-3 p-4 sm:grid-cols-3" aria-label="What it comes to">
+      <div>
+        <h2 className="chalk-heading">Laid</h2>
+        <p className={`text-lg ${placed < wanted ? 'font-semibold text-error' : ''}`}>
+          {placed < wanted
+            ? `${placed} of ${counted(wanted, 'piece')}`
+            : wanted === 1
+              ? 'the one piece'
+              : `all ${counted(wanted, 'piece')}`}
+        </p>
+        {placed < wanted && <p className="text-[0.95rem]">The rest finds no room. Take a wider roll, or let pieces be joined.</p>}
+      </div>
+      <div>
+        <h2 className="chalk-heading">{bought ? 'To buy' : 'Nothing to buy'}</h2>
+        {bought ? (
+          <p className="text-lg">
+            <strong>{units.length(buy.buy)}</strong> of {units.length(width)} wide
+            {material.pricePerMetre > 0 &&
+              `, about ${formatMoney(Math.round((buy.buy / 1000) * material.pricePerMetre), settings.currency)}`}
+          </p>
+        ) : (
+          <p>{placed > 0 ? 'The cupboard covers it.' : ''}</p>
+        )}
+        {bought && (
+          <p className="quiet text-[0.95rem]">
+            {units.length(buy.needed)} laid{shrink > 0 ? ', 3 % for shrinking' : ''}, {units.length(options.squaring)} to square
+            the end, rounded up as shops cut.
+          </p>
+        )}
+      </div>
+      <div>
+        <h2 className="chalk-heading">Between the pieces</h2>
+        <p className="text-lg">{Math.round(100 * waste)} % of what is cut off</p>
+        {figures.left.width > 40 && figures.left.height > 40 && (
+          <p className="quiet text-[0.95rem]">
+            The largest free rectangle is {units.size(figures.left.width, figures.left.height)}.
+          </p>
+        )}
+      </div>
+    </section>
+  );
+}

@@ -1,0 +1,379 @@
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { toast } from 'sonner';
+import {
+  fingerprint,
+  tableList,
+  tableSources,
+  usualOptions,
+  type TableMaterial,
+  type TableOptions,
+  type TableSource,
+} from '../../core/cutlist';
+import type { Laid, TablePlan } from '../../core/cutplan';
+import { call } from '../../ui/api';
+import StaleDialog from '../../ui/StaleDialog';
+import { counted, readableDate } from '../../ui/text';
+import { UnitsProvider } from '../../ui/units-context';
+import { useHistory } from '../../ui/use-history';
+import { useKept } from '../../ui/use-kept';
+import { useLayoutWorker } from '../../ui/use-layout-worker';
+import type { CutTable } from '../../store/cut-tables';
+import type { Part } from '../../store/parts';
+import type { Settings } from '../../store/settings';
+import type { Stock } from '../../store/stock';
+import DoneDialog from './DoneDialog';
+import FilesMenu from './FilesMenu';
+import InHandPanel from './InHandPanel';
+import { DoneNotice, ListNotices } from './Notices';
+import OptionsPanel from './OptionsPanel';
+import Outcome from './Outcome';
+import { sourceWords } from './source-words';
+import { changed, lockKey, outlinesOf, search, troublesOf, turned, type InHand } from './table-state';
+import TableCanvas, { shownLength } from './TableCanvas';
+import Toolbar from './Toolbar';
+
+interface Props {
+  project: { id: string; name: string };
+  material: TableMaterial;
+  /** Parts that need something of it and have not been cut from another table. */
+  parts: Part[];
+  /** Some of them are soaked in starch before they are sewn. */
+  starched: boolean;
+  stock: Stock[];
+  /** The table that is open, or that has just been cut. */
+  table: CutTable | null;
+  settings: Settings;
+}
+
+/** What can be taken back: where everything lies, and what stays there. */
+interface Arranged {
+  laid: Laid[];
+  locked: string[];
+}
+
+/** Fitted, nothing is drawn larger than life and no source taller than this, px. */
+const MOST_FITTED = 1;
+const TALLEST = 430;
+const LEAST_SCALE = 0.05;
+const MOST_SCALE = 4;
+
+/** The cutting table of one material: what is cut from what, laid by the search or by hand, cut and put away. */
+export default function TableView(props: Props) {
+  return (
+    <UnitsProvider value={props.settings.units}>
+      <Table {...props} />
+    </UnitsProvider>
+  );
+}
+
+function Table({ project, material, parts, starched, stock, table: startTable, settings }: Props) {
+  const [options, setOptions] = useState<TableOptions>(() => startTable?.options ?? usualOptions(material, stock));
+  const history = useHistory<Arranged>({ laid: startTable?.laid ?? [], locked: startTable?.locked ?? [] });
+  const [inHand, setInHand] = useState<InHand>();
+  const [scale, setScale] = useState<number>();
+  const [asking, setAsking] = useState(false);
+  const { laid, locked } = history.now;
+
+  const list = useMemo(
+    () => tableList(parts, material, options, starched, settings.trim),
+    [parts, material, options, starched, settings.trim],
+  );
+  const sources = useMemo(() => tableSources(options, stock, material), [options, stock, material]);
+  const print = useMemo(() => fingerprint(list.items), [list]);
+  /** Of the pieces that were laid: moving one by hand does not lay the others anew. */
+  const [laidPrint, setLaidPrint] = useState(startTable?.fingerprint ?? print);
+  const body = useMemo(
+    () => ({
+      ofKind: material.kind,
+      ofId: material.id,
+      options,
+      laid,
+      locked,
+      fingerprint: laidPrint,
+      partIds: [...new Set(list.items.map(({ partId }) => partId))],
+    }),
+    [material, options, laid, locked, laidPrint, list],
+  );
+  const kept = useKept('/api/tables', `/api/projects/${project.id}/tables`, startTable, body);
+  const { record: table, change, save, conflict } = kept;
+  const done = table?.done ?? null;
+  const disabled = done !== null;
+  const stale = done === null && laid.length > 0 && laidPrint !== print;
+  const troubles = useMemo(() => troublesOf(laid, sources, outlinesOf(list.items)), [laid, sources, list]);
+  const wanted = list.items.reduce((sum, { count }) => sum + count, 0);
+  const placed = laid.reduce((sum, { placements }) => sum + placements.length, 0);
+
+  // Each whole drag and each whole search is one step back.
+  const drag = useRef(0);
+  const searches = useRef(0);
+  const layer = useLayoutWorker(
+    useCallback(
+      ({ laid: found }: TablePlan, ended: boolean) => {
+        history.set({ laid: found, locked: history.now.locked }, `search ${searches.current}`);
+        if (ended) change();
+      },
+
+      [history, change],
+    ),
+  );
+  const lay = (seconds = options.seconds) => {
+    setInHand(undefined);
+    searches.current += 1;
+    setLaidPrint(print);
+    layer.start({ ...search(list, sources, options, laid, locked), seconds });
+  };
+
+  // The first layout comes by itself; a table that was kept stays as it is.
+  const first = useRef(laid.length === 0 && done === null && list.items.length > 0);
+  useEffect(() => {
+    if (!first.current) return;
+    first.current = false;
+    lay(2);
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, []);
+
+  const put = (next: Partial<Arranged>, same?: string) => {
+    history.set({ laid, locked, ...next }, same);
+    change();
+  };
+  const act = (hand: InHand, move: Parameters<typeof changed>[2], same?: string) =>
+    put({ laid: changed(laid, hand, move, list.items, sources) }, same);
+  const itemInHand = inHand && list.items.find(({ id }) => id === inHand.id);
+  const turnInHand = (flip: boolean) => {
+    if (!inHand || !itemInHand || (flip && !itemInHand.flip)) return;
+    if (!locked.includes(lockKey(inHand.sourceId, inHand))) act(inHand, (p) => turned(p, itemInHand, flip));
+  };
+  const lockInHand = () => {
+    if (!inHand) return;
+    const key = lockKey(inHand.sourceId, inHand);
+    put({ locked: locked.includes(key) ? locked.filter((each) => each !== key) : [...locked, key] });
+  };
+  const nudge = (x: number, y: number) => (event: KeyboardEvent) => {
+    if (!inHand || disabled || locked.includes(lockKey(inHand.sourceId, inHand))) return;
+    event.preventDefault();
+    const by = event.shiftKey ? 10 : 1;
+    act(inHand, (p) => ({ ...p, x: p.x + x * by, y: p.y + y * by }), `nudge ${lockKey(inHand.sourceId, inHand)}`);
+  };
+  useHotkeys('mod+z', () => history.canUndo && (history.undo(), change()));
+  useHotkeys('mod+shift+z, mod+y', () => history.canRedo && (history.redo(), change()));
+  useHotkeys('r', () => turnInHand(false));
+  useHotkeys('f', () => turnInHand(true));
+  useHotkeys('k', lockInHand);
+  // The length runs to the right on the screen.
+  useHotkeys('right, shift+right', nudge(0, 1));
+  useHotkeys('left, shift+left', nudge(0, -1));
+  useHotkeys('down, shift+down', nudge(1, 0));
+  useHotkeys('up, shift+up', nudge(-1, 0));
+
+  const canvas = useRef<HTMLDivElement>(null);
+  const fit = useCallback(() => {
+    const width = canvas.current?.clientWidth ?? 900;
+    const shown = laid.flatMap(({ sourceId, length }) => {
+      const own = sources.find(({ source }) => source.id === sourceId);
+      return own ? [{ width: own.fullWidth, length: shownLength(own, length) }] : [];
+    });
+    const widest = Math.max(200, ...shown.map((each) => each.width));
+    const along = (width - 40) / Math.max(300, ...shown.map((each) => each.length));
+    setScale(Math.min(MOST_FITTED, Math.max(LEAST_SCALE, Math.min(along, TALLEST / widest))));
+  }, [laid, sources]);
+  // Fits while nothing was zoomed by hand.
+  const zoomed = useRef(false);
+  useEffect(() => {
+    if (!zoomed.current) fit();
+  }, [fit]);
+  const zoom = (next: number) => {
+    zoomed.current = true;
+    setScale(Math.min(MOST_SCALE, Math.max(LEAST_SCALE, next)));
+  };
+
+  const words = useCallback((each: TableSource) => sourceWords(each, settings), [settings]);
+  const running = layer.progress !== undefined;
+  return (
+    <>
+      <p>
+        <a className="font-semibold text-primary underline underline-offset-4" href={`/projects/${project.id}?stage=cut`}>
+          {project.name}
+        </a>
+      </p>
+      <div className="flex flex-wrap items-center justify-between gap-3">
+        <h1 className="text-2xl font-bold">Cutting table: {material.name}</h1>
+        <span role="status" className="quiet">
+          {done ? '' : kept.saving ? 'Saving …' : kept.unsaved ? 'Not saved yet' : table ? 'Saved' : ''}
+        </span>
+      </div>
+      {kept.error && (
+        <p role="alert" className="alert alert-error mt-3">
+          {kept.error}
+          <button type="button" className="btn" onClick={() => void save()}>
+            Save again
+          </button>
+        </p>
+      )}
+      {layer.error && (
+        <p role="alert" className="alert alert-error mt-3">
+          {layer.error}
+        </p>
+      )}
+      {done && (
+        <DoneNotice
+          done={done}
+          projectId={project.id}
+          onUndo={() =>
+            void call<CutTable>('POST', `/api/tables/${table!.id}/undo`, { version: table!.version })
+              .then((back) => {
+                kept.keep(back);
+                toast('Not cut after all: rolls and leftovers are as before.');
+              })
+              .catch((problem: Error) => kept.setError(problem.message))
+          }
+        />
+      )}
+      <ListNotices list={list} stale={stale} />
+      {list.items.length > 0 && (
+        <div className="mt-4 grid items-start gap-5 lg:grid-cols-[19rem_1fr]">
+          <div className="space-y-4">
+            <OptionsPanel
+              material={material}
+              options={options}
+              stock={stock}
+              currency={settings.currency}
+              disabled={disabled || running}
+              onChange={(next) => {
+                setOptions(next);
+                change();
+              }}
+            />
+          </div>
+          <div className="min-w-0 space-y-4">
+            <Toolbar
+              progress={layer.progress}
+              words={
+                laid.length === 0 ? 'Lay them out' : locked.length > 0 ? 'Lay the others again' : 'Look for a shorter layout'
+              }
+              disabled={disabled}
+              canUndo={history.canUndo}
+              canRedo={history.canRedo}
+              onLay={() => lay()}
+              onEnough={layer.stop}
+              onUndo={() => (history.undo(), change())}
+              onRedo={() => (history.redo(), change())}
+              onZoom={(by) => zoom((scale ?? 0.5) * by)}
+              onFit={() => {
+                zoomed.current = false;
+                fit();
+              }}
+            />
+            <div ref={canvas}>
+              <TableCanvas
+                sources={sources}
+                laid={laid}
+                items={list.items}
+                locked={locked}
+                inHand={inHand}
+                troubles={troubles}
+                scale={scale ?? 0.5}
+                onScale={zoom}
+                onHold={setInHand}
+                onMove={(hand, [dx, dy], last) => {
+                  act(hand, (p) => ({ ...p, x: p.x + dx, y: p.y + dy }), `drag ${drag.current}`);
+                  if (last) drag.current += 1;
+                }}
+                words={words}
+                disabled={disabled || running}
+              />
+            </div>
+            {inHand && itemInHand && !disabled && (
+              <InHandPanel
+                inHand={inHand}
+                item={itemInHand}
+                locked={locked.includes(lockKey(inHand.sourceId, inHand))}
+                trouble={troubles.get(lockKey(inHand.sourceId, inHand))}
+                onTurn={() => turnInHand(false)}
+                onFlip={() => turnInHand(true)}
+                onLock={lockInHand}
+              />
+            )}
+            {(placed > 0 || !running) && (
+              <Outcome
+                material={material}
+                options={options}
+                sources={sources}
+                laid={laid}
+                items={list.items}
+                wanted={wanted}
+                settings={settings}
+              />
+            )}
+            <div className="flex flex-wrap items-center gap-3">
+              {!done && (
+                <button
+                  type="button"
+                  className="btn btn-primary"
+                  disabled={running || stale || placed === 0 || troubles.size > 0}
+                  onClick={() => void save().then((now) => now && setAsking(true))}
+                >
+                  Everything is cut
+                </button>
+              )}
+              <FilesMenu
+                table={table}
+                disabled={running || placed === 0}
+                onReady={async () => (kept.unsaved || table === null ? await save() : table)}
+              />
+              {troubles.size > 0 && (
+                <span className="font-semibold text-error">
+                  {counted(troubles.size, 'piece')} in the way of another or beside the cloth.
+                </span>
+              )}
+            </div>
+          </div>
+        </div>
+      )}
+      {asking && table && (
+        <DoneDialog
+          table={table}
+          sources={sources}
+          items={list.items}
+          onClose={() => setAsking(false)}
+          onDone={(finished) => {
+            kept.keep(finished);
+            setAsking(false);
+            toast('Cut. The rolls are drawn down.', {
+              action: {
+                label: 'Undo',
+                onClick: () =>
+                  void call<CutTable>('POST', `/api/tables/${finished.id}/undo`, { version: finished.version }).then(kept.keep),
+              },
+            });
+          }}
+        />
+      )}
+      {conflict && (
+        <StaleDialog
+          conflict={conflict}
+          describe={(row) => [
+            [
+              'Laid',
+              counted(
+                row.laid.reduce((sum, { placements }) => sum + placements.length, 0),
+                'piece',
+              ),
+            ],
+            ['Uses', row.laid.map(({ length }) => `${Math.round(length)} mm`).join(', ')],
+            ['Locked', String(row.locked.length)],
+            ['Cut', row.done ? readableDate(row.done.doneOn) : 'not yet'],
+          ]}
+          onTheirs={() => {
+            setOptions(conflict.theirs.options);
+            setLaidPrint(conflict.theirs.fingerprint);
+            history.set({ laid: conflict.theirs.laid, locked: conflict.theirs.locked });
+            kept.settle('theirs');
+          }}
+          onMine={() => kept.settle('mine')}
+          onClose={() => kept.settle('later')}
+        />
+      )}
+    </>
+  );
+}

@@ -1,0 +1,103 @@
+import { cutPieces, sourceOutline, type CutItem, type TableList, type TableOptions, type TableSource } from '../../core/cutlist';
+import { measureLaid, overlapsAt, type Laid, type Placement, type Trouble } from '../../core/cutplan';
+import { bounds, transformed, type Outline } from '../../core/shape';
+
+/** Name of a copy among what is locked. */
+export function lockKey(sourceId: string, { id, copy }: { id: string; copy: number }): string {
+  return `${sourceId} ${id} ${copy}`;
+}
+
+/** Locked copies by source, as the search takes them. */
+export function lockedPlacements(laid: readonly Laid[], locked: readonly string[]): Record<string, Placement[]> {
+  return Object.fromEntries(
+    laid.map(({ sourceId, placements }) => [
+      sourceId,
+      placements.filter((placement) => locked.includes(lockKey(sourceId, placement))),
+    ]),
+  );
+}
+
+/** A copy in the hand. */
+export interface InHand {
+  sourceId: string;
+  id: string;
+  copy: number;
+}
+
+/** The layout with one placement changed. */
+export function changed(
+  laid: readonly Laid[],
+  { sourceId, id, copy }: InHand,
+  change: (placement: Placement) => Placement,
+  items: readonly CutItem[],
+  sources: readonly TableSource[],
+): Laid[] {
+  const outlines = outlinesOf(items);
+  return laid.map((each) => {
+    if (each.sourceId !== sourceId) return each;
+    const placements = each.placements.map((p) => (p.id === id && p.copy === copy ? change(p) : p));
+    const width = sources.find(({ source }) => source.id === sourceId)?.source.width ?? 1;
+    return measureLaid(sourceId, placements, outlines, width);
+  });
+}
+
+export function outlinesOf(items: readonly CutItem[]): Map<string, Outline> {
+  return new Map(items.map(({ id, outline }) => [id, outline]));
+}
+
+/** The same piece turned to its next allowed position, or flipped, about its own middle. */
+export function turned(placement: Placement, item: CutItem, flip: boolean): Placement {
+  const at = item.rotations.indexOf(placement.rotation);
+  const rotation = flip ? placement.rotation : item.rotations[(at + 1) % item.rotations.length]!;
+  const flipped = flip ? !placement.flipped : placement.flipped;
+  const before = middle(transformed(item.outline, placement.flipped, placement.rotation, placement.x, placement.y));
+  const after = middle(transformed(item.outline, flipped, rotation));
+  return { ...placement, rotation, flipped, x: before[0] - after[0], y: before[1] - after[1] };
+}
+
+function middle(outline: Outline): [number, number] {
+  const { minX, minY, maxX, maxY } = bounds(outline);
+  return [(minX + maxX) / 2, (minY + maxY) / 2];
+}
+
+/** What a search is asked. */
+export function search(
+  list: TableList,
+  sources: readonly TableSource[],
+  options: TableOptions,
+  laid: readonly Laid[],
+  locked: readonly string[],
+) {
+  const kept = lockedPlacements(laid, locked);
+  const roll = sources.find(({ stock }) => stock === undefined || stock.kind === 'roll')?.source.id;
+  if (roll && list.atFold.length > 0)
+    kept[roll] = [...list.atFold, ...(kept[roll] ?? []).filter(({ id }) => !id.endsWith('/fold'))];
+  return {
+    sources: sources.map(({ source }) => source),
+    pieces: cutPieces(list.items),
+    gap: options.gap,
+    seconds: options.seconds,
+    seed: options.seed,
+    locked: kept,
+  };
+}
+
+/** What stands in the way of each piece, by its lock key. */
+export function troublesOf(
+  laid: readonly Laid[],
+  sources: readonly TableSource[],
+  outlines: ReadonlyMap<string, Outline>,
+): Map<string, Trouble> {
+  const found = new Map<string, Trouble>();
+  for (const { sourceId, placements, length } of laid) {
+    const own = sources.find(({ source }) => source.id === sourceId);
+    if (!own) continue;
+    const known = placements.filter(({ id }) => outlines.has(id));
+    const cloth = sourceOutline(own, length + 10);
+    known.forEach((placement, i) => {
+      const trouble = overlapsAt(i, known, outlines, cloth);
+      if (trouble.outside || trouble.overlaps.length > 0) found.set(lockKey(sourceId, placement), trouble);
+    });
+  }
+  return found;
+}

@@ -1,0 +1,120 @@
+import { useState } from 'react';
+import { edgeDistance, fromEdge } from '../../core/hoop';
+import { anticlockwise, bounds, type Outline, type Point } from '../../core/shape';
+import LengthField from '../../ui/LengthField';
+import { counted } from '../../ui/text';
+import { edgeWords } from './edge-words';
+import type { HoopingData, Placed } from './stages';
+
+interface Props {
+  ground: Placed['ground'];
+  piece: HoopingData['piece'];
+  frozen: boolean;
+  onGround: (ground: Placed['ground']) => void;
+}
+
+/** Width of a seam that is put on the cloth, mm. */
+const SEAM = 12;
+
+/** The cloth: typed, or the part's own piece; seams and zips on it. */
+export default function GroundPanel({ ground, piece, frozen, onGround }: Props) {
+  const box = bounds(ground.outline);
+  const resize = (outline: Outline) => onGround({ outline, obstacles: ground.obstacles, strips: [] });
+  const rectangle = (width: number, height: number): Outline => [
+    [0, 0],
+    [width, 0],
+    [width, height],
+    [0, height],
+  ];
+  const [edge, setEdge] = useState(0);
+  const [inset, setInset] = useState(0);
+  const [width, setWidth] = useState(SEAM);
+  return (
+    <section className="sheet space-y-3 p-4" aria-label="The cloth">
+      <h2 className="font-semibold">The cloth</h2>
+      <div className="grid grid-cols-2 gap-3">
+        <LengthField
+          label="Width"
+          value={Math.round(box.maxX - box.minX)}
+          min={20}
+          onChange={(mm) => Math.abs(mm - (box.maxX - box.minX)) > 0.5 && resize(rectangle(mm, box.maxY - box.minY))}
+        />
+        <LengthField
+          label="Height"
+          value={Math.round(box.maxY - box.minY)}
+          min={20}
+          onChange={(mm) => Math.abs(mm - (box.maxY - box.minY)) > 0.5 && resize(rectangle(box.maxX - box.minX, mm))}
+        />
+      </div>
+      {piece && (
+        <button
+          type="button"
+          className="btn"
+          disabled={frozen}
+          onClick={() => onGround({ outline: anticlockwise(piece.outline), obstacles: [], strips: [] })}
+        >
+          Take the piece as it is cut
+        </button>
+      )}
+      {ground.strips.length > 0 && (
+        <div className="flex flex-wrap items-center justify-between gap-2">
+          <span>{counted(ground.strips.length, 'strip')} of waste cloth basted on</span>
+          <button type="button" className="btn" disabled={frozen} onClick={() => onGround({ ...ground, strips: [] })}>
+            Take {ground.strips.length === 1 ? 'it' : 'them'} off
+          </button>
+        </div>
+      )}
+      <details>
+        <summary className="flex min-h-11 cursor-pointer items-center font-semibold text-primary underline underline-offset-4">
+          Seams, zips and buttons on it
+        </summary>
+        <div className="mt-3 grid grid-cols-2 gap-3">
+          <label className="block">
+            <span className="font-semibold">Along the</span>
+            <select className="select" value={edge} onChange={(event) => setEdge(Number(event.target.value))}>
+              {ground.outline.map((_, i) => (
+                <option key={i} value={i}>
+                  {edgeWords(ground.outline, i)}
+                </option>
+              ))}
+            </select>
+          </label>
+          <LengthField label="So far from it" value={inset} onChange={setInset} />
+          <LengthField label="So wide" value={width} min={1} onChange={setWidth} />
+          <button
+            type="button"
+            className="btn self-end"
+            disabled={frozen}
+            onClick={() => onGround({ ...ground, obstacles: [...ground.obstacles, strip(ground.outline, edge, inset, width)] })}
+          >
+            Put it on
+          </button>
+        </div>
+        {ground.obstacles.length > 0 && (
+          <button
+            type="button"
+            className="btn mt-3"
+            disabled={frozen}
+            onClick={() => onGround({ ...ground, obstacles: ground.obstacles.slice(0, -1) })}
+          >
+            Take the last one off ({ground.obstacles.length})
+          </button>
+        )}
+      </details>
+    </section>
+  );
+}
+
+/** A strip along an edge, so far from it and so wide. */
+function strip(outline: Outline, edge: number, inset: number, width: number): Outline {
+  const { length } = edgeDistance(outline, edge, outline[edge]!);
+  return [
+    [0, inset],
+    [length, inset],
+    [length, inset + width],
+    [0, inset + width],
+  ].map(([along, distance]): Point => {
+    const { x, y } = fromEdge(outline, edge, distance!, along!);
+    return [x, y];
+  });
+}

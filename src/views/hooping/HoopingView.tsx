@@ -1,0 +1,243 @@
+import { useEffect, useMemo, useState } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { hullOf } from '../../core/hoop';
+import { STITCH, type Motif } from '../../core/motif';
+import type { Outline, Point } from '../../core/shape';
+import { fetchMotif } from '../../ui/motif/fetch-motif';
+import StaleDialog from '../../ui/StaleDialog';
+import { readableDate } from '../../ui/text';
+import { UnitsProvider } from '../../ui/units-context';
+import { useHistory } from '../../ui/use-history';
+import { useKept } from '../../ui/use-kept';
+import type { Hooping } from '../../store/hoopings';
+import CheckStage from './CheckStage';
+import PlaceStage from './PlaceStage';
+import PrepareStage from './PrepareStage';
+import SewStage from './SewStage';
+import { STAGES, STAGE_WORDS, type HoopingData, type Placed, type Stage } from './stages';
+
+interface Props extends HoopingData {
+  hooping: Hooping;
+  startStage: string | null;
+}
+
+/** A motif on a cloth, from where it lies to how it came out. */
+export default function HoopingView(props: Props) {
+  return (
+    <UnitsProvider value={props.settings.units}>
+      <View {...props} />
+    </UnitsProvider>
+  );
+}
+
+function View({ hooping: start, startStage, ...data }: Props) {
+  const { motif: kept } = data;
+  const [stage, setStage] = useState<Stage>(() => {
+    if (!data.hoops.some(({ id }) => id === start.hoopId)) return start.result ? 'check' : 'place';
+    return STAGES.find((each) => each === startStage) ?? nextStage(start);
+  });
+  const hoopThere = data.hoops.some(({ id }) => id === start.hoopId);
+  const history = useHistory<Placed>({
+    ground: start.ground,
+    // A hoop that was deleted meanwhile holds nothing any more.
+    hoopId: hoopThere ? start.hoopId : null,
+    place: start.place,
+    hoopPlace: hoopThere ? start.hoopPlace : null,
+    floats: start.floats,
+  });
+  const placed = history.now;
+  const [rest, setRest] = useState({
+    count: start.count,
+    pairs: start.pairs,
+    prepared: start.prepared,
+    run: start.run,
+    stack: start.stack,
+  });
+  const [motif, setMotif] = useState<Motif>();
+  const [error, setError] = useState<string>();
+  useEffect(() => {
+    let gone = false;
+    fetchMotif(kept.id, kept.name)
+      .then((read) => !gone && setMotif(read))
+      .catch((problem: Error) => setError(problem.message));
+    return () => {
+      gone = true;
+    };
+  }, [kept.id, kept.name]);
+
+  const body = useMemo(() => {
+    const { name, note, projectId, partId, motifId, clothId } = start;
+    return { name, note, projectId, partId, motifId, clothId, ...placed, ...rest };
+  }, [start, placed, rest]);
+  const store = useKept<Hooping>('/api/hoopings', '/api/hoopings', start, body);
+  const { record, change, conflict, settle } = store;
+  const filed = record?.result ?? null;
+
+  const setPlaced = (next: Partial<Placed>, same?: string) => {
+    history.set({ ...placed, ...next }, same);
+    change();
+  };
+  const set = (next: Partial<typeof rest>) => {
+    setRest((was) => ({ ...was, ...next }));
+    change();
+  };
+  useHotkeys('mod+z', () => history.canUndo && (history.undo(), change()));
+  useHotkeys('mod+shift+z, mod+y', () => history.canRedo && (history.redo(), change()));
+
+  // What lies under it is looked up by the server: once it is kept, the page is fetched anew.
+  const [reload, setReload] = useState(false);
+  const { unsaved } = store;
+  useEffect(() => {
+    if (reload && !unsaved && record?.stack !== start.stack) location.reload();
+  }, [reload, unsaved, record, start.stack]);
+
+  const hull = useMemo(() => motif && motifHull(motif, kept.figures.bounds), [motif, kept.figures.bounds]);
+  const go = (to: Stage) => {
+    setStage(to);
+    const url = new URL(location.href);
+    url.searchParams.set('stage', to);
+    window.history.replaceState(null, '', url);
+  };
+  const ready = placed.hoopPlace !== null && placed.hoopId !== null;
+  return (
+    <>
+      <p>
+        <a className="font-semibold text-primary underline underline-offset-4" href="/hoop">
+          Hoop
+        </a>
+        {' · '}
+        <a
+          className="font-semibold text-primary underline underline-offset-4"
+          href={`/hoop/motifs/${kept.id}?cloth=${data.cloth.id}`}
+        >
+          {kept.name}
+        </a>
+      </p>
+      <div className="flex flex-wrap items-center justify-between gap-3">
+        <h1 className="text-2xl font-bold">{start.name}</h1>
+        <span role="status" className="quiet">
+          {store.saving ? 'Saving …' : store.unsaved ? 'Not saved yet' : 'Saved'}
+        </span>
+      </div>
+      {store.error && (
+        <p role="alert" className="alert alert-error mt-3">
+          {store.error}
+          <button type="button" className="btn" onClick={() => void store.save()}>
+            Save again
+          </button>
+        </p>
+      )}
+      {error && (
+        <p role="alert" className="alert alert-error mt-3">
+          {error}
+        </p>
+      )}
+      <div role="tablist" aria-label="Stages" className="mt-3 flex flex-wrap gap-1 border-b-2 border-base-300">
+        {STAGES.map((each, i) => (
+          <button
+            key={each}
+            type="button"
+            role="tab"
+            id={`tab-${each}`}
+            aria-selected={stage === each}
+            aria-controls="stage"
+            className={`min-h-12 px-4 ${stage === each ? 'border-b-4 border-primary font-semibold' : ''}`}
+            disabled={each !== 'place' && !ready}
+            onClick={() => go(each)}
+          >
+            {i + 1} {STAGE_WORDS[each]}
+          </button>
+        ))}
+      </div>
+      <div id="stage" role="tabpanel" aria-labelledby={`tab-${stage}`} className="mt-4">
+        {!motif || !hull ? (
+          <progress className="progress w-40 progress-primary" aria-label="Fetching the stitches" />
+        ) : stage === 'place' ? (
+          <PlaceStage
+            {...data}
+            hull={hull}
+            stitches={motif}
+            placed={placed}
+            count={rest.count}
+            pairs={rest.pairs}
+            frozen={filed !== null}
+            stack={rest.stack}
+            onStack={(stack) => {
+              set({ stack, prepared: [] });
+              setReload(true);
+            }}
+            canUndo={history.canUndo}
+            canRedo={history.canRedo}
+            onUndo={() => (history.undo(), change())}
+            onRedo={() => (history.redo(), change())}
+            onPlace={setPlaced}
+            onSet={set}
+            onNext={() => go('prepare')}
+          />
+        ) : stage === 'prepare' ? (
+          <PrepareStage
+            {...data}
+            hull={hull}
+            placed={placed}
+            count={rest.count}
+            prepared={rest.prepared}
+            onPrepared={(prepared) => set({ prepared })}
+            onNext={() => go('sew')}
+          />
+        ) : stage === 'sew' ? (
+          <SewStage
+            {...data}
+            stitches={motif}
+            placed={placed}
+            count={rest.count}
+            pairs={rest.pairs}
+            run={rest.run}
+            onRun={(run) => set({ run })}
+            onNext={() => go('check')}
+          />
+        ) : (
+          <CheckStage {...data} record={record!} stitches={motif} onSaveFirst={store.save} onFiled={store.keep} />
+        )}
+      </div>
+      {conflict && (
+        <StaleDialog
+          conflict={conflict}
+          describe={(row) => [
+            ['Middle of the motif', `${Math.round(row.place.x)}, ${Math.round(row.place.y)} mm`],
+            ['Turned', `${Math.round(row.place.angle)}°`],
+            ['Prepared', String(row.prepared.length)],
+            ['Sewn', row.run ? `${row.run.stitches} stitches, ${row.run.pieces} of ${row.count} done` : 'not yet'],
+            ['Filed', row.result ? readableDate(row.result.doneOn) : 'not yet'],
+          ]}
+          onTheirs={() => {
+            const { ground, hoopId, place, hoopPlace, floats, count, pairs, prepared, run, stack } = conflict.theirs;
+            history.set({ ground, hoopId, place, hoopPlace, floats });
+            setRest({ count, pairs, prepared, run, stack });
+            settle('theirs');
+          }}
+          onMine={() => settle('mine')}
+          onClose={() => settle('later')}
+        />
+      )}
+    </>
+  );
+}
+
+/** Where to go on. */
+function nextStage({ result, run, hoopPlace, stack, prepared, count }: Hooping): Stage {
+  if (result || (run?.done && run.pieces >= count)) return 'check';
+  if (run) return 'sew';
+  if (hoopPlace && stack && prepared.length > 0) return 'prepare';
+  return 'place';
+}
+
+/** Hull of a motif round the middle of its box. */
+function motifHull(
+  { x, y, command }: Motif,
+  { minX, minY, maxX, maxY }: { minX: number; minY: number; maxX: number; maxY: number },
+): Outline {
+  const [cx, cy] = [(minX + maxX) / 2, (minY + maxY) / 2];
+  const points: Point[] = [];
+  for (let i = 0; i < command.length; i++) if (command[i] === STITCH) points.push([x[i]! - cx, y[i]! - cy]);
+  return hullOf(points);
+}

@@ -1,0 +1,60 @@
+import { useState } from 'react';
+import { call } from '../../ui/api';
+import type { HoopingStack } from '../../store/hoopings';
+import type { Judgement } from '../../server/motif-work';
+
+interface Props {
+  motifId: string;
+  clothId: string;
+  wish: { cut: string; care: string };
+  stack: HoopingStack | null;
+  frozen: boolean;
+  onStack: (stack: HoopingStack) => void;
+}
+
+/** What lies under and over the motif, and what else would do. */
+export default function StackPanel({ motifId, clothId, wish, stack, frozen, onStack }: Props) {
+  const [judged, setJudged] = useState<Judgement>();
+  const [error, setError] = useState<string>();
+  const ask = () =>
+    call<Judgement>('POST', `/api/motifs/${motifId}/judge`, { clothId, ...wish })
+      .then(setJudged)
+      .catch((problem: Error) => setError(problem.message));
+  return (
+    <section className="sheet space-y-2 p-4" aria-label="What goes under it">
+      <h2 className="font-semibold">What goes under it</h2>
+      <p>{stack ? stack.title : 'Nothing is chosen yet.'}</p>
+      {error && (
+        <p role="alert" className="font-semibold text-error">
+          {error}
+        </p>
+      )}
+      {!frozen && !judged && (
+        <button type="button" className={`btn ${stack ? '' : 'btn-primary'}`} onClick={() => void ask()}>
+          {stack ? 'Take something else' : 'Choose it'}
+        </button>
+      )}
+      {judged && (
+        <ul className="space-y-2">
+          {judged.offered.map(({ title, layers, verdict }) => (
+            <li key={title}>
+              <button
+                type="button"
+                className="w-full rounded-box border border-base-300 bg-base-100 p-3 text-left hover:bg-base-300/40"
+                onClick={() => {
+                  onStack({ title, layers: layers.map(({ materialId, angle }) => ({ materialId, angle })) });
+                  setJudged(undefined);
+                }}
+              >
+                <span className="block leading-snug font-semibold text-primary">{title}</span>
+                <span className="block text-[0.95rem]">
+                  about {Math.max(5, Math.round((100 * verdict.share) / 5) * 5)} % of what it bears
+                </span>
+              </button>
+            </li>
+          ))}
+        </ul>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,36 @@
+import type { Fabric } from '../../core/cloth';
+import type { HoopPlace, Place } from '../../core/hoop';
+import type { Material } from '../../core/layers';
+import type { Outline, Point } from '../../core/shape';
+import type { Hooping } from '../../store/hoopings';
+import type { KeptHoop } from '../../store/hoops';
+import type { KeptMotif } from '../../store/motifs';
+import type { Settings } from '../../store/settings';
+import type { Stock } from '../../store/stock';
+
+export const STAGES = ['place', 'prepare', 'sew', 'check'] as const;
+export type Stage = (typeof STAGES)[number];
+export const STAGE_WORDS: Record<Stage, string> = { place: 'Place', prepare: 'Prepare', sew: 'Sew', check: 'Check' };
+
+/** Where the motif and the hoop lie, on what cloth: what can be taken back. */
+export interface Placed {
+  ground: Hooping['ground'];
+  hoopId: string | null;
+  place: Place;
+  hoopPlace: HoopPlace | null;
+  floats: boolean;
+}
+
+/** What every stage sees. */
+export interface HoopingData {
+  motif: KeptMotif;
+  cloth: { id: string; name: string; fabric: Fabric };
+  /** A hoop would mark the cloth for good. */
+  marks: boolean;
+  wish: { cut: 'straight' | 'cross' | 'bias'; care: string };
+  /** The part's own piece as it is cut, and its marks. */
+  piece: { outline: Outline; marks: { words: string; at: Point }[] } | null;
+  sheets: { material: Material; angle: number; stock: Stock[] }[];
+  hoops: KeptHoop[];
+  settings: Settings;
+}

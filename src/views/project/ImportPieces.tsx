@@ -1,0 +1,303 @@
+import { useEffect, useRef, useState } from 'react';
+import { ROLES, ROLE_WORDS, type Role } from '../../core/choose';
+import { bounds, drawShape, edgeNames, type DrawnShape, type Outline, type Point } from '../../core/shape';
+import type { FoundPiece, FoundPieces } from '../../formats/drawing';
+import { ApiError, call, plainMessage } from '../../ui/api';
+import { CheckField, SelectField } from '../../ui/form-fields';
+import LengthField from '../../ui/LengthField';
+import OutlineThumb from '../../ui/OutlineThumb';
+import { counted } from '../../ui/text';
+import FilePicker from '../../ui/FilePicker';
+import { useUnits } from '../../ui/units-context';
+import type { Cloth } from '../../store/cloths';
+import type { Part } from '../../store/parts';
+
+interface Props {
+  projectId: string;
+  cloths: Cloth[];
+  /** Cloth of the part in hand. */
+  clothId: string | null;
+  onAdded: (parts: Part[]) => void;
+  onClose: () => void;
+}
+
+/** What is done with one piece of the file. */
+interface Choice {
+  take: boolean;
+  name: string;
+  count: number;
+  /** What lies inside it is cut out. */
+  openings: boolean;
+}
+
+/** Brings the pieces of an SVG or DXF drawing into a project: preview, scale check, and which of them are pieces. */
+export default function ImportPieces({ projectId, cloths, clothId: startCloth, onAdded, onClose }: Props) {
+  const units = useUnits();
+  const dialog = useRef<HTMLDialogElement>(null);
+  const [busy, setBusy] = useState<'reading' | 'saving'>();
+  const [error, setError] = useState<string>();
+  const [file, setFile] = useState('');
+  const [found, setFound] = useState<FoundPieces>();
+  const [choices, setChoices] = useState<Choice[]>([]);
+  /** What every length is multiplied by. */
+  const [scale, setScale] = useState(1);
+  const [line, setLine] = useState<'cut' | 'sew'>('cut');
+  const [allowance, setAllowance] = useState(10);
+  const [role, setRole] = useState<Role>('whole-panel');
+  const [clothId, setClothId] = useState(startCloth ?? cloths.find(({ origin }) => origin === 'own')?.id ?? cloths[0]?.id ?? '');
+  useEffect(() => dialog.current?.showModal(), []);
+
+  const readFile = async (chosen: File) => {
+    setBusy('reading');
+    setError(undefined);
+    setFile(chosen.name);
+    try {
+      const response = await fetch(`/api/outlines?name=${encodeURIComponent(chosen.name)}`, {
+        method: 'POST',
+        headers: { 'content-type': 'application/octet-stream' },
+        body: chosen,
+      });
+      const answer = (await response.json()) as FoundPieces & { error?: { message: string } };
+      if (!response.ok) throw new ApiError(answer.error?.message ?? 'The file could not be read.', response.status, null);
+      setFound(answer);
+      setScale(1);
+      setChoices(
+        answer.pieces.map(({ name, count, inner }, i) => ({
+          take: true,
+          name: name || `Piece ${i + 1}`,
+          count,
+          openings: inner > 0,
+        })),
+      );
+      if (answer.pieces.length === 0) setError('No closed lines were found in it, so there is nothing that could be a piece.');
+    } catch (problem) {
+      setFound(undefined);
+      setError((problem as Error).message.replace(/^file: /, 'The file '));
+    } finally {
+      setBusy(undefined);
+    }
+  };
+  const set = (i: number, change: Partial<Choice>) =>
+    setChoices((all) => all.map((each, k) => (k === i ? { ...each, ...change } : each)));
+  const taken = choices.filter(({ take }) => take).length;
+  const save = async () => {
+    setBusy('saving');
+    setError(undefined);
+    try {
+      const parts = found!.pieces.flatMap((piece, i) =>
+        choices[i]!.take ? [partOf(piece, choices[i]!, { scale, line, allowance, role, clothId })] : [],
+      );
+      const { parts: added } = await call<{ parts: Part[] }>('POST', `/api/projects/${projectId}/parts/many`, { parts });
+      onAdded(added);
+    } catch (problem) {
+      setError(problem instanceof ApiError ? `${problem.field ?? ''} ${plainMessage(problem)}` : (problem as Error).message);
+      setBusy(undefined);
+    }
+  };
+  const widest = found?.pieces.reduce<{ name: string; width: number } | undefined>((best, piece, i) => {
+    const width = widthOf(piece.shape);
+    return !best || width > best.width ? { name: choices[i]?.name ?? '', width } : best;
+  }, undefined);
+  const hasSeams = found?.pieces.some(({ allowances }) => allowances.some((mm) => mm > 0)) ?? false;
+  return (
+    <dialog ref={dialog} className="modal" aria-label="Pieces from a file" onClose={onClose}>
+      <div className="modal-box max-w-5xl space-y-4">
+        <h2 className="text-xl font-bold">Pieces from a file</h2>
+        <p>
+          A drawing in SVG or DXF: closed lines are pieces. Patterns on the apparel layers bring their seams, grain, notches,
+          names and quantities along.
+        </p>
+        <FilePicker
+          words={found ? 'Another file' : 'Choose the file'}
+          accept=".svg,.dxf,image/svg+xml,image/vnd.dxf"
+          onFile={(file) => void readFile(file)}
+        />
+        {busy === 'reading' && (
+          <p role="status">
+            Reading {file} … <progress className="progress w-40 progress-primary" aria-label="Reading the file" />
+          </p>
+        )}
+        {error && (
+          <p role="alert" className="font-semibold text-error">
+            {error}
+          </p>
+        )}
+        {found && found.pieces.length > 0 && (
+          <>
+            {found.warnings.length > 0 && (
+              <ul className="list-disc pl-6">
+                {found.warnings.map(({ code, message, count }) => (
+                  <li key={code}>
+                    {message}
+                    {count > 1 ? ` (${count} times)` : ''}
+                  </li>
+                ))}
+              </ul>
+            )}
+            <section className="sheet p-4" aria-label="Scale">
+              <h3 className="chalk-heading">Is the size right?</h3>
+              <p className={found.unit.said ? '' : 'font-semibold'}>
+                Units: {found.unit.words}
+                {found.unit.said ? '.' : '. Measure one piece and correct it here.'}
+              </p>
+              {widest && (
+                <div className="mt-2 max-w-xs">
+                  <LengthField
+                    label={`“${widest.name}” is this wide`}
+                    value={widest.width * scale}
+                    min={1}
+                    onChange={(mm) => setScale(mm / widest.width)}
+                  />
+                </div>
+              )}
+            </section>
+            <div className="grid gap-4 sm:grid-cols-2 lg:grid-cols-4">
+              <SelectField
+                label="The lines are"
+                value={line}
+                options={[
+                  ['cut', 'where it is cut'],
+                  ['sew', 'where it is sewn'],
+                ]}
+                onChange={setLine}
+              />
+              <LengthField
+                label={hasSeams ? 'Seam allowance, if none is drawn' : 'Seam allowance'}
+                value={allowance}
+                onChange={setAllowance}
+              />
+              <SelectField
+                label="They are"
+                value={role}
+                options={ROLES.map((each) => [each, ROLE_WORDS[each]] as const)}
+                onChange={setRole}
+              />
+              <SelectField
+                label="Cut from"
+                value={clothId}
+                options={cloths.map(({ id, name }) => [id, name] as const)}
+                onChange={setClothId}
+              />
+            </div>
+            <ul className="grid gap-3 md:grid-cols-2">
+              {found.pieces.map((piece, i) => {
+                const choice = choices[i]!;
+                const { width, height } = sizeOf(piece.shape);
+                return (
+                  <li key={i} className={`sheet flex gap-4 p-3 ${choice.take ? '' : 'opacity-60'}`}>
+                    <OutlineThumb
+                      outlines={[
+                        drawShape({ kind: 'drawn', edges: piece.shape.edges }).outline,
+                        ...(choice.openings ? (piece.shape.holes ?? []) : []),
+                      ]}
+                      size={84}
+                      label={`Outline of ${choice.name}`}
+                    />
+                    <div className="min-w-0 flex-1 space-y-1">
+                      <CheckField
+                        label={`Take it, ${units.size(width * scale, height * scale)}`}
+                        checked={choice.take}
+                        onChange={(take) => set(i, { take })}
+                      />
+                      <div className="grid grid-cols-[1fr_5rem] gap-2">
+                        <input
+                          className="input"
+                          aria-label={`Name of piece ${i + 1}`}
+                          value={choice.name}
+                          maxLength={120}
+                          disabled={!choice.take}
+                          onChange={(e) => set(i, { name: e.target.value })}
+                        />
+                        <input
+                          className="input"
+                          type="number"
+                          min={1}
+                          max={1000}
+                          aria-label={`How many of piece ${i + 1}`}
+                          value={choice.count}
+                          disabled={!choice.take}
+                          onChange={(e) => set(i, { count: Math.max(1, Math.min(1000, Number(e.target.value))) })}
+                        />
+                      </div>
+                      {piece.inner > 0 && (
+                        <CheckField
+                          label={`Cut out ${counted(piece.inner, 'opening')}`}
+                          checked={choice.openings}
+                          onChange={(openings) => set(i, { openings })}
+                        />
+                      )}
+                    </div>
+                  </li>
+                );
+              })}
+            </ul>
+          </>
+        )}
+        <div className="flex flex-wrap gap-3">
+          {found && found.pieces.length > 0 && (
+            <button
+              type="button"
+              className="btn btn-primary"
+              disabled={busy !== undefined || taken === 0 || choices.some(({ take, name }) => take && name.trim() === '')}
+              onClick={() => void save()}
+            >
+              {busy === 'saving' ? 'Saving …' : `Bring in ${counted(taken, 'piece')}`}
+            </button>
+          )}
+          <button type="button" className="btn" onClick={() => dialog.current?.close()}>
+            Not now
+          </button>
+        </div>
+      </div>
+    </dialog>
+  );
+}
+
+function sizeOf({ edges }: DrawnShape): { width: number; height: number } {
+  const { minX, minY, maxX, maxY } = bounds(drawShape({ kind: 'drawn', edges }).outline);
+  return { width: maxX - minX, height: maxY - minY };
+}
+
+function widthOf(shape: DrawnShape): number {
+  return sizeOf(shape).width;
+}
+
+interface Common {
+  scale: number;
+  line: 'cut' | 'sew';
+  allowance: number;
+  role: Role;
+  clothId: string;
+}
+
+/** A piece of the file as a part of the project. */
+function partOf(piece: FoundPiece, choice: Choice, { scale, line, allowance, role, clothId }: Common) {
+  const at = ([x, y]: Point): Point => [x * scale, y * scale];
+  const all = (outline: Outline): Outline => outline.map(at);
+  const shape: DrawnShape = {
+    kind: 'drawn',
+    edges: piece.shape.edges.map(({ from, curve, via }) => ({
+      from: at(from),
+      ...(curve ? { curve: [at(curve[0]), at(curve[1])] as [Point, Point] } : {}),
+      ...(via ? { via: all(via) } : {}),
+    })),
+    ...(choice.openings && piece.shape.holes ? { holes: piece.shape.holes.map(all) } : {}),
+  };
+  const drawnSeams = piece.allowances.some((mm) => mm > 0);
+  const allowances = edgeNames(shape).map((_, i) => {
+    if (i === piece.fold) return 0;
+    return drawnSeams ? (piece.allowances[i] ?? 0) * scale : i < shape.edges.length ? allowance : 0;
+  });
+  return {
+    name: choice.name.trim(),
+    clothId,
+    shape,
+    line: piece.line === 'sew' ? 'sew' : line,
+    allowances,
+    fold: piece.fold,
+    grain: piece.grain,
+    marks: piece.marks.map(({ kind, at: place }) => ({ kind, at: at(place) })),
+    count: choice.count,
+    wish: { role, cut: 'straight', stretch: 'any', care: 'wash-warm' },
+  };
+}
