@@ -2,11 +2,32 @@ import node from '@astrojs/node';
 import react from '@astrojs/react';
 import tailwindcss from '@tailwindcss/vite';
 import { defineConfig } from 'astro/config';
+import { build } from 'esbuild';
+import { readdirSync } from 'node:fs';
+
+/** Bundles what the server runs in threads of its own. */
+const threads = {
+  name: 'threads',
+  hooks: {
+    'astro:build:done': () =>
+      build({
+        entryPoints: readdirSync('src/server/threads')
+          .filter((name) => name.endsWith('.thread.ts'))
+          .map((name) => ({ in: `src/server/threads/${name}`, out: name.replace('.thread.ts', '') })),
+        outExtension: { '.js': '.mjs' },
+        outdir: 'dist/threads',
+        bundle: true,
+        platform: 'node',
+        format: 'esm',
+        target: 'node20',
+      }),
+  },
+};
 
 export default defineConfig({
   output: 'server',
   adapter: node({ mode: 'standalone' }),
-  integrations: [react()],
+  integrations: [react(), threads],
   // Our own middleware checks Host and Origin on every write, JSON posts included.
   security: { checkOrigin: false },
   devToolbar: { enabled: false },

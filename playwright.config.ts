@@ -13,11 +13,13 @@ const FILES: [file: string, port: number][] = [
   ['first-slice', 4392],
   ['heart', 4393],
   ['keeping', 4394],
+  ['cutting', 4395],
+  ['hoop', 4397],
 ];
 
 export default defineConfig({
   testDir: 'tests/browser',
-  workers: 1,
+  workers: 2,
   timeout: 90_000,
   reporter: [['line'], ['json']],
   use: {

@@ -10,18 +10,11 @@ import { LIBRARY_LAYERS } from '../src/core/library';
 import { applyTest, type Readings, type TestId } from '../src/core/measure';
 import { schoolsOf } from '../src/core/schools';
 import { scrapPlan, type ScrapReading } from '../src/core/scrap';
-import type { PieceShape } from '../src/core/shape';
+import { edgeNames, type PieceShape } from '../src/core/shape';
+import { seeded } from '../src/core/random';
+import type { Mark } from '../src/core/pieces';
+import { demoHoopingLog, demoHoopings, demoHoops, demoMotifs } from './demo-motifs';
 
-/** Small seeded generator (mulberry32), so that the file is the same each time. */
-function seeded(seed: number): () => number {
-  let a = seed;
-  return () => {
-    a = (a + 0x6d2b79f5) | 0;
-    let t = Math.imul(a ^ (a >>> 15), 1 | a);
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
-  };
-}
 const random = seeded(20260416);
 /** Standard normal draw by the sum of twelve. */
 const normal = () => Array.from({ length: 12 }, random).reduce((a, b) => a + b, -6);
@@ -30,10 +23,29 @@ interface DemoCloth extends Fabric {
   id: string;
   name: string;
   note: string;
+  rollWidth?: number;
+  pricePerMetre?: number;
   tests?: Partial<Record<TestId, { readings: Readings; doneOn: string }>>;
 }
 
-const cloth = (id: string, name: string, note: string, fabric: Fabric): DemoCloth => ({ id, name, note, ...fabric });
+/** Width, mm, and price of a metre, minor units; what was felted from blankets has neither. */
+const SOLD: Record<string, [rollWidth: number, pricePerMetre: number]> = {
+  'tq-harbour-linen': [1450, 1890],
+  'tq-lining-poplin': [1120, 790],
+  'tq-duck': [1500, 1650],
+  'tq-net': [1500, 620],
+  'tq-organza': [1450, 540],
+  'tq-gaiter-jersey': [1600, 1380],
+  'tq-drummer-satin': [1480, 980],
+  'tq-cape-flannel': [1100, 860],
+  'tq-sash-velvet': [1120, 2450],
+  'tq-shirt-lawn': [1360, 920],
+  'tq-rain-nylon': [1500, 760],
+};
+const cloth = (id: string, name: string, note: string, fabric: Fabric): DemoCloth => {
+  const sold = SOLD[id];
+  return { id, name, note, ...fabric, ...(sold ? { rollWidth: sold[0], pricePerMetre: sold[1] } : {}) };
+};
 const cotton = [{ fibre: 'cotton' as const, percent: 100 }];
 const base = { stretchLength: 1, stretchCross: 2, ironDots: 3, water: 'safe' as const, sheer: 'opaque' as const, surface: [], fray: 'medium' as const };
 
@@ -60,13 +72,20 @@ interface DemoPart {
   name: string;
   clothId: string;
   wish: Part;
-  width: number;
-  height: number;
-  kind?: PieceShape['kind'];
-  corners?: PieceShape['corners'];
+  /** A plain rectangle, or any other shape. */
+  width?: number;
+  height?: number;
+  kind?: 'rounded' | 'angled';
+  corners?: [boolean, boolean, boolean, boolean];
   corner?: number;
-  allowances?: [number, number, number, number];
-  fold?: 0 | 1 | 2 | 3;
+  shape?: PieceShape;
+  line?: 'cut' | 'sew';
+  /** 10 mm all round where nothing is said. */
+  allowances?: number[];
+  fold?: number;
+  marks?: Mark[];
+  pairs?: boolean;
+  oneWay?: boolean;
   count: number;
   /** How far it has come. */
   stage: 'wished' | 'chosen' | 'cut' | 'filed';
@@ -74,12 +93,18 @@ interface DemoPart {
 
 const wish = (role: Part['role'], more: Partial<Part> = {}): Part => ({ role, cut: 'straight', stretch: 'any', care: 'wash-warm', ...more });
 
+/** Front facing of a waistcoat: straight along the front, curved round the neck. */
+const FRONT_FACING: PieceShape = {
+  kind: 'drawn',
+  edges: [{ from: [0, 0] }, { from: [85, 0] }, { from: [85, 380], curve: [[85, 450], [78, 505]] }, { from: [52, 560] }, { from: [0, 545], curve: [[6, 420], [0, 180]] }],
+};
+
 const projects: { id: string; name: string; note: string; parts: DemoPart[] }[] = [
   {
     id: 'tq-waistcoats', name: 'Stewards’ waistcoats', note: 'Eight waistcoats in harbour-blue linen-cotton.',
     parts: [
-      { id: 'tq-wc-front', name: 'Front facing', clothId: 'tq-harbour-linen', wish: wish('neck-facing', { hand: 'firm' }), width: 90, height: 560, kind: 'rounded', corners: [false, false, false, true], corner: 60, count: 16, stage: 'filed' },
-      { id: 'tq-wc-collar', name: 'Stand collar', clothId: 'tq-harbour-linen', wish: wish('collar', { hand: 'crisp' }), width: 210, height: 55, kind: 'rounded', corners: [false, false, true, false], corner: 25, allowances: [10, 10, 10, 0], fold: 3, count: 8, stage: 'cut' },
+      { id: 'tq-wc-front', name: 'Front facing', clothId: 'tq-harbour-linen', wish: wish('neck-facing', { hand: 'firm' }), shape: FRONT_FACING, marks: [{ kind: 'notch', at: [85, 380] }, { kind: 'centre-front', at: [85, 40] }], pairs: true, count: 16, stage: 'filed' },
+      { id: 'tq-wc-collar', name: 'Stand collar', clothId: 'tq-harbour-linen', wish: wish('collar', { hand: 'crisp' }), shape: { kind: 'collar', neck: 400, height: 52, rise: 16, point: 4 }, marks: [{ kind: 'centre-back', at: [0, 26] }], count: 8, stage: 'cut' },
       { id: 'tq-wc-welt', name: 'Pocket welt', clothId: 'tq-harbour-linen', wish: wish('welt'), width: 140, height: 60, count: 16, stage: 'chosen' },
     ],
   },
@@ -100,8 +125,8 @@ const projects: { id: string; name: string; note: string; parts: DemoPart[] }[] 
   {
     id: 'tq-cap', name: 'Steward’s cap', note: 'Felted wool with a stiffened peak.',
     parts: [
-      { id: 'tq-cap-peak', name: 'Peak', clothId: 'tq-felted-wool', wish: wish('hat-brim', { care: 'none', cut: 'bias' }), width: 200, height: 90, kind: 'rounded', corners: [true, true, false, false], corner: 70, allowances: [0, 0, 10, 0], count: 4, stage: 'filed' },
-      { id: 'tq-cap-tip', name: 'Crown tip', clothId: 'tq-felted-wool', wish: wish('hat-tip', { care: 'none', cut: 'bias' }), width: 190, height: 170, kind: 'rounded', corners: [true, true, true, true], corner: 80, count: 4, stage: 'cut' },
+      { id: 'tq-cap-peak', name: 'Peak', clothId: 'tq-felted-wool', wish: wish('hat-brim', { care: 'none', cut: 'bias' }), shape: { kind: 'sector', inner: 92, outer: 168, angle: 140 }, allowances: [0, 0, 10, 0], marks: [{ kind: 'centre-front', at: [0, -130] }], count: 4, stage: 'filed' },
+      { id: 'tq-cap-tip', name: 'Crown tip', clothId: 'tq-felted-wool', wish: wish('hat-tip', { care: 'none', cut: 'bias' }), shape: { kind: 'ellipse', width: 196, height: 172 }, count: 4, stage: 'cut' },
     ],
   },
   {
@@ -170,6 +195,8 @@ const kept = (stack: RankedStack) => ({
   cautions: stack.cautions,
 });
 
+const shapeOf = ({ shape, kind = 'rectangle' as never, width = 0, height = 0, corners = [false, false, false, false], corner = 0 }: DemoPart): PieceShape => shape ?? { kind, width, height, corners, corner };
+
 const parts = projects.flatMap(({ id: projectId, parts: all }) =>
   all.map((part) => ({
     id: part.id,
@@ -177,9 +204,13 @@ const parts = projects.flatMap(({ id: projectId, parts: all }) =>
     name: part.name,
     clothId: part.clothId,
     wish: part.wish,
-    shape: { kind: part.kind ?? 'rectangle', width: part.width, height: part.height, corners: part.corners ?? [false, false, false, false], corner: part.corner ?? 0 },
-    allowances: part.allowances ?? [10, 10, 10, 10],
+    shape: shapeOf(part),
+    line: part.line ?? 'cut',
+    allowances: part.allowances ?? edgeNames(shapeOf(part)).map(() => 10),
     fold: part.fold ?? null,
+    marks: part.marks ?? [],
+    pairs: part.pairs ?? false,
+    oneWay: part.oneWay ?? false,
     count: part.count,
     stack: part.stage === 'wished' ? null : { ...kept(best(part.clothId, part.wish)), ...(part.id === 'tq-wc-front' ? { setting: { materialId: best(part.clothId, part.wish).layers[0]!.materialId, ironDots: 2, seconds: 10, steam: false, cover: 'cloth' } } : {}) },
     glueUp: true,
@@ -282,6 +313,22 @@ const underWay = [
   }, { chosen: 'A2', filedOn: '2026-07-11', washDue: '2026-07-25' }),
 ];
 
+/** Rolls and leftovers: some of every layer at hand, and of the cloths in use. */
+const PLACES = ['second drawer', 'tall basket', 'shelf above the machine', 'box by the window'];
+const leftover = (id: string, ofKind: 'layer' | 'cloth', ofId: string, outline: [number, number][], place: string) => ({
+  id, kind: 'leftover', ofKind, ofId, outline, place, note: '', count: 1,
+  width: Math.max(...outline.map(([x]) => x)), length: Math.max(...outline.map(([, y]) => y)),
+});
+const usedLayers = [...new Set(parts.flatMap((part) => part.stack?.layers.map(({ materialId }) => materialId) ?? []))].filter((id) => { const { rollWidth, form } = materialOf(id); return form !== 'liquid' && rollWidth > 200; });
+const stock = [
+  ...usedLayers.slice(0, 7).map((ofId, i) => ({ id: `tq-roll-${i + 1}`, kind: 'roll', ofKind: 'layer', ofId, width: materialOf(ofId).rollWidth, length: 600 + 100 * Math.round(14 * random()), place: PLACES[i % 4], note: '', count: 1, outline: null })),
+  ...usedLayers.slice(0, 5).map((ofId, i) => leftover(`tq-left-${i + 1}`, 'layer', ofId, i % 2 === 0 ? [[0, 0], [330, 0], [330, 150], [190, 260], [0, 260]] : [[0, 40], [210, 0], [300, 120], [300, 320], [0, 320]], PLACES[(i + 1) % 4]!)),
+  leftover('tq-left-linen', 'cloth', 'tq-harbour-linen', [[0, 0], [640, 0], [640, 300], [420, 300], [420, 520], [0, 520]], 'tall basket'),
+  leftover('tq-left-duck', 'cloth', 'tq-duck', [[0, 0], [520, 0], [520, 410], [0, 410]], 'tall basket'),
+  { id: 'tq-roll-linen', kind: 'roll', ofKind: 'cloth', ofId: 'tq-harbour-linen', width: 1450, length: 3200, place: 'on the rail', note: 'What the waistcoats left over.', count: 1, outline: null },
+  { id: 'tq-roll-duck', kind: 'roll', ofKind: 'cloth', ofId: 'tq-duck', width: 1500, length: 2100, place: 'on the rail', note: '', count: 1, outline: null },
+];
+
 const bundle = {
   format: 'nembrel-bundle',
   formatVersion: 1,
@@ -289,8 +336,12 @@ const bundle = {
   layers: AT_HAND.map((id) => ({ ...materialOf(id), note: '', inStock: true })),
   projects: projects.map(({ id, name, note }) => ({ id, name, note })),
   parts,
-  log: [...filed, ...scraps],
+  log: [...filed, ...scraps, ...demoHoopingLog],
   scraps: underWay,
+  stock,
+  hoops: demoHoops,
+  motifs: demoMotifs(),
+  hoopings: demoHoopings,
 };
 writeFileSync(new URL('../demo/lantern-procession.json', import.meta.url), `${JSON.stringify(bundle, null, 1)}\n`);
 console.log(`${cloths.length} cloths, ${AT_HAND.length} layers at hand, ${projects.length} projects, ${parts.length} parts, ${bundle.log.length} log entries`);

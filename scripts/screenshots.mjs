@@ -75,10 +75,19 @@ try {
     await page.waitForTimeout(900);
   });
   await shoot('project-cut', '/projects/tq-waistcoats?part=tq-wc-collar&stage=cut');
-  await shoot('project-file', '/projects/tq-waistcoats?part=tq-wc-front&stage=file');
+  await shoot('cutting-table', '/tables/tq-waistcoats/layer/medium-firm-non-woven-fusible-62-g', async () => {
+    await page.getByRole('button', { name: /Look for a shorter layout/ }).waitFor({ timeout: 30_000 });
+  });
+  await shoot('outline', '/projects/tq-waistcoats?part=tq-wc-front&stage=parts', async () => {
+    await page.getByRole('button', { name: 'Change the outline' }).click();
+  });
+  await shoot('motif', '/hoop/motifs/tq-motif-anchor?cloth=tq-shirt-lawn', async () => {
+    await page.waitForTimeout(4000);
+    await page.getByRole('heading', { name: /^What it asks of/ }).evaluate((heading) => scrollTo(0, heading.offsetTop - 330));
+  });
+  await shoot('hooping-place', '/hoop/jobs/tq-job-napkins');
   await shoot('cupboard', '/cupboard?shelf=layers');
   await shoot('logbook', '/logbook');
-  await shoot('settings', '/settings');
   const run = await (await fetch(`${base}/api/parts/tq-wc-collar/bench`, { method: 'POST' })).json();
   await shoot('bench', `/bench/${run.id}`, async () => {
     const start = page.getByRole('button', { name: 'Set the iron down: start' });

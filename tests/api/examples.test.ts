@@ -30,7 +30,7 @@ describe('docs/api.md', () => {
     ['POST /api/csv/preview\n', '/api/csv/preview', 200],
     ['→ `bendingLength`, `rigidity`, `profile?` (x to the right, y downward, from `[0, 0]`).\n```\n', '/api/compute/droop', 200],
     ['→ `outlines`, `area`, `removedArea`.\n```\n', '/api/compute/inset', 200],
-    ['For now rows of upright rectangles; nothing is flipped.\n```\n', '/api/compute/cutplan', 200],
+    ['that the clock ends the search.\n```\n', '/api/compute/cutplan', 200],
     ['`coverage` (0–1).\n```\n', '/api/compute/pressplan', 200],
   ])('example after %j is taken by %s', async (heading, path, status) => {
     expect(documented).toContain(heading);

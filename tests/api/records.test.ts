@@ -178,8 +178,19 @@ describe('settings and bundles', () => {
 
   it('brings the demo in once, and gives back a bundle that can be brought in', async () => {
     const first = await send('POST', '/api/demo');
-    expect(first.body).toMatchObject({ cloths: 12, projects: 6, parts: 14, log: 33 });
-    expect((await send('POST', '/api/demo')).body).toEqual({ cloths: 0, layers: 0, projects: 0, parts: 0, log: 0, scraps: 0 });
+    expect(first.body).toMatchObject({ cloths: 12, projects: 6, parts: 14, log: 34 });
+    expect((await send('POST', '/api/demo')).body).toEqual({
+      cloths: 0,
+      layers: 0,
+      projects: 0,
+      parts: 0,
+      log: 0,
+      scraps: 0,
+      stock: 0,
+      hoops: 0,
+      motifs: 0,
+      hoopings: 0,
+    });
     const { body: bundle } = await send('GET', '/api/bundle');
     expect((await post('/api/bundle', bundle)).status).toBe(201);
   });

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { open } from './open';
+import { alive, open } from './open';
 
 test('a new user goes from a piece of cloth to a fused, logged piece', async ({ page }) => {
   // 1. The sentence, and answers from the first paint.
@@ -25,32 +25,39 @@ test('a new user goes from a piece of cloth to a fused, logged piece', async ({ 
   await dialog.getByLabel('Name of the new project').fill('Harbour shirt');
   await dialog.getByLabel('Name of the piece').fill('Outer collar');
   await dialog.getByLabel('How many').fill('2');
-  await dialog
-    .getByText('Rounded corners')
-    .or(dialog.getByRole('radio', { name: 'Rounded corners' }))
-    .first()
-    .click();
+  await dialog.getByLabel('Shape', { exact: true }).selectOption({ label: 'Rounded corners' });
   await dialog.getByLabel('Width', { exact: true }).fill('9 1/2 in');
   await dialog.getByLabel('Height', { exact: true }).fill('85 mm');
   await dialog.getByLabel('Radius').fill('2 feet');
   await expect(dialog.getByText(/write a length such as/)).toBeVisible();
   await expect(dialog.getByRole('button', { name: 'Put it there' })).toBeDisabled();
   await dialog.getByLabel('Radius').fill('25 mm');
-  await dialog.getByLabel('On the fold').selectOption({ label: 'left edge on the fold' });
+  await dialog.getByLabel('On the fold').selectOption({ label: 'left' });
   await dialog.getByLabel('Top', { exact: true }).fill('6 mm');
   await dialog.getByRole('button', { name: 'Put it there' }).click();
 
-  // 3. Cross-section, exact outline, row layout, length to buy, glue side.
+  // 3. Cross-section, exact outline; on the cutting table the layout, length to buy, glue side.
   await expect(page.getByRole('heading', { name: 'Harbour shirt' })).toBeVisible();
   await expect(page.getByRole('img', { name: /Cross-section: White lawn/ })).toBeVisible();
-  await expect(page.getByText(/^Buy /)).toContainText('cm');
+  await expect(page.getByText('a piece', { exact: false }).first()).toContainText('cm²');
+  await page.getByRole('link', { name: new RegExp(title.split(',')[0]!) }).click();
+  await alive(page);
+  await expect(page.getByRole('heading', { name: /^Cutting table: / })).toBeVisible();
+  await expect(page.getByRole('region', { name: 'What it comes to' })).toContainText(/all \d+ pieces.*The cupboard covers it/);
   await expect(page.getByText('face up', { exact: true })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Look for a shorter layout' })).toBeVisible();
   await page.getByRole('radio', { name: 'down' }).click({ force: true });
   await expect(page.getByText('face down', { exact: true })).toBeVisible();
+  await page.getByRole('button', { name: 'Look for a shorter layout' }).click();
+  await page.getByRole('button', { name: 'Good enough' }).click();
+  await expect(page.getByRole('status').filter({ hasText: /^Saved$/ })).toBeVisible();
   await page.reload();
+  await alive(page);
   await expect(page.getByText('face down', { exact: true })).toBeVisible();
   await page.getByRole('button', { name: 'Everything is cut' }).click();
-  await page.getByRole('button', { name: 'On to the bench' }).click();
+  await page.getByRole('button', { name: 'It is cut' }).click();
+  await page.getByRole('link', { name: 'On to the bench' }).click();
+  await alive(page);
 
   // 4. The bench: steps, iron stops with a countdown, resume after a reload, cooling alongside, checks.
   await page.getByRole('button', { name: 'Start at the bench' }).click();

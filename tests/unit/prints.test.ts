@@ -1,29 +1,21 @@
-import { inflateSync } from 'node:zlib';
+import { PDFDocument } from 'pdf-lib';
 import { describe, expect, it } from 'vitest';
-import { measuringSheet, PAPERS, scrapCard, SHEETS } from '../../src/formats/pdf';
-
-/** Straight lines of a PDF in millimetres, read from its own drawing commands. */
-function linesOf(bytes: Uint8Array): { from: [number, number]; to: [number, number] }[] {
-  const raw = Buffer.from(bytes);
-  const text = raw.toString('latin1');
-  const lines: { from: [number, number]; to: [number, number] }[] = [];
-  for (const match of text.matchAll(/stream\r?\n/g)) {
-    const start = match.index + match[0].length;
-    const end = text.indexOf('endstream', start);
-    let content: string;
-    try {
-      content = inflateSync(raw.subarray(start, end)).toString('latin1');
-    } catch {
-      continue;
-    }
-    const mm = (points: string) => (Number(points) * 25.4) / 72;
-    for (const [, x1, y1, x2, y2] of content.matchAll(/([\d.-]+) ([\d.-]+) m\s+([\d.-]+) ([\d.-]+) l/g))
-      lines.push({ from: [mm(x1!), mm(y1!)], to: [mm(x2!), mm(y2!)] });
-  }
-  return lines;
-}
-
-const lengthOf = ({ from, to }: ReturnType<typeof linesOf>[number]) => Math.hypot(to[0] - from[0], to[1] - from[1]);
+import {
+  carryChart,
+  hoopGauge,
+  measuringSheet,
+  motifPaper,
+  PAPERS,
+  scrapCard,
+  SHEETS,
+  templates,
+  type Paper,
+  type Template,
+} from '../../src/formats/pdf';
+import { hoopOutlines, type Hoop } from '../../src/core/hoop';
+import type { Outline } from '../../src/core/shape';
+import { openPiece, plainPiece } from '../../src/core/pieces';
+import { lengthOf, linesOf } from '../files/pdf-lines';
 
 describe.each(SHEETS.flatMap((sheet) => (['a4', 'letter'] as const).map((paper) => [sheet, paper] as const)))(
   '%s on %s',
@@ -104,5 +96,100 @@ describe('the scrap card', () => {
       'letter',
     );
     expect(linesOf(bytes).length).toBeGreaterThan(12);
+  });
+});
+
+describe('templates', () => {
+  const piece = openPiece(plainPiece({ kind: 'sector', inner: 150, outer: 480, angle: 90 }, 10));
+  const template: Template = {
+    name: 'Cape panel',
+    material: 'Medium woven fusible, 60 g',
+    outline: piece.outline,
+    seam: piece.seam,
+    holes: [],
+    grain: 0,
+    notches: [],
+    drills: [],
+    words: 'Cut 3.',
+  };
+
+  it.each(['a4', 'letter', 'a3', 'single'] as const)('carry a square of exactly 50 mm on %s', async (paper) => {
+    const sides = linesOf(await templates('Cape', [template], paper)).filter((line) => Math.abs(lengthOf(line) - 50) < 0.001);
+    expect(sides.length).toBeGreaterThanOrEqual(4);
+  });
+
+  it('draw the piece at full size on one sheet', async () => {
+    const lines = linesOf(await templates('Cape', [template], 'single'));
+    const straight = lines.filter((line) => Math.abs(lengthOf(line) - 330) < 0.01);
+    expect(straight.length).toBe(2);
+  });
+
+  it('cover the whole piece with sheets that overlap by 10 mm', async () => {
+    const bytes = await templates('Cape', [template], 'a4');
+    const [width, height] = [2 * 480 * Math.sin(Math.PI / 4), 480 - 150 * Math.cos(Math.PI / 4)];
+    const sheets = (w: number, h: number) => Math.ceil((w - 10) / 180) * Math.ceil((h - 10) / 267);
+    const pages = (await PDFDocument.load(bytes)).getPageCount();
+    expect(pages).toBe(Math.min(sheets(width, height), sheets(height, width)));
+  });
+});
+
+describe('sheets for the hoop', () => {
+  const hoop: Hoop = {
+    ...{ name: 'Tall', shape: 'rectangle', fieldWidth: 130, fieldHeight: 180, outerWidth: 180, outerHeight: 236, clamp: 16 },
+    ...{ kind: 'screw', mount: 'arm', mountSide: 'left' },
+  };
+  const square = (half: number): Outline => [[-half, -half], [half, -half], [half, half], [-half, half]]; // prettier-ignore
+  const papers = Object.keys(PAPERS) as Paper[];
+  const sizes = (bytes: Uint8Array) =>
+    PDFDocument.load(bytes).then((document) =>
+      document.getPages().map((page) => [page.getWidth(), page.getHeight()].map((points) => (points * 25.4) / 72)),
+    );
+  const hasSquare = (bytes: Uint8Array) => linesOf(bytes).filter((line) => Math.abs(lengthOf(line) - 50) < 0.001).length >= 4;
+  /** Lines that leave their page by more than a hair. */
+  async function strays(bytes: Uint8Array): Promise<number> {
+    const [[width, height]] = (await sizes(bytes)) as [[number, number]];
+    return linesOf(bytes).filter(({ from, to }) =>
+      [from, to].some(([x, y]) => x < -0.1 || y < -0.1 || x > width + 0.1 || y > height + 0.1),
+    ).length;
+  }
+
+  it.each(papers)('a motif on %s is drawn at full size, its cross through the middle, its trim line round it', async (paper) => {
+    const box = { minX: -30, minY: -30, maxX: 30, maxY: 30 };
+    const bytes = await motifPaper('Star', box, [square(30)], [square(34)], paper);
+    const lines = linesOf(bytes);
+    expect(hasSquare(bytes)).toBe(true);
+    expect(await strays(bytes)).toBe(0);
+    const long = (mm: number) => lines.filter((line) => Math.abs(lengthOf(line) - mm) < 0.01).length;
+    // Four sides of the motif, four of the trim line, and both lines of the cross, 12 mm past the motif.
+    expect(long(60)).toBeGreaterThanOrEqual(4);
+    expect(long(68)).toBe(4);
+    expect(long(84)).toBe(2);
+  });
+
+  it('a motif that is larger than the paper gets a sheet of its own size', async () => {
+    const box = { minX: 0, minY: 0, maxX: 400, maxY: 60 };
+    const [[width]] = (await sizes(await motifPaper('Border', box, [], [], 'a4'))) as [[number, number]];
+    expect(width).toBeGreaterThan(400);
+  });
+
+  it.each(papers)('a gauge on %s has ring and field at full size', async (paper) => {
+    const bytes = await hoopGauge('Tall', hoopOutlines(hoop), paper);
+    const lines = linesOf(bytes);
+    expect(hasSquare(bytes)).toBe(true);
+    expect(await strays(bytes)).toBe(0);
+    const upright = lines.filter(({ from, to }) => Math.abs(from[0] - to[0]) < 1e-6);
+    // The sides of the field, and the upright line of the cross through the whole ring.
+    expect(upright.filter((line) => Math.abs(lengthOf(line) - 180) < 0.01)).toHaveLength(2);
+    expect(upright.filter((line) => Math.abs(lengthOf(line) - 236) < 0.01)).toHaveLength(1);
+  });
+
+  it.each(papers)('the chart on %s stays on one page, however many cloths there are', async (paper) => {
+    const rows = Array.from({ length: 60 }, (_, i) => ({
+      cloth: `A cloth with a rather long name, number ${i + 1}`,
+      cells: [0.4, 0.9, 1.3, 2].map((share) => ({ stack: 'Light starch, sprayed + medium tear-away, spray-glued, 42 g', share })),
+    }));
+    const bytes = await carryChart(['Light', 'Medium', 'Dense', 'Solid'], rows, paper);
+    expect(await sizes(bytes)).toHaveLength(1);
+    expect(await strays(bytes)).toBe(0);
   });
 });

@@ -1,0 +1,226 @@
+import { readFileSync } from 'node:fs';
+import { describe, expect, inject, it } from 'vitest';
+import { exchangeFile, rowsOf, visits } from '../files/exchange-writer';
+import { lengthOf, linesOf } from '../files/pdf-lines';
+import { post, send } from './client';
+
+const HOOP = {
+  ...{ name: 'Small', shape: 'rectangle', fieldWidth: 100, fieldHeight: 100, outerWidth: 150, outerHeight: 150, clamp: 12 },
+  ...{ kind: 'screw', mount: 'arm', mountSide: 'left' },
+};
+
+interface Read {
+  [field: string]: unknown;
+  error: { message: string; field: string };
+}
+async function upload(path: string, body: Uint8Array | string): Promise<{ status: number; body: Read }> {
+  const response = await fetch(inject('base') + path, {
+    method: 'POST',
+    headers: { 'content-type': 'application/octet-stream' },
+    body: body as BodyInit,
+  });
+  return { status: response.status, body: (await response.json()) as Read };
+}
+const block = () => exchangeFile(visits(rowsOf(0, 0, 40, 30, 0.5, 2.5)), { label: 'Block' });
+
+/** A motif, a hoop, and a hooping of it on lawn. */
+async function scene() {
+  const motif = (await upload('/api/motifs?name=block.dst', block())).body as unknown as { id: string; version: number };
+  const hoop = (await post('/api/hoops', HOOP)).body as { id: string };
+  const fields = {
+    name: 'Block on lawn',
+    motifId: motif.id,
+    clothId: 'cotton-lawn',
+    hoopId: hoop.id,
+    ground: { outline: [[0, 0], [400, 0], [400, 400], [0, 400]], obstacles: [] }, // prettier-ignore
+    stack: { title: 'Cut-away', layers: [{ materialId: 'light-cut-away-45-g', angle: 0 }] },
+    place: { x: 200, y: 200, angle: 0, flipped: false },
+    hoopPlace: { x: 200, y: 200, angle: 0 },
+  };
+  return { motif, hoop, fields };
+}
+const someCutAway = async () =>
+  ((await send('GET', '/api/layers')).body.layers as { id: string; family: string }[]).find(
+    ({ family }) => family === 'cut-away',
+  )!.id;
+
+describe('POST /api/compute/stitches', () => {
+  it('counts, measures and maps a file', async () => {
+    const first = rowsOf(0, 0, 30, 30, 0.4, 2.5);
+    const second = rowsOf(60, 0, 20, 20, 0.8, 4);
+    const file = exchangeFile([...visits(first), ['colour', 0, 0], ...visits(second, first.at(-1)!)]);
+    const { status, body } = await upload('/api/compute/stitches?name=two.dst', file);
+    expect(status).toBe(200);
+    expect(body).toMatchObject({
+      stitches: first.length + second.length,
+      jumps: 1,
+      colourChanges: 1,
+      islands: 2,
+      bounds: { minX: 0, minY: 0, maxX: 80, maxY: 30 },
+    });
+    expect(body).not.toHaveProperty('incomplete');
+    const { cell, columns, rows, values } = body['density'] as { cell: number; columns: number; rows: number; values: number[] };
+    expect(values).toHaveLength(columns * rows);
+    expect([cell * columns, cell * rows]).toEqual([80, 30]);
+    expect(Math.abs(Math.max(...values) / 100 - 1)).toBeLessThan(0.1);
+  });
+
+  it('says that a file was cut short, and gives what was read', async () => {
+    const { status, body } = await upload('/api/compute/stitches', block().subarray(0, 512 + 600));
+    expect([status, body['incomplete'], body['stitches']]).toEqual([200, true, 200]);
+  });
+
+  it.each<[string, string | Uint8Array]>([
+    ['nothing', ''],
+    ['noise', Uint8Array.from({ length: 5000 }, (_, i) => (i * i * 31 + i) % 256)],
+    ['a header alone', exchangeFile([])],
+    ['a picture', Uint8Array.from([0x89, 0x50, 0x4e, 0x47, ...Array<number>(800).fill(9)])],
+    ['a table with a slip', 'x_mm,y_mm,command\n1,2,stitch\n3,four,stitch\n'],
+  ])('answers %s clearly', async (_, file) => {
+    const { status, body } = await upload('/api/compute/stitches?name=x.dst', file);
+    expect([status, body.error.field]).toEqual([400, 'file']);
+    expect(body.error.message).not.toMatch(/undefined|NaN| at /);
+  });
+
+  it('takes a million stitches, or says that they are too many, within five seconds', async () => {
+    const places = rowsOf(0, 0, 300, 300, 0.3, 0.3);
+    const start = Date.now();
+    const { status, body } = await upload('/api/compute/stitches', exchangeFile(visits(places)));
+    expect(status === 413 || body['stitches'] === places.length).toBe(true);
+    expect(Date.now() - start).toBeLessThan(15_000);
+    expect((await upload('/api/compute/stitches', new Uint8Array(60 * 1024 * 1024))).status).toBe(413);
+    expect((await upload('/api/compute/stitches?cell=9', block())).body.error.field).toBe('cell');
+  });
+});
+
+describe('motifs', () => {
+  it('are kept, and given back as they came', async () => {
+    const { motif } = await scene();
+    const back = await fetch(`${inject('base')}/api/motifs/${motif.id}/files/motif.dst`);
+    const again = new Uint8Array(await back.arrayBuffer());
+    expect(Buffer.from(again.subarray(512)).equals(Buffer.from(block().subarray(512)))).toBe(true);
+    const table = await (await fetch(`${inject('base')}/api/motifs/${motif.id}/files/motif.csv`)).text();
+    expect(table.split('\n')[2]).toBe('x_mm,y_mm,command');
+    const paper = Buffer.from(await (await fetch(`${inject('base')}/api/motifs/${motif.id}/files/paper.pdf`)).arrayBuffer());
+    expect(linesOf(paper).filter((line) => Math.abs(lengthOf(line) - 50) < 0.001).length).toBeGreaterThanOrEqual(4);
+  });
+
+  it('are made of outlines where there is no file', async () => {
+    const outlines = [[[0, 0], [40, 0], [40, 30], [0, 30]]]; // prettier-ignore
+    const made = (stitching: object) => post('/api/motifs/outlines', { name: 'Patch', areas: [{ outlines, stitching }] });
+    const { status, body } = await made({ kind: 'fill', spacing: 0.5, stitchLength: 3, angle: 0 });
+    expect(status).toBe(201);
+    expect(body.figures.stitches).toBeGreaterThan(600);
+    expect((await made({ kind: 'fill', spacing: 0, stitchLength: 3, angle: 0 })).body.error.field).toBe(
+      'areas[0].stitching.spacing',
+    );
+    expect((await made({ kind: 'satin', spacing: 0.4 })).body.error.field).toBe('areas[0].stitching.width');
+  });
+
+  it('are judged on a cloth: bare, with a stack, with what choosing offers', async () => {
+    const { motif } = await scene();
+    const materialId = await someCutAway();
+    const { body } = await post(`/api/motifs/${motif.id}/judge`, { clothId: 'cotton-lawn', layers: [{ materialId, angle: 0 }] });
+    expect(body.bare.verdict.verdict).toBe('too-much');
+    expect(body.asked.verdict.share).toBeLessThan(body.bare.verdict.share);
+    expect(body.offered.length).toBeGreaterThan(1);
+    expect(body.asked.inPlane.xx).toBeGreaterThan(body.bare.inPlane.xx);
+    const wrong = await post(`/api/motifs/${motif.id}/judge`, { clothId: 'cotton-lawn', layers: [{ materialId: 'nowhere' }] });
+    expect([wrong.status, wrong.body.error.field]).toEqual([400, 'layers[0].materialId']);
+  });
+
+  it('that are too large come in parts', async () => {
+    const wide = exchangeFile(visits(rowsOf(0, 0, 210, 30, 1, 3)));
+    const motif = (await upload('/api/motifs?name=wide', wide)).body as unknown as { id: string };
+    const hoop = (await post('/api/hoops', HOOP)).body;
+    const part = (number: number) => fetch(`${inject('base')}/api/motifs/${motif.id}/parts/${number}.dst?hoop=${hoop.id}`);
+    const { body } = await upload('/api/compute/stitches', new Uint8Array(await (await part(2)).arrayBuffer()));
+    const { minX, maxX } = body['bounds'] as { minX: number; maxX: number };
+    expect(maxX - minX).toBeLessThanOrEqual(100.2);
+    expect((await part(9)).status).toBe(404);
+  });
+});
+
+describe('hoops and hoopings', () => {
+  it('are refused when they cannot be', async () => {
+    const { fields } = await scene();
+    expect((await post('/api/hoops', { ...HOOP, outerWidth: 90 })).body.error.field).toBe('outerWidth');
+    for (const [field, wrong] of [
+      ['motifId', { motifId: 'nowhere' }],
+      ['ground.outline', { ground: { outline: [[0, 0], [9, 9], [9, 0], [0, 9]], obstacles: [] } }], // prettier-ignore
+      ['layers[0].materialId', { stack: { title: 'x', layers: [{ materialId: 'nowhere' }] } }],
+      ['count', { count: 0 }],
+    ] as const)
+      expect((await post('/api/hoopings', { ...fields, stack: null, ...wrong })).body.error.field).toBe(field);
+  });
+
+  it('go the whole way: placed, sewn, filed, after which the next proposal has changed, and the wash', async () => {
+    const { motif, fields } = await scene();
+    const materialId = await someCutAway();
+    const cloth = (await post('/api/cloths', { ...(await send('GET', '/api/cloths/cotton-lawn')).body, ...CLOTH_ONLY })).body as {
+      id: string;
+    };
+    const judge = async () =>
+      (await post(`/api/motifs/${motif.id}/judge`, { clothId: cloth.id, layers: [{ materialId, angle: 0 }] })).body.asked.verdict
+        .share as number;
+    const before = await judge();
+    const stack = { title: 'Cut-away', layers: [{ materialId, angle: 0 }] };
+    const kept = (await post('/api/hoopings', { ...fields, clothId: cloth.id, stack })).body;
+    expect(kept.result).toBeNull();
+    const filed = await post(`/api/hoopings/${kept.id}/file`, {
+      doneOn: '2026-03-02',
+      wrong: ['flat'],
+      outcome: 'poor',
+      note: '',
+      version: 1,
+    });
+    expect(filed.body.result).toMatchObject({ wrong: ['flat'], washed: null });
+    expect(filed.body.result.modelShare).toBeCloseTo(before, 6);
+    // It did not hold at this load: the stack is said to bear less from now on.
+    expect(await judge()).toBeGreaterThan(before * 1.02);
+    const again = await post(`/api/hoopings/${kept.id}/file`, { doneOn: '2026-03-02', wrong: [], outcome: 'good', version: 2 });
+    expect([again.status, again.body.error.field]).toEqual([400, 'version']);
+    const washed = await post(`/api/hoopings/${kept.id}/wash`, { doneOn: '2026-03-09', wrong: ['dent'], version: 2 });
+    expect(washed.body.result.washed).toEqual({ doneOn: '2026-03-09', wrong: ['dent'] });
+    const entry = (await send('GET', `/api/log/${filed.body.result.logId}`)).body;
+    expect(entry.checks.failed).toEqual(['Tunnel or pucker round the fill', 'Dent round the motif after washing']);
+    expect(entry.stitched).toMatchObject({ held: false });
+  });
+
+  it('do not overwrite what another tab has saved', async () => {
+    const { fields } = await scene();
+    const kept = (await post('/api/hoopings', { ...fields, stack: null })).body;
+    expect((await send('PUT', `/api/hoopings/${kept.id}`, { ...fields, stack: null, count: 4, version: 1 })).body.count).toBe(4);
+    const stale = await send('PUT', `/api/hoopings/${kept.id}`, { ...fields, stack: null, count: 9, version: 1 });
+    expect([stale.status, stale.body.current.count]).toEqual([409, 4]);
+    const unfilable = await post(`/api/hoopings/${kept.id}/file`, {
+      doneOn: '2026-03-02',
+      wrong: [],
+      outcome: 'good',
+      version: 2,
+    });
+    expect([unfilable.status, unfilable.body.error.field]).toEqual([400, 'stack']);
+  });
+
+  it('print a gauge and the chart', async () => {
+    const { hoop } = await scene();
+    for (const path of [`/api/hoops/${hoop.id}/gauge.pdf`, '/api/hoop-chart.pdf?paper=letter']) {
+      const answer = await fetch(inject('base') + path);
+      expect([answer.status, answer.headers.get('content-type')]).toEqual([200, 'application/pdf']);
+    }
+  });
+});
+
+/** What a copy of a library cloth is sent without, to become the person's own. */
+const CLOTH_ONLY = Object.fromEntries(
+  ['id', 'version', 'createdAt', 'updatedAt', 'origin', 'tests'].map((field) => [field, undefined]),
+);
+
+describe('the demo', () => {
+  it('has stitch files that can be read', async () => {
+    const file = readFileSync(new URL('../../demo/motifs/little-anchor.dst', import.meta.url));
+    const { body } = await upload('/api/compute/stitches?name=little-anchor.dst', file);
+    expect(body['name']).toBe('Little anchor');
+    expect(body['warnings']).toEqual([]);
+  });
+});

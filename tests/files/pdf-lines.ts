@@ -1,0 +1,32 @@
+import { inflateSync } from 'node:zlib';
+
+/** A straight line of a PDF, mm. */
+export interface PdfLine {
+  from: [number, number];
+  to: [number, number];
+}
+
+/** Straight lines of a PDF in millimetres, read from its own drawing commands, page after page. */
+export function linesOf(bytes: Uint8Array): PdfLine[] {
+  const raw = Buffer.from(bytes);
+  const text = raw.toString('latin1');
+  const lines: PdfLine[] = [];
+  for (const match of text.matchAll(/stream\r?\n/g)) {
+    const start = match.index + match[0].length;
+    const end = text.indexOf('endstream', start);
+    let content: string;
+    try {
+      content = inflateSync(raw.subarray(start, end)).toString('latin1');
+    } catch {
+      continue;
+    }
+    const mm = (points: string) => (Number(points) * 25.4) / 72;
+    for (const [, x1, y1, x2, y2] of content.matchAll(/([\d.-]+) ([\d.-]+) m\s+([\d.-]+) ([\d.-]+) l/g))
+      lines.push({ from: [mm(x1!), mm(y1!)], to: [mm(x2!), mm(y2!)] });
+  }
+  return lines;
+}
+
+export function lengthOf({ from, to }: PdfLine): number {
+  return Math.hypot(to[0] - from[0], to[1] - from[1]);
+}

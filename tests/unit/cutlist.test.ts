@@ -1,0 +1,237 @@
+import { describe, expect, it } from 'vitest';
+import { clothItems, cutPieces, layerItems, type ListedPart } from '../../src/core/cutlist';
+import { convertLength, leftoverSource, overlapsAt, remains, tablePlans, type Source } from '../../src/core/cutplan';
+import type { Material } from '../../src/core/layers';
+import { LIBRARY_LAYERS } from '../../src/core/library';
+import { openPiece, plainPiece } from '../../src/core/pieces';
+import {
+  bounds,
+  difference,
+  drawShape,
+  intersection,
+  polygonArea,
+  regionArea,
+  slitOpen,
+  transformed,
+  type Outline,
+  type PieceShape,
+} from '../../src/core/shape';
+import { judge } from '../layouts/judge';
+
+const woven = LIBRARY_LAYERS.find(({ family, grain }) => family === 'woven' && grain)!;
+const tape = LIBRARY_LAYERS.find(({ family }) => family === 'stay-tape')!;
+const lopsided: PieceShape = { kind: 'angled', width: 200, height: 100, corners: [false, false, true, false], corner: 60 };
+
+function part(change: Partial<ListedPart> = {}, material: Material = woven): ListedPart {
+  return {
+    id: 'front',
+    name: 'Front',
+    piece: plainPiece(lopsided, 10),
+    cut: 'straight',
+    count: 4,
+    pairs: false,
+    oneWay: false,
+    clothId: 'linen',
+    layers: [{ material, extent: 'full' }],
+    ...change,
+  };
+}
+const cutFirst = { trim: 6, method: 'cut-first', glueUp: true } as const;
+const rectangle = (w: number, h: number): Outline => [
+  [0, 0],
+  [w, 0],
+  [w, h],
+  [0, h],
+];
+
+describe('layerItems', () => {
+  it('mirrors a one-sided layer that lies glue side down, and only then', () => {
+    const outline = drawShape(lopsided).outline;
+    const mirrored = transformed(outline, true, 0).reverse();
+    const [up] = layerItems([part()], woven, cutFirst).items;
+    expect(up).toMatchObject({ mirrored: false, outline, count: 4, flip: false });
+    const [down] = layerItems([part()], woven, { ...cutFirst, glueUp: false }).items;
+    expect(down).toMatchObject({ mirrored: true, outline: mirrored });
+    const sewIn = { ...woven, id: 'sewn', form: 'sew-in' as const };
+    const [either] = layerItems([part({}, sewIn)], sewIn, { ...cutFirst, glueUp: false }).items;
+    expect(either).toMatchObject({ mirrored: false, flip: true });
+  });
+
+  it('makes left and right of a pair', () => {
+    const items = layerItems([part({ pairs: true, count: 5 })], woven, cutFirst).items;
+    expect(items.map(({ count, mirrored }) => [count, mirrored])).toEqual([
+      [3, false],
+      [2, true],
+    ]);
+    const [left, right] = items;
+    expect(polygonArea(intersection([left!.outline], [transformed(right!.outline, true, 0)])[0]!)).toBeCloseTo(
+      polygonArea(left!.outline),
+      3,
+    );
+  });
+
+  it('lays whole cloth pieces on the layer when they are fused together first', () => {
+    const trimmed = part({ layers: [{ material: woven, extent: 'trimmed' }] });
+    const area = (method: 'cut-first' | 'fuse-together' | 'fuse-net') =>
+      polygonArea(layerItems([trimmed], woven, { trim: 6, method, glueUp: true }).items[0]!.outline);
+    const whole = polygonArea(drawShape(lopsided).outline);
+    expect(area('fuse-together')).toBeCloseTo(whole, 6);
+    expect(area('cut-first')).toBeLessThan(whole);
+    expect(area('fuse-net')).toBeLessThan(area('cut-first'));
+  });
+
+  it('measures tapes by the metre, and says what vanishes, splits or cannot be drawn', () => {
+    expect(layerItems([part({ layers: [{ material: tape, extent: 'strip' }] })], tape, cutFirst)).toMatchObject({ items: [] });
+    expect(layerItems([part({ layers: [{ material: tape, extent: 'strip' }] })], tape, cutFirst).tape).toBeGreaterThan(400);
+    const thin = part({ piece: plainPiece({ kind: 'circle', diameter: 15 }, 10), layers: [{ material: woven, extent: 'net' }] });
+    expect(layerItems([thin], woven, cutFirst).faults).toEqual([{ partId: 'front', name: 'Front', why: 'vanishes' }]);
+    const broken = part({ piece: { ...plainPiece(lopsided, 10), allowances: [1] } });
+    expect(layerItems([broken], woven, cutFirst).faults[0]).toMatchObject({ why: 'shape' });
+  });
+
+  it('takes only the layer that is asked for', () => {
+    expect(layerItems([part()], tape, cutFirst).items).toEqual([]);
+  });
+});
+
+describe('clothItems', () => {
+  const linen = { construction: 'woven' as const, surface: [] };
+  it('enlarges by what the cloth shrinks and keeps a print one way up', () => {
+    const [item] = clothItems([part({ oneWay: true })], linen, { length: 0.04, cross: 0 }).items;
+    expect(bounds(item!.outline).maxY).toBeCloseTo(100 / 0.96, 6);
+    expect(bounds(item!.outline).maxX).toBeCloseTo(200, 6);
+    expect(item).toMatchObject({ rotations: [0], flip: false });
+  });
+});
+
+describe('slitOpen', () => {
+  it('opens a ring so that its area stays and its hollow can be used', () => {
+    const ring = openPiece(plainPiece({ kind: 'ring', outer: 300, inner: 200 }, 0));
+    const open = slitOpen(
+      ring.outline,
+      ring.holes.map((hole) => hole.outline),
+    );
+    const whole = polygonArea(ring.outline) - polygonArea(ring.holes[0]!.outline);
+    expect(Math.abs(polygonArea(open) - whole)).toBeLessThan(2);
+    const disc = { id: 'disc', outline: drawShape({ kind: 'circle', diameter: 190 }).outline, count: 1, rotations: [0] };
+    let last;
+    for (const plan of tablePlans({
+      sources: [{ id: 'roll', width: 310 }],
+      pieces: [{ id: 'ring', outline: open, count: 1, rotations: [0] }, disc],
+      gap: 1,
+      seconds: 0.2,
+      seed: 1,
+    }))
+      last = plan;
+    expect(last!.laid[0]!.length).toBeLessThan(301);
+  });
+});
+
+describe('tablePlans', () => {
+  const pieces = [
+    { id: 'strap', outline: rectangle(140, 40), count: 6, rotations: [0, 180] },
+    { id: 'panel', outline: rectangle(260, 180), count: 2, rotations: [0, 180] },
+  ];
+  const sources: Source[] = [
+    leftoverSource('box', [
+      [10, 20],
+      [310, 20],
+      [310, 140],
+      [160, 240],
+      [10, 240],
+    ]),
+    { id: 'roll', width: 500 },
+  ];
+  const run = (options: Partial<Parameters<typeof tablePlans>[0]> = {}) => {
+    const all = [...tablePlans({ sources, pieces, gap: 2, seconds: 0.4, seed: 2, ...options })];
+    return all.at(-1)!;
+  };
+
+  it('uses the leftover first and lays the rest on the roll, every copy once', () => {
+    const plan = run();
+    expect(plan.unplaced).toEqual([]);
+    expect(plan.laid.map(({ sourceId }) => sourceId)).toEqual(['box', 'roll']);
+    const every = plan.laid.flatMap(({ placements }) => placements.map(({ id, copy }) => `${id} ${copy}`));
+    expect(every).toHaveLength(8);
+    expect(new Set(every).size).toBe(8);
+    for (const [i, { placements, length, density }] of plan.laid.entries()) {
+      const there = pieces.map((piece) => ({ ...piece, count: placements.filter(({ id }) => id === piece.id).length }));
+      const renamed = placements.map((placement, k) => ({
+        ...placement,
+        copy: placements.slice(0, k).filter(({ id }) => id === placement.id).length,
+      }));
+      expect(judge(sources[i]!.width, 2, there, { placements: renamed, length, density, unplaced: [] })).toEqual([]);
+    }
+  });
+
+  it('hands on every step in the form in which it can be kept', () => {
+    for (const { laid } of tablePlans({ sources, pieces, gap: 2, seconds: 0.2, seed: 2 }))
+      for (const each of laid) expect(Object.keys(each).sort()).toEqual(['density', 'length', 'placements', 'sourceId']);
+  });
+
+  it('lays everything once it is told that it is enough', () => {
+    const told = run({ seconds: 30, enough: () => true });
+    expect(told.unplaced).toEqual([]);
+    expect(told.laid.flatMap(({ placements }) => placements)).toHaveLength(8);
+  });
+
+  it('says what finds no place when there is no roll', () => {
+    const plan = run({ sources: [sources[0]!] });
+    expect(plan.unplaced.length).toBeGreaterThan(1);
+    expect(plan.laid[0]!.placements.length + plan.unplaced.length).toBe(8);
+  });
+
+  it('leaves locked copies where they are', () => {
+    const locked = [{ id: 'panel', copy: 1, rotation: 180, flipped: false, x: 400, y: 500 }];
+    const plan = run({ locked: { roll: locked } });
+    expect(plan.laid.find(({ sourceId }) => sourceId === 'roll')!.placements).toContainEqual(locked[0]);
+    expect(plan.unplaced).toEqual([]);
+  });
+});
+
+describe('remains', () => {
+  it('keeps what is large enough, never any of what was cut', () => {
+    const cloth = rectangle(500, 400);
+    const cut = [rectangle(200, 380), transformed(drawShape({ kind: 'circle', diameter: 120 }).outline, false, 0, 380, 100)];
+    const { kept, waste } = remains(cloth, cut, 150 * 100);
+    expect(kept.length).toBeGreaterThan(0);
+    const area = kept.reduce((sum, each) => sum + polygonArea(each.outline), 0);
+    for (const { outline } of kept) {
+      expect(regionArea(intersection([outline], cut))).toBeLessThan(1e-6);
+      expect(regionArea(difference(outline, [cloth]))).toBeLessThan(1);
+    }
+    const whole = 500 * 400 - 200 * 380 - polygonArea(cut[1]!);
+    expect(area + waste).toBeGreaterThan(0.985 * whole);
+    expect(area + waste).toBeLessThan(1.01 * whole);
+  });
+
+  it('throws slivers away', () => {
+    const { kept, waste } = remains(rectangle(500, 400), [rectangle(480, 400)], 100);
+    expect(kept).toEqual([]);
+    expect(waste).toBeCloseTo(20 * 400, 0);
+  });
+});
+
+describe('convertLength', () => {
+  it('gives the same area and a margin', () => {
+    expect(convertLength(600, 500, 900).length).toBeCloseTo((600 * 500 * 1.1) / 900, 9);
+    expect(convertLength(600, 900, 450).margin).toBeCloseTo(0.2, 9);
+    expect(() => convertLength(0, 500, 900)).toThrow(/^length: /);
+  });
+});
+
+describe('overlapsAt', () => {
+  it('names what a piece lies on, and whether it leaves the cloth', () => {
+    const outlines = new Map([['a', rectangle(100, 50)]]);
+    const at = (x: number, y: number, copy: number) => ({ id: 'a', copy, rotation: 0, flipped: false, x, y });
+    const placements = [at(0, 0, 0), at(50, 20, 1), at(200, 0, 2), at(450, 0, 3)];
+    expect(overlapsAt(0, placements, outlines, rectangle(500, 400))).toEqual({ overlaps: [1], outside: false });
+    expect(overlapsAt(2, placements, outlines, rectangle(500, 400))).toEqual({ overlaps: [], outside: false });
+    expect(overlapsAt(3, placements, outlines, rectangle(500, 400))).toEqual({ overlaps: [], outside: true });
+  });
+});
+
+it('hands the search what it needs', () => {
+  const [piece] = cutPieces(layerItems([part()], woven, cutFirst).items);
+  expect(Object.keys(piece!).sort()).toEqual(['count', 'flip', 'id', 'outline', 'rotations']);
+});

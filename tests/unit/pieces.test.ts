@@ -1,0 +1,357 @@
+import { describe, expect, it } from 'vitest';
+import {
+  allowedTurns,
+  clothTurns,
+  DEFAULT_LAYER_OUTLINE,
+  enlarged,
+  layerOutline,
+  openPiece,
+  pieceSize,
+  plainPiece,
+  seamBulkOf,
+  shrinkageOf,
+  tapeLength,
+  type PieceSpec,
+} from '../../src/core/pieces';
+import {
+  asDrawn,
+  bounds,
+  drawShape,
+  edgeNames,
+  inset,
+  perimeter,
+  polygonArea,
+  requireOutline,
+  SHAPE_KINDS,
+  signedArea,
+  type Outline,
+  type PieceShape,
+} from '../../src/core/shape';
+import { arcLength, bulgingArc, chordOf } from '../../src/core/shape/arc';
+
+const RECTANGLE = { kind: 'rectangle', width: 200, height: 100, corners: [false, false, false, false], corner: 0 } as const;
+const rectangle = (change: object = {}): PieceShape =>
+  ({ ...RECTANGLE, corners: [false, false, false, false], ...change }) as PieceShape;
+const plain: PieceSpec = plainPiece(rectangle(), 10);
+const roll = { rollWidth: 900 };
+
+describe('shapes', () => {
+  it.each(SHAPE_KINDS.map((kind) => [kind.words, kind] as const))('%s: start shape is sound, edges are named', (_words, kind) => {
+    const shape = kind.start as PieceShape;
+    const { outline, edges, holes } = drawShape(shape);
+    expect(requireOutline(outline)).toBe(outline);
+    expect(signedArea(outline)).toBeGreaterThan(0);
+    expect(edges).toHaveLength(outline.length);
+    const names = edgeNames(shape);
+    for (const edge of [...edges, ...holes.map(({ edge: hole }) => hole)]) expect(names[edge]).toBeDefined();
+    for (const hole of holes) expect(signedArea(hole.outline)).toBeLessThan(0);
+    for (const { field } of kind.measures) {
+      expect(() => drawShape({ ...shape, [field]: NaN } as PieceShape)).toThrow(new RegExp(`^${field}: `));
+      expect(() => drawShape({ ...shape, [field]: -5 } as PieceShape)).toThrow(new RegExp(`^${field}: `));
+    }
+  });
+
+  it('draws rounded and angled corners with the right area', () => {
+    const rounded = drawShape(rectangle({ kind: 'rounded', corners: [true, false, true, false], corner: 30 }));
+    expect(polygonArea(rounded.outline)).toBeCloseTo(20_000 - 2 * (900 - (Math.PI * 900) / 4), -1);
+    const angled = drawShape(rectangle({ kind: 'angled', corners: [true, true, true, true], corner: 20 }));
+    expect(polygonArea(angled.outline)).toBeCloseTo(20_000 - 4 * 200, 6);
+    expect(() => drawShape(rectangle({ kind: 'rounded', corners: [true, true, false, false], corner: 120 }))).toThrow(
+      /^corner: /,
+    );
+  });
+
+  it('draws circles, ellipses and sectors with the right area', () => {
+    const area = (shape: PieceShape) => polygonArea(drawShape(shape).outline);
+    expect(area({ kind: 'circle', diameter: 200 }) / (Math.PI * 100 ** 2)).toBeCloseTo(1, 3);
+    expect(area({ kind: 'ellipse', width: 300, height: 120 }) / (Math.PI * 150 * 60)).toBeCloseTo(1, 3);
+    const sector = area({ kind: 'sector', inner: 100, outer: 300, angle: 90 });
+    expect(sector / ((Math.PI / 4) * (300 ** 2 - 100 ** 2))).toBeCloseTo(1, 3);
+    expect(area({ kind: 'sector', inner: 0, outer: 300, angle: 60 }) / ((Math.PI / 6) * 300 ** 2)).toBeCloseTo(1, 3);
+  });
+
+  it('makes a collar whose neck seam has the length of the neck, and a waistband whose edges have theirs', () => {
+    const lengthOf = (shape: PieceShape, edge: number) => {
+      const { outline, edges } = drawShape(shape);
+      return outline.reduce((sum, a, i) => {
+        const b = outline[(i + 1) % outline.length]!;
+        return edges[i] === edge ? sum + Math.hypot(b[0] - a[0], b[1] - a[1]) : sum;
+      }, 0);
+    };
+    expect(lengthOf({ kind: 'collar', neck: 400, height: 75, rise: 15, point: 20 }, 0)).toBeCloseTo(400, 1);
+    const band: PieceShape = { kind: 'waistband', waist: 700, overlap: 35, height: 50, lower: 735 };
+    expect(lengthOf(band, 2)).toBeCloseTo(700 * 1.05, 0);
+    expect(lengthOf(band, 0)).toBeCloseTo(735 * 1.05, 0);
+    expect(lengthOf({ ...band, lower: 700 }, 0)).toBeCloseTo(735, 6);
+  });
+
+  it('finds the chord that an arc of a length has', () => {
+    for (const sagitta of [0, 3, 20, 60]) expect(arcLength(chordOf(300, sagitta), sagitta)).toBeCloseTo(300, 6);
+    const arc = bulgingArc([0, 0], [100, 0], 10);
+    expect(Math.min(...arc.map(([, y]) => y))).toBeCloseTo(-10, 1);
+    expect(Math.max(...bulgingArc([0, 0], [100, 0], -10).map(([, y]) => y))).toBeCloseTo(10, 1);
+  });
+
+  it('draws curves and points of a drawn outline, whichever way round it runs', () => {
+    const shape: PieceShape = {
+      kind: 'drawn',
+      edges: [
+        { from: [0, 0], via: [[50, -5]] },
+        { from: [100, 0] },
+        {
+          from: [100, 80],
+          curve: [
+            [70, 120],
+            [30, 120],
+          ],
+        },
+        { from: [0, 80] },
+      ],
+      holes: [
+        [
+          [20, 20],
+          [40, 20],
+          [30, 40],
+        ],
+      ],
+    };
+    const forward = drawShape(shape);
+    const backward = drawShape({
+      ...shape,
+      edges: [
+        {
+          from: [0, 80],
+          curve: [
+            [30, 120],
+            [70, 120],
+          ],
+        },
+        { from: [100, 80] },
+        { from: [100, 0], via: [[50, -5]] },
+        { from: [0, 0] },
+      ],
+    });
+    expect(polygonArea(forward.outline)).toBeCloseTo(polygonArea(backward.outline), 6);
+    expect(signedArea(backward.outline)).toBeGreaterThan(0);
+    /** Edge whose segment runs along x = 100. */
+    const along = ({ outline, edges }: typeof forward) =>
+      edges[outline.findIndex((a, i) => a[0] === 100 && outline[(i + 1) % outline.length]![0] === 100)];
+    expect(along(forward)).toBe(1);
+    expect(along(backward)).toBe(1);
+    expect(edgeNames(shape)).toEqual(['edge 1', 'edge 2', 'edge 3', 'edge 4', 'opening']);
+  });
+
+  it('turns any shape into a drawn one that is the same within a tenth of a millimetre', () => {
+    for (const kind of SHAPE_KINDS) {
+      const shape = kind.start as PieceShape;
+      const { shape: drawn, sources } = asDrawn(shape);
+      expect(sources).toHaveLength(drawn.edges.length);
+      const before = drawShape(shape);
+      const after = drawShape(drawn);
+      expect(Math.abs(polygonArea(before.outline) - polygonArea(after.outline))).toBeLessThan(0.1 * perimeter(before.outline));
+      expect(bounds(after.outline).maxX).toBeCloseTo(bounds(before.outline).maxX, 0);
+      expect(drawn.edges.length).toBeLessThan(20);
+    }
+  });
+});
+
+describe('openPiece', () => {
+  it.each([0, 1, 2, 3] as const)('opens a piece out on fold edge %d: twice the area, no seam on the fold', (fold) => {
+    const allowances = [10, 10, 10, 10];
+    allowances[fold] = 0;
+    const opened = openPiece({ ...plain, allowances, fold });
+    expect(polygonArea(opened.outline)).toBeCloseTo(40_000, 6);
+    expect(opened.allowances).toHaveLength(opened.outline.length);
+    const half = inset(openPiece({ ...plain, allowances }).outline, allowances).area;
+    expect(opened.seam.reduce((sum, path) => sum + polygonArea(path), 0)).toBeCloseTo(2 * half, 3);
+    expect(opened.fold).toBeDefined();
+  });
+
+  it('doubles marks and openings at the fold, but not what lies on it', () => {
+    const shape = asDrawn(rectangle()).shape;
+    shape.holes = [
+      [
+        [150, 40],
+        [170, 40],
+        [160, 60],
+      ],
+    ];
+    const opened = openPiece({
+      ...plainPiece(shape, 0),
+      fold: 1,
+      marks: [
+        { kind: 'centre-front', at: [200, 50] },
+        { kind: 'notch', at: [50, 0] },
+      ],
+    });
+    expect(opened.marks.map(({ at }) => at)).toEqual([
+      [200, 50],
+      [50, 0],
+      [350, 0],
+    ]);
+    expect(opened.holes).toHaveLength(2);
+    for (const { outline } of opened.holes) expect(signedArea(outline)).toBeLessThan(0);
+  });
+
+  it('lays the allowances outside when the shape is the seam line', () => {
+    const sewn = openPiece({ ...plain, line: 'sew', allowances: [10, 20, 10, 0] });
+    expect(pieceSize(sewn)).toEqual({ width: 220, height: 120 });
+    expect(polygonArea(sewn.seam[0]!)).toBe(20_000);
+    expect(inset(sewn.outline, sewn.allowances).area).toBeCloseTo(20_000, 3);
+  });
+
+  it('gives a ring the allowance of each of its edges', () => {
+    const spec: PieceSpec = { ...plainPiece({ kind: 'ring', outer: 340, inner: 190 }, 0), allowances: [0, 12] };
+    const cut = openPiece(spec);
+    expect(polygonArea(cut.holes[0]!.outline) / (Math.PI * 95 ** 2)).toBeCloseTo(1, 3);
+    expect(polygonArea(cut.seam[1]!) / (Math.PI * 107 ** 2)).toBeCloseTo(1, 3);
+    const sewn = openPiece({ ...spec, line: 'sew' });
+    expect(polygonArea(sewn.holes[0]!.outline) / (Math.PI * 83 ** 2)).toBeCloseTo(1, 3);
+    expect(() => openPiece({ ...spec, line: 'sew', allowances: [0, 100] })).toThrow(/^allowances\[1\]: /);
+  });
+
+  it.each([
+    [{ allowances: [10, 10, 10] }, 'allowances'],
+    [{ allowances: [10, 10, 10, -1] }, 'allowances\\[3\\]'],
+    [{ shape: { kind: 'circle', diameter: 100 }, allowances: [5], fold: 0 }, 'fold'],
+    [{ shape: rectangle({ kind: 'rounded', corners: [true, true, true, true], corner: 50 }), fold: 7 }, 'fold'],
+  ])('refuses %j', (change, field) => {
+    expect(() => openPiece({ ...plain, ...change } as PieceSpec)).toThrow(new RegExp(`^${field}: `));
+  });
+});
+
+describe('layerOutline', () => {
+  it('cuts layers full, trimmed, net and as a strip', () => {
+    const piece = openPiece(plain);
+    expect(layerOutline(piece, 'full', roll).area).toBe(20_000);
+    expect(layerOutline(piece, 'trimmed', roll).area).toBeCloseTo(188 * 88, 3);
+    expect(layerOutline(piece, 'trimmed', roll, { ...DEFAULT_LAYER_OUTLINE, trim: 3 }).area).toBeCloseTo(194 * 94, 3);
+    expect(layerOutline(piece, 'net', roll).area).toBeCloseTo(180 * 80, 3);
+    expect(layerOutline(piece, 'strip', roll).area).toBeCloseTo(180 * DEFAULT_LAYER_OUTLINE.width, 3);
+    expect(layerOutline(piece, 'patch', roll).area).toBe(50 * 50);
+    expect(layerOutline(piece, 'field', roll, { ...DEFAULT_LAYER_OUTLINE, field: { width: 80, height: 60 } }).area).toBe(
+      160 * 140,
+    );
+    expect(tapeLength(layerOutline(piece, 'strip', { rollWidth: 10 }), { rollWidth: 10 }, 3)).toBe(3 * 220);
+  });
+
+  it('lays a strip along the edges that are chosen, and a patch where it is wanted', () => {
+    const piece = openPiece(plain);
+    const strip = layerOutline(piece, 'strip', roll, { ...DEFAULT_LAYER_OUTLINE, edges: [1, 3], width: 20 });
+    expect(strip.outlines).toHaveLength(2);
+    expect(strip.area).toBeCloseTo(2 * 20 * 80, 3);
+    expect(strip.runningLength).toBe(200);
+    const patch = layerOutline(piece, 'patch', roll, { ...DEFAULT_LAYER_OUTLINE, at: [180, 90], size: 40 });
+    expect(bounds(patch.outlines[0]!)).toEqual({ minX: 160, minY: 70, maxX: 200, maxY: 110 });
+  });
+
+  it('clips corners through the point where the seams meet', () => {
+    const piece = openPiece(plain);
+    const clipped = layerOutline(piece, 'full', roll, { ...DEFAULT_LAYER_OUTLINE, clipped: true });
+    // Each corner loses a triangle of twice the allowance along both edges.
+    expect(clipped.area).toBeCloseTo(20_000 - 4 * ((20 * 20) / 2), 3);
+    const [corner] = openPiece({ ...plain, allowances: [10, 4, 10, 10] }).seam[0]!;
+    expect(corner).toBeDefined();
+  });
+
+  it('keeps the opening of a ring out of its layer, by its own allowance', () => {
+    const ring = openPiece({ ...plainPiece({ kind: 'ring', outer: 340, inner: 190 }, 0), allowances: [10, 12] });
+    const net = layerOutline(ring, 'net', roll);
+    expect(net.area / (Math.PI * (160 ** 2 - 107 ** 2))).toBeCloseTo(1, 3);
+    expect(net.holes).toHaveLength(1);
+    const full = layerOutline(ring, 'full', roll);
+    expect(full.area / (Math.PI * (170 ** 2 - 95 ** 2))).toBeCloseTo(1, 3);
+  });
+
+  it('says when a layer falls apart or vanishes', () => {
+    const waist: Outline = [
+      [0, 0],
+      [100, 0],
+      [100, 100],
+      [60, 100],
+      [55, 50],
+      [60, 0],
+    ];
+    void waist;
+    const bone: PieceShape = {
+      kind: 'drawn',
+      edges: (
+        [
+          [0, 0],
+          [80, 0],
+          [80, 30],
+          [140, 30],
+          [140, 0],
+          [220, 0],
+          [220, 80],
+          [140, 80],
+          [140, 45],
+          [80, 45],
+          [80, 80],
+          [0, 80],
+        ] as [number, number][]
+      ).map((from) => ({ from })),
+    };
+    const piece = openPiece(plainPiece(bone, 10));
+    expect(layerOutline(piece, 'net', roll).outlines).toHaveLength(2);
+    const narrow = openPiece(plainPiece(rectangle({ height: 18 }), 10));
+    expect(layerOutline(narrow, 'net', roll)).toMatchObject({ outlines: [], area: 0 });
+  });
+
+  it('counts bulk twice in a seam and four times in a corner', () => {
+    const bulk = seamBulkOf(
+      0.4,
+      [
+        { thickness: 0.3, extent: 'full' },
+        { thickness: 3, extent: 'net' },
+        { thickness: 0.2, extent: 'trimmed' },
+      ],
+      10,
+      6,
+      6,
+    );
+    expect(bulk.seam).toBeCloseTo(1.8, 9);
+    expect(bulk.corner).toBeCloseTo(3.6, 9);
+    expect(bulk.clears).toBe(true);
+  });
+});
+
+describe('turns', () => {
+  const woven = { grain: true, stretchLength: 2, stretchCross: 3 };
+  it.each([
+    ['straight on a woven', woven, { cut: 'straight', grain: 0 }, [0, 180]],
+    ['across', woven, { cut: 'cross', grain: 0 }, [90, 270]],
+    ['bias', woven, { cut: 'bias', grain: 0 }, [45, 225, 135, 315]],
+    ['a grain line that leans', woven, { cut: 'straight', grain: 30 }, [330, 150]],
+    ['no grain', { ...woven, grain: false }, { cut: 'bias', grain: 30 }, [0, 90, 180, 270]],
+    ['a knit that gives across', { ...woven, stretchCross: 28 }, { cut: 'straight', grain: 0 }, [0, 180]],
+    ['a knit that gives along', { ...woven, stretchLength: 28 }, { cut: 'straight', grain: 0 }, [90, 270]],
+  ] as const)('layer, %s', (_words, material, piece, expected) => {
+    expect(allowedTurns(material, piece)).toEqual(expected);
+  });
+  const cloth = { construction: 'woven' as const, surface: [] };
+  it.each([
+    ['plain', cloth, { cut: 'straight', grain: 0 }, [0, 180]],
+    ['one-way print', cloth, { cut: 'straight', grain: 0, oneWay: true }, [0]],
+    ['velvet', { ...cloth, surface: ['pile'] as const }, { cut: 'straight', grain: 0 }, [0]],
+    ['felt', { ...cloth, construction: 'nonwoven' as const }, { cut: 'straight', grain: 0 }, [0, 90, 180, 270]],
+  ] as const)('cloth, %s', (_words, fabric, piece, expected) => {
+    expect(clothTurns(fabric as never, piece)).toEqual(expected);
+  });
+});
+
+describe('shrinkage', () => {
+  it('cuts larger by what is lost, each way', () => {
+    const grown = enlarged(drawShape(rectangle()).outline, { length: 0.05, cross: 0.02 }, 0);
+    expect(bounds(grown).maxX).toBeCloseTo(200 / 0.98, 9);
+    expect(bounds(grown).maxY).toBeCloseTo(100 / 0.95, 9);
+    const turned = enlarged(drawShape(rectangle()).outline, { length: 0.05, cross: 0.02 }, 90);
+    expect(bounds(turned).maxX).toBeCloseTo(200 / 0.95, 9);
+  });
+  it('asks nothing of a cloth that was washed before, unless it is starched', () => {
+    const cloth = { shrinkLength: 4, shrinkCross: 2 };
+    expect(shrinkageOf(cloth, false)).toEqual({ length: 0.04, cross: 0.02 });
+    expect(shrinkageOf({ ...cloth, prewashed: true }, false)).toEqual({ length: 0, cross: 0 });
+    expect(shrinkageOf({ prewashed: true }, true).length).toBe(0.025);
+  });
+});

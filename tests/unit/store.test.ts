@@ -1,0 +1,289 @@
+import { copyFileSync, existsSync, mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import Database from 'better-sqlite3';
+import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import { LIBRARY_CLOTHS, LIBRARY_LAYERS } from '../../src/core/library';
+import { benchRuns, openRunOf, START_STATE } from '../../src/store/bench-runs';
+import { exportBundle, importBundle, type Bundle } from '../../src/store/bundle';
+import { hoopings } from '../../src/store/hoopings';
+import { hoops } from '../../src/store/hoops';
+import { motifs, packedStitches } from '../../src/store/motifs';
+import { cloths } from '../../src/store/cloths';
+import { openDatabase, type Db } from '../../src/store/database';
+import { loadDemo } from '../../src/store/demo';
+import { NotFoundError, StaleError } from '../../src/store/errors';
+import { layers } from '../../src/store/layers';
+import { logEntries, logOfCloth, memoryOfCloth, withMeasured, type LogFields } from '../../src/store/log';
+import { parts } from '../../src/store/parts';
+import { projects } from '../../src/store/projects';
+import { scraps, scrapsOf, washesDue } from '../../src/store/scraps';
+import { DEFAULT_SETTINGS, readSettings, writeSettings } from '../../src/store/settings';
+
+let folder: string;
+let db: Db;
+beforeEach(() => {
+  folder = mkdtempSync(join(tmpdir(), 'nembrel-store-'));
+  db = openDatabase(join(folder, 'a.db'));
+});
+afterEach(() => {
+  db.close();
+  rmSync(folder, { recursive: true, force: true });
+});
+
+const entry = (more: Partial<Omit<LogFields, 'measuredBendingLength'>> = {}): LogFields =>
+  withMeasured({
+    partId: null,
+    benchRunId: null,
+    kind: 'piece',
+    stitched: null,
+    doneOn: '2026-05-31',
+    title: 'Collar',
+    clothId: 'shirting-poplin',
+    clothName: 'Shirting poplin',
+    stackTitle: 'Light woven fusible, 45 g',
+    layerIds: ['light-woven-fusible-45-g'],
+    settings: { ironDots: 2, seconds: 12, steam: true, cover: 'damp-cloth' },
+    checks: { held: [], failed: [] },
+    outcome: 'good',
+    predictedBendingLength: null,
+    predictedLow: null,
+    predictedHigh: null,
+    overhang: null,
+    note: '',
+    ...more,
+  });
+
+describe('a new database', () => {
+  it('holds the whole library, every figure as it is written', () => {
+    expect(cloths.list(db)).toHaveLength(LIBRARY_CLOTHS.length);
+    expect(layers.list(db)).toHaveLength(LIBRARY_LAYERS.length);
+    for (const { id, ...cloth } of LIBRARY_CLOTHS) expect(cloths.get(db, id)).toMatchObject(cloth);
+    for (const { id, ...layer } of LIBRARY_LAYERS) expect(layers.get(db, id)).toMatchObject(layer);
+  });
+
+  it('keeps what it confirms through a power cut: WAL, full sync, foreign keys', () => {
+    expect(db.pragma('journal_mode', { simple: true })).toBe('wal');
+    expect(db.pragma('synchronous', { simple: true })).toBe(2);
+    expect(db.pragma('foreign_keys', { simple: true })).toBe(1);
+  });
+
+  it('has only strict tables', () => {
+    const loose = db
+      .prepare(
+        "SELECT name FROM pragma_table_list WHERE schema = 'main' AND type = 'table' AND strict = 0 AND name NOT LIKE 'sqlite_%'",
+      )
+      .all();
+    expect(loose).toEqual([]);
+  });
+
+  it('does not bring back what was deleted, nor overwrite what was changed', () => {
+    cloths.remove(db, 'denim');
+    const poplin = cloths.get(db, 'shirting-poplin');
+    cloths.update(db, poplin.id, { ...poplin, arealDensity: 121 }, poplin.version);
+    db.close();
+    db = openDatabase(join(folder, 'a.db'));
+    expect(cloths.find(db, 'denim')).toBeUndefined();
+    expect(cloths.get(db, 'shirting-poplin').arealDensity).toBe(121);
+    expect(cloths.restore(db, 'denim').name).toBe('Denim');
+  });
+});
+
+describe('a database of an earlier version', () => {
+  const files = readdirSync('src/store/migrations').filter((name) => name.endsWith('.sql'));
+
+  it.each(files.map((_, i) => i).slice(1))('is brought from step %d to now with all of its rows, a copy beside it', (done) => {
+    const path = join(folder, `old-${done}.db`);
+    const old = new Database(path);
+    for (const name of files.slice(0, done)) old.exec(readFileSync(join('src/store/migrations', name), 'utf8'));
+    old.pragma(`user_version = ${done}`);
+    old.exec(`
+      INSERT INTO cloth (id, name, note, origin, construction, weave, fibres, areal_density, stretch_length, stretch_cross, iron_dots, water, sheer, tone,
+        surface, fray, overhang, created_at, updated_at)
+      VALUES ('mine', 'Old linen', '', 'own', 'woven', 'plain', '[{"fibre":"linen","percent":100}]', 180, 1, 2, 3, 'safe', 'opaque', 'mid', '[]', 'high', 52,
+        '2026-01-01', '2026-01-01');
+      INSERT INTO project (id, name, created_at, updated_at) VALUES ('p', 'Old project', '2026-01-01', '2026-01-01');
+      INSERT INTO part (id, project_id, name, cloth_id, wish, shape, allowances, count, created_at, updated_at)
+      VALUES ('q', 'p', 'Old part', 'mine', '{}', '{}', '[0,0,0,0]', 1, '2026-01-01', '2026-01-01');
+      INSERT INTO bench_run (id, part_id, plan, state, created_at, updated_at) VALUES ('r', 'q', '{}', '{}', '2026-01-01', '2026-01-01');
+    `);
+    old.close();
+    const now = openDatabase(path);
+    expect(now.pragma('user_version', { simple: true })).toBe(files.length);
+    expect(cloths.get(now, 'mine')).toMatchObject({ name: 'Old linen', overhang: 52, arealDensity: 180 });
+    expect(cloths.get(now, 'mine').tests).toEqual({});
+    expect(openRunOf(now, 'q')).toMatchObject({ id: 'r', scrapId: null });
+    expect(scrapsOf(now, 'q')).toEqual([]);
+    now.close();
+    const copy = `${path}.before-${String(done + 1).padStart(3, '0')}`;
+    expect(existsSync(copy)).toBe(true);
+    copyFileSync(copy, join(folder, 'copy.db'));
+    const kept = new Database(join(folder, 'copy.db'), { readonly: true });
+    expect(kept.pragma('user_version', { simple: true })).toBe(done);
+    expect(kept.prepare("SELECT name FROM cloth WHERE id = 'mine'").get()).toEqual({ name: 'Old linen' });
+    kept.close();
+  });
+});
+
+describe('rows that people edit', () => {
+  it('count their versions, and refuse a stale save with the row as it is', () => {
+    const made = projects.insert(db, { name: 'Banner', note: '' });
+    expect(made.version).toBe(1);
+    const changed = projects.update(db, made.id, { name: 'Lantern banner', note: '' }, 1);
+    expect([changed.version, changed.name]).toEqual([2, 'Lantern banner']);
+    try {
+      projects.update(db, made.id, { name: 'Flag', note: '' }, 1);
+      expect.unreachable();
+    } catch (error) {
+      expect(error).toBeInstanceOf(StaleError);
+      expect((error as StaleError).current).toEqual(changed);
+    }
+    expect(projects.get(db, made.id).name).toBe('Lantern banner');
+  });
+
+  it('are gone when deleted, back when restored, and say so when they are not there', () => {
+    const made = projects.insert(db, { name: 'Banner', note: '' });
+    projects.remove(db, made.id);
+    expect(projects.find(db, made.id)).toBeUndefined();
+    expect(() => projects.get(db, made.id)).toThrow(NotFoundError);
+    expect(() => projects.remove(db, made.id)).toThrow(NotFoundError);
+    expect(() => projects.update(db, made.id, { name: 'x', note: '' }, 1)).toThrow(NotFoundError);
+    expect(projects.restore(db, made.id).name).toBe('Banner');
+    expect(() => projects.restore(db, 'nobody')).toThrow(NotFoundError);
+  });
+
+  it('take names as data, whatever they hold', () => {
+    const name = `Robert'); DROP TABLE project; -- “ö” \u{1F9F5}`;
+    const made = projects.insert(db, { name, note: '' });
+    expect(projects.get(db, made.id).name).toBe(name);
+    expect(projects.list(db)).toHaveLength(1);
+  });
+});
+
+describe('memory of a cloth', () => {
+  it('gathers by the layers that were used, in their order, over pieces and scraps', () => {
+    logEntries.insert(db, entry({ overhang: 60 }));
+    logEntries.insert(db, entry({ overhang: 64, outcome: 'fair', kind: 'scrap' }));
+    logEntries.insert(db, entry({ outcome: 'poor' }));
+    logEntries.insert(db, entry({ layerIds: ['a', 'b'] }));
+    logEntries.insert(db, entry({ layerIds: ['b', 'a'] }));
+    logEntries.insert(db, entry({ clothId: 'denim' }));
+    const memory = memoryOfCloth(db, 'shirting-poplin');
+    expect([...memory.keys()].sort()).toEqual(['a+b', 'b+a', 'light-woven-fusible-45-g']);
+    const record = memory.get('light-woven-fusible-45-g')!;
+    expect([record.good, record.fair, record.poor]).toEqual([1, 1, 1]);
+    expect(record.readings.map(Math.round).sort()).toEqual([30, 32]);
+  });
+
+  it('forgets what is taken out of the logbook', () => {
+    const made = logEntries.insert(db, entry({ overhang: 60 }));
+    logEntries.remove(db, made.id);
+    expect(memoryOfCloth(db, 'shirting-poplin').size).toBe(0);
+  });
+
+  it('lists a cloth’s entries newest first', () => {
+    for (const doneOn of ['2026-03-01', '2026-05-01', '2026-04-01']) logEntries.insert(db, entry({ doneOn }));
+    expect(logOfCloth(db, 'shirting-poplin').map(({ doneOn }) => doneOn)).toEqual(['2026-05-01', '2026-04-01', '2026-03-01']);
+  });
+});
+
+describe('scraps and bench runs', () => {
+  beforeEach(() => loadDemo(db, { onlyIfEmpty: false }));
+
+  it('washes that are due come earliest first, without those that were looked at', () => {
+    const filed = scraps.get(db, 'tq-trial-front');
+    const later = scraps.insert(db, { ...filed, washDue: '2026-09-01' });
+    scraps.insert(db, {
+      ...filed,
+      wash: { doneOn: '2026-08-01', peel: 5, bubbles: 'none', shrink: null, overhang: null, outcome: 'good', note: '' },
+    });
+    scraps.insert(db, { ...filed, washDue: null });
+    expect(washesDue(db).map(({ id }) => id)).toEqual(['tq-trial-front', later.id]);
+    scraps.remove(db, 'tq-trial-front');
+    expect(washesDue(db).map(({ id }) => id)).toEqual([later.id]);
+  });
+
+  it('a scrap’s run is not the part’s own', () => {
+    const plan = { partName: '', clothName: '', stackTitle: '', outline: [], plate: [], steps: [] };
+    const run = { partId: 'tq-wc-collar', plan, state: START_STATE, finishedAt: null };
+    benchRuns.insert(db, { ...run, scrapId: 'tq-trial-collar' });
+    expect(openRunOf(db, 'tq-wc-collar')).toBeUndefined();
+    const own = benchRuns.insert(db, { ...run, scrapId: null });
+    expect(openRunOf(db, 'tq-wc-collar')!.id).toBe(own.id);
+  });
+});
+
+describe('settings', () => {
+  it('begin with defaults, keep what is set, refuse a stale save', () => {
+    expect(readSettings(db)).toEqual({ settings: DEFAULT_SETTINGS, version: 0 });
+    const saved = writeSettings(db, { ...DEFAULT_SETTINGS, schools: { heat: 'damp' } }, 0);
+    expect(saved).toEqual({ settings: { ...DEFAULT_SETTINGS, schools: { heat: 'damp' } }, version: 1 });
+    expect(() => writeSettings(db, DEFAULT_SETTINGS, 0)).toThrow(StaleError);
+  });
+
+  it('of an earlier version get what is new', () => {
+    const { schools: _new, ...earlier } = DEFAULT_SETTINGS;
+    db.prepare("INSERT INTO setting (key, value, version, updated_at) VALUES ('settings', ?, 1, '2026-01-01')").run(
+      JSON.stringify({ ...earlier, trim: 8 }),
+    );
+    expect(readSettings(db).settings).toEqual({ ...DEFAULT_SETTINGS, trim: 8 });
+  });
+});
+
+describe('bundles', () => {
+  it('carry everything of one’s own to an empty database, scraps and tests too', () => {
+    loadDemo(db, { onlyIfEmpty: false });
+    const bundle = JSON.parse(JSON.stringify(exportBundle(db))) as Bundle;
+    const other = openDatabase(join(folder, 'b.db'));
+    const count = importBundle(other, bundle);
+    expect(count).toMatchObject({ projects: 6, parts: 14, log: 34, scraps: 2 });
+    for (const table of [projects, parts, scraps, logEntries] as const) {
+      const strip = (rows: { createdAt: string; updatedAt: string; version: number }[]) =>
+        rows.map(({ createdAt: _c, updatedAt: _u, version: _v, ...row }) => row);
+      expect(strip(table.list(other, '1', [], 'id'))).toEqual(strip(table.list(db, '1', [], 'id')));
+    }
+    // Stitches are the same to the last bit, and so is everything that is known of the hoop.
+    for (const { id } of motifs.list(db)) expect(packedStitches(other, id).bytes.equals(packedStitches(db, id).bytes)).toBe(true);
+    const bare = <T extends { createdAt: string; updatedAt: string }>(rows: T[]) =>
+      rows.map(({ createdAt: _c, updatedAt: _u, ...row }) => row);
+    expect(bare(hoops.list(other))).toEqual(bare(hoops.list(db)));
+    expect(bare(motifs.list(other))).toEqual(bare(motifs.list(db)));
+    expect(bare(hoopings.list(other, '1', [], 'id'))).toEqual(bare(hoopings.list(db, '1', [], 'id')));
+    expect(cloths.get(other, 'tq-harbour-linen').tests).toEqual(cloths.get(db, 'tq-harbour-linen').tests);
+    expect(importBundle(other, bundle)).toEqual({
+      cloths: 0,
+      layers: 0,
+      projects: 0,
+      parts: 0,
+      log: 0,
+      scraps: 0,
+      stock: 0,
+      hoops: 0,
+      motifs: 0,
+      hoopings: 0,
+    });
+    other.close();
+  });
+
+  it('name the motif whose stitches cannot be read, and take nothing', () => {
+    loadDemo(db, { onlyIfEmpty: false });
+    const bundle = JSON.parse(JSON.stringify(exportBundle(db))) as Bundle;
+    bundle.motifs[2]!.table = 'x_mm,y_mm,command\n1,two,stitch\n';
+    const other = openDatabase(join(folder, 'b.db'));
+    expect(() => importBundle(other, bundle)).toThrow(/^motifs\[2\]\.table: .*line 2/);
+    expect(motifs.list(other)).toEqual([]);
+    expect(projects.list(other)).toEqual([]);
+    other.close();
+  });
+
+  it('are taken whole or not at all', () => {
+    loadDemo(db, { onlyIfEmpty: false });
+    const bundle = JSON.parse(JSON.stringify(exportBundle(db))) as Bundle;
+    bundle.scraps[0]!.partId = 'nobody';
+    const other = openDatabase(join(folder, 'b.db'));
+    expect(() => importBundle(other, bundle)).toThrow('scraps[0].partId');
+    expect(projects.list(other)).toEqual([]);
+    expect(logEntries.list(other, '1', [], 'id')).toEqual([]);
+    other.close();
+  });
+});

@@ -1,0 +1,234 @@
+import { describe, expect, it } from 'vitest';
+import {
+  BUY,
+  clothMaterial,
+  copyName,
+  fingerprint,
+  foldedItems,
+  layerMaterial,
+  sourceOutline,
+  tableList,
+  tableSources,
+  usualOptions,
+  type CutItem,
+  type KeptPart,
+  type StockEntry,
+} from '../../src/core/cutlist';
+import { tablePlans, type TablePlan } from '../../src/core/cutplan';
+import { LIBRARY_CLOTHS, LIBRARY_LAYERS } from '../../src/core/library';
+import { bounds, polygonArea, transformed, type Outline, type Point } from '../../src/core/shape';
+import { shoppingLine, shoppingQuestion, type Need, type WaitingPart } from '../../src/views/buy/shopping';
+import { changed, lockedPlacements, lockKey, outlinesOf, search, turned } from '../../src/views/cutting-table/table-state';
+
+const rectangle = (width: number, height: number): Outline => [[0, 0], [width, 0], [width, height], [0, height]]; // prettier-ignore
+const leaning: Outline = [[0, 0], [80, 0], [120, 60], [40, 60]]; // prettier-ignore
+const item = (id: string, outline: Outline, more: Partial<CutItem> = {}): CutItem => ({
+  ...{ id, partId: id, name: id, outline, holes: [], seam: [], marks: [], count: 1, first: 1, letter: '' },
+  ...{ rotations: [0, 180], flip: false, mirrored: false, grain: 0 },
+  ...more,
+});
+const linen = LIBRARY_CLOTHS.find(({ construction, weave }) => construction === 'woven' && weave === 'plain')!;
+const fusible = LIBRARY_LAYERS.find(({ family, form }) => family === 'woven' && form === 'fusible')!;
+const entry = (id: string, more: Partial<StockEntry>): StockEntry =>
+  ({
+    id,
+    kind: 'roll',
+    ofKind: 'cloth',
+    ofId: linen.id,
+    width: 1400,
+    length: 2000,
+    count: 1,
+    outline: null,
+    place: '',
+    ...more,
+  }) as StockEntry;
+const part = (id: string, more: Partial<KeptPart> = {}): WaitingPart =>
+  ({
+    ...{ id, name: id, projectId: 'p', cutDone: false, clothId: linen.id, count: 2, pairs: false, oneWay: false, glueUp: null },
+    ...{ wish: { role: 'tab', cut: 'straight', stretch: 'any', care: 'wash-warm' }, stack: null },
+    ...{ shape: { kind: 'rectangle', width: 300, height: 200, corners: [false, false, false, false], corner: 0 } },
+    ...{ line: 'cut', allowances: [10, 10, 10, 10], fold: null, grain: 0, marks: [] },
+    ...more,
+  }) as unknown as WaitingPart;
+
+describe('cloth that lies folded', () => {
+  it('cuts a symmetrical piece as a half at the fold, as often as it is wanted', () => {
+    const { items, locked, mirroredBy } = foldedItems([item('front', rectangle(200, 300), { count: 2 })], 5);
+    expect(bounds(items[0]!.outline)).toMatchObject({ minX: 0, maxX: 100 });
+    expect(polygonArea(items[0]!.outline)).toBeCloseTo(100 * 300, 3);
+    expect(locked.map(({ x, y }) => [x, y])).toEqual([[0, 0], [0, 305]]); // prettier-ignore
+    expect(mirroredBy).toEqual([]);
+  });
+
+  it('cuts a pair once from both layers, and warns of single pieces that come out mirrored', () => {
+    const twin = leaning.map(([x, y]): Point => [-x, y]).reverse();
+    const pair = foldedItems([item('side', leaning, { count: 3 }), item('sidem', twin, { count: 3, mirrored: true })], 0);
+    expect(pair.items.map(({ id, count }) => [id, count])).toEqual([['side', 3]]);
+    expect(pair.mirroredBy).toEqual([]);
+    const single = foldedItems([item('flap', leaning, { count: 4 })], 0);
+    expect(single.items[0]!.count).toBe(2);
+    expect(single.mirroredBy).toEqual(['flap']);
+  });
+});
+
+describe('what is cut from', () => {
+  const material = clothMaterial({ ...linen, rollWidth: 1400, pricePerMetre: 1200 });
+  const stock = [
+    entry('box', { kind: 'leftover', width: 300, length: 260, outline: [[0, 0], [300, 0], [300, 260]] }), // prettier-ignore
+    entry('roll', {}),
+    entry('sheet', { kind: 'sheet', width: 500, length: 400, count: 3 }),
+  ];
+  const options = { ...usualOptions(material, stock), margin: 10, squaring: 30 };
+
+  it('stands in the order in which it is used, less selvedges and squaring, the roll to buy last', () => {
+    const sources = tableSources(options, stock, material);
+    expect(sources.map(({ source }) => source.id)).toEqual(['box', 'roll', 'sheet#0', 'sheet#1', 'sheet#2', BUY]);
+    expect(sources[1]!.source).toMatchObject({ width: 1380, length: 1970 });
+    expect(sources[0]!.source.outline).toHaveLength(3);
+    expect(sources.at(-1)!.source).toEqual({ id: BUY, width: 1380 });
+    expect(bounds(sourceOutline(sources.at(-1)!, 700))).toMatchObject({ maxX: 1380, maxY: 700 });
+  });
+
+  it('is only rolls, half as wide, when the cloth lies folded', () => {
+    const sources = tableSources({ ...options, folded: true }, stock, material);
+    expect(sources.map(({ source }) => source.id)).toEqual(['roll', BUY]);
+    expect(sources[0]!.source.width).toBeCloseTo(690, 6);
+  });
+
+  it('leaves out what is not ticked, and a roll that is shorter than its squaring', () => {
+    const short = [...stock.slice(0, 1), entry('roll', { length: 20 })];
+    const sources = tableSources({ ...options, stockIds: ['roll'] }, short, material);
+    expect(sources.map(({ source }) => source.id)).toEqual([BUY]);
+  });
+});
+
+describe('a piece on the table', () => {
+  const list = [item('side', leaning, { count: 2, rotations: [0, 90, 180] }), item('band', rectangle(200, 50), { flip: true })];
+  const [side, band] = list as [CutItem, CutItem];
+  const at = (id: string, copy: number, x: number, y: number, more = {}) => ({
+    id,
+    copy,
+    rotation: 0,
+    flipped: false,
+    x,
+    y,
+    ...more,
+  });
+  const source = { source: { id: 'roll', width: 1000 }, fullWidth: 1000, margin: 0 };
+  const laid = [
+    {
+      sourceId: 'roll',
+      placements: [at('side', 0, 0, 0), at('side', 1, 150, 0), at('band', 0, 300, 0)],
+      length: 60,
+      density: 0.1,
+    },
+  ];
+
+  it('turns through what its grain allows, and flips, about its own middle', () => {
+    let placed = at('side', 0, 100, 100);
+    const middle = () => {
+      const box = bounds(transformed(leaning, placed.flipped, placed.rotation, placed.x, placed.y));
+      return [(box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2];
+    };
+    const before = middle();
+    for (const rotation of [90, 180, 0]) {
+      placed = turned(placed, side, false);
+      expect(placed.rotation).toBe(rotation);
+      middle().forEach((value, i) => expect(value).toBeCloseTo(before[i]!, 9));
+    }
+    expect(turned(at('band', 0, 0, 0), band, true)).toMatchObject({ flipped: true, rotation: 0 });
+  });
+
+  it('is moved alone, and the length used is measured anew', () => {
+    const [next] = changed(laid, { sourceId: 'roll', id: 'side', copy: 1 }, (p) => ({ ...p, y: 500 }), list, [source]);
+    expect(next!.length).toBeCloseTo(560, 6);
+    expect(next!.placements[0]).toEqual(laid[0]!.placements[0]);
+    const area = 2 * polygonArea(leaning) + 200 * 50;
+    expect(next!.density).toBeCloseTo(area / (1000 * 560), 9);
+    expect(changed(laid, { sourceId: 'other', id: 'side', copy: 1 }, (p) => ({ ...p, y: 9 }), list, [])).toEqual(laid);
+  });
+
+  it('stays where it is when it is locked, in what the search is asked', () => {
+    const locked = [lockKey('roll', { id: 'side', copy: 1 })];
+    expect(lockedPlacements(laid, locked)).toEqual({ roll: [laid[0]!.placements[1]] });
+    const asked = search(
+      { items: list, faults: [], splits: [], tape: 0, atFold: [at('side/fold', 0, 0, 0)], mirroredBy: [] },
+      [source],
+      { ...usualOptions(clothMaterial(linen), []), gap: 3, seconds: 2, seed: 9 },
+      laid,
+      locked,
+    );
+    expect(asked.locked['roll']!.map(({ id }) => id)).toEqual(['side/fold', 'side']);
+    expect([asked.gap, asked.seconds, asked.seed]).toEqual([3, 2, 9]);
+    expect(outlinesOf(list).get('band')).toHaveLength(4);
+  });
+
+  it('has a number of its own: mirrored halves are numbered on, parts of a layer get letters', () => {
+    expect(copyName(item('Hood side', leaning, { first: 4 }), 1)).toBe('Hood side 5');
+    expect(copyName(item('Facing', leaning, { letter: 'b' }), 0)).toBe('Facing 1b');
+  });
+
+  it('changes the fingerprint of its list when it changes, and only then', () => {
+    const print = fingerprint(list);
+    expect(fingerprint([...list])).toBe(print);
+    expect(fingerprint([item('side', leaning, { count: 3, rotations: [0, 90, 180] }), band])).not.toBe(print);
+    const moved = leaning.map(([x, y]): Point => [x + 0.02, y]);
+    expect(fingerprint([{ ...side, outline: moved }, band])).not.toBe(print);
+  });
+});
+
+describe('what to buy', () => {
+  const material = clothMaterial({ ...linen, rollWidth: 1400, pricePerMetre: 1200 });
+  const last = (need: Need): TablePlan | undefined => {
+    const { question } = shoppingQuestion(need, 6);
+    return question && [...tablePlans(question)].at(-1);
+  };
+  const line = (more: Partial<Need> = {}) => {
+    const need: Need = { material, parts: [part('panel')], stock: [], starched: false, ...more };
+    return shoppingLine(need, last(need), 6, 'metric');
+  };
+
+  it('is a length as shops cut it, with its price', () => {
+    const { pieces, covered, misfits, buy, cost } = line();
+    expect([pieces, covered, misfits]).toEqual([2, 0, 0]);
+    // Two pieces of 300 × 200 mm side by side, and 30 mm of squaring: up to the next ten centimetres.
+    expect(buy).toBe(300);
+    expect(cost).toBe(360);
+  });
+
+  it('is nothing when the cupboard covers it, and says what remains there', () => {
+    const { covered, buy, remains } = line({ stock: [entry('roll', {})] });
+    expect([covered, buy]).toEqual([2, 0]);
+    expect(remains).toBeGreaterThan(2000 - 300);
+    expect(remains).toBeLessThan(2000 - 200);
+  });
+
+  it('grows by what starch takes in before the pieces are sewn', () => {
+    const area = (starched: boolean) => {
+      const { list } = shoppingQuestion({ material, parts: [part('panel')], stock: [], starched }, 6);
+      return polygonArea(list.items[0]!.outline);
+    };
+    expect(area(true)).toBeGreaterThan(area(false) * 1.01);
+  });
+
+  it('names pieces that fit on no roll, and buys tapes by the metre', () => {
+    const wide = { ...part('banner').shape, width: 1600, height: 1500 } as KeptPart['shape'];
+    expect(line({ parts: [part('banner', { shape: wide, count: 1 })] }).misfits).toBe(1);
+    const tape = LIBRARY_LAYERS.find(({ family }) => family === 'stay-tape')!;
+    const stack = { title: '', layers: [{ materialId: tape.id, extent: 'strip', angle: 0 }] } as unknown as KeptPart['stack'];
+    const bought = line({ material: layerMaterial(tape), parts: [part('edge', { stack })] });
+    expect(bought.tape).toBeGreaterThan(0);
+    expect(bought.buy).toBeGreaterThanOrEqual(bought.tape);
+  });
+
+  it('asks for a layer as the table would: mirrored when the glue lies down', () => {
+    const stack = {
+      title: '',
+      layers: [{ materialId: fusible.id, extent: 'trimmed', angle: 0 }],
+    } as unknown as KeptPart['stack'];
+    const options = usualOptions(layerMaterial(fusible), []);
+    const list = (glueUp: boolean) =>
+      tableList([part('collar', { stack })], layerMaterial(fusible), { ...options, glueUp }, false, 6);
+    expect([list(true).items[0]!.mirrored, list(false).items[0]!.mirrored]).toEqual([false, true]);
+  });
+});
