@@ -1,8 +1,7 @@
-import { AFTER_CHECKS, embroideryOf, heldBy, judgeMotif } from '../core/hoop';
+import { AFTER_CHECKS, heldBy, judgeMotif } from '../core/hoop';
 import { fabricOf } from '../core/cloth';
 import { InputError } from '../core/input-error';
 import type { Part } from '../core/choose';
-import { islandsOf, motifFigures } from '../core/motif';
 import { requireOutline } from '../core/shape';
 import { cloths } from '../store/cloths';
 import { database } from '../store/database';
@@ -10,10 +9,10 @@ import { StaleError } from '../store/errors';
 import { hoopings, type Hooping, type HoopingFields, type HoopingResult } from '../store/hoopings';
 import { hoops } from '../store/hoops';
 import { logEntries, withMeasured } from '../store/log';
-import { motifs, stitchesOf } from '../store/motifs';
+import { motifs } from '../store/motifs';
 import { parts } from '../store/parts';
 import { projects } from '../store/projects';
-import { chosenOf } from './motif-work';
+import { chosenOf, loadOf } from './motif-work';
 
 /** A hooping as a page or script sends it. */
 export type HoopingBody = Omit<HoopingFields, 'result'>;
@@ -127,25 +126,15 @@ export function fileWash(id: string, { doneOn, wrong, version }: Pick<ResultBody
 /** Pull of the motif ÷ what the model says its ground carries. */
 function shareOf({ motifId, clothId, stack, partId, role }: Hooping): number {
   const db = database();
-  const kept = motifs.get(db, motifId);
-  const motif = stitchesOf(db, kept);
-  const bounds = motifFigures(motif).bounds!;
+  const load = loadOf(db, motifs.get(db, motifId));
   const own = partId === null ? undefined : parts.find(db, partId)?.wish;
   const part: Part = {
     role,
     cut: own?.cut ?? 'straight',
     stretch: 'any',
     care: own?.care ?? 'wash-warm',
-    embroidery: embroideryOf(motif, bounds),
+    embroidery: load.whole,
   };
   const fabric = fabricOf(cloths.get(db, clothId));
-  return judgeMotif(
-    fabric,
-    part,
-    chosenOf(db, stack!.layers),
-    motif,
-    bounds,
-    islandsOf(motif, bounds, false),
-    kept.figures.peak.value,
-  ).modelShare;
+  return judgeMotif(fabric, part, chosenOf(db, stack!.layers), load).modelShare;
 }

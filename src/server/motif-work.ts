@@ -1,6 +1,6 @@
 import { choose, traitsOf, type Part, type RankedStack } from '../core/choose';
 import { fabricOf, type Fabric } from '../core/cloth';
-import { embroideryOf, judgeMotif, stackInPlane, type InPlane, type MotifVerdict } from '../core/hoop';
+import { judgeMotif, motifLoad, stackInPlane, type InPlane, type MotifLoad, type MotifVerdict } from '../core/hoop';
 import { InputError } from '../core/input-error';
 import { stackStiffness, type ChosenLayer, type Family } from '../core/layers';
 import { carryFactor } from '../core/learn';
@@ -74,15 +74,12 @@ const OFFERED = 4;
 /** A motif against a cloth: bare, with a stack, and with what choosing offers. @throws {InputError} {NotFoundError} */
 export function judge(motifId: string, { clothId, cut, care, role, layers: asked, nearEdge }: JudgeBody): Judgement {
   const db = database();
-  const kept = motifs.get(db, motifId);
-  const motif = stitchesOf(db, kept);
-  const { bounds } = motifFigures(motif);
+  const load = loadOf(db, motifs.get(db, motifId));
   const cloth = cloths.get(db, clothId);
   const fabric = fabricOf(cloth);
-  const embroidery = { ...embroideryOf(motif, bounds!), ...(nearEdge ? { nearEdge } : {}) };
+  const embroidery = { ...load.whole, ...(nearEdge ? { nearEdge } : {}) };
   const part: Part = { role, cut, stretch: 'any', care, embroidery };
   const memory = memoryOfCloth(db, clothId);
-  const islands = islandsOf(motif, bounds!, false);
   const judged = (title: string, chosen: ChosenLayer[], from?: RankedStack): JudgedStack => {
     const record = memory.get(chosen.map(({ material }) => material.id).join('+'));
     return {
@@ -94,16 +91,7 @@ export function judge(motifId: string, { clothId, cut, care, role, layers: asked
         family: material.family,
         form: material.form,
       })),
-      verdict: judgeMotif(
-        fabric,
-        part,
-        chosen,
-        motif,
-        bounds!,
-        islands,
-        kept.figures.peak.value,
-        carryFactor(record?.carried ?? []),
-      ),
+      verdict: judgeMotif(fabric, part, chosen, load, carryFactor(record?.carried ?? [])),
       inPlane: stackInPlane(fabric, chosen),
       rigidity: stackStiffness(
         fabric,
@@ -124,6 +112,13 @@ export function judge(motifId: string, { clothId, cut, care, role, layers: asked
     offered: ranked.map((stack) => judged(stack.title, chosenOf(db, stack.layers), stack)),
     marks: traitsOf(fabric, part).hoopMarks,
   };
+}
+
+/** What a kept motif lays on its ground. */
+export function loadOf(db: Db, kept: KeptMotif): MotifLoad {
+  const motif = stitchesOf(db, kept);
+  const bounds = motifFigures(motif).bounds!;
+  return motifLoad(islandsOf(motif, bounds, false), bounds, kept.figures.peak.value);
 }
 
 /** Layers as the core sees them. @throws {InputError} naming the layer that is not there */

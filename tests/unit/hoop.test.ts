@@ -11,6 +11,7 @@ import {
   hoopOver,
   hullOf,
   judgeMotif,
+  motifLoad,
   mayHold,
   measuringEdges,
   mirroredPlace,
@@ -234,17 +235,15 @@ describe('what a motif asks of a cloth', () => {
   const judge = (spacing: number, layers: (typeof LIBRARY_LAYERS)[number][] = [], factor = 1) => {
     const figures = motifFigures(block(spacing));
     const chosen = layers.map((material) => ({ material, extent: 'field' as const, angle: 0 }));
-    return judgeMotif(
-      lawn,
-      part,
-      chosen,
-      block(spacing),
-      figures.bounds!,
-      islandsOf(block(spacing), figures.bounds!, false),
-      60,
-      factor,
-    );
+    const load = motifLoad(islandsOf(block(spacing), figures.bounds!, false), figures.bounds!, 60);
+    return judgeMotif(lawn, part, chosen, load, factor);
   };
+  const island = (number: number, minX: number, minY: number, size: number, stitches: number) => ({
+    number,
+    stitches,
+    threadLength: 3 * stitches,
+    bounds: { minX, minY, maxX: minX + size, maxY: minY + size },
+  });
   const cutAway = LIBRARY_LAYERS.filter(({ family }) => family === 'cut-away');
 
   it('is more the denser it is, and less with a sheet', () => {
@@ -253,6 +252,27 @@ describe('what a motif asks of a cloth', () => {
     expect(judge(0.4).verdict).toBe('too-much');
     expect(judge(0.4).change!.fewer).toBeGreaterThan(0);
     expect(judge(3).verdict).toBe('easily');
+  });
+
+  it('is told zone by zone, where what is sewn inside a ring pulls on the same ground', () => {
+    const islands = [island(1, 0, 0, 60, 500), island(2, 20, 20, 20, 800), island(3, 150, 0, 30, 200)];
+    const load = motifLoad(islands, { minX: 0, minY: 0, maxX: 180, maxY: 60 }, 40);
+    expect(load.whole).toMatchObject({ stitches: 1500, threadLength: 4500, width: 180, height: 60 });
+    expect(load.islands.map(({ embroidery }) => embroidery.stitches)).toEqual([1300, 800, 200]);
+    const { zones, share } = judgeMotif(lawn, part, [], load);
+    expect(zones.map(({ perSquare }) => Math.round(perSquare))).toEqual([36, 200, 22]);
+    expect(share).toBe(Math.max(...zones.map((zone) => zone.share)));
+    expect(zones[1]!.share).toBeGreaterThan(zones[0]!.share);
+  });
+
+  it('looks at the heaviest islands on their own when there are very many, and at all of them together', () => {
+    const many = Array.from({ length: 5000 }, (_, i) => island(i + 1, 5 * (i % 100), 5 * Math.floor(i / 100), 2, 1 + (i % 7)));
+    many[4321] = island(4322, 100, 215, 2, 400);
+    const load = motifLoad(many, { minX: 0, minY: 0, maxX: 497, maxY: 247 }, 20);
+    expect(load.islands.length).toBeLessThanOrEqual(200);
+    expect(load.islands.map(({ number }) => number)).toContain(4322);
+    expect([...load.islands].sort((a, b) => a.number - b.number)).toEqual(load.islands);
+    expect(load.whole.stitches).toBe(many.reduce((sum, { stitches }) => sum + stitches, 0));
   });
 
   it('takes what was learnt, and keeps what the model said', () => {

@@ -189,8 +189,9 @@ describe('figures of a motif', () => {
       fill([square(0, 0, 20), square(5, 5, 10)]),
       { outlines: [square(8, 8, 4)], stitching: { kind: 'running', stitchLength: 2 } },
     ]);
-    const { bounds } = motifFigures(rings);
-    const islands = islandsOf(rings, bounds!);
+    const figures = motifFigures(rings);
+    const islands = islandsOf(rings, figures.bounds!);
+    expect(islands.reduce((sum, each) => sum + each.stitches, 0)).toBe(figures.stitches);
     expect(islands.map(({ number, bounds: box }) => [number, Math.round(box.minX)])).toEqual([
       [1, 60],
       [2, 0],

@@ -48,7 +48,7 @@ export class EdgeToEdge {
     private readonly width: number,
     private readonly random: () => number,
   ) {
-    this.lengths = layable.forms.map(({ outlines }) => perimeter(outlines[0]!));
+    this.lengths = layable.forms.map(({ outline }) => perimeter(outline));
     this.total = order.reduce((sum, i) => sum + this.lengths[layable.choices[i]![0]!]!, 0);
   }
 
@@ -109,7 +109,7 @@ export class EdgeToEdge {
       highest = Math.max(highest, oy + fixed.box.maxY);
       for (const [, copies] of waiting) {
         for (const form of choices[copies[0]!]!)
-          alongEdges(fixed.outlines[0]!, forms[form]!.outlines[0]!, (dx, dy) => offer(form, ox + dx, oy + dy));
+          alongEdges(fixed.outline, forms[form]!.outline, (dx, dy) => offer(form, ox + dx, oy + dy));
       }
     };
     for (const [, copies] of waiting) {
@@ -167,7 +167,7 @@ export class EdgeToEdge {
       const other = spots.form[i]!;
       if (other < 0 || apart(forms[other]!, spots.x[i]!, spots.y[i]!, b, x, y)) continue;
       if (table.depth(other, spots.x[i]!, spots.y[i]!, form, x, y) > ROUNDING) return undefined;
-      table.work += WORK_OF_TOUCHING * forms[other]!.outlines[0]!.length * b.outlines[0]!.length;
+      table.work += WORK_OF_TOUCHING * forms[other]!.outline.length * b.outline.length;
       touch += touching(forms[other]!, spots.x[i]!, spots.y[i]!, b, x, y);
     }
     return touch;
@@ -185,9 +185,8 @@ function apart(a: Form, ax: number, ay: number, b: Form, bx: number, by: number)
 }
 
 /** Length along which a form lies at the edges of the cloth, mm. */
-function touchesCloth({ outlines }: Form, x: number, y: number, width: number): number {
+function touchesCloth({ outline }: Form, x: number, y: number, width: number): number {
   let sum = 0;
-  const outline = outlines[0]!;
   outline.forEach(([px, py], i) => {
     const [qx, qy] = outline[(i + 1) % outline.length]!;
     const onLeft = Math.abs(px + x) < CLOSE && Math.abs(qx + x) < CLOSE;
@@ -202,8 +201,8 @@ function touchesCloth({ outlines }: Form, x: number, y: number, width: number): 
 function touching(a: Form, ax: number, ay: number, b: Form, bx: number, by: number): number {
   if (apart(a, ax, ay, b, bx, by)) return 0;
   let sum = 0;
-  const fixed = a.outlines[0]!;
-  const moving = b.outlines[0]!;
+  const fixed = a.outline;
+  const moving = b.outline;
   const n = fixed.length;
   const m = moving.length;
   for (let i = 0; i < n; i++) {

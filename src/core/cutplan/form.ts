@@ -18,10 +18,9 @@ export interface Form {
   rotation: number;
   flipped: boolean;
   /**
-   * What no other piece's outlines may overlap, mm: the true outline grown by half the gap, with fewer corners. Pieces
-   * that are moved as one have several.
+   * What no other piece's laying outline may overlap, mm: the true outline grown by half the gap, with fewer corners.
    */
-  outlines: Outline[];
+  outline: Outline;
   /** Box of the true outline, which is what has to lie on the cloth. */
   box: Box;
   /** Box of the laying outline. */
@@ -52,7 +51,7 @@ export function formsOf(piece: CutPiece, index: number, gap: number): Form[] {
       different.push(turned);
       const box = bounds(turned);
       const outline = anticlockwise(transformed(grown, flipped, rotation));
-      forms.push({ piece: index, rotation, flipped, outlines: [outline], box, reach: bounds(outline) });
+      forms.push({ piece: index, rotation, flipped, outline, box, reach: bounds(outline) });
     }
   }
   return forms;

@@ -78,12 +78,12 @@ export class Laying {
    */
   isClear(spots: Spots): boolean {
     const { forms } = this;
-    const laid: { box: Box; outlines: Outline[] }[] = [];
+    const laid: { box: Box; outline: Outline }[] = [];
     spots.each((form, x, y) => {
-      const { reach, outlines } = forms[form]!;
+      const { reach, outline } = forms[form]!;
       laid.push({
         box: { minX: reach.minX + x, minY: reach.minY + y, maxX: reach.maxX + x, maxY: reach.maxY + y },
-        outlines: outlines.map((outline) => outline.map(([px, py]): Point => [px + x, py + y])),
+        outline: outline.map(([px, py]): Point => [px + x, py + y]),
       });
     });
     for (let i = 0; i < Math.min(laid.length, this.movable); i++) {
@@ -92,7 +92,7 @@ export class Laying {
         const b = laid[j]!;
         if (a.box.minX >= b.box.maxX || b.box.minX >= a.box.maxX) continue;
         if (a.box.minY >= b.box.maxY || b.box.minY >= a.box.maxY) continue;
-        if (regionArea(intersection(a.outlines, b.outlines)) > SHARED) return false;
+        if (regionArea(intersection([a.outline], [b.outline])) > SHARED) return false;
       }
     }
     return true;
@@ -169,7 +169,7 @@ function height({ box }: Form): number {
 /** Something that lies where it is: its own outline at no distance from the origin. */
 function fixedForm(outline: Outline): Form {
   const box = bounds(outline);
-  return { piece: -1, rotation: 0, flipped: false, outlines: [outline], box, reach: box };
+  return { piece: -1, rotation: 0, flipped: false, outline, box, reach: box };
 }
 
 /** What of the strip is not cloth. Each half of the strip is cut on its own, so that nothing is left with a hole. */

@@ -1,6 +1,7 @@
 import type { Form } from './form';
 import type { Laying } from './laying';
-import type { NoFitTable, WayOut } from './no-fit';
+import type { NoFitTable } from './no-fit';
+import type { WayOut } from './regions';
 import type { Spot, Spots } from './spots';
 
 /** Overlaps less deep than this count as touching, mm: far below what a checker or scissors can tell. */
@@ -40,6 +41,8 @@ export class Separation {
   private readonly out: WayOut = { depth: 0, dx: 0, dy: 0 };
   /** Box of every laying outline where it lies: minX, minY, maxX, maxY; most pairs are told apart by it alone. */
   private readonly boxes: Float64Array;
+  /** What has moved since depths were measured. */
+  private readonly moved: Uint8Array;
 
   private readonly forms: readonly Form[];
   private readonly table: NoFitTable;
@@ -65,6 +68,7 @@ export class Separation {
     this.weights = new Float64Array(spots.count * spots.count).fill(1);
     this.depths = new Float64Array(spots.count * spots.count);
     this.boxes = new Float64Array(4 * spots.count);
+    this.moved = new Uint8Array(spots.count);
   }
 
   /** Begins anew: forgets what was learnt about pairs and brings every piece onto the cloth. */
@@ -86,7 +90,7 @@ export class Separation {
     for (let i = 0; i < this.movable; i++) if (this.spots.form[i]! >= 0 && this.overlaps(i)) order.push(i);
     shuffle(order, this.random);
     for (const i of order) this.replace(i);
-    this.measure();
+    this.measureMoved();
     this.reweigh();
   }
 
@@ -113,7 +117,7 @@ export class Separation {
           this.shift(i, -share * out.dx, -share * out.dy);
         }
       }
-      this.measure();
+      this.measureMoved();
       if (this.total < 0.9 * best) {
         best = this.total;
         idle = 0;
@@ -131,6 +135,7 @@ export class Separation {
     const { box } = this.forms[form[i]!]!;
     x[i] = clamp(x[i]! + dx, -box.minX, this.width - box.maxX);
     y[i] = clamp(y[i]! + dy, -box.minY, this.length - box.maxY);
+    this.updateBox(i);
   }
 
   private lay(i: number, spot: Spot): void {
@@ -141,6 +146,7 @@ export class Separation {
   private updateBox(i: number): void {
     const { form, x, y } = this.spots;
     const at = 4 * i;
+    this.moved[i] = 1;
     if (form[i]! < 0) {
       this.boxes.fill(Infinity, at, at + 4);
       return;
@@ -152,21 +158,37 @@ export class Separation {
     this.boxes[at + 3] = reach.maxY + y[i]!;
   }
 
-  /** Depth of every pair, and their sum. */
+  /** Depth of every pair, and their sum. To be called when spots were changed from outside. */
   measure(): void {
+    this.moved.fill(1);
+    for (let i = 0; i < this.spots.count; i++) this.updateBox(i);
+    this.measureMoved();
+  }
+
+  /** As `measure`, where only what has moved since is looked at. */
+  private measureMoved(): void {
     const { form, x, y, count } = this.spots;
-    for (let i = 0; i < count; i++) this.updateBox(i);
+    const { boxes, depths, moved, table } = this;
     let total = 0;
-    for (let i = 0; i < count; i++) {
+    for (let i = 0; i < Math.min(count, this.movable); i++) {
       for (let j = i + 1; j < count; j++) {
-        if (j >= this.movable && i >= this.movable) continue;
-        const depth = form[i]! < 0 || form[j]! < 0 ? 0 : this.table.depth(form[i]!, x[i]!, y[i]!, form[j]!, x[j]!, y[j]!);
-        this.depths[i * count + j] = depth;
-        this.depths[j * count + i] = depth;
-        total += depth;
+        if (moved[i] === 1 || moved[j] === 1) {
+          const a = 4 * i;
+          const b = 4 * j;
+          const apart =
+            boxes[a]! >= boxes[b + 2]! ||
+            boxes[b]! >= boxes[a + 2]! ||
+            boxes[a + 1]! >= boxes[b + 3]! ||
+            boxes[b + 1]! >= boxes[a + 3]!;
+          const depth = apart ? 0 : table.depth(form[i]!, x[i]!, y[i]!, form[j]!, x[j]!, y[j]!);
+          depths[i * count + j] = depth;
+          depths[j * count + i] = depth;
+        }
+        total += depths[i * count + j]!;
       }
     }
-    this.table.work += count * count * 0.5;
+    moved.fill(0);
+    table.work += count * count * 0.2;
     this.total = total;
   }
 
@@ -256,14 +278,14 @@ export class Separation {
     if (now.cost > 0) this.descend(i, other);
     const best = now.cost <= other.cost ? now : other;
     if (best.cost > 0) this.stepOut(i, best);
-    this.lay(i, best);
+    if (best.form !== nowForm || best.x !== nowX || best.y !== nowY) this.lay(i, best);
   }
 
   /** Goes to the best place along, then across, in turn, as long as that helps. */
   private descend(i: number, from: Candidate): void {
     let stuck = 0;
     for (let k = 0; k < ALTERNATIONS && from.cost > 0 && stuck < 2; k++) {
-      const axis = k % 2;
+      const axis = k % 2 === 0 ? 0 : 1;
       const at = this.bestAlong(i, from.form, axis, axis === 0 ? from.y : from.x);
       const px = axis === 0 ? at : from.x;
       const py = axis === 0 ? from.y : at;
@@ -281,7 +303,7 @@ export class Separation {
    * Best place for a form on a line along x (axis 0) at height `at`, or along y (axis 1): where the weighted ways out
    * along that line sum to the least. Between two ends of no-fit stretches that sum is concave, so only ends are asked.
    */
-  private bestAlong(i: number, f: number, axis: number, at: number): number {
+  private bestAlong(i: number, f: number, axis: 0 | 1, at: number): number {
     const { form, x, y, count } = this.spots;
     const { boxes, table, weights } = this;
     const { box, reach } = this.forms[f]!;

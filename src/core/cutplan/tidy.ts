@@ -31,7 +31,7 @@ export function tidy(laying: Laying, best: Spots): Spots {
 export function leftoverOf(laying: Laying, spots: Spots): Leftover {
   const outlines: Outline[] = [];
   spots.each((form, x, y) => {
-    for (const outline of laying.forms[form]!.outlines) outlines.push(transformed(outline, false, 0, x, y));
+    outlines.push(transformed(laying.forms[form]!.outline, false, 0, x, y));
   });
   return largestLeftover(outlines, laying.width, laying.top(spots));
 }

@@ -1,7 +1,7 @@
 import { embroideryLoad, motifDensity, traitsOf, type Embroidery, type Part } from '../choose';
 import type { Fabric } from '../cloth';
 import type { ChosenLayer } from '../layers';
-import { STITCH, type Island, type Motif, type MotifBounds } from '../motif';
+import type { Island, MotifBounds } from '../motif';
 
 export const VERDICTS = ['easily', 'near', 'too-much'] as const;
 export type Verdict = (typeof VERDICTS)[number];
@@ -37,52 +37,82 @@ const LEAST_GROUND = 20;
 /** More holes than this on a square centimetre perforate a thin cloth, and a sturdy one. */
 const HOLES = { thin: 90, sturdy: 160, thinBelow: 110 };
 
-/** A motif and each of its islands as choosing sees them: stitches, thread and the rectangle that shares their pull. */
-export function embroideryOf(motif: Motif, bounds: MotifBounds): Embroidery {
-  let [stitches, threadLength] = [0, 0];
-  for (let i = 0; i < motif.command.length; i++) {
-    if (motif.command[i] !== STITCH) continue;
-    const [x, y] = [motif.x[i]!, motif.y[i]!];
-    if (x < bounds.minX - 1e-6 || x > bounds.maxX + 1e-6 || y < bounds.minY - 1e-6 || y > bounds.maxY + 1e-6) continue;
-    stitches++;
-    if (i > 0 && motif.command[i - 1] === STITCH) threadLength += Math.hypot(x - motif.x[i - 1]!, y - motif.y[i - 1]!);
-  }
+/** So many islands, those with the most stitches, are judged on their own; smaller ones only as part of the whole. */
+const MOST_ZONES = 200;
+
+type Stitching = Pick<Island, 'number' | 'stitches' | 'threadLength' | 'bounds'>;
+
+/** What a motif lays on its ground, as choosing sees it: the whole, and each island with what lies within it. */
+export interface MotifLoad {
+  whole: Embroidery;
+  /** In the order in which they are sewn. */
+  islands: { number: number; bounds: MotifBounds; embroidery: Embroidery }[];
+  /** Densest spot, stitches per cm². */
+  peak: number;
+}
+
+/**
+ * Adds up what pulls on which ground. A motif is gone through once for this, however many stacks are judged by it.
+ *
+ * @param islands all of them, mm @param bounds of all stitching, mm @param peak densest spot, stitches per cm²
+ */
+export function motifLoad(islands: readonly Stitching[], bounds: MotifBounds, peak: number): MotifLoad {
+  const largest = [...islands].sort((a, b) => b.stitches - a.stitches || a.number - b.number).slice(0, MOST_ZONES);
   return {
-    stitches,
-    width: Math.max(LEAST_GROUND, bounds.maxX - bounds.minX),
-    height: Math.max(LEAST_GROUND, bounds.maxY - bounds.minY),
-    threadLength,
+    whole: embroideryOf(islands, bounds),
+    islands: largest
+      .sort((a, b) => a.number - b.number)
+      .map(({ number, bounds: box }) => ({
+        number,
+        bounds: box,
+        // What is sewn inside a ring pulls on the same ground as the ring.
+        embroidery: embroideryOf(
+          islands.filter((other) => isWithin(other.bounds, box)),
+          box,
+        ),
+      })),
+    peak,
   };
+}
+
+/** Stitches and thread of some islands, and the rectangle that shares their pull. */
+function embroideryOf(islands: readonly Stitching[], { minX, minY, maxX, maxY }: MotifBounds): Embroidery {
+  return {
+    stitches: islands.reduce((sum, { stitches }) => sum + stitches, 0),
+    width: Math.max(LEAST_GROUND, maxX - minX),
+    height: Math.max(LEAST_GROUND, maxY - minY),
+    threadLength: islands.reduce((sum, { threadLength }) => sum + threadLength, 0),
+  };
+}
+
+function isWithin(inner: MotifBounds, outer: MotifBounds): boolean {
+  return inner.minX >= outer.minX && inner.maxX <= outer.maxX && inner.minY >= outer.minY && inner.maxY <= outer.maxY;
 }
 
 /**
  * What a motif asks of a cloth with a stack, zone by zone.
  *
- * @param peak densest spot, stitches per cm² @param factor how much more the pair has been found to carry than the model says
+ * @param factor how much more the pair has been found to carry than the model says
  */
 export function judgeMotif(
   fabric: Fabric,
   part: Part,
   layers: readonly ChosenLayer[],
-  motif: Motif,
-  bounds: MotifBounds,
-  islands: readonly Pick<Island, 'number' | 'bounds'>[],
-  peak: number,
+  { whole, islands, peak }: MotifLoad,
   factor = 1,
 ): MotifVerdict {
   const traits = traitsOf(fabric, part);
   const shareOf = (embroidery: Embroidery) => embroideryLoad(fabric, traits, layers, motifDensity(embroidery), factor).share;
-  const zones = islands.map(({ number, bounds: box }): Zone => {
-    const embroidery = embroideryOf(motif, box);
-    return {
+  const zones = islands.map(
+    ({ number, bounds, embroidery }): Zone => ({
       number,
       stitches: embroidery.stitches,
       perSquare: (100 * embroidery.stitches) / (embroidery.width * embroidery.height),
       share: shareOf(embroidery),
-      bounds: box,
-    };
-  });
-  const share = Math.max(shareOf(embroideryOf(motif, bounds)), ...zones.map((zone) => zone.share));
+      bounds,
+    }),
+  );
+  const share = Math.max(shareOf(whole), ...zones.map((zone) => zone.share));
   const verdict: Verdict = share <= EASY ? 'easily' : share <= 1 ? 'near' : 'too-much';
   const byFive = (value: number) => Math.max(5, Math.ceil(value / 5) * 5);
   const covered = layers.some(({ material }) => material.family === 'topping');

@@ -7,6 +7,8 @@ export interface Island {
   /** Sewn first, counted from 1. */
   number: number;
   stitches: number;
+  /** Upper thread of its stitches, mm. */
+  threadLength: number;
   bounds: MotifBounds;
   /** Outline of what is stitched, holes among them wound the other way, mm. */
   outlines: Outline[];
@@ -53,18 +55,22 @@ export function islandsOf(motif: Motif, bounds: MotifBounds, outlined = true): I
   for (let i = 0; i < command.length; i++) {
     if (command[i] !== STITCH) continue;
     const [px, py] = [x[i]!, y[i]!];
+    const sews = i > 0 && command[i - 1] === STITCH;
+    const thread = sews ? Math.hypot(px - x[i - 1]!, py - y[i - 1]!) : 0;
     const label = labels[row(py) * across + column(px)]!;
     const island = found.get(label);
     if (!island) {
       found.set(label, {
         number: found.size + 1,
         stitches: 1,
+        threadLength: thread,
         bounds: { minX: px, minY: py, maxX: px, maxY: py },
         outlines: [],
       });
       continue;
     }
     island.stitches++;
+    island.threadLength += thread;
     const box = island.bounds;
     if (px < box.minX) box.minX = px;
     if (px > box.maxX) box.maxX = px;
