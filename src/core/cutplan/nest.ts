@@ -20,9 +20,9 @@ export interface NestOptions extends LayingOptions {
  * Work that is allowed per second of waiting: two thirds of what a plain computer does, so that the clock seldom cuts a
  * search short and the same seed gives the same layout.
  */
-export const WORK_PER_SECOND = 32e6;
+export const WORK_PER_SECOND = 10e6;
 /** Work that the first layout may take whatever the time allowed: about half a second. */
-const FIRST_WORK = 1e7;
+const FIRST_WORK = 5e6;
 
 /** A layout on the way to a better one. */
 export interface Nested {

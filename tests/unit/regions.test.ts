@@ -1,0 +1,191 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import type { Form } from '../../src/core/cutplan/form';
+import { NoFitTable } from '../../src/core/cutplan/no-fit';
+import { Regions, type WayOut } from '../../src/core/cutplan/regions';
+import { bounds, intersection, regionArea, transformed, type Outline, type Point } from '../../src/core/shape';
+
+/** Stars with many corners, some of them hollow. */
+const star = fc
+  .record({
+    n: fc.integer({ min: 3, max: 40 }),
+    radii: fc.array(fc.integer({ min: 30, max: 150 }), { minLength: 40, maxLength: 40 }),
+  })
+  .map(({ n, radii }) => starOf(radii.slice(0, n)));
+
+function starOf(radii: readonly number[]): Outline {
+  return radii.map((r, i): Point => {
+    const angle = (2 * Math.PI * i) / radii.length;
+    return [r * Math.cos(angle), r * Math.sin(angle)];
+  });
+}
+
+/** By every edge, one after the other: what cells and strips must agree with. */
+function distanceToBorder(outline: Outline, [x, y]: Point): number {
+  return Math.min(
+    ...outline.map(([ax, ay], i) => {
+      const [bx, by] = outline[(i + 1) % outline.length]!;
+      const [dx, dy] = [bx - ax, by - ay];
+      const t = Math.max(0, Math.min(1, ((x - ax) * dx + (y - ay) * dy) / (dx * dx + dy * dy)));
+      return Math.hypot(x - ax - t * dx, y - ay - t * dy);
+    }),
+  );
+}
+
+function isInside(outline: Outline, [x, y]: Point): boolean {
+  let inside = false;
+  outline.forEach(([ax, ay], i) => {
+    const [bx, by] = outline[(i + 1) % outline.length]!;
+    if (ay > y !== by > y && x < ax + ((y - ay) / (by - ay)) * (bx - ax)) inside = !inside;
+  });
+  return inside;
+}
+
+const somewhere = fc.tuple(fc.double({ min: -160, max: 160, noNaN: true }), fc.double({ min: -160, max: 160, noNaN: true }));
+const points = fc.array(somewhere, { minLength: 5, maxLength: 60 });
+
+describe('regions in cells and strips', () => {
+  it('tell how deep a point lies as if every edge had been looked at', () => {
+    fc.assert(
+      fc.property(star, points, (outline, asked) => {
+        const regions = new Regions();
+        const at = regions.add([outline]);
+        for (const point of asked) {
+          const border = distanceToBorder(outline, point);
+          if (border < 1e-6) continue;
+          expect(regions.depth(at, ...point)).toBeCloseTo(isInside(outline, point) ? border : 0, 9);
+        }
+      }),
+      { numRuns: 150 },
+    );
+  });
+
+  it('answer the same the first time and ever after', () => {
+    const regions = new Regions();
+    const at = regions.add([starOf([90, 40, 100, 35, 80, 120, 60, 110, 30, 100, 50, 90])]);
+    const asked = Array.from({ length: 400 }, (_, i): Point => [((i * 37) % 240) - 120, ((i * 91) % 240) - 120]);
+    const first = asked.map((point) => regions.depth(at, ...point));
+    expect(asked.map((point) => regions.depth(at, ...point))).toEqual(first);
+    expect(first.some((depth) => depth > 20)).toBe(true);
+    expect(first.some((depth) => depth === 0)).toBe(true);
+  });
+
+  it('lead out by the shortest way, just to the border', () => {
+    const out: WayOut = { depth: 0, dx: 0, dy: 0 };
+    fc.assert(
+      fc.property(star, points, (outline, asked) => {
+        const regions = new Regions();
+        const at = regions.add([outline]);
+        for (const [x, y] of asked) {
+          regions.wayOut(at, x, y, out);
+          expect(out.depth).toBe(regions.depth(at, x, y));
+          if (out.depth === 0) continue;
+          expect(Math.hypot(out.dx, out.dy)).toBeCloseTo(out.depth, 9);
+          expect(distanceToBorder(outline, [x + out.dx, y + out.dy])).toBeLessThan(1e-9);
+        }
+      }),
+      { numRuns: 100 },
+    );
+  });
+
+  it('tell where a line runs through them, along and across', () => {
+    fc.assert(
+      fc.property(
+        star,
+        fc.constantFrom(0 as const, 1 as const),
+        fc.double({ min: -140, max: 140, noNaN: true }),
+        (outline, axis, line) => {
+          const regions = new Regions();
+          const at = regions.add([outline]);
+          const n = regions.stretchesOn(at, axis, line, 1000, 7, 0);
+          const stretches = Array.from({ length: n }, (_, k) => regions.stretches.slice(3 * k, 3 * k + 3));
+          let before = -Infinity;
+          for (const [from, to, weight] of stretches) {
+            expect(weight).toBe(7);
+            expect(from!).toBeGreaterThanOrEqual(before);
+            expect(to!).toBeGreaterThanOrEqual(from!);
+            before = to!;
+          }
+          for (let p = -158.3; p < 160; p += 9.7) {
+            const point: Point = axis === 0 ? [p, line] : [line, p];
+            if (distanceToBorder(outline, point) < 1e-6) continue;
+            const covered = stretches.some(([from, to]) => p + 1000 > from! && p + 1000 < to!);
+            expect(covered).toBe(isInside(outline, point));
+          }
+        },
+      ),
+      { numRuns: 150 },
+    );
+  });
+
+  it('keep a hole out, and count the work of every question', () => {
+    const regions = new Regions();
+    const outer = starOf(Array<number>(24).fill(100));
+    const hole = starOf(Array<number>(24).fill(40)).reverse();
+    const at = regions.add([outer, hole]);
+    expect(regions.depth(at, 10, 5)).toBe(0);
+    expect(regions.depth(at, 0, 70)).toBeCloseTo(distanceToBorder(outer, [0, 70]), 9);
+    const before = regions.work;
+    regions.depth(at, 0, 72);
+    expect(regions.work).toBeGreaterThan(before);
+    // A point outside the box costs nothing.
+    const after = regions.work;
+    expect(regions.depth(at, 500, 0)).toBe(0);
+    expect(regions.work).toBe(after);
+  });
+
+  it('hold many regions beside one another', () => {
+    const regions = new Regions();
+    const sizes = Array.from({ length: 300 }, (_, i) => 20 + i);
+    const at = sizes.map((r) => regions.add([starOf(Array<number>(48).fill(r))]));
+    sizes.forEach((r, i) => expect(regions.depth(at[i]!, 0, 0)).toBeCloseTo(r * Math.cos(Math.PI / 48), 9));
+  });
+});
+
+describe('no-fit regions of pairs', () => {
+  const drawn = starOf([90, 40, 100, 35, 80, 120, 60, 110]);
+  const other = starOf([50, 20, 60, 25, 70]);
+  const form = (piece: number, outline: Outline, rotation: number, flipped: boolean): Form => {
+    const laid = transformed(outline, flipped, rotation);
+    const outlineOf = flipped ? laid.reverse() : laid;
+    return { piece, rotation, flipped, outline: outlineOf, box: bounds(outlineOf), reach: bounds(outlineOf) };
+  };
+  const turns = [0, 90, 180, 270, 33];
+  const forms = [drawn, other].flatMap((outline, piece) =>
+    [false, true].flatMap((flipped) => turns.map((rotation) => form(piece, outline, rotation, flipped))),
+  );
+
+  it('are free exactly where the outlines share nothing, however the pair is turned and flipped', () => {
+    const table = new NoFitTable(forms);
+    const index = fc.integer({ min: 0, max: forms.length - 1 });
+    const away = fc.double({ min: -260, max: 260, noNaN: true });
+    fc.assert(
+      fc.property(index, index, away, away, (a, b, x, y) => {
+        const depth = table.depth(a, 0, 0, b, x, y);
+        const shared = regionArea(
+          intersection([forms[a]!.outline], [forms[b]!.outline.map(([px, py]): Point => [px + x, py + y])]),
+        );
+        if (depth === 0) expect(shared).toBeLessThan(0.5);
+        else if (depth > 0.5) expect(shared).toBeGreaterThan(0);
+        // Seen from the other form it is the same overlap.
+        expect(table.depth(b, x, y, a, 0, 0)).toBeCloseTo(depth, 6);
+      }),
+      { numRuns: 400 },
+    );
+  });
+
+  it('come to the same whether a pair is made or taken over from one that lies alike', () => {
+    const all = new NoFitTable(forms);
+    for (let a = 0; a < forms.length; a += 3)
+      for (let b = 0; b < forms.length; b += 2) {
+        const alone = new NoFitTable(forms);
+        for (const [x, y] of [
+          [30, 10],
+          [-70, 45],
+          [5, -120],
+        ] as const)
+          // prettier-ignore
+          expect(all.depth(a, 0, 0, b, x, y)).toBeCloseTo(alone.depth(a, 0, 0, b, x, y), 4);
+      }
+  });
+});
