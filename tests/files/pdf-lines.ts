@@ -21,8 +21,15 @@ export function linesOf(bytes: Uint8Array): PdfLine[] {
       continue;
     }
     const mm = (points: string) => (Number(points) * 25.4) / 72;
-    for (const [, x1, y1, x2, y2] of content.matchAll(/([\d.-]+) ([\d.-]+) m\s+([\d.-]+) ([\d.-]+) l/g))
-      lines.push({ from: [mm(x1!), mm(y1!)], to: [mm(x2!), mm(y2!)] });
+    let first: [number, number] | undefined;
+    let at: [number, number] | undefined;
+    for (const [, x, y, command, other] of content.matchAll(/(?:([\d.-]+) ([\d.-]+) ([ml])|(?<=\s)([hSfqQ]))(?=\s)/g)) {
+      // A closed path ends where it began.
+      const to: [number, number] | undefined = command ? [mm(x!), mm(y!)] : other === 'h' ? first : undefined;
+      if (at && to && command !== 'm') lines.push({ from: at, to });
+      if (command === 'm') first = to;
+      at = to;
+    }
   }
   return lines;
 }

@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import {
   boxGap,
   COLOUR,
+  cutApartLines,
   densityMap,
   islandsOf,
   JUMP,
@@ -16,7 +17,7 @@ import {
   trimOutlines,
   type Motif,
 } from '../../src/core/motif';
-import { polygonArea, type Outline } from '../../src/core/shape';
+import { polygonArea, type Outline, type Point } from '../../src/core/shape';
 import { mappedMotif, readMotif, writeExchange, writeStitchTable } from '../../src/formats/stitches';
 import { exchangeFile, rowsOf, visits, type Entry } from '../files/exchange-writer';
 
@@ -280,5 +281,78 @@ describe('stitches for outlines', () => {
 
   it('refuse spacings that are none', () => {
     expect(() => stitchedMotif('x', [fill([square(0, 0, 9)], 0)])).toThrow(/^areas\[0\]\.stitching\.spacing/);
+  });
+});
+
+describe('lines between islands', () => {
+  const at = (x: number, y: number, size = 20): Outline => square(x, y, size);
+  /** Distance of a point from an outline. */
+  const away = (outline: Outline, [x, y]: Point) =>
+    Math.min(
+      ...outline.map(([ax, ay], i) => {
+        const [bx, by] = outline[(i + 1) % outline.length]!;
+        const [dx, dy] = [bx - ax, by - ay];
+        const t = Math.max(0, Math.min(1, ((x - ax) * dx + (y - ay) * dy) / (dx * dx + dy * dy)));
+        return Math.hypot(x - ax - t * dx, y - ay - t * dy);
+      }),
+    );
+
+  it('are none for one island, nor for very many', () => {
+    expect(cutApartLines([at(0, 0)], 10)).toEqual([]);
+    expect(
+      cutApartLines(
+        Array.from({ length: 61 }, (_, i) => at(30 * i, 0)),
+        10,
+      ),
+    ).toEqual([]);
+  });
+
+  it('run straight half way between two, from rim to rim of the sheet', () => {
+    const lines = cutApartLines([at(0, 0), at(60, 0)], 10);
+    expect(lines).toHaveLength(1);
+    const [from, to] = [lines[0]![0]!, lines[0]!.at(-1)!];
+    for (const [x] of lines[0]!) expect(Math.abs(x - 40)).toBeLessThan(1.2);
+    expect(Math.abs(to[1] - from[1])).toBeGreaterThan(38);
+  });
+
+  it('keep as far from one as from the other, and meet in one point between three', () => {
+    const islands = [at(0, 0), at(70, 5, 25), at(30, 70, 15)];
+    const lines = cutApartLines(islands, 12);
+    expect(lines).toHaveLength(3);
+    const meeting = lines.flatMap((line) => [line[0]!, line.at(-1)!]).filter((p, _, all) => all.filter((q) => q[0] === p[0] && q[1] === p[1]).length === 3); // prettier-ignore
+    expect(meeting).toHaveLength(3);
+    for (const point of lines.flat()) {
+      const [first, second] = islands.map((outline) => away(outline, point)).sort((a, b) => a - b);
+      expect(second! - first!).toBeLessThan(3);
+      expect(first!).toBeGreaterThan(10);
+    }
+  });
+
+  it('go round an island that others surround', () => {
+    const ring = [at(0, 0), at(60, 0), at(120, 0), at(0, 60), at(120, 60), at(0, 120), at(60, 120), at(120, 120)];
+    const lines = cutApartLines([...ring, at(60, 60)], 10);
+    const near = lines.flat().filter((point) => away(at(60, 60), point) < 35);
+    for (const point of near) expect(away(at(60, 60), point)).toBeGreaterThan(15);
+    // The lines on its four sides meet at its corners.
+    for (const [x, y] of [
+      [40, 40],
+      [100, 40],
+      [40, 100],
+      [100, 100],
+    ] as const)
+      // prettier-ignore
+      expect(near.some(([px, py]) => Math.hypot(px - x, py - y) < 3)).toBe(true);
+  });
+
+  it('leave what lies inside a ring to the ring', () => {
+    const ring = stitchedMotif('ring', [
+      fill([square(0, 0, 60), square(10, 10, 40)]),
+      fill([square(26, 26, 8)]),
+      fill([square(90, 20, 20)]),
+    ]);
+    const { bounds } = motifFigures(ring);
+    const trims = trimOutlines(islandsOf(ring, bounds!), 4);
+    expect(trims).toHaveLength(2);
+    expect(cutApartLines(trims, 12)).toHaveLength(1);
   });
 });

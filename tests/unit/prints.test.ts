@@ -155,7 +155,7 @@ describe('sheets for the hoop', () => {
 
   it.each(papers)('a motif on %s is drawn at full size, its cross through the middle, its trim line round it', async (paper) => {
     const box = { minX: -30, minY: -30, maxX: 30, maxY: 30 };
-    const bytes = await motifPaper('Star', box, [square(30)], [square(34)], paper);
+    const bytes = await motifPaper('Star', box, { outlines: [square(30)], trims: [square(34)], apart: [] }, paper);
     const lines = linesOf(bytes);
     expect(hasSquare(bytes)).toBe(true);
     expect(await strays(bytes)).toBe(0);
@@ -168,7 +168,7 @@ describe('sheets for the hoop', () => {
 
   it('a motif that is larger than the paper gets a sheet of its own size', async () => {
     const box = { minX: 0, minY: 0, maxX: 400, maxY: 60 };
-    const [[width]] = (await sizes(await motifPaper('Border', box, [], [], 'a4'))) as [[number, number]];
+    const [[width]] = (await sizes(await motifPaper('Border', box, { outlines: [], trims: [], apart: [] }, 'a4'))) as [[number, number]];
     expect(width).toBeGreaterThan(400);
   });
 

@@ -4,6 +4,7 @@ export { DIRECTIONS, motifFigures, runningSeconds } from './figures';
 export type { ColourBlock, MotifBounds, MotifFigures } from './figures';
 export { CELLS, densityMap, peakOf } from './density';
 export type { DensityMap } from './density';
+export { cutApartLines } from './cut-apart';
 export { boxGap, ISLAND_GAP, islandsOf, outlinesBox, trimOutlines } from './islands';
 export type { Island } from './islands';
 export { JUMP_STEP, stitchedMotif } from './stitched';

@@ -1,4 +1,4 @@
-import { bounds as boundsOf, grownBy, polygonArea, unionOf, type Outline, type Point } from '../shape';
+import { bounds as boundsOf, difference, grownBy, polygonArea, regionArea, unionOf, type Outline, type Point } from '../shape';
 import type { MotifBounds } from './figures';
 import { STITCH, type Motif } from './motif';
 
@@ -109,15 +109,22 @@ export function boxGap(a: MotifBounds, b: MotifBounds): number {
 
 /**
  * Where a cut-away sheet is trimmed: each island's outline grown by the distance that is left, those that touch joined.
+ * Outlines apart from one another, none within another.
  *
  * @param distance mm, 3–6 as a rule
  */
 export function trimOutlines(islands: readonly Island[], distance: number): Outline[] {
   const grown = islands.flatMap(({ outlines }) => grownBy(outlines, distance));
-  // Holes are not cut: the sheet inside a ring stays.
-  return unionOf(grown)
-    .filter((outline) => polygonArea(outline) > 1 && isOuter(outline))
-    .map((outline) => outline);
+  const outer = unionOf(grown).filter((outline) => polygonArea(outline) > 1 && isOuter(outline));
+  // The sheet inside a ring stays, and with it what is sewn there.
+  return outer.filter((outline) => !outer.some((other) => other !== outline && liesWithin(outline, other)));
+}
+
+/** Whether an outline lies wholly within another, their boxes asked first. */
+function liesWithin(inner: Outline, outer: Outline): boolean {
+  const [a, b] = [boundsOf(inner), boundsOf(outer)];
+  if (a.minX < b.minX || a.maxX > b.maxX || a.minY < b.minY || a.maxY > b.maxY) return false;
+  return regionArea(difference(inner, [outer])) < 1e-3 * polygonArea(inner);
 }
 
 function isOuter(outline: Outline): boolean {

@@ -10,8 +10,7 @@ const FOOT = 64;
 export async function motifPaper(
   name: string,
   box: MotifBounds,
-  outlines: readonly Outline[],
-  trims: readonly Outline[],
+  { outlines, trims, apart }: { outlines: readonly Outline[]; trims: readonly Outline[]; apart: readonly (readonly Point[])[] },
   paper: Paper,
 ): Promise<Uint8Array> {
   const document = await newDocument(name);
@@ -29,6 +28,7 @@ export async function motifPaper(
   for (const outline of outlines) page.filled(outline.map(put), 0.86);
   for (const outline of outlines) page.outline(outline.map(put), { weight: 0.3 });
   for (const outline of trims) page.outline(outline.map(put), { weight: 0.2, dash: [2, 1.5], grey: true });
+  for (const line of apart) page.polyline(line.map(put), { weight: 0.25, dash: [6, 2, 1, 2] });
   const [cx, cy] = put([(box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2]);
   page.line([cx, top - arm], [cx, top + height + arm], { weight: 0.25 });
   page.line([left - arm, cy], [left + width + arm, cy], { weight: 0.25 });
@@ -37,7 +37,7 @@ export async function motifPaper(
   page.testSquare([MARGIN, foot]);
   page.text(name, [MARGIN + 58, foot + 6], { size: 5.5, bold: true });
   page.paragraph(
-    `${Math.round(width)} × ${Math.round(height)} mm. Cut it out along the dashed line or round the shape, cut small windows at the cross, lay cross on cross, and set the needle over its middle. The dashed line is where a cut-away sheet is trimmed.`,
+    `${Math.round(width)} × ${Math.round(height)} mm. Cut it out along the dashed line or round the shape, cut small windows at the cross, lay cross on cross, and set the needle over its middle. The dashed line is where a cut-away sheet is trimmed.${apart.length > 0 ? ' Along the long dashes it is cut apart between the islands first.' : ''}`,
     [MARGIN + 58, foot + 14],
     page.width - 2 * MARGIN - 60,
   );

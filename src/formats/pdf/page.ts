@@ -1,13 +1,22 @@
 import {
   clip,
+  closePath,
   degrees,
   endPath,
+  fill,
+  lineTo,
+  moveTo,
   PDFDocument,
   popGraphicsState,
   pushGraphicsState,
   rectangle,
   rgb,
+  setDashPattern,
+  setFillingColor,
+  setLineWidth,
+  setStrokingColor,
   StandardFonts,
+  stroke,
   type PDFFont,
   type PDFPage,
 } from 'pdf-lib';
@@ -21,6 +30,14 @@ const BLACK = rgb(0, 0, 0);
 const GREY = rgb(0.45, 0.45, 0.45);
 
 export type Point = readonly [x: number, y: number];
+
+interface LineLook {
+  /** mm. */
+  weight?: number;
+  /** Drawn and left out in turn, mm. */
+  dash?: number[];
+  grey?: boolean;
+}
 
 /** One sheet in millimetres, the origin at the top left, y downward. Everything is drawn black on white, 1:1. */
 export class Page {
@@ -48,18 +65,29 @@ export class Page {
     return (this.height - mm) * POINTS_PER_MM;
   }
 
-  line(
-    from: Point,
-    to: Point,
-    { weight = 0.25, dash, grey = false }: { weight?: number; dash?: number[]; grey?: boolean } = {},
-  ): void {
-    this.page.drawLine({
-      start: { x: this.x(from[0]), y: this.y(from[1]) },
-      end: { x: this.x(to[0]), y: this.y(to[1]) },
-      thickness: weight * POINTS_PER_MM,
-      color: grey ? GREY : BLACK,
-      ...(dash ? { dashArray: dash.map((mm) => mm * POINTS_PER_MM) } : {}),
-    });
+  line(from: Point, to: Point, look: LineLook = {}): void {
+    this.polyline([from, to], look);
+  }
+
+  /** Straight lines from point to point, drawn as one, so that dashes run on round corners and along curves. */
+  polyline(points: readonly Point[], { weight = 0.25, dash = [], grey = false }: LineLook = {}, closed = false): void {
+    this.page.pushOperators(
+      pushGraphicsState(),
+      setLineWidth(weight * POINTS_PER_MM),
+      setStrokingColor(grey ? GREY : BLACK),
+      setDashPattern(
+        dash.map((mm) => mm * POINTS_PER_MM),
+        0,
+      ),
+      ...this.path(points),
+      ...(closed ? [closePath()] : []),
+      stroke(),
+      popGraphicsState(),
+    );
+  }
+
+  private path(points: readonly Point[]) {
+    return points.map(([x, y], i) => (i === 0 ? moveTo : lineTo)(this.x(x), this.y(y)));
   }
 
   /** Draws only what lies within a rectangle. */
@@ -76,13 +104,19 @@ export class Page {
 
   /** A closed outline that is filled in grey. */
   filled(points: readonly Point[], lightness = 0.9): void {
-    const path = points.map(([x, y], i) => `${i === 0 ? 'M' : 'L'}${x * POINTS_PER_MM} ${y * POINTS_PER_MM}`).join('');
-    this.page.drawSvgPath(`${path}Z`, { x: 0, y: this.height * POINTS_PER_MM, color: rgb(lightness, lightness, lightness) });
+    this.page.pushOperators(
+      pushGraphicsState(),
+      setFillingColor(rgb(lightness, lightness, lightness)),
+      ...this.path(points),
+      closePath(),
+      fill(),
+      popGraphicsState(),
+    );
   }
 
   /** A closed outline of straight lines. */
-  outline(points: readonly Point[], options: { weight?: number; dash?: number[]; grey?: boolean } = {}): void {
-    points.forEach((point, i) => this.line(point, points[(i + 1) % points.length]!, options));
+  outline(points: readonly Point[], look: LineLook = {}): void {
+    this.polyline(points, look, true);
   }
 
   text(

@@ -1,7 +1,7 @@
 import { useGesture } from '@use-gesture/react';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { DensityMap, Island, Motif } from '../../core/motif';
-import type { Outline } from '../../core/shape';
+import type { Outline, Point } from '../../core/shape';
 import { drawStitches, type View } from './draw-motif';
 
 interface Props {
@@ -14,6 +14,8 @@ interface Props {
   islands?: readonly Island[] | undefined;
   /** Where a sheet is trimmed. */
   trims?: readonly Outline[] | undefined;
+  /** Where it is cut apart between islands first. */
+  apart?: readonly Point[][] | undefined;
   label: string;
   height: number;
 }
@@ -27,7 +29,7 @@ const PER_FRAME = 25_000;
 const HOTTEST = 150;
 
 /** A motif as thread that can be looked at closely: zoomed, moved, sewn up to any stitch, with its heat map and islands. */
-export default function MotifCanvas({ motif, colours, bounds, upTo, heat, islands, trims, label, height }: Props) {
+export default function MotifCanvas({ motif, colours, bounds, upTo, heat, islands, trims, apart, label, height }: Props) {
   const frame = useRef<HTMLDivElement>(null);
   const canvas = useRef<HTMLCanvasElement>(null);
   const [width, setWidth] = useState(600);
@@ -79,13 +81,14 @@ export default function MotifCanvas({ motif, colours, bounds, upTo, heat, island
       context.clearRect(0, 0, w, h);
       context.drawImage(state.layer, 0, 0);
       if (heat) drawHeat(context, heat, view);
-      if (trims) drawTrims(context, trims, view, dense);
+      if (apart) drawLines(context, apart, false, view, dense);
+      if (trims) drawLines(context, trims, true, view, dense);
       if (islands) drawNumbers(context, islands, view, dense);
       if (to < upTo) request = requestAnimationFrame(step);
     };
     request = requestAnimationFrame(step);
     return () => cancelAnimationFrame(request);
-  }, [motif, colours, upTo, heat, islands, trims, width, height, viewOf]);
+  }, [motif, colours, upTo, heat, islands, trims, apart, width, height, viewOf]);
 
   const zoomAt = (factor: number, px: number, py: number) =>
     setLook((was) => {
@@ -163,18 +166,25 @@ function drawHeat(context: CanvasRenderingContext2D, { cell, columns, rows, minX
     }
 }
 
-function drawTrims(context: CanvasRenderingContext2D, trims: readonly Outline[], view: View, dense: number): void {
+/** Lines that are cut along: dashed and red round stitching, long dashes in ink between islands. */
+function drawLines(
+  context: CanvasRenderingContext2D,
+  lines: readonly (readonly Point[])[],
+  closed: boolean,
+  view: View,
+  dense: number,
+): void {
   context.lineWidth = 1.6 * dense;
-  context.strokeStyle = '#a81e2b';
-  context.setLineDash([7 * dense, 5 * dense]);
-  for (const outline of trims) {
+  context.strokeStyle = closed ? '#a81e2b' : '#1a2238';
+  context.setLineDash((closed ? [7, 5] : [16, 6, 3, 6]).map((length) => length * dense));
+  for (const line of lines) {
     context.beginPath();
-    outline.forEach(([x, y], i) => {
+    line.forEach(([x, y], i) => {
       const [px, py] = [view.x + x * view.scale, view.y - y * view.scale];
       if (i === 0) context.moveTo(px, py);
       else context.lineTo(px, py);
     });
-    context.closePath();
+    if (closed) context.closePath();
     context.stroke();
   }
   context.setLineDash([]);

@@ -81,6 +81,7 @@ export default function CheckStage({ motif, sheets, stitches, record, onSaveFirs
           bounds={shown}
           upTo={stitches.command.length}
           trims={cut ? maps?.trims : undefined}
+          apart={cut ? maps?.apart : undefined}
           islands={maps && maps.islands.length > 1 ? maps.islands : undefined}
           label={`${motif.name} with the line to trim along`}
           height={440}
@@ -103,7 +104,9 @@ export default function CheckStage({ motif, sheets, stitches, record, onSaveFirs
             </div>
             <p className="quiet text-[0.95rem]">
               Never flush, or its edge sinks after washing.
-              {maps && maps.trims.length > 1 && ' Cut it apart between the islands, so that the cloth between does not bunch.'}
+              {maps &&
+                maps.apart.length > 0 &&
+                ' First cut it apart along the long dashes between the islands, so that the cloth between does not bunch.'}
             </p>
           </div>
         )}

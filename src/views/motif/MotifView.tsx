@@ -140,6 +140,7 @@ function View(props: MotifViewProps) {
               heat={show.heat ? maps?.density : undefined}
               islands={show.islands ? maps?.islands : undefined}
               trims={show.trims ? maps?.trims : undefined}
+              apart={show.trims ? maps?.apart : undefined}
               label={`${kept.name} as thread, ${units.size(bounds.maxX - bounds.minX, bounds.maxY - bounds.minY)}`}
               height={520}
             />
@@ -177,6 +178,12 @@ function View(props: MotifViewProps) {
             <CheckField label="Islands" checked={show.islands} onChange={(islands) => setShow({ ...show, islands })} />
             <CheckField label="Trim line" checked={show.trims} onChange={(trims) => setShow({ ...show, trims })} />
           </div>
+          {show.trims && maps && (
+            <p className="quiet text-[0.95rem]">
+              Dashed red: where a sheet is trimmed, {TRIM} mm from the stitches.
+              {maps.apart.length > 0 && ' Long dashes: where it is cut apart between the islands first.'}
+            </p>
+          )}
           {show.heat && (
             <p className="quiet text-[0.95rem]">
               Stitches per cm², smoothed over about 4 mm: pale under 40, red from 150. The densest spot has about{' '}

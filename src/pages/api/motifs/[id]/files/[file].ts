@@ -1,4 +1,4 @@
-import { islandsOf, motifFigures, trimOutlines } from '../../../../../core/motif';
+import { cutApartLines, islandsOf, motifFigures, trimOutlines } from '../../../../../core/motif';
 import { motifPaper } from '../../../../../formats/pdf';
 import { writeExchange, writeStitchTable } from '../../../../../formats/stitches';
 import { fileEndpoint } from '../../../../../server/endpoint';
@@ -9,6 +9,8 @@ import { packed } from '../../../../../store/motifs';
 
 /** What is left of a cut-away sheet round the stitching, mm. */
 const TRIM = 4;
+/** How far the lines between islands run past the trim lines, mm. */
+const APART = 6;
 
 /** A motif as a file: stitches for the machine, a table, the screen's own form, or its paper at full size. */
 export const GET = fileEndpoint(async ({ params, url }) => {
@@ -24,7 +26,8 @@ export const GET = fileEndpoint(async ({ params, url }) => {
       const bounds = motifFigures(motif).bounds!;
       const islands = islandsOf(motif, bounds);
       const outlines = islands.flatMap((island) => island.outlines);
-      const bytes = await motifPaper(kept.name, bounds, outlines, trimOutlines(islands, TRIM), paperOf(url));
+      const trims = trimOutlines(islands, TRIM);
+      const bytes = await motifPaper(kept.name, bounds, { outlines, trims, apart: cutApartLines(trims, APART) }, paperOf(url));
       return { name: `${kept.name}.pdf`, type: 'application/pdf', bytes };
     }
     default:
