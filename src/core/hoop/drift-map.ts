@@ -1,4 +1,4 @@
-import { motifFigures, type Motif } from '../motif';
+import { motifFigures, widerBox, type Motif } from '../motif';
 import { driftOf, strainsOf, type Sheet } from './elastic-sheet';
 import { pullOf } from './pull';
 import type { InPlane } from './tension';
@@ -94,5 +94,5 @@ export function driftMap({ motif, window, inPlane, rigidity, taut, cells = USUAL
 const ROOM = 25;
 export function windowAround(motif: Motif): DriftOptions['window'] | undefined {
   const { bounds } = motifFigures(motif);
-  return bounds && { minX: bounds.minX - ROOM, minY: bounds.minY - ROOM, maxX: bounds.maxX + ROOM, maxY: bounds.maxY + ROOM };
+  return bounds && widerBox(bounds, ROOM);
 }

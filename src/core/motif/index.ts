@@ -5,7 +5,7 @@ export type { ColourBlock, MotifBounds, MotifFigures } from './figures';
 export { CELLS, densityMap, peakOf } from './density';
 export type { DensityMap } from './density';
 export { cutApartLines } from './cut-apart';
-export { boxGap, ISLAND_GAP, islandsOf, outlinesBox, trimOutlines } from './islands';
+export { boxGap, ISLAND_GAP, islandsOf, outlinesBox, trimOutlines, widerBox } from './islands';
 export type { Island } from './islands';
 export { JUMP_STEP, stitchedMotif } from './stitched';
 export type { StitchedArea, Stitching } from './stitched';

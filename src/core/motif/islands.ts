@@ -100,6 +100,11 @@ export function islandsOf(motif: Motif, bounds: MotifBounds, outlined = true): I
   return [...found.values()];
 }
 
+/** A box that reaches so much further on every side, mm. */
+export function widerBox({ minX, minY, maxX, maxY }: MotifBounds, by: number): MotifBounds {
+  return { minX: minX - by, minY: minY - by, maxX: maxX + by, maxY: maxY + by };
+}
+
 /** Smallest distance between the boxes of two islands, mm; 0 when they overlap. */
 export function boxGap(a: MotifBounds, b: MotifBounds): number {
   const dx = Math.max(0, a.minX - b.maxX, b.minX - a.maxX);

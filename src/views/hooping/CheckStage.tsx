@@ -1,6 +1,6 @@
 import { useEffect, useMemo, useState } from 'react';
 import { AFTER_CHECKS, finishing } from '../../core/hoop';
-import type { Motif } from '../../core/motif';
+import { widerBox, type Motif } from '../../core/motif';
 import { ApiError, call, plainMessage } from '../../ui/api';
 import { CheckField, SelectField } from '../../ui/form-fields';
 import MotifCanvas from '../../ui/motif/MotifCanvas';
@@ -46,10 +46,7 @@ export default function CheckStage({ motif, sheets, stitches, record, onSaveFirs
     };
   }, [stitches, trim]);
   const { bounds } = motif.figures;
-  const shown = useMemo(
-    () => ({ minX: bounds.minX - trim, minY: bounds.minY - trim, maxX: bounds.maxX + trim, maxY: bounds.maxY + trim }),
-    [bounds, trim],
-  );
+  const shown = useMemo(() => widerBox(bounds, trim), [bounds, trim]);
   const cut = sheets.some(({ material }) => material.ends === 'cut');
   const torn = sheets.some(({ material }) => material.ends === 'torn');
   const asked = AFTER_CHECKS.filter(({ washed }) => (result ? true : !washed));

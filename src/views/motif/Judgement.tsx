@@ -1,6 +1,6 @@
 import { useEffect, useMemo, useState } from 'react';
 import { centred, STITCH_ROLE_WORDS, STITCH_ROLES, type DriftMap, type StitchRole } from '../../core/hoop';
-import type { Motif } from '../../core/motif';
+import { widerBox, type Motif } from '../../core/motif';
 import type { Outline } from '../../core/shape';
 import { call } from '../../ui/api';
 import DriftCanvas from '../../ui/motif/DriftCanvas';
@@ -44,7 +44,7 @@ export default function Judgement({ motif, stitches, cloths, startCloth, part, h
   const { bounds } = motif.figures;
   useEffect(() => {
     let gone = false;
-    const window = { minX: bounds.minX - ROOM, minY: bounds.minY - ROOM, maxX: bounds.maxX + ROOM, maxY: bounds.maxY + ROOM };
+    const window = widerBox(bounds, ROOM);
     setMaps([]);
     const work = async () => {
       for (const [i, { inPlane, rigidity }] of shown.entries()) {

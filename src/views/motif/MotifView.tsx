@@ -1,6 +1,6 @@
 import { Pause, Play } from 'lucide-react';
 import { useEffect, useMemo, useRef, useState } from 'react';
-import { runningSeconds, type Motif } from '../../core/motif';
+import { runningSeconds, widerBox, type Motif } from '../../core/motif';
 import { SPEEDS } from '../../core/machine';
 import type { Outline } from '../../core/shape';
 import { CheckField } from '../../ui/form-fields';
@@ -100,6 +100,7 @@ function View(props: MotifViewProps) {
     );
   }, [motif, kept.figures, speed]);
   const { bounds } = kept.figures;
+  const shown = useMemo(() => widerBox(bounds, show.trims ? TRIM : 0), [bounds, show.trims]);
   return (
     <>
       <p>
@@ -135,7 +136,7 @@ function View(props: MotifViewProps) {
             <MotifCanvas
               motif={motif}
               colours={kept.colours}
-              bounds={bounds}
+              bounds={shown}
               upTo={Math.floor(at)}
               heat={show.heat ? maps?.density : undefined}
               islands={show.islands ? maps?.islands : undefined}
