@@ -9,8 +9,6 @@ export type LayAnswer = { run: number; plan: TablePlan; ended: boolean } | { run
 
 /** Time after which the page hears of the best layout so far, and after which it may be heard, ms. */
 const REPORT = 120;
-/** A machine that is slower than the work is reckoned for gets this much longer. */
-const PATIENCE = 1.25;
 
 let current = 0;
 let stopped = false;
@@ -24,7 +22,7 @@ async function lay(run: number, options: TablePlanOptions): Promise<void> {
   current = run;
   stopped = false;
   let plan: TablePlan | undefined;
-  const end = performance.now() + 1000 * PATIENCE * options.seconds + REPORT;
+  const end = performance.now() + 1000 * options.seconds + REPORT;
   let next = performance.now() + REPORT;
   try {
     for (const found of tablePlans({ ...options, enough: () => stopped || performance.now() > end })) {

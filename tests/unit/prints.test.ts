@@ -168,7 +168,9 @@ describe('sheets for the hoop', () => {
 
   it('a motif that is larger than the paper gets a sheet of its own size', async () => {
     const box = { minX: 0, minY: 0, maxX: 400, maxY: 60 };
-    const [[width]] = (await sizes(await motifPaper('Border', box, { outlines: [], trims: [], apart: [] }, 'a4'))) as [[number, number]];
+    const [[width]] = (await sizes(await motifPaper('Border', box, { outlines: [], trims: [], apart: [] }, 'a4'))) as [
+      [number, number],
+    ];
     expect(width).toBeGreaterThan(400);
   });
 

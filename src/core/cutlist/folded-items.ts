@@ -1,4 +1,4 @@
-import { bounds, transformed, type Outline } from '../shape';
+import { bounds, distanceToBorder, transformed, type Outline } from '../shape';
 import type { Placement } from '../cutplan';
 import type { CutItem } from './cut-item';
 
@@ -52,18 +52,7 @@ function isSymmetric(outline: Outline): boolean {
   const { minX, maxX } = bounds(outline);
   const middle = (minX + maxX) / 2;
   const reach = SAME * (maxX - minX);
-  return outline.every(([x, y]) => distanceTo(outline, 2 * middle - x, y) < reach);
-}
-
-function distanceTo(outline: Outline, x: number, y: number): number {
-  let least = Infinity;
-  outline.forEach(([ax, ay], i) => {
-    const [bx, by] = outline[(i + 1) % outline.length]!;
-    const [dx, dy] = [bx - ax, by - ay];
-    const t = Math.max(0, Math.min(1, ((x - ax) * dx + (y - ay) * dy) / (dx * dx + dy * dy || 1)));
-    least = Math.min(least, Math.hypot(x - ax - t * dx, y - ay - t * dy));
-  });
-  return least;
+  return outline.every(([x, y]) => distanceToBorder(outline, [2 * middle - x, y]) < reach);
 }
 
 /** The half right of the middle, its fold at x = 0. */

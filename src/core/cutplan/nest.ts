@@ -17,7 +17,7 @@ export interface NestOptions extends LayingOptions {
 }
 
 /**
- * Work that is allowed per second of waiting: two thirds of what a plain computer does, so that the clock seldom cuts a
+ * Work that is allowed per second of waiting: four fifths of what a plain computer does, so that the clock seldom cuts a
  * search short and the same seed gives the same layout.
  */
 export const WORK_PER_SECOND = 10e6;

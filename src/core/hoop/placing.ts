@@ -1,4 +1,4 @@
-import { bounds, difference, intersection, polygonArea, transformed, type Outline, type Point } from '../shape';
+import { bounds, difference, distanceToBorder, intersection, polygonArea, transformed, type Outline, type Point } from '../shape';
 import { hoopOutlines, type Hoop, type HoopPlace } from './hoop';
 
 /** Cloth that is hooped, as it is cut, mm. */
@@ -83,18 +83,7 @@ export function troublesAt(motif: Outline, hoop: Hoop, ground: Ground, place: Pl
 
 /** How far parts reach past an outline, mm. */
 function reachOf(parts: readonly Outline[], outline: Outline): number {
-  let most = 0;
-  for (const [x, y] of parts.flat()) {
-    let least = Infinity;
-    outline.forEach(([ax, ay], i) => {
-      const [bx, by] = outline[(i + 1) % outline.length]!;
-      const [dx, dy] = [bx - ax, by - ay];
-      const t = Math.max(0, Math.min(1, ((x - ax) * dx + (y - ay) * dy) / (dx * dx + dy * dy || 1)));
-      least = Math.min(least, Math.hypot(x - ax - t * dx, y - ay - t * dy));
-    });
-    most = Math.max(most, least);
-  }
-  return most;
+  return parts.flat().reduce((most, point) => Math.max(most, distanceToBorder(outline, point)), 0);
 }
 
 /** Shifts of the motif within the field that are looked at on each axis, and turns of the hoop against the motif. */

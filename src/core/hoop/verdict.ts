@@ -103,15 +103,13 @@ export function judgeMotif(
 ): MotifVerdict {
   const traits = traitsOf(fabric, part);
   const shareOf = (embroidery: Embroidery) => embroideryLoad(fabric, traits, layers, motifDensity(embroidery), factor).share;
-  const zones = islands.map(
-    ({ number, bounds, embroidery }): Zone => ({
-      number,
-      stitches: embroidery.stitches,
-      perSquare: (100 * embroidery.stitches) / (embroidery.width * embroidery.height),
-      share: shareOf(embroidery),
-      bounds,
-    }),
-  );
+  const zones = islands.map(({ number, bounds, embroidery }): Zone => ({
+    number,
+    stitches: embroidery.stitches,
+    perSquare: (100 * embroidery.stitches) / (embroidery.width * embroidery.height),
+    share: shareOf(embroidery),
+    bounds,
+  }));
   const share = Math.max(shareOf(whole), ...zones.map((zone) => zone.share));
   const verdict: Verdict = share <= EASY ? 'easily' : share <= 1 ? 'near' : 'too-much';
   const byFive = (value: number) => Math.max(5, Math.ceil(value / 5) * 5);

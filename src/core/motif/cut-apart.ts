@@ -1,4 +1,4 @@
-import { bounds, type Outline, type Point } from '../shape';
+import { bounds, distanceToBorder, distanceToEdge, type Outline, type Point } from '../shape';
 
 /** Squares along the longer side of the ground on which the nearest outline is asked for. */
 const SQUARES = 110;
@@ -31,7 +31,7 @@ export function cutApartLines(trims: readonly Outline[], margin: number): Point[
   const nearest = new Int32Array(across * up);
   for (let r = 0; r < up; r++)
     for (let c = 0; c < across; c++)
-      nearest[r * across + c] = nearestOutline(trims, minX + (c + 0.5) * square, minY + (r + 0.5) * square);
+      nearest[r * across + c] = nearestOutline(trims, [minX + (c + 0.5) * square, minY + (r + 0.5) * square]);
 
   /** Sides between squares of different outlines, from corner to corner of the squares. */
   const next = new Map<number, number[]>();
@@ -50,26 +50,16 @@ export function cutApartLines(trims: readonly Outline[], margin: number): Point[
   return walked(next).map((chain) => straightened(unstepped(chain.map(place)), STRAIGHTENED * square));
 }
 
-function nearestOutline(outlines: readonly Outline[], x: number, y: number): number {
+function nearestOutline(outlines: readonly Outline[], point: Point): number {
   let best = 0;
   let least = Infinity;
   outlines.forEach((outline, index) => {
-    for (let i = 0; i < outline.length; i++) {
-      const d = squaredDistance(outline[i]!, outline[(i + 1) % outline.length]!, x, y);
-      if (d >= least) continue;
-      least = d;
-      best = index;
-    }
+    const distance = distanceToBorder(outline, point);
+    if (distance >= least) return;
+    least = distance;
+    best = index;
   });
   return best;
-}
-
-/** Of a point from the stretch between a and b, squared. */
-function squaredDistance([ax, ay]: Point, [bx, by]: Point, x: number, y: number): number {
-  const [dx, dy] = [bx - ax, by - ay];
-  const long = dx * dx + dy * dy;
-  const t = long === 0 ? 0 : Math.max(0, Math.min(1, ((x - ax) * dx + (y - ay) * dy) / long));
-  return (x - ax - t * dx) ** 2 + (y - ay - t * dy) ** 2;
 }
 
 /** Chains of corners from one end or meeting to the next; rings, which have neither, from any corner round to it again. */
@@ -106,9 +96,9 @@ function straightened(line: readonly Point[], tolerance: number): Point[] {
   const b = line.at(-1)!;
   let [worst, at] = [0, 0];
   for (let i = 1; i < line.length - 1; i++) {
-    const d = squaredDistance(a, b, ...line[i]!);
+    const d = distanceToEdge(a, b, line[i]!);
     if (d > worst) [worst, at] = [d, i];
   }
-  if (worst <= tolerance ** 2) return [a, b];
+  if (worst <= tolerance) return [a, b];
   return [...straightened(line.slice(0, at + 1), tolerance), ...straightened(line.slice(at), tolerance).slice(1)];
 }

@@ -44,9 +44,12 @@ export function bulgingArc(a: Point, b: Point, sagitta: number): Outline {
   return points;
 }
 
+/** A sagitta of less than this share of the chord makes no difference to the length that a number could hold. */
+const FLAT = 1e-9;
+
 /** Length of an arc with this chord and sagitta, mm. */
 export function arcLength(chord: number, sagitta: number): number {
-  if (sagitta === 0) return chord;
+  if (sagitta <= FLAT * chord) return chord;
   const radius = (chord * chord) / 8 / sagitta + sagitta / 2;
   return 2 * radius * Math.atan2(chord / 2, radius - sagitta);
 }

@@ -1,6 +1,7 @@
 import { InputError, requireNumber } from '../input-error';
 import { smoothed } from './as-drawn';
 import { cubicAt } from './cubic';
+import { distanceToEdge } from './distance';
 import type { DrawnEdge } from './kinds/drawn';
 import type { Outline, Point } from './polygon';
 
@@ -161,14 +162,11 @@ export function snapped([x, y]: Point, step: number): Point {
 }
 
 /** Nearest edge to a place, by the points given for each edge. */
-export function nearestEdge(lines: readonly Outline[], [x, y]: Point): { edge: number; distance: number } {
+export function nearestEdge(lines: readonly Outline[], place: Point): { edge: number; distance: number } {
   let best = { edge: 0, distance: Infinity };
   lines.forEach((points, edge) => {
     for (let i = 0; i + 1 < points.length; i++) {
-      const [a, b] = [points[i]!, points[i + 1]!];
-      const [dx, dy] = [b[0] - a[0], b[1] - a[1]];
-      const t = Math.max(0, Math.min(1, ((x - a[0]) * dx + (y - a[1]) * dy) / (dx * dx + dy * dy || 1)));
-      const distance = Math.hypot(x - a[0] - t * dx, y - a[1] - t * dy);
+      const distance = distanceToEdge(points[i]!, points[i + 1]!, place);
       if (distance < best.distance) best = { edge, distance };
     }
   });

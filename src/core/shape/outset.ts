@@ -1,3 +1,4 @@
+import { distanceToEdge } from './distance';
 import { bands, counterClockwise, requireAllowances } from './inset';
 import { signedArea, type Outline, type Point } from './polygon';
 import { unionOf } from './regions';
@@ -55,7 +56,7 @@ function sourcesOf(moved: Outline, outline: Outline, allowances: readonly number
     let least = Infinity;
     lines.forEach((line, i) => {
       // An edge that ends a band runs across its own line: how far the directions differ counts like distance.
-      const away = toSegment(middle, line.a, line.b) + length * (1 - (d[0] * line.d[0] + d[1] * line.d[1]));
+      const away = distanceToEdge(line.a, line.b, middle) + length * (1 - (d[0] * line.d[0] + d[1] * line.d[1]));
       if (away < least) {
         least = away;
         best = i;
@@ -63,11 +64,4 @@ function sourcesOf(moved: Outline, outline: Outline, allowances: readonly number
     });
     return best;
   });
-}
-
-function toSegment(p: Point, a: Point, b: Point): number {
-  const dx = b[0] - a[0];
-  const dy = b[1] - a[1];
-  const t = Math.max(0, Math.min(1, ((p[0] - a[0]) * dx + (p[1] - a[1]) * dy) / (dx * dx + dy * dy || 1)));
-  return Math.hypot(p[0] - a[0] - t * dx, p[1] - a[1] - t * dy);
 }

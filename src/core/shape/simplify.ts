@@ -1,3 +1,4 @@
+import { distanceToBorder } from './distance';
 import { anticlockwise } from './minkowski';
 import { selfCrossing, type Outline, type Point } from './polygon';
 
@@ -10,7 +11,8 @@ import { selfCrossing, type Outline, type Point } from './polygon';
  * @returns counter-clockwise; the outline itself where nothing could be left out or the result would cross itself
  */
 export function simplifyOutward(outline: Outline, tolerance: number): Outline {
-  const points = anticlockwise(outline);
+  const original = anticlockwise(outline);
+  const points = [...original];
   // How far the edge that starts at each corner already lies outside the original.
   const strayed = points.map(() => 0);
   const limits = [tolerance / 16, tolerance / 4, tolerance];
@@ -20,11 +22,11 @@ export function simplifyOutward(outline: Outline, tolerance: number): Outline {
     while (changed && points.length > 3) {
       changed = false;
       for (let i = 0; i < points.length && points.length > 3; i++) {
-        if (bridge(points, strayed, i, limit) || drawOut(points, strayed, i, limit)) changed = true;
+        if (bridge(points, strayed, i, limit) || drawOut(original, points, strayed, i, limit)) changed = true;
       }
     }
   }
-  return selfCrossing(points) ? anticlockwise(outline) : points;
+  return selfCrossing(points) ? original : points;
 }
 
 /** Leaves corner i out where that only fills a hollow. */
@@ -49,7 +51,7 @@ function bridge(points: Outline, strayed: number[], i: number, limit: number): b
 }
 
 /** Replaces the edge from corner i to i + 1 by the point where its neighbours meet, both corners bulging. */
-function drawOut(points: Outline, strayed: number[], i: number, limit: number): boolean {
+function drawOut(original: Outline, points: Outline, strayed: number[], i: number, limit: number): boolean {
   const n = points.length;
   const next = (i + 1) % n;
   const a = points[(i + n - 1) % n]!;
@@ -64,12 +66,16 @@ function drawOut(points: Outline, strayed: number[], i: number, limit: number): 
   const u = ((q[0] - p[0]) * d0[1] - (q[1] - p[1]) * d0[0]) / turn;
   if (!(t >= 0) || !(u <= 0)) return false;
   const tip: Point = [p[0] + t * d0[0], p[1] + t * d0[1]];
+  // No further than it lies above the edge and that from the original; often nearer to another part of that.
   const length = Math.hypot(q[0] - p[0], q[1] - p[1]);
   const height = length === 0 ? 0 : Math.abs((q[0] - p[0]) * (tip[1] - p[1]) - (q[1] - p[1]) * (tip[0] - p[0])) / length;
-  const error = height + strayed[i]!;
+  const error = height + strayed[i]! <= limit ? height + strayed[i]! : distanceToBorder(original, tip);
   if (error > limit) return false;
   points[i] = tip;
-  strayed[i] = strayed[next]!;
+  // Both neighbours now run out to the tip, and stray as far as it does.
+  const before = (i + n - 1) % n;
+  strayed[before] = Math.max(strayed[before]!, error);
+  strayed[i] = Math.max(strayed[next]!, error);
   points.splice(next, 1);
   strayed.splice(next, 1);
   return true;

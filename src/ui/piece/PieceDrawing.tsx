@@ -1,6 +1,6 @@
 import { useId, useRef } from 'react';
 import { MARK_WORDS, type Mark, type OpenPiece } from '../../core/pieces';
-import { bounds, type Outline, type Point } from '../../core/shape';
+import { bounds, nearestOnBorder, type Outline, type Point } from '../../core/shape';
 import { closedPath, closedPaths, openPath, pointerPlace } from '../svg-path';
 import { useUnits } from '../units-context';
 
@@ -274,18 +274,9 @@ function MarkSign({ mark, piece, unit }: { mark: Mark; piece: OpenPiece; unit: n
 }
 
 /** Unit vector into the piece from the segment nearest to a place. */
-function inwardAt(outline: Outline, [x, y]: Point): Point {
-  let least = Infinity;
-  let inward: Point = [0, -1];
-  outline.forEach((a, i) => {
-    const b = outline[(i + 1) % outline.length]!;
-    const [dx, dy] = [b[0] - a[0], b[1] - a[1]];
-    const t = Math.max(0, Math.min(1, ((x - a[0]) * dx + (y - a[1]) * dy) / (dx * dx + dy * dy || 1)));
-    const away = Math.hypot(x - a[0] - t * dx, y - a[1] - t * dy);
-    if (away >= least) return;
-    least = away;
-    const length = Math.hypot(dx, dy) || 1;
-    inward = [-dy / length, dx / length];
-  });
-  return inward;
+function inwardAt(outline: Outline, place: Point): Point {
+  const { edge } = nearestOnBorder(outline, place);
+  const [a, b] = [outline[edge]!, outline[(edge + 1) % outline.length]!];
+  const length = Math.hypot(b[0] - a[0], b[1] - a[1]) || 1;
+  return [-(b[1] - a[1]) / length, (b[0] - a[0]) / length];
 }

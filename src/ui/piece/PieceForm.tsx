@@ -2,7 +2,16 @@ import { PencilRuler, X } from 'lucide-react';
 import { useId, useState } from 'react';
 import { CUTS, CUT_WORDS, type Cut } from '../../core/choose';
 import { MARK_KINDS, MARK_WORDS, pieceSize, type MarkKind } from '../../core/pieces';
-import { asDrawn, edgeNames, shapeKind, SHAPE_KINDS, type DrawnShape, type PieceShape, type Point } from '../../core/shape';
+import {
+  asDrawn,
+  edgeNames,
+  nearestOnBorder,
+  shapeKind,
+  SHAPE_KINDS,
+  type DrawnShape,
+  type PieceShape,
+  type Point,
+} from '../../core/shape';
 import Field from '../Field';
 import { CheckField, SelectField } from '../form-fields';
 import LengthField from '../LengthField';
@@ -281,7 +290,7 @@ export default function PieceForm({ draft, onChange, errors, onFault }: Props) {
                 ? undefined
                 : (place) => {
                     const kind = marking;
-                    const at: Point = kind === 'notch' ? onOutline(opened.piece!.outline, place) : place;
+                    const at: Point = kind === 'notch' ? nearestOnBorder(opened.piece!.outline, place).at : place;
                     set({ marks: [...draft.marks, { kind, at: [Math.round(at[0] * 10) / 10, Math.round(at[1] * 10) / 10] }] });
                     setMarking('none');
                   }
@@ -329,22 +338,4 @@ export default function PieceForm({ draft, onChange, errors, onFault }: Props) {
 /** Direction of the grain arrow: the grain line, turned as the piece is cut. */
 export function grainAngle({ cut, grain }: Pick<PieceDraft, 'cut' | 'grain'>): number {
   return grain + (cut === 'cross' ? 90 : cut === 'bias' ? 45 : 0);
-}
-
-/** The nearest place on an outline. */
-function onOutline(outline: readonly Point[], [x, y]: Point): Point {
-  let least = Infinity;
-  let best: Point = [x, y];
-  outline.forEach((a, i) => {
-    const b = outline[(i + 1) % outline.length]!;
-    const [dx, dy] = [b[0] - a[0], b[1] - a[1]];
-    const t = Math.max(0, Math.min(1, ((x - a[0]) * dx + (y - a[1]) * dy) / (dx * dx + dy * dy || 1)));
-    const at: Point = [a[0] + t * dx, a[1] + t * dy];
-    const away = Math.hypot(x - at[0], y - at[1]);
-    if (away < least) {
-      least = away;
-      best = at;
-    }
-  });
-  return best;
 }
