@@ -15,7 +15,7 @@ import {
 import { hoopOutlines, type Hoop } from '../../src/core/hoop';
 import type { Outline } from '../../src/core/shape';
 import { openPiece, plainPiece } from '../../src/core/pieces';
-import { lengthOf, linesOf } from '../files/pdf-lines';
+import { lengthOf, linesOf, pathsOf } from '../files/pdf-lines';
 
 describe.each(SHEETS.flatMap((sheet) => (['a4', 'letter'] as const).map((paper) => [sheet, paper] as const)))(
   '%s on %s',
@@ -164,6 +164,19 @@ describe('sheets for the hoop', () => {
     expect(long(60)).toBeGreaterThanOrEqual(4);
     expect(long(68)).toBe(4);
     expect(long(84)).toBe(2);
+  });
+
+  it('dashes run on along a curve and round its corners, where a sheet is trimmed and cut apart', async () => {
+    const box = { minX: -30, minY: -30, maxX: 30, maxY: 30 };
+    const round: Outline = Array.from({ length: 60 }, (_, i) => [34 * Math.cos(i / 9.55), 34 * Math.sin(i / 9.55)]);
+    const apart: Outline = [[-40, 0], [0, 5], [40, 0]]; // prettier-ignore
+    const dashed = pathsOf(await motifPaper('Round', box, { outlines: [], trims: [round], apart: [apart] }, 'a4')).filter(
+      ({ dash }) => dash.length > 0,
+    );
+    expect(dashed.map(({ lines }) => lines.length)).toEqual([60, 2]);
+    expect(dashed[0]!.dash[0]).toBeCloseTo(2, 6);
+    expect(dashed[1]!.dash).toHaveLength(4);
+    expect(dashed[1]!.lines.reduce((sum, line) => sum + lengthOf(line), 0)).toBeCloseTo(2 * Math.hypot(40, 5), 3);
   });
 
   it('a motif that is larger than the paper gets a sheet of its own size', async () => {

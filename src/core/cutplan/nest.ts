@@ -17,10 +17,10 @@ export interface NestOptions extends LayingOptions {
 }
 
 /**
- * Work that is allowed per second of waiting: four fifths of what a plain computer does, so that the clock seldom cuts a
- * search short and the same seed gives the same layout.
+ * Work that is allowed per second of waiting: what a plain computer does when it has little else to do, so that the time
+ * allowed is used and the same seed gives the same layout wherever the clock need not cut a search short.
  */
-export const WORK_PER_SECOND = 10e6;
+export const WORK_PER_SECOND = 13e6;
 /** Work that the first layout may take whatever the time allowed: about half a second. */
 const FIRST_WORK = 5e6;
 

@@ -73,6 +73,8 @@ export class Machine {
         this.speed = number(0);
         return [`SPEED ${this.speed}`];
       case 'DRIFT':
+        if (!(number(0) > (this.drift.at(-1)?.[0] ?? -1)) || !Number.isFinite(number(0)) || !Number.isFinite(number(1)))
+          return ['ERROR DRIFT needs a record later than the one before and millimetres'];
         this.drift.push([number(0), number(1)]);
         return [];
       case 'GOTO':

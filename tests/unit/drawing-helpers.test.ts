@@ -1,0 +1,235 @@
+import { afterEach, describe, expect, it, vi } from 'vitest';
+import { COLOUR, JUMP, MotifBuilder, STITCH } from '../../src/core/motif';
+import { LayoutRunner, GivenUp } from '../../src/ui/layout-runner';
+import { ApiError, call, plainMessage } from '../../src/ui/api';
+import { drawStitches, shadesOf } from '../../src/ui/motif/draw-motif';
+import { NEW_PIECE, sizedPiece, tryOpen, withKind, withShape } from '../../src/ui/piece/piece-draft';
+import { closedPath, closedPaths, openPath } from '../../src/ui/svg-path';
+import { counted, keepUnits, readableDate, today } from '../../src/ui/text';
+import { edgeWords } from '../../src/views/hooping/edge-words';
+import type { LayAnswer, LayRequest } from '../../src/workers/cut-table.worker';
+import type { TablePlan, TablePlanOptions } from '../../src/core/cutplan';
+
+afterEach(() => vi.unstubAllGlobals());
+
+describe('paths on the screen', () => {
+  it('turn y over, and keep openings as paths of their own', () => {
+    expect(openPath([[1, 2], [3, -4]])).toBe('M1 -2L3 4'); // prettier-ignore
+    expect(closedPath([[0, 0], [5, 0], [5, 5]])).toBe('M0 0L5 0L5 -5Z'); // prettier-ignore
+    expect(closedPaths([[[0, 0], [1, 1]], [[2, 2]]]).match(/Z/g)).toHaveLength(2); // prettier-ignore
+  });
+
+  it('name an edge by where it lies', () => {
+    const leaning: [number, number][] = [[0, 0], [100, 5], [150, 60], [100, 120], [0, 118]]; // prettier-ignore
+    expect([0, 1, 2, 3, 4].map((edge) => edgeWords(leaning, edge))).toEqual([
+      'lower edge',
+      'edge 2',
+      'edge 3',
+      'upper edge',
+      'left edge',
+    ]);
+  });
+});
+
+describe('words with figures', () => {
+  it('keep a figure and its unit together, and count in the singular', () => {
+    expect(keepUnits('62 g, 40 mm wide')).toBe('62\u00a0g, 40\u00a0mm wide');
+    expect(keepUnits('10 great things')).toBe('10 great things');
+    expect([counted(1, 'piece'), counted(0, 'piece'), counted(2, 'leaf', 'leaves')]).toEqual(['1 piece', '0 pieces', '2 leaves']);
+    expect(readableDate('2026-05-31T22:00:00Z')).toBe('31 May 2026');
+    expect(today()).toMatch(/^\d{4}-\d\d-\d\d$/);
+  });
+});
+
+describe('thread as it is drawn', () => {
+  const strokes = () => {
+    const drawn: { style: string; lines: number[][] }[] = [];
+    let from: number[] = [];
+    const context = {
+      strokeStyle: '',
+      beginPath: () => drawn.push({ style: context.strokeStyle, lines: [] }),
+      moveTo: (x: number, y: number) => (from = [x, y]),
+      lineTo: (x: number, y: number) => drawn.at(-1)!.lines.push([...from, x, y]),
+      stroke: () => {},
+    };
+    return { drawn, context: context as unknown as CanvasRenderingContext2D };
+  };
+  const builder = new MotifBuilder();
+  for (const [command, x, y] of [
+    [STITCH, 0, 0],
+    [STITCH, 2, 0],
+    [STITCH, 2, 2],
+    [JUMP, 9, 9],
+    [STITCH, 10, 9],
+    [STITCH, 12, 9],
+    [COLOUR, 12, 9],
+    [STITCH, 0, 5],
+    [STITCH, 3, 5],
+  ] as const)
+    // prettier-ignore
+    builder.add(command, x, y);
+  const motif = builder.motif('m');
+  const view = { scale: 10, x: 100, y: 200 };
+
+  it('runs from stitch to stitch, not over jumps, y upward', () => {
+    const { drawn, context } = strokes();
+    drawStitches(context, motif, ['#102030', '#ff0000'], view, 0, motif.command.length);
+    expect(drawn.flatMap(({ lines }) => lines)).toEqual([[100, 200, 120, 200], [120, 200, 120, 180], [200, 110, 220, 110], [100, 150, 130, 150]]); // prettier-ignore
+    const last = drawn.at(-1)!.style;
+    expect(shadesOf('#ff0000')).toContain(last);
+    expect(shadesOf('#102030')).not.toContain(last);
+  });
+
+  it('drawn in two goes is drawn the same, in the colour of its block', () => {
+    const [whole, parts] = [strokes(), strokes()];
+    drawStitches(whole.context, motif, ['#102030', '#ff0000'], view, 0, motif.command.length);
+    for (const [from, to] of [
+      [0, 2],
+      [2, 8],
+      [8, motif.command.length],
+    ] as const)
+      // prettier-ignore
+      drawStitches(parts.context, motif, ['#102030', '#ff0000'], view, from, to);
+    const flat = ({ drawn }: ReturnType<typeof strokes>) =>
+      drawn.flatMap(({ style, lines }) => lines.map((line) => [style, ...line]));
+    expect(flat(parts)).toEqual(flat(whole));
+  });
+
+  it('has shades from dark to light around its colour', () => {
+    const light = shadesOf('#808080').map((shade) => Number(/rgb\((\d+)/.exec(shade)![1]));
+    expect([...light].sort((a, b) => a - b)).toEqual(light);
+    expect(light[0]).toBeLessThan(128);
+    expect(light.at(-1)).toBeGreaterThan(128);
+  });
+});
+
+describe('a piece that is being described', () => {
+  it('opens out, or says which field stands in the way', () => {
+    expect(tryOpen(sizedPiece(200, 80)).piece!.outline.length).toBeGreaterThan(3);
+    const wrong = tryOpen(sizedPiece(-5, 80));
+    expect(wrong.piece).toBeUndefined();
+    expect(wrong.field).toContain('width');
+    expect(wrong.message).not.toContain(wrong.field!);
+  });
+
+  it('keeps the allowances of edges that stay, gives new ones the first, and lets a fold go with its edge', () => {
+    const draft = { ...NEW_PIECE, allowances: [5, 6, 7, 8], fold: 3 };
+    const three = withShape(draft, { kind: 'drawn', edges: [{ from: [0, 0] }, { from: [50, 0] }, { from: [0, 50] }] });
+    expect(three.allowances).toEqual([5, 6, 7]);
+    expect(three.fold).toBeNull();
+    const shuffled = withShape(draft, three.shape, [3, 2, 0]);
+    expect(shuffled.allowances).toEqual([8, 7, 5]);
+    expect(shuffled.fold).toBe(0);
+  });
+
+  it('keeps its measures from one kind of rectangle to the next, and starts others anew', () => {
+    const round = withKind({ ...sizedPiece(222, 99), marks: [] }, 'rounded');
+    expect(round.shape).toMatchObject({ kind: 'rounded', width: 222, height: 99 });
+    const ring = withKind(round, 'ring');
+    expect(ring.shape.kind).toBe('ring');
+    expect(tryOpen(ring).piece).toBeDefined();
+  });
+});
+
+describe('asking the server', () => {
+  const answering = (response: Partial<Response> & { json?: () => Promise<unknown> }) =>
+    vi.stubGlobal(
+      'fetch',
+      vi.fn(() => Promise.resolve({ ok: true, status: 200, json: () => Promise.resolve({}), ...response })),
+    );
+
+  it('hands on the field, the words and the row as it is now', async () => {
+    answering({
+      ok: false,
+      status: 409,
+      json: () => Promise.resolve({ error: { message: 'width: must be less', field: 'width' }, current: { version: 3 } }),
+    });
+    const error = await call('PUT', '/api/x', {}).catch((problem: unknown) => problem as ApiError);
+    expect(error).toMatchObject({ status: 409, field: 'width', current: { version: 3 } });
+    expect(plainMessage(error as ApiError)).toBe('must be less');
+    expect(plainMessage(new ApiError('Nothing to do.', 400, null))).toBe('Nothing to do.');
+  });
+
+  it('never takes an answer that broke off for an empty one', async () => {
+    answering({ json: () => Promise.reject(new SyntaxError('end')) });
+    await expect(call('GET', '/api/x')).rejects.toThrow('broke off');
+    answering({ ok: false, status: 502, json: () => Promise.reject(new SyntaxError('html')) });
+    await expect(call('GET', '/api/x')).rejects.toThrow('The server answered 502.');
+  });
+
+  it('says that nothing is lost when nobody answers, and lets a question be taken back', async () => {
+    vi.stubGlobal(
+      'fetch',
+      vi.fn(() => Promise.reject(new TypeError('refused'))),
+    );
+    await expect(call('GET', '/api/x')).rejects.toThrow('What you typed is still here');
+    const gone = new AbortController();
+    gone.abort();
+    await expect(call('GET', '/api/x', undefined, gone.signal)).rejects.toThrow('refused');
+  });
+});
+
+describe('asking for a layout', () => {
+  /** A worker that answers when it is told to. */
+  class FakeWorker {
+    static last: FakeWorker;
+    onmessage: ((event: { data: LayAnswer }) => void) | undefined;
+    asked: LayRequest[] = [];
+    ended = false;
+    constructor() {
+      FakeWorker.last = this;
+    }
+    postMessage(request: LayRequest) {
+      this.asked.push(request);
+    }
+    terminate() {
+      this.ended = true;
+    }
+    answer(data: LayAnswer) {
+      this.onmessage!({ data });
+    }
+  }
+  const plan = (done: number): TablePlan => ({ laid: [], unplaced: [], done });
+  const options = { seconds: 1 } as TablePlanOptions;
+  const runner = () => {
+    vi.stubGlobal('Worker', FakeWorker);
+    return new LayoutRunner();
+  };
+
+  it('hears every better one, and has the last', async () => {
+    const heard: number[] = [];
+    const asked = runner().lay(options, ({ done }) => heard.push(done));
+    FakeWorker.last.answer({ run: 1, plan: plan(0.3), ended: false });
+    FakeWorker.last.answer({ run: 1, plan: plan(0.6), ended: false });
+    FakeWorker.last.answer({ run: 1, plan: plan(1), ended: true });
+    expect((await asked).done).toBe(1);
+    expect(heard).toEqual([0.3, 0.6]);
+  });
+
+  it('gives an open question up for the next, and does not take its late answers for it', async () => {
+    const both = runner();
+    const first = both.lay(options);
+    const failed = expect(first).rejects.toBeInstanceOf(GivenUp);
+    const heard: number[] = [];
+    const second = both.lay(options, ({ done }) => heard.push(done));
+    await failed;
+    FakeWorker.last.answer({ run: 1, plan: plan(0.9), ended: true });
+    FakeWorker.last.answer({ run: 2, plan: plan(0.5), ended: true });
+    expect((await second).done).toBe(0.5);
+    expect(heard).toEqual([]);
+  });
+
+  it('fails with the words of the worker, and is closed with it', async () => {
+    const one = runner();
+    const asked = one.lay(options);
+    FakeWorker.last.answer({ run: 1, message: 'pieces: must be at most 400' });
+    await expect(asked).rejects.toThrow('at most 400');
+    const open = one.lay(options);
+    const gone = expect(open).rejects.toBeInstanceOf(GivenUp);
+    one.stop();
+    expect(FakeWorker.last.asked.at(-1)).toEqual({ kind: 'stop' });
+    one.close();
+    await gone;
+    expect(FakeWorker.last.ended).toBe(true);
+  });
+});
