@@ -18,8 +18,8 @@ const MOST_STEEP = 3;
 /** Largest share of the pieces that is taken up and laid anew in one go. */
 const RUINED = 0.5;
 
-/** Comparing two edges costs about as much as looking at this many edges of a no-fit region. */
-const WORK_OF_TOUCHING = 0.3;
+/** Comparing two edges costs about as much as looking at this many edges of a no-fit region, a figure in a list a fifth. */
+const WORK_OF_TOUCHING = 0.06;
 
 /** A place where a form touches what lies there. */
 interface Place {
@@ -39,6 +39,10 @@ interface Place {
  */
 export class EdgeToEdge {
   private readonly lengths: number[];
+  /** Edges of every form. */
+  private readonly edges: Float64Array[];
+  /** Moves of one form along another, made when first asked for. */
+  private readonly moves: (Float64Array | undefined)[] = [];
   private readonly total: number;
 
   constructor(
@@ -49,6 +53,7 @@ export class EdgeToEdge {
     private readonly random: () => number,
   ) {
     this.lengths = layable.forms.map(({ outline }) => perimeter(outline));
+    this.edges = layable.forms.map(({ outline }) => edgesOf(outline));
     this.total = order.reduce((sum, i) => sum + this.lengths[layable.choices[i]![0]!]!, 0);
   }
 
@@ -60,9 +65,8 @@ export class EdgeToEdge {
     let sum = 0;
     for (let i = 0; i < count; i++) {
       if (form[i]! < 0) continue;
-      const a = forms[form[i]!]!;
-      sum += touchesCloth(a, x[i]!, y[i]!, width);
-      for (let j = 0; j < i; j++) if (form[j]! >= 0) sum += 2 * touching(a, x[i]!, y[i]!, forms[form[j]!]!, x[j]!, y[j]!);
+      sum += touchesCloth(forms[form[i]!]!, x[i]!, y[i]!, width);
+      for (let j = 0; j < i; j++) if (form[j]! >= 0) sum += 2 * this.touching(form[i]!, x[i]!, y[i]!, form[j]!, x[j]!, y[j]!);
     }
     return sum / this.total;
   }
@@ -108,8 +112,10 @@ export class EdgeToEdge {
       const fixed = forms[other]!;
       highest = Math.max(highest, oy + fixed.box.maxY);
       for (const [, copies] of waiting) {
-        for (const form of choices[copies[0]!]!)
-          alongEdges(fixed.outline, forms[form]!.outline, (dx, dy) => offer(form, ox + dx, oy + dy));
+        for (const form of choices[copies[0]!]!) {
+          const moves = this.alongEdges(other, form);
+          for (let k = 0; k < moves.length; k += 2) offer(form, ox + moves[k]!, oy + moves[k + 1]!);
+        }
       }
     };
     for (const [, copies] of waiting) {
@@ -147,7 +153,7 @@ export class EdgeToEdge {
       places = places.filter((place) => {
         if (!waiting.has(forms[place.form]!.piece)) return false;
         if (table.depth(form, x, y, place.form, place.x, place.y) > ROUNDING) return false;
-        place.touch += touching(forms[form]!, x, y, forms[place.form]!, place.x, place.y);
+        place.touch += this.touching(form, x, y, place.form, place.x, place.y);
         return true;
       });
       offerAt(form, x, y);
@@ -161,17 +167,76 @@ export class EdgeToEdge {
     const b = forms[form]!;
     const { box } = b;
     if (x < -box.minX - ROUNDING || x > width - box.maxX + ROUNDING || y < -box.minY - ROUNDING) return undefined;
-    let touch = touchesCloth(b, x, y, width);
     table.work += spots.count;
+    // Most places overlap something: that is asked first, of all, before anything is measured.
+    const near: number[] = [];
     for (let i = 0; i < spots.count; i++) {
       const other = spots.form[i]!;
       if (other < 0 || apart(forms[other]!, spots.x[i]!, spots.y[i]!, b, x, y)) continue;
       if (table.depth(other, spots.x[i]!, spots.y[i]!, form, x, y) > ROUNDING) return undefined;
-      table.work += WORK_OF_TOUCHING * forms[other]!.outline.length * b.outline.length;
-      touch += touching(forms[other]!, spots.x[i]!, spots.y[i]!, b, x, y);
+      near.push(i);
     }
-    return touch;
+    return near.reduce(
+      (touch, i) => touch + this.touching(spots.form[i]!, spots.x[i]!, spots.y[i]!, form, x, y),
+      touchesCloth(b, x, y, width),
+    );
   }
+
+  /** Moves of form b that lay one of its edges along one of a's, corner on corner: two for each pair that runs against each other. */
+  private alongEdges(a: number, b: number): Float64Array {
+    const at = a * this.edges.length + b;
+    return (this.moves[at] ??= movesAlong(this.edges[a]!, this.edges[b]!));
+  }
+
+  /** Length along which the edges of two forms run against each other, mm. */
+  private touching(a: number, ax: number, ay: number, b: number, bx: number, by: number): number {
+    const { forms, table } = this.layable;
+    if (apart(forms[a]!, ax, ay, forms[b]!, bx, by)) return 0;
+    const fixed = this.edges[a]!;
+    const moving = this.edges[b]!;
+    const { reach } = forms[b]!;
+    // Box of b as a sees it: only edges that come near it can touch.
+    const [minX, maxX] = [reach.minX + bx - ax - CLOSE, reach.maxX + bx - ax + CLOSE];
+    const [minY, maxY] = [reach.minY + by - ay - CLOSE, reach.maxY + by - ay + CLOSE];
+    let sum = 0;
+    for (let i = 0; i < fixed.length; i += EDGE) {
+      const px = fixed[i]!;
+      const py = fixed[i + 1]!;
+      const dx = fixed[i + 2]!;
+      const dy = fixed[i + 3]!;
+      const length = fixed[i + 4]!;
+      const qx = px + length * dx;
+      const qy = py + length * dy;
+      if ((px < minX && qx < minX) || (px > maxX && qx > maxX) || (py < minY && qy < minY) || (py > maxY && qy > maxY)) continue;
+      table.work += WORK_OF_TOUCHING * moving.length;
+      for (let j = 0; j < moving.length; j += EDGE) {
+        // Directions of one cut run against each other.
+        const along = moving[j + 2]! * dx + moving[j + 3]! * dy;
+        if (along >= 0 || Math.abs(moving[j + 2]! * dy - moving[j + 3]! * dx) > -PARALLEL * along) continue;
+        const fx = moving[j]! + bx - px - ax;
+        const fy = moving[j + 1]! + by - py - ay;
+        if (Math.abs(fx * dy - fy * dx) > CLOSE) continue;
+        const back = -along * moving[j + 4]!;
+        const end = fx * dx + fy * dy;
+        const shared = Math.min(length, end) - Math.max(0, end - back);
+        if (shared > 0) sum += shared + CLOSE > length && shared + CLOSE > back ? ONE_CUT * shared : shared;
+      }
+    }
+    return sum;
+  }
+}
+
+/** One edge in a list: its start, its direction, its length, mm. */
+const EDGE = 5;
+
+function edgesOf(outline: Outline): Float64Array {
+  const edges = new Float64Array(EDGE * outline.length);
+  outline.forEach(([px, py], i) => {
+    const [qx, qy] = outline[(i + 1) % outline.length]!;
+    const length = Math.hypot(qx - px, qy - py);
+    edges.set([px, py, (qx - px) / length, (qy - py) / length, length], EDGE * i);
+  });
+  return edges;
 }
 
 /** Whether the boxes of two forms lie too far from each other to touch. */
@@ -197,53 +262,18 @@ function touchesCloth({ outline }: Form, x: number, y: number, width: number): n
   return sum;
 }
 
-/** Length along which the edges of two forms run against each other, mm. */
-function touching(a: Form, ax: number, ay: number, b: Form, bx: number, by: number): number {
-  if (apart(a, ax, ay, b, bx, by)) return 0;
-  let sum = 0;
-  const fixed = a.outline;
-  const moving = b.outline;
-  const n = fixed.length;
-  const m = moving.length;
-  for (let i = 0; i < n; i++) {
-    const [px, py] = fixed[i]!;
-    const [qx, qy] = fixed[(i + 1) % n]!;
-    const length = Math.hypot(qx - px, qy - py);
-    const dx = (qx - px) / length;
-    const dy = (qy - py) / length;
-    for (let j = 0; j < m; j++) {
-      const [ux, uy] = moving[j]!;
-      const [vx, vy] = moving[(j + 1) % m]!;
-      const ex = vx - ux;
-      const ey = vy - uy;
+function movesAlong(fixed: Float64Array, moving: Float64Array): Float64Array {
+  const moves: number[] = [];
+  for (let i = 0; i < fixed.length; i += EDGE) {
+    const [px, py, dx, dy, length] = fixed.subarray(i, i + EDGE) as unknown as [number, number, number, number, number];
+    for (let j = 0; j < moving.length; j += EDGE) {
+      const [ux, uy, ex, ey, other] = moving.subarray(j, j + EDGE) as unknown as [number, number, number, number, number];
       const along = ex * dx + ey * dy;
       if (along >= 0 || Math.abs(ex * dy - ey * dx) > -PARALLEL * along) continue;
-      const fx = ux + bx - px - ax;
-      const fy = uy + by - py - ay;
-      if (Math.abs(fx * dy - fy * dx) > CLOSE) continue;
-      const end = fx * dx + fy * dy;
-      const shared = Math.min(length, end) - Math.max(0, end + along);
-      if (shared > 0) sum += shared + CLOSE > length && shared + CLOSE > -along ? ONE_CUT * shared : shared;
+      // The end of the one on the start of the other; and, where they are not as long, the other way round.
+      moves.push(px + length * dx - ux, py + length * dy - uy);
+      if (Math.abs(length + along * other) > CLOSE) moves.push(px - ux - other * ex, py - uy - other * ey);
     }
   }
-  return sum;
-}
-
-/** Moves of b that lay one of its edges along one of a's, corner on corner: two for each pair that runs against each other. */
-function alongEdges(a: Outline, b: Outline, visit: (dx: number, dy: number) => void): void {
-  const n = a.length;
-  const m = b.length;
-  for (let i = 0; i < n; i++) {
-    const [px, py] = a[i]!;
-    const [qx, qy] = a[(i + 1) % n]!;
-    const length = Math.hypot(qx - px, qy - py);
-    for (let j = 0; j < m; j++) {
-      const [ux, uy] = b[j]!;
-      const [vx, vy] = b[(j + 1) % m]!;
-      const along = ((vx - ux) * (qx - px) + (vy - uy) * (qy - py)) / length;
-      if (along >= 0 || Math.abs((vx - ux) * (qy - py) - (vy - uy) * (qx - px)) > -PARALLEL * along * length) continue;
-      visit(qx - ux, qy - uy);
-      if (Math.abs(length + along) > CLOSE) visit(px - vx, py - vy);
-    }
-  }
+  return Float64Array.from(moves);
 }
