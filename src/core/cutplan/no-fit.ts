@@ -66,16 +66,6 @@ export class NoFitTable {
     return paths;
   }
 
-  /** How many corners the region for `b` round `a` has. */
-  corners(a: number, b: number): number {
-    return this.regions.corners(this.region(a, b));
-  }
-
-  /** Corner k of the region for `b` round `a`: there the two touch, often at two corners. */
-  corner(a: number, b: number, k: number, out: WayOut): void {
-    this.regions.corner(this.region(a, b), k, out);
-  }
-
   /** Heights of all corners of the region for `b` round `a`, moved by y and appended to `out`. */
   cornerLines(a: number, b: number, y: number, out: number[]): void {
     this.regions.cornerLines(this.region(a, b), y, out);

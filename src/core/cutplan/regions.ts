@@ -150,17 +150,6 @@ export class Regions {
     for (let k = at + HEAD; k < end; k += RECORD) out.push(y + this.data[k + Y]!);
   }
 
-  /** How many corners a region has. */
-  corners(at: number): number {
-    return this.data[at + EDGES]!;
-  }
-
-  /** Corner k of a region, as the way there from the origin. */
-  corner(at: number, k: number, out: WayOut): void {
-    out.dx = this.data[at + HEAD + RECORD * k + X]!;
-    out.dy = this.data[at + HEAD + RECORD * k + Y]!;
-  }
-
   /** How far a point lies inside a region from its border, mm; 0 outside. */
   depth(at: number, x: number, y: number): number {
     const { data } = this;
