@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, inject, it } from 'vitest';
 import { exchangeFile, rowsOf, visits } from '../files/exchange-writer';
-import { lengthOf, linesOf } from '../files/pdf-lines';
+import { lengthOf, linesOf, pathsOf } from '../files/pdf-lines';
 import { post, send } from './client';
 
 const HOOP = {
@@ -103,6 +103,21 @@ describe('motifs', () => {
     expect(table.split('\n')[2]).toBe('x_mm,y_mm,command');
     const paper = Buffer.from(await (await fetch(`${inject('base')}/api/motifs/${motif.id}/files/paper.pdf`)).arrayBuffer());
     expect(linesOf(paper).filter((line) => Math.abs(lengthOf(line) - 50) < 0.001).length).toBeGreaterThanOrEqual(4);
+  });
+
+  it('of several islands are judged one by one, and drawn with the lines that the sheet is cut apart along', async () => {
+    const areas = [[0, 0], [60, 10], [25, 50]].map(([x, y]) => ({ outlines: [[[x!, y!], [x! + 25, y!], [x! + 25, y! + 20], [x!, y! + 20]]], stitching: { kind: 'fill', spacing: 0.4, stitchLength: 3, angle: 0 } })); // prettier-ignore
+    const kept = (await post('/api/motifs/outlines', { name: 'Three', areas })).body as unknown as { id: string };
+    const asked = { clothId: 'cotton-lawn', cut: 'straight', care: 'wash-warm', role: 'embroidery', layers: null };
+    const { status, body } = await post(`/api/motifs/${kept.id}/judge`, asked);
+    expect(status).toBe(200);
+    const { zones, share } = (body as { bare: { verdict: { zones: { stitches: number; share: number }[]; share: number } } }).bare
+      .verdict;
+    expect(zones).toHaveLength(3);
+    expect(share).toBe(Math.max(...zones.map((zone) => zone.share)));
+    const paper = Buffer.from(await (await fetch(`${inject('base')}/api/motifs/${kept.id}/files/paper.pdf`)).arrayBuffer());
+    expect(pathsOf(paper).filter(({ dash }) => dash.length === 4)).toHaveLength(3);
+    expect(pathsOf(paper).filter(({ dash }) => dash.length === 2)).toHaveLength(3);
   });
 
   it('are made of outlines where there is no file', async () => {
