@@ -90,7 +90,8 @@ describe('forms', () => {
           const laid = layingOutline(disc(radius, n), gap);
           expect(laid.length).toBeLessThanOrEqual(64);
           for (const point of disc(radius, n)) if (gap > 0) expect(distanceToBorder(laid, point)).toBeGreaterThan(gap / 2 - 1e-6);
-          expect(regionArea(difference(disc(radius, n), [laid]))).toBeLessThan(0.01);
+          // Areas come from a grid, to within its step along the whole border.
+          expect(regionArea(difference(disc(radius, n), [laid]))).toBeLessThan(0.1);
           // Half a millimetre at most on top of the gap, unless it takes more to come down to 64 corners.
           if (n <= 64)
             for (const point of laid) expect(Math.hypot(...point)).toBeLessThan(radius + gap / 2 / Math.cos(Math.PI / 8) + 0.6);
