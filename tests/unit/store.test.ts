@@ -3,6 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import Database from 'better-sqlite3';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import { NOTHING_NEW } from '../files/counts';
 import { LIBRARY_CLOTHS, LIBRARY_LAYERS } from '../../src/core/library';
 import { benchRuns, openRunOf, START_STATE } from '../../src/store/bench-runs';
 import { exportBundle, importBundle, type Bundle } from '../../src/store/bundle';
@@ -250,18 +251,7 @@ describe('bundles', () => {
     expect(bare(motifs.list(other))).toEqual(bare(motifs.list(db)));
     expect(bare(hoopings.list(other, '1', [], 'id'))).toEqual(bare(hoopings.list(db, '1', [], 'id')));
     expect(cloths.get(other, 'tq-harbour-linen').tests).toEqual(cloths.get(db, 'tq-harbour-linen').tests);
-    expect(importBundle(other, bundle)).toEqual({
-      cloths: 0,
-      layers: 0,
-      projects: 0,
-      parts: 0,
-      log: 0,
-      scraps: 0,
-      stock: 0,
-      hoops: 0,
-      motifs: 0,
-      hoopings: 0,
-    });
+    expect(importBundle(other, bundle)).toEqual(NOTHING_NEW);
     other.close();
   });
 

@@ -2,7 +2,8 @@ import { seeded } from '../random';
 import { EdgeToEdge } from './edge-to-edge';
 import type { Laying } from './laying';
 import { AT_BOUND } from './search';
-import { Separation, TOUCHING } from './separation';
+import { TOUCHING } from './pairs';
+import { Separation } from './separation';
 import type { Spots } from './spots';
 
 /**

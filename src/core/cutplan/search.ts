@@ -1,6 +1,7 @@
 import { seeded } from '../random';
 import type { Laying } from './laying';
-import { Separation, TOUCHING } from './separation';
+import { TOUCHING } from './pairs';
+import { Separation } from './separation';
 import type { Spots } from './spots';
 
 /** First and largest share of the length that is taken away at once; the least. */

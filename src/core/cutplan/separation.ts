@@ -1,11 +1,9 @@
 import type { Form } from './form';
 import type { Laying } from './laying';
 import type { NoFitTable } from './no-fit';
+import { Pairs, TOUCHING } from './pairs';
 import type { WayOut } from './regions';
 import type { Spot, Spots } from './spots';
-
-/** Overlaps less deep than this count as touching, mm: far below what a checker or scissors can tell. */
-export const TOUCHING = 1e-5;
 
 /** Places that are looked at for one piece: anywhere on the cloth, and near where it lies. */
 const ANYWHERE = 20;
@@ -14,10 +12,6 @@ const NEARBY = 10;
 const NEAR = 0.5;
 /** How often the direction changes when a place is followed along, across, along. */
 const ALTERNATIONS = 4;
-/** Pairs that still overlap grow dearer by this factor a round, the deepest by the larger one, the others cheaper. */
-const DEARER = 1.2;
-const DEEPEST_DEARER = 1.6;
-const CHEAPER = 0.9;
 /** What a piece that is as long as the cloth may be longer by, mm. */
 const ROUNDING = 1e-9;
 /** Overlaps below this depth are overshot by a tenth, mm. */
@@ -34,15 +28,8 @@ const STEPS_OUT = 10;
  * one of them gives way. An overlap is measured by the shortest way out of it.
  */
 export class Separation {
-  /** Sum of all depths after the last round, mm. */
-  total = Infinity;
-  private readonly weights: Float64Array;
-  private readonly depths: Float64Array;
   private readonly out: WayOut = { depth: 0, dx: 0, dy: 0 };
-  /** Box of every laying outline where it lies: minX, minY, maxX, maxY; most pairs are told apart by it alone. */
-  private readonly boxes: Float64Array;
-  /** What has moved since depths were measured. */
-  private readonly moved: Uint8Array;
+  private readonly pairs: Pairs;
 
   private readonly forms: readonly Form[];
   private readonly table: NoFitTable;
@@ -55,25 +42,33 @@ export class Separation {
    * @param length of the cloth that may be used, mm; may be changed before a start
    */
   constructor(
-    { forms, table, choices, movable, width }: Laying,
+    laying: Laying,
     private readonly spots: Spots,
     public length: number,
     private readonly random: () => number,
   ) {
+    const { forms, table, choices, movable, width } = laying;
     this.forms = forms;
     this.table = table;
     this.choices = choices;
     this.movable = movable;
     this.width = width;
-    this.weights = new Float64Array(spots.count * spots.count).fill(1);
-    this.depths = new Float64Array(spots.count * spots.count);
-    this.boxes = new Float64Array(4 * spots.count);
-    this.moved = new Uint8Array(spots.count);
+    this.pairs = new Pairs(laying, spots);
+  }
+
+  /** Sum of all depths after the last round, mm. */
+  get total(): number {
+    return this.pairs.total;
+  }
+
+  /** Depth of every pair anew, after spots were changed from outside. */
+  measure(): void {
+    this.pairs.measure();
   }
 
   /** Begins anew: forgets what was learnt about pairs and brings every piece onto the cloth. */
   start(): void {
-    this.weights.fill(1);
+    this.pairs.forget();
     const { form } = this.spots;
     for (let i = 0; i < this.movable; i++) {
       if (form[i]! < 0) continue;
@@ -87,11 +82,11 @@ export class Separation {
   /** One round: every piece that overlaps looks for a better place, then weights follow. */
   round(): void {
     const order: number[] = [];
-    for (let i = 0; i < this.movable; i++) if (this.spots.form[i]! >= 0 && this.overlaps(i)) order.push(i);
+    for (let i = 0; i < this.movable; i++) if (this.spots.form[i]! >= 0 && this.pairs.overlaps(i)) order.push(i);
     shuffle(order, this.random);
     for (const i of order) this.replace(i);
-    this.measureMoved();
-    this.reweigh();
+    this.pairs.measureMoved();
+    this.pairs.reweigh();
   }
 
   /**
@@ -107,7 +102,8 @@ export class Separation {
     for (let k = 0; k < SETTLINGS && this.total > TOUCHING && idle < IDLE_SETTLINGS; k++) {
       for (let i = 0; i < count; i++) {
         for (let j = i + 1; j < count; j++) {
-          if ((this.depths[i * count + j]! === 0 && k % 4 > 0) || form[i]! < 0 || form[j]! < 0 || i >= this.movable) continue;
+          if ((this.pairs.depths[i * count + j]! === 0 && k % 4 > 0) || form[i]! < 0 || form[j]! < 0 || i >= this.movable)
+            continue;
           this.table.wayOut(form[i]!, x[i]!, y[i]!, form[j]!, x[j]!, y[j]!, out);
           if (out.depth === 0) continue;
           const both = j < this.movable;
@@ -117,7 +113,7 @@ export class Separation {
           this.shift(i, -share * out.dx, -share * out.dy);
         }
       }
-      this.measureMoved();
+      this.pairs.measureMoved();
       if (this.total < 0.9 * best) {
         best = this.total;
         idle = 0;
@@ -135,85 +131,19 @@ export class Separation {
     const { box } = this.forms[form[i]!]!;
     x[i] = clamp(x[i]! + dx, -box.minX, this.width - box.maxX);
     y[i] = clamp(y[i]! + dy, -box.minY, this.length - box.maxY);
-    this.updateBox(i);
+    this.pairs.update(i);
   }
 
   private lay(i: number, spot: Spot): void {
     this.spots.lay(i, spot);
-    this.updateBox(i);
-  }
-
-  private updateBox(i: number): void {
-    const { form, x, y } = this.spots;
-    const at = 4 * i;
-    this.moved[i] = 1;
-    if (form[i]! < 0) {
-      this.boxes.fill(Infinity, at, at + 4);
-      return;
-    }
-    const { reach } = this.forms[form[i]!]!;
-    this.boxes[at] = reach.minX + x[i]!;
-    this.boxes[at + 1] = reach.minY + y[i]!;
-    this.boxes[at + 2] = reach.maxX + x[i]!;
-    this.boxes[at + 3] = reach.maxY + y[i]!;
-  }
-
-  /** Depth of every pair, and their sum. To be called when spots were changed from outside. */
-  measure(): void {
-    this.moved.fill(1);
-    for (let i = 0; i < this.spots.count; i++) this.updateBox(i);
-    this.measureMoved();
-  }
-
-  /** As `measure`, where only what has moved since is looked at. */
-  private measureMoved(): void {
-    const { form, x, y, count } = this.spots;
-    const { boxes, depths, moved, table } = this;
-    let total = 0;
-    for (let i = 0; i < Math.min(count, this.movable); i++) {
-      for (let j = i + 1; j < count; j++) {
-        if (moved[i] === 1 || moved[j] === 1) {
-          const a = 4 * i;
-          const b = 4 * j;
-          const apart =
-            boxes[a]! >= boxes[b + 2]! ||
-            boxes[b]! >= boxes[a + 2]! ||
-            boxes[a + 1]! >= boxes[b + 3]! ||
-            boxes[b + 1]! >= boxes[a + 3]!;
-          const depth = apart ? 0 : table.depth(form[i]!, x[i]!, y[i]!, form[j]!, x[j]!, y[j]!);
-          depths[i * count + j] = depth;
-          depths[j * count + i] = depth;
-        }
-        total += depths[i * count + j]!;
-      }
-    }
-    moved.fill(0);
-    table.work += count * count * 0.2;
-    this.total = total;
-  }
-
-  private overlaps(i: number): boolean {
-    const { count } = this.spots;
-    for (let j = 0; j < count; j++) if (this.depths[i * count + j]! > TOUCHING) return true;
-    return false;
-  }
-
-  private reweigh(): void {
-    let most = 0;
-    for (const depth of this.depths) if (depth > most) most = depth;
-    for (let k = 0; k < this.weights.length; k++) {
-      const depth = this.depths[k]!;
-      this.weights[k] =
-        depth > TOUCHING
-          ? this.weights[k]! * (DEARER + (DEEPEST_DEARER - DEARER) * (depth / most))
-          : Math.max(1, this.weights[k]! * CHEAPER);
-    }
+    this.pairs.update(i);
   }
 
   /** Weighted overlap of a piece in this place; stops counting at `bound`. */
   private cost(i: number, f: number, px: number, py: number, bound: number): number {
     const { form, x, y, count } = this.spots;
-    const { boxes, table, weights } = this;
+    const { table } = this;
+    const { boxes, weights } = this.pairs;
     const { reach } = this.forms[f]!;
     const left = px + reach.minX;
     const low = py + reach.minY;
@@ -305,7 +235,8 @@ export class Separation {
    */
   private bestAlong(i: number, f: number, axis: 0 | 1, at: number): number {
     const { form, x, y, count } = this.spots;
-    const { boxes, table, weights } = this;
+    const { table } = this;
+    const { boxes, weights } = this.pairs;
     const { box, reach } = this.forms[f]!;
     const low = axis === 0 ? -box.minX : -box.minY;
     const high = axis === 0 ? this.width - box.maxX : this.length - box.maxY;
@@ -347,7 +278,7 @@ export class Separation {
   /** Leaves the deepest overlap by its shortest way, again and again, as long as that helps. */
   private stepOut(i: number, from: Candidate): void {
     const { form, x, y, count } = this.spots;
-    const { boxes } = this;
+    const { boxes } = this.pairs;
     const { box, reach } = this.forms[from.form]!;
     let px = from.x;
     let py = from.y;
@@ -363,7 +294,7 @@ export class Separation {
           boxes[b + 3]! <= py + reach.minY;
         if (apart || j === i) continue;
         this.table.wayOut(form[j]!, x[j]!, y[j]!, from.form, px, py, this.out);
-        const weighted = this.out.depth * this.weights[i * count + j]!;
+        const weighted = this.out.depth * this.pairs.weights[i * count + j]!;
         if (weighted > deepest) {
           deepest = weighted;
           dx = this.out.dx;
