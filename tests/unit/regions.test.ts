@@ -94,10 +94,11 @@ describe('regions in cells and strips', () => {
         star,
         fc.constantFrom(0 as const, 1 as const),
         fc.double({ min: -140, max: 140, noNaN: true }),
-        (outline, axis, line) => {
+        fc.boolean(),
+        (outline, axis, line, mirrored) => {
           const regions = new Regions();
           const at = regions.add([outline]);
-          const n = regions.stretchesOn(at, axis, line, 1000, 7, 0);
+          const n = regions.stretchesOn(at, axis, line, mirrored, 1000, 7, 0);
           const stretches = Array.from({ length: n }, (_, k) => regions.stretches.slice(3 * k, 3 * k + 3));
           let before = -Infinity;
           for (const [from, to, weight] of stretches) {
@@ -107,7 +108,8 @@ describe('regions in cells and strips', () => {
             before = to!;
           }
           for (let p = -158.3; p < 160; p += 9.7) {
-            const point: Point = axis === 0 ? [p, line] : [line, p];
+            const there = mirrored ? -p : p;
+            const point: Point = axis === 0 ? [there, line] : [line, there];
             if (distanceToBorder(outline, point) < 1e-6) continue;
             const covered = stretches.some(([from, to]) => p + 1000 > from! && p + 1000 < to!);
             expect(covered).toBe(isInside(outline, point));
@@ -172,6 +174,64 @@ describe('no-fit regions of pairs', () => {
       }),
       { numRuns: 400 },
     );
+  });
+
+  it('lead out by the shortest way, mirrored or not', () => {
+    const table = new NoFitTable(forms);
+    const out: WayOut = { depth: 0, dx: 0, dy: 0 };
+    const index = fc.integer({ min: 0, max: forms.length - 1 });
+    const away = fc.double({ min: -150, max: 150, noNaN: true });
+    fc.assert(
+      fc.property(index, index, away, away, (a, b, x, y) => {
+        table.wayOut(a, 0, 0, b, x, y, out);
+        expect(out.depth).toBeCloseTo(table.depth(a, 0, 0, b, x, y), 9);
+        if (out.depth === 0) return;
+        expect(Math.hypot(out.dx, out.dy)).toBeCloseTo(out.depth, 6);
+        expect(table.depth(a, 0, 0, b, x + out.dx, y + out.dy)).toBeLessThan(1e-6);
+        if (out.depth > 0.1) expect(table.depth(a, 0, 0, b, x + 0.9 * out.dx, y + 0.9 * out.dy)).toBeGreaterThan(0);
+      }),
+      { numRuns: 400 },
+    );
+  });
+
+  it('tell in order where a pair overlaps on a line, as depths along it do', () => {
+    const table = new NoFitTable(forms);
+    const index = fc.integer({ min: 0, max: forms.length - 1 });
+    fc.assert(
+      fc.property(
+        index,
+        index,
+        fc.constantFrom(0 as const, 1 as const),
+        fc.double({ min: -150, max: 150, noNaN: true }),
+        (a, b, axis, line) => {
+          const n = table.stretchesOn(a, b, axis, line, 500, 3, 0);
+          const stretches = Array.from({ length: n }, (_, k) => [...table.stretches.slice(3 * k, 3 * k + 2)]);
+          expect(stretches.flat()).toEqual(stretches.flat().sort((p, q) => p - q));
+          for (let p = -239.7; p < 240; p += 13.1) {
+            if (stretches.flat().some((end) => Math.abs(end - 500 - p) < 1e-3)) continue;
+            const depth = axis === 0 ? table.depth(a, 0, 0, b, p, line) : table.depth(a, 0, 0, b, line, p);
+            // Just beside a stretch on a slanting edge a point lies a hair within.
+            if (depth > 0 && depth < 1e-6) continue;
+            expect(stretches.some(([from, to]) => p + 500 > from! && p + 500 < to!)).toBe(depth > 0);
+          }
+        },
+      ),
+      { numRuns: 300 },
+    );
+  });
+
+  it('have their corners where a line along the piece changes how it overlaps', () => {
+    const table = new NoFitTable(forms);
+    forms.forEach((_, b) => {
+      const heights: number[] = [];
+      table.cornerLines(3, b, 40, heights);
+      const [low, high] = [Math.min(...heights), Math.max(...heights)];
+      // Just within its lowest and highest corner the region begins and ends.
+      expect(table.stretchesOn(3, b, 0, low - 40 - 1e-3, 0, 1, 0)).toBe(0);
+      expect(table.stretchesOn(3, b, 0, low - 40 + 0.5, 0, 1, 0)).toBeGreaterThan(0);
+      expect(table.stretchesOn(3, b, 0, high - 40 - 0.5, 0, 1, 0)).toBeGreaterThan(0);
+      expect(table.stretchesOn(3, b, 0, high - 40 + 1e-3, 0, 1, 0)).toBe(0);
+    });
   });
 
   it('come to the same whether a pair is made or taken over from one that lies alike', () => {

@@ -130,6 +130,8 @@ export function singleLaying({ width, length, gap, pieces, locked = [], cloth }:
     Array.from({ length: count }, (_, copy) => ({ id, copy, piece })).filter((each) => !held.has(`${each.id}/${each.copy}`)),
   );
   const areas = pieces.map(({ outline }) => polygonArea(outline));
+  // Overlaps are added up in this order until they come to too much, which large pieces do soonest.
+  copies.sort((a, b) => areas[b.piece]! - areas[a.piece]!);
   const still = locked.map((placement) => lockedForm(placement, pieces, gap));
   if (cloth) still.push(...outsideOf(cloth, width, Math.min(length, bounds(cloth).maxY)).map(fixedForm));
   const stillAt = still.map((form) => forms.push(form) - 1);

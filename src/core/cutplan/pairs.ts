@@ -64,19 +64,12 @@ export class Pairs {
   /** As `measure`, where only what has moved since is looked at. */
   measureMoved(): void {
     const { form, x, y, count } = this.spots;
-    const { boxes, depths, moved, table } = this;
+    const { depths, moved, table } = this;
     let total = 0;
     for (let i = 0; i < Math.min(count, this.movable); i++) {
       for (let j = i + 1; j < count; j++) {
         if (moved[i] === 1 || moved[j] === 1) {
-          const a = 4 * i;
-          const b = 4 * j;
-          const apart =
-            boxes[a]! >= boxes[b + 2]! ||
-            boxes[b]! >= boxes[a + 2]! ||
-            boxes[a + 1]! >= boxes[b + 3]! ||
-            boxes[b + 1]! >= boxes[a + 3]!;
-          const depth = apart ? 0 : table.depth(form[i]!, x[i]!, y[i]!, form[j]!, x[j]!, y[j]!);
+          const depth = this.areApart(i, j) ? 0 : table.depth(form[i]!, x[i]!, y[i]!, form[j]!, x[j]!, y[j]!);
           depths[i * count + j] = depth;
           depths[j * count + i] = depth;
         }
@@ -86,6 +79,16 @@ export class Pairs {
     moved.fill(0);
     table.work += count * count * 0.2;
     this.total = total;
+  }
+
+  /** Whether two things lie apart by their boxes alone. */
+  areApart(i: number, j: number): boolean {
+    const { boxes } = this;
+    const a = 4 * i;
+    const b = 4 * j;
+    return (
+      boxes[a]! >= boxes[b + 2]! || boxes[b]! >= boxes[a + 2]! || boxes[a + 1]! >= boxes[b + 3]! || boxes[b + 1]! >= boxes[a + 3]!
+    );
   }
 
   /** Whether something overlapped anything when depths were last measured. */

@@ -144,10 +144,10 @@ export class Regions {
     return s < 0 ? 0 : s >= STRIPS ? STRIPS - 1 : s;
   }
 
-  /** Heights of all corners of a region, moved by y and appended to `out`. */
-  cornerLines(at: number, y: number, out: number[]): void {
+  /** Heights of all corners of a region or of its mirror image, moved by y and appended to `out`. */
+  cornerLines(at: number, mirrored: boolean, y: number, out: number[]): void {
     const end = at + HEAD + RECORD * this.data[at + EDGES]!;
-    for (let k = at + HEAD; k < end; k += RECORD) out.push(y + this.data[k + Y]!);
+    for (let k = at + HEAD; k < end; k += RECORD) out.push(mirrored ? y - this.data[k + Y]! : y + this.data[k + Y]!);
   }
 
   /** How far a point lies inside a region from its border, mm; 0 outside. */
@@ -285,9 +285,10 @@ export class Regions {
    * Writes where a line runs through a region: along x at height `line` (axis 0), or along y (axis 1). Each stretch is
    * three numbers in `stretches`: from, to (both moved by `offset`), `weight`.
    *
-   * @param n stretches that are there already @returns stretches that are there then
+   * @param mirrored whether the region is mirrored along the line @param n stretches that are there already
+   * @returns stretches that are there then
    */
-  stretchesOn(at: number, axis: 0 | 1, line: number, offset: number, weight: number, n: number): number {
+  stretchesOn(at: number, axis: 0 | 1, line: number, mirrored: boolean, offset: number, weight: number, n: number): number {
     const { data, strips, crossed, stretches } = this;
     const across = axis === 0 ? 1 : 0;
     if (line <= data[at + across]! + TOUCH || line >= data[at + 2 + across]! - TOUCH) return n;
@@ -311,9 +312,11 @@ export class Regions {
       }
       crossed[slot] = c;
     }
-    for (let k = 0; k + 1 < found && n < MOST_STRETCHES; k += 2) {
-      stretches[3 * n] = offset + crossed[k]!;
-      stretches[3 * n + 1] = offset + crossed[k + 1]!;
+    const whole = found & ~1;
+    for (let k = 0; k < whole && n < MOST_STRETCHES; k += 2) {
+      // Stretches follow one another along the line.
+      stretches[3 * n] = mirrored ? offset - crossed[whole - 1 - k]! : offset + crossed[k]!;
+      stretches[3 * n + 1] = mirrored ? offset - crossed[whole - 2 - k]! : offset + crossed[k + 1]!;
       stretches[3 * n + 2] = weight;
       n++;
     }

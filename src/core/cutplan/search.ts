@@ -18,8 +18,17 @@ const IDLE_ROUNDS = 40;
 const EASY_ROUNDS = 40;
 /** Nothing is gained by coming closer to the bound than this share. */
 export const AT_BOUND = 1.0005;
+/** How often another piece is drawn when it was the same as the first: all may be. */
+const PICKS = 20;
 /** Rounds after which the caller may look at the clock. */
 const REPORT_ROUNDS = 4;
+/**
+ * A try whose overlaps are less deep than this share of the length that was taken away gets some of it back: so much, and
+ * so many rounds to settle in.
+ */
+const NEAR_MISS = 0.8;
+const GIVEN_BACK = [0.25, 0.5, 0.8];
+const ROUNDS_GIVEN = 10;
 /** When the depths of all overlaps sum to less than this share of the width, they are settled together. */
 const NEARLY = 0.002;
 
@@ -28,8 +37,8 @@ const NEARLY = 0.002;
  * clock.
  *
  * The length is cut down a little, what no longer fits is pushed together, and {@link Separation} moves pieces until none
- * overlap. When it does not succeed, two pieces change places and it starts again; after several starts a smaller step
- * is tried.
+ * overlap. What only just does not succeed gets some of the length back. Otherwise two pieces change places and it starts
+ * again; after several starts a smaller step is tried.
  *
  * @param spots where everything lies, without overlap; used as working room @param work of the table at which to stop
  * @param untilStalled stop as well when nothing more is gained
@@ -51,13 +60,15 @@ export function* search(
   let tries: { spots: Spots; total: number }[] = [];
   let step = BOLD;
   let fresh = true;
+  let target = bestLength;
   while (table.work < work && bestLength > bound * AT_BOUND) {
     if (fresh) {
       spots.copyFrom(best);
-      separation.length = Math.max(bound, bestLength * (1 - step));
+      target = Math.max(bound, bestLength * (1 - step));
+      separation.length = target;
       // What lies beyond a random line moves down by what is taken away.
       const line = random() * bestLength;
-      for (let i = 0; i < movable; i++) if (spots.y[i]! > line) spots.y[i]! -= bestLength - separation.length;
+      for (let i = 0; i < movable; i++) if (spots.y[i]! > line) spots.y[i]! -= bestLength - target;
       tries = [];
     }
     separation.start();
@@ -66,16 +77,8 @@ export function* search(
     let rounds = 0;
     lowest.copyFrom(spots);
     while (separation.total > TOUCHING && idle <= IDLE_ROUNDS && table.work < work) {
-      separation.round();
+      round();
       rounds++;
-      if (separation.total > TOUCHING && separation.total < NEARLY * width) {
-        held.copyFrom(spots);
-        separation.settle();
-        if (separation.total > TOUCHING) {
-          spots.copyFrom(held);
-          separation.measure();
-        }
-      }
       if (separation.total < PROGRESS * least) {
         least = separation.total;
         lowest.copyFrom(spots);
@@ -83,14 +86,18 @@ export function* search(
       } else idle++;
       if (rounds % REPORT_ROUNDS === 0) yield undefined;
     }
+    const room = bestLength - target;
+    const missed = separation.total > TOUCHING;
+    if (missed && least < NEAR_MISS * room) giveBack(room);
     if (separation.total <= TOUCHING && laying.isClear(spots)) {
       best.copyFrom(spots);
       bestLength = laying.top(best);
       fresh = true;
-      if (rounds < EASY_ROUNDS) step = Math.min(BOLD, step * 1.6);
+      if (!missed && rounds < EASY_ROUNDS) step = Math.min(BOLD, step * 1.6);
       yield best;
       continue;
     }
+    separation.length = target;
     tries.push({ spots: lowest.clone(), total: least });
     fresh = tries.length >= STARTS;
     if (fresh) {
@@ -103,14 +110,40 @@ export function* search(
     spots.copyFrom(tries[Math.floor(random() * random() * tries.length)]!.spots);
     swapTwo(spots, order, laying, random);
   }
+
+  /** Moves one piece after the other; overlaps that are nearly gone are pushed apart together. */
+  function round(): void {
+    separation.round();
+    if (separation.total <= TOUCHING || separation.total >= NEARLY * width) return;
+    held.copyFrom(spots);
+    separation.settle();
+    if (separation.total <= TOUCHING) return;
+    spots.copyFrom(held);
+    separation.measure();
+  }
+
+  /** Spreads the try with the least overlaps over more and more of the length that was taken away, until it fits. */
+  function giveBack(room: number): void {
+    for (const share of GIVEN_BACK) {
+      spots.copyFrom(lowest);
+      separation.length = target + share * room;
+      for (let i = 0; i < movable; i++) spots.y[i]! *= separation.length / target;
+      separation.start();
+      separation.settle();
+      for (let k = 0; k < ROUNDS_GIVEN && separation.total > TOUCHING && table.work < work; k++) round();
+      if (separation.total <= TOUCHING) return;
+    }
+  }
 }
 
-/** Two of the larger half of the pieces change places, lower left corner for lower left corner. */
+/** Two different ones of the larger half of the pieces change places, lower left corner for lower left corner. */
 function swapTwo(spots: Spots, order: readonly number[], { forms }: Laying, random: () => number): void {
   const larger = Math.max(2, Math.ceil(order.length / 2));
   const pick = () => order[Math.floor(random() * Math.min(larger, order.length))]!;
+  const pieceOf = (i: number) => forms[spots.form[i]!]!.piece;
   const a = pick();
-  const b = pick();
+  let b = pick();
+  for (let k = 0; k < PICKS && pieceOf(a) === pieceOf(b); k++) b = pick();
   const corner = (i: number) => {
     const { box } = forms[spots.form[i]!]!;
     return [spots.x[i]! + box.minX, spots.y[i]! + box.minY] as const;

@@ -6,8 +6,8 @@ import type { WayOut } from './regions';
 import type { Spot, Spots } from './spots';
 
 /** Places that are looked at for one piece: anywhere on the cloth, and near where it lies. */
-const ANYWHERE = 20;
-const NEARBY = 10;
+const ANYWHERE = 8;
+const NEARBY = 5;
 /** How far from where a piece lies is nearby, as a share of its size. */
 const NEAR = 0.5;
 /** How often the direction changes when a place is followed along, across, along. */
@@ -104,6 +104,7 @@ export class Separation {
         for (let j = i + 1; j < count; j++) {
           if ((this.pairs.depths[i * count + j]! === 0 && k % 4 > 0) || form[i]! < 0 || form[j]! < 0 || i >= this.movable)
             continue;
+          if (this.pairs.areApart(i, j)) continue;
           this.table.wayOut(form[i]!, x[i]!, y[i]!, form[j]!, x[j]!, y[j]!, out);
           if (out.depth === 0) continue;
           const both = j < this.movable;
