@@ -8,7 +8,7 @@ import { pieceFields, stackLayer } from './pieces';
 import { number, oneOf, shape, text } from './rules';
 import { scrapSchema } from './scraps';
 import { day, predicted, pressFields } from './shared';
-import { stockFields } from './tables';
+import { bundledTable, stockFields } from './tables';
 
 const version = number({ min: 1, integer: true });
 /** Name of a thing: something is written. */
@@ -239,4 +239,5 @@ export const bundleSchema = shape({
     .of(shape({ id: id.required(), ...stockFields }).required())
     .default([])
     .max(10_000),
+  tables: yup.array().of(bundledTable.required()).default([]).max(10_000),
 });

@@ -65,6 +65,8 @@ const tableFields = {
 
 /** A cutting table as it is first kept. */
 export const tableSchema = shape(tableFields);
+/** One that comes in a bundle. */
+export const bundledTable = shape({ id: id.required(), projectId: id.required(), ...tableFields });
 export const tableUpdateSchema = shape({ ...tableFields, version });
 
 /** Everything is cut: what is put away, and what it was cut from. */

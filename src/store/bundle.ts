@@ -4,6 +4,7 @@ import { InputError } from '../core/input-error';
 import { mappedMotif, readMotif, writeStitchTable } from '../formats/stitches';
 import type { bundleSchema } from '../schemas/records';
 import { cloths, type ClothFields } from './cloths';
+import { cutTables, tablesOfProject, type CutTableFields } from './cut-tables';
 import type { Db } from './database';
 import { hoopings, type HoopingFields } from './hoopings';
 import { hoops, type HoopFields } from './hoops';
@@ -25,6 +26,7 @@ export interface ImportCount {
   log: number;
   scraps: number;
   stock: number;
+  tables: number;
   hoops: number;
   motifs: number;
   hoopings: number;
@@ -45,6 +47,7 @@ export function importBundle(db: Db, bundle: Bundle): ImportCount {
     log: 0,
     scraps: 0,
     stock: 0,
+    tables: 0,
     hoops: 0,
     motifs: 0,
     hoopings: 0,
@@ -99,6 +102,16 @@ export function importBundle(db: Db, bundle: Bundle): ImportCount {
       stock.insert(db, { ...there, fromTable: null, usedBy: null } as StockFields, { id });
       count.stock++;
     });
+    bundle.tables.forEach(({ id, ...table }, i) => {
+      // A project has one open table of a material, and the one that is there goes first.
+      if (known('cut_table', id) || openTable(db, table)) return;
+      need(`tables[${i}].projectId`, 'project', table.projectId);
+      need(`tables[${i}].ofId`, table.ofKind, table.ofId);
+      table.partIds.forEach((partId, k) => need(`tables[${i}].partIds[${k}]`, 'part', partId));
+      table.options.stockIds.forEach((stockId, k) => need(`tables[${i}].options.stockIds[${k}]`, 'stock', stockId));
+      cutTables.insert(db, { ...table, done: null } as CutTableFields, { id });
+      count.tables++;
+    });
     for (const { id, ...hoop } of bundle.hoops) {
       if (known('hoop', id)) continue;
       hoops.insert(db, requireHoop(hoop as Hoop) as HoopFields, { id });
@@ -131,6 +144,32 @@ export function importBundle(db: Db, bundle: Bundle): ImportCount {
   return count;
 }
 
+/** Table of the same material in the same project on which nothing is cut yet. */
+function openTable(db: Db, { projectId, ofKind, ofId }: Pick<CutTableFields, 'projectId' | 'ofKind' | 'ofId'>) {
+  return tablesOfProject(db, projectId).find((table) => !table.done && table.ofKind === ofKind && table.ofId === ofId);
+}
+
+/** Tables on which nothing is cut yet, without what has gone since from the shelf or the project. */
+function openTables(db: Db) {
+  const there = new Set(stockThere(db).map(({ id }) => id));
+  const open = new Set(projects.list(db).map(({ id }) => id));
+  const pieces = new Set(parts.list(db).map(({ id }) => id));
+  return cutTables
+    .list(db, 'done IS NULL', [], 'created_at, id')
+    .filter(({ projectId }) => open.has(projectId))
+    .map(({ done: _done, ...table }) => {
+      const stockIds = table.options.stockIds.filter((id) => there.has(id));
+      const lost = stockIds.length < table.options.stockIds.length;
+      return {
+        ...portable(table),
+        partIds: table.partIds.filter((id) => pieces.has(id)),
+        options: { ...table.options, stockIds },
+        // What was laid on something that is gone has to be laid anew.
+        ...(lost && { laid: [], locked: [] }),
+      };
+    });
+}
+
 /** Lets what is wrong inside be named by where it stands in the bundle. */
 function named<T>(field: string, work: () => T): T {
   try {
@@ -151,11 +190,13 @@ function portable<T extends object>(record: T): T {
 export function exportBundle(db: Db): Bundle {
   const used = new Set([
     ...parts.list(db).flatMap((part) => part.stack?.layers.map((layer) => layer.materialId) ?? []),
+    ...openTables(db).map(({ ofId }) => ofId),
     ...stockThere(db).map(({ ofId }) => ofId),
     ...hoopings.list(db).flatMap(({ stack }) => stack?.layers.map(({ materialId }) => materialId) ?? []),
   ]);
   const usedCloths = new Set([
     ...parts.list(db).map((part) => part.clothId),
+    ...openTables(db).map(({ ofId }) => ofId),
     ...stockThere(db).map(({ ofId }) => ofId),
     ...hoopings.list(db).map(({ clothId }) => clothId),
   ]);
@@ -174,6 +215,7 @@ export function exportBundle(db: Db): Bundle {
     parts: parts.list(db).map((part) => ({ ...portable(part), stack: part.stack })),
     scraps: scraps.list(db, '1', [], 'created_at, id').map(portable),
     stock: stockThere(db).map(portable),
+    tables: openTables(db),
     hoops: hoops.list(db).map(portable),
     motifs: motifs.list(db).map((motif) => {
       const { figures: _figures, ...own } = portable(motif);

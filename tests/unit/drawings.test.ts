@@ -105,6 +105,69 @@ describe('reading SVG', () => {
     expect(sewn.allowances.sort((a, b) => a - b)).toEqual([10, 10, 15, 15]);
   });
 
+  it('draws what is used again, moved, turned and scaled as the drawing says', () => {
+    const kept = '<defs><g id="flap"><rect width="40" height="30"/></g></defs>';
+    const { pieces, warnings } = read(
+      svg(
+        `${kept}<use href="#flap"/><use xlink:href="#flap" x="60" y="10"/><use href="#flap" transform="translate(150 0) rotate(90) scale(2)" x="5"/>`,
+      ),
+    );
+    expect(warnings).toEqual([]);
+    expect(pieces.map((piece) => sizeOf(piece).map(Math.round))).toEqual([
+      [60, 80],
+      [40, 30],
+      [40, 30],
+    ]);
+  });
+
+  it('fits a symbol into the room that its use gives it', () => {
+    const { pieces } = read(
+      svg(
+        '<symbol id="cuff" viewBox="0 0 10 5"><path d="M0 0H10V5H0Z"/></symbol><use href="#cuff" width="80" height="40"/><use href="#cuff" y="50"/>',
+      ),
+    );
+    expect(pieces.map((piece) => sizeOf(piece).map(Math.round))).toEqual([
+      [80, 40],
+      [10, 5],
+    ]);
+  });
+
+  it('makes two pieces of one that is used twice, each with its own lines', () => {
+    const piece =
+      '<g id="p" data-piece="p"><title>Flap</title><rect width="60" height="40" data-line="cut"/><rect x="10" y="10" width="40" height="20" data-line="sew"/></g>';
+    const { pieces } = read(svg(`<defs>${piece}</defs><use href="#p"/><use href="#p" x="100"/>`));
+    expect(pieces).toHaveLength(2);
+    for (const { name, allowances } of pieces) {
+      expect(name).toBe('Flap');
+      expect(allowances).toEqual([10, 10, 10, 10]);
+    }
+  });
+
+  it.each([
+    ['stands for itself', '<g id="a"><rect width="40" height="30"/><use href="#a" x="50"/></g>', 2],
+    [
+      'stands for one that stands for it',
+      '<g id="a"><use href="#b"/></g><g id="b"><rect width="40" height="30"/><use href="#a"/></g>',
+      4,
+    ],
+    ['stands for another file', '<rect width="40" height="30"/><use href="other.svg#a"/>', 1],
+    ['stands for nothing', '<rect width="40" height="30"/><use/>', 1],
+  ])('says so where a use %s', (_, drawn, count) => {
+    const { pieces, warnings } = read(svg(drawn));
+    expect(pieces.length).toBeGreaterThanOrEqual(1);
+    expect(pieces.length).toBeLessThanOrEqual(count);
+    expect(warnings.map(({ code }) => code)).toContain('use');
+  });
+
+  it('refuses a drawing that uses grow beyond all bounds', () => {
+    const levels = Array.from({ length: 9 }, (_, k) => `<g id="l${k + 1}">${`<use href="#l${k}"/>`.repeat(10)}</g>`);
+    const before = performance.now();
+    expect(() =>
+      read(svg(`<defs><g id="l0"><rect width="40" height="30"/></g>${levels.join('')}</defs><use href="#l7"/>`)),
+    ).toThrow(/at most/);
+    expect(performance.now() - before).toBeLessThan(20_000);
+  });
+
   it('leaves out what cannot be cut, and says so', () => {
     const { pieces, warnings } = read(
       svg(

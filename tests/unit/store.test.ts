@@ -10,7 +10,9 @@ import { exportBundle, importBundle, type Bundle } from '../../src/store/bundle'
 import { hoopings } from '../../src/store/hoopings';
 import { hoops } from '../../src/store/hoops';
 import { motifs, packedStitches } from '../../src/store/motifs';
+import { bundleSchema } from '../../src/schemas/records';
 import { cloths } from '../../src/store/cloths';
+import { cutTables, type CutTableFields } from '../../src/store/cut-tables';
 import { openDatabase, type Db } from '../../src/store/database';
 import { loadDemo } from '../../src/store/demo';
 import { NotFoundError, StaleError } from '../../src/store/errors';
@@ -20,6 +22,7 @@ import { parts } from '../../src/store/parts';
 import { projects } from '../../src/store/projects';
 import { scraps, scrapsOf, washesDue } from '../../src/store/scraps';
 import { DEFAULT_SETTINGS, readSettings, writeSettings } from '../../src/store/settings';
+import { stock, stockThere } from '../../src/store/stock';
 
 let folder: string;
 let db: Db;
@@ -253,6 +256,69 @@ describe('bundles', () => {
     expect(cloths.get(other, 'tq-harbour-linen').tests).toEqual(cloths.get(db, 'tq-harbour-linen').tests);
     expect(importBundle(other, bundle)).toEqual(NOTHING_NEW);
     other.close();
+  });
+
+  it('carry cutting tables on which nothing is cut, with their layouts and what they lie on', () => {
+    loadDemo(db, { onlyIfEmpty: false });
+    const leftover = stockThere(db).find(({ kind, ofKind }) => kind === 'leftover' && ofKind === 'layer')!;
+    const gone = stockThere(db).find(({ id, ofKind }) => id !== leftover.id && ofKind === 'layer')!;
+    const table = (ofId: string, stockIds: string[], done: CutTableFields['done'] = null): CutTableFields => ({
+      projectId: 'tq-waistcoats',
+      ofKind: 'layer',
+      ofId,
+      options: {
+        method: 'cut-first',
+        glueUp: true,
+        gap: 2,
+        margin: 10,
+        squaring: 20,
+        folded: false,
+        shrink: false,
+        rollWidth: 900,
+        stockIds,
+        seconds: 5,
+        seed: 1,
+      },
+      laid: [
+        {
+          sourceId: stockIds[0] ?? 'roll',
+          placements: [{ id: 'tq-wc-front', copy: 0, rotation: 180, flipped: true, x: 1 / 3, y: 2 }],
+          length: 300,
+          density: 0.5,
+        },
+      ],
+      locked: ['a b 0'],
+      fingerprint: 'f',
+      partIds: ['tq-wc-front'],
+      done,
+    });
+    const kept = cutTables.insert(db, table(leftover.ofId, [leftover.id]));
+    const lost = cutTables.insert(db, table(gone.ofId === leftover.ofId ? 'light-woven-fusible-45-g' : gone.ofId, [gone.id]));
+    cutTables.insert(
+      db,
+      table('another', [], { doneOn: '2026-05-31', usedIds: [], drawn: [], sheets: [], keptIds: [], partIds: [] }),
+    );
+    stock.remove(db, gone.id);
+    const bundle = bundleSchema.validateSync(JSON.parse(JSON.stringify(exportBundle(db))), { strict: true }) as Bundle;
+    expect(bundle.tables).toHaveLength(2);
+    const other = openDatabase(join(folder, 'b.db'));
+    expect(importBundle(other, bundle).tables).toBe(2);
+    expect(cutTables.get(other, kept.id)).toMatchObject(table(leftover.ofId, [leftover.id]));
+    expect(cutTables.get(other, lost.id)).toMatchObject({ laid: [], locked: [], options: { stockIds: [] } });
+    expect(importBundle(other, bundle)).toEqual(NOTHING_NEW);
+    // A table that is open there already stays.
+    const mine = openDatabase(join(folder, 'c.db'));
+    importBundle(mine, { ...bundle, tables: [] });
+    const own = cutTables.insert(mine, table(leftover.ofId, []));
+    expect(importBundle(mine, bundle).tables).toBe(1);
+    expect(cutTables.find(mine, kept.id)).toBeUndefined();
+    expect(cutTables.get(mine, own.id).options.stockIds).toEqual([]);
+    // What points nowhere is named, and nothing is taken.
+    bundle.tables[0]!.options.stockIds = ['nowhere'];
+    const third = openDatabase(join(folder, 'd.db'));
+    expect(() => importBundle(third, bundle)).toThrow('tables[0].options.stockIds[0]');
+    expect(projects.list(third)).toEqual([]);
+    for (const each of [other, mine, third]) each.close();
   });
 
   it('name the motif whose stitches cannot be read, and take nothing', () => {

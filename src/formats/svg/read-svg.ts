@@ -1,4 +1,3 @@
-import { SaxesParser } from 'saxes';
 import svgpath from 'svgpath';
 import { InputError } from '../../core/input-error';
 import type { DrawnEdge, Point } from '../../core/shape';
@@ -15,10 +14,10 @@ import {
   type LoopRole,
   type Segment,
 } from '../drawing/drawing';
+import { MOST_ELEMENTS, svgTree, type SvgElement } from './svg-tree';
 
-/** Elements nested deeper than this are refused. */
-const DEEPEST = 200;
-const MOST_ELEMENTS = 100_000;
+/** What stands for something else that stands for something else, and so on, is followed this far. */
+const DEEPEST_USE = 8;
 /** CSS pixels an inch. */
 const PIXELS_PER_INCH = 96;
 const MM: Record<string, number> = { mm: 1, cm: 10, in: 25.4, pt: 25.4 / 72, pc: 25.4 / 6, px: 25.4 / PIXELS_PER_INCH };
@@ -41,77 +40,81 @@ const UNSEEN = [
 type Matrix = [number, number, number, number, number, number];
 const IDENTITY: Matrix = [1, 0, 0, 1, 0, 0];
 
+/** What an element takes over from those around it. */
 interface Frame {
   matrix: Matrix;
   group: string;
-  unseen: boolean;
+  /** Elements that stand for others, from the outside in. */
+  uses: SvgElement[];
 }
 
 /**
- * Reads the closed lines of an SVG drawing: paths, polygons, rectangles, circles and ellipses with all their transforms, in
- * millimetres by the size that the drawing says it has. Nothing but geometry is looked at: no scripts, styles, entities,
- * images or references.
+ * Reads the closed lines of an SVG drawing: paths, polygons, rectangles, circles and ellipses with all their transforms, and
+ * what is used again elsewhere, in millimetres by the size that the drawing says it has. Nothing but geometry is looked at:
+ * no scripts, styles, entities, images or other files.
  *
  * @throws {InputError} for a file that is no well-formed SVG, defines entities, or is larger than a drawing can be
  */
 export function readSvg(text: string): Drawing {
+  const root = svgTree(text);
   const loops: Drawing['loops'] = [];
   const points: DrawnPoint[] = [];
   const lines: DrawnLine[] = [];
   const warnings = new Warnings();
-  let unit: Drawing['unit'] | undefined;
-  const frames: Frame[] = [];
-  let elements = 0;
+  let walked = 0;
+  let used = 0;
   let total = 0;
-  let title: { group: string; text: string } | undefined;
   const names = new Map<string, string>();
+  const byId = withIds(root);
+  const { unit, matrix: outermost } = viewport(root.attributes, true);
+  walk(root, { matrix: outermost, group: '', uses: [] });
+  for (const loop of loops) loop.name = names.get(loop.group) ?? loop.name;
+  return { loops, points, lines, unit, warnings: warnings.list() };
 
-  const parser = new SaxesParser({});
-  parser.on('error', (error) => {
-    throw new InputError(
-      'file',
-      `is not a well-formed SVG drawing: ${error.message.replace(/^\d+:\d+: /, (at) => `line ${at.split(':')[0]}, `)}`,
-    );
-  });
-  parser.on('doctype', (doctype) => {
-    if (/<!ENTITY/i.test(doctype)) throw new InputError('file', 'defines entities, which are not read; save it as plain SVG');
-  });
-  parser.on('text', (words) => {
-    if (title) title.text += words;
-  });
-  parser.on('closetag', ({ name }) => {
-    if (title && local(name) === 'title') {
-      const words = title.text.trim().slice(0, 120);
-      // The title of the whole drawing names no piece.
-      if (words && title.group !== '' && !names.has(title.group)) names.set(title.group, words);
-      title = undefined;
+  /** An element and all that it holds; `of` are the frame around it and, for a nested drawing, its own viewport. */
+  function walk(element: SvgElement, of: Frame): void {
+    const { name, attributes } = element;
+    walked++;
+    if (walked > MOST_ELEMENTS) throw new InputError('file', `must hold at most ${MOST_ELEMENTS} elements`);
+    if (isHidden(attributes)) return;
+    const matrix = attributes['transform'] ? times(of.matrix, readTransform(attributes['transform'])) : of.matrix;
+    // What is used twice is two pieces.
+    const own =
+      attributes['data-piece'] === undefined ? undefined : attributes['data-piece'] + (of.uses.length > 0 ? ` ${used}` : '');
+    const frame: Frame = { matrix, group: own ?? of.group, uses: of.uses };
+    if (name === 'use') follow(element, frame);
+    else if (name === 'image') warnings.add(name, '<image> is not followed; draw it out before saving.');
+    else draw(name, attributes, matrix, frame.group);
+    for (const child of element.children) {
+      if (child.name === 'title') nameGroup(frame.group, child.words);
+      else if (child.name === 'svg') walk(child, { ...frame, matrix: times(matrix, viewport(child.attributes, false).matrix) });
+      else if (!UNSEEN.includes(child.name)) walk(child, frame);
     }
-    frames.pop();
-  });
-  parser.on('opentag', (tag) => {
-    elements++;
-    if (elements > MOST_ELEMENTS) throw new InputError('file', `must hold at most ${MOST_ELEMENTS} elements`);
-    if (frames.length >= DEEPEST) throw new InputError('file', `must nest its elements at most ${DEEPEST} deep`);
-    const name = local(tag.name);
-    const parent = frames.at(-1);
-    if (!parent && name !== 'svg')
-      throw new InputError('file', `must be an SVG drawing, but begins with <${tag.name.slice(0, 30)}>`);
-    const attributes = tag.attributes as Record<string, string>;
-    let matrix = parent?.matrix ?? IDENTITY;
-    if (name === 'svg') {
-      const own = viewport(attributes, parent === undefined);
-      if (!parent) unit = own.unit;
-      matrix = times(matrix, own.matrix);
+  }
+
+  /** What stands elsewhere in the drawing, drawn here. */
+  function follow(use: SvgElement, frame: Frame): void {
+    const { attributes } = use;
+    const said = attributes['href'] ?? attributes['xlink:href'] ?? '';
+    const meant = said.startsWith('#') ? byId.get(said.slice(1)) : undefined;
+    if (!meant || frame.uses.includes(use) || frame.uses.length >= DEEPEST_USE) {
+      warnings.add('use', '<use> stands for nothing in this file, or for itself, and was left out.');
+      return;
     }
-    if (attributes['transform']) matrix = times(matrix, readTransform(attributes['transform']));
-    const group = attributes['data-piece'] ?? parent?.group ?? '';
-    const unseen = parent?.unseen || UNSEEN.includes(name) || isHidden(attributes);
-    frames.push({ matrix, group, unseen: unseen === true });
-    if (name === 'title') title = { group: group || attributesOf(frames), text: '' };
-    if (unseen) return;
-    if (name === 'use' || name === 'image') warnings.add(name, `<${name}> is not followed; draw it out before saving.`);
-    draw(name, attributes, matrix, group);
-  });
+    used++;
+    const moved = times(frame.matrix, [1, 0, 0, 1, measure(attributes['x']), measure(attributes['y'])]);
+    const matrix =
+      meant.name === 'symbol' || meant.name === 'svg'
+        ? times(moved, viewport({ ...meant.attributes, ...sizeOf(attributes), x: '0', y: '0' }, false).matrix)
+        : moved;
+    walk(meant, { matrix, group: frame.group, uses: [...frame.uses, use] });
+  }
+
+  /** The title of the whole drawing names no piece. */
+  function nameGroup(group: string, title: string): void {
+    const words = title.trim().slice(0, 120);
+    if (words && group !== '' && !names.has(group)) names.set(group, words);
+  }
 
   /** A shape of its own, by the name of the element. */
   function draw(name: string, attributes: Record<string, string>, matrix: Matrix, group: string): void {
@@ -193,23 +196,27 @@ export function readSvg(text: string): Drawing {
     const name = attributes['data-name'] ?? attributes['aria-label'] ?? attributes['id'] ?? '';
     loops.push({ edges, name: name.slice(0, 120), role, group });
   }
-
-  parser.write(text).close();
-  if (!unit) throw new InputError('file', 'is empty; it must be an SVG drawing');
-  for (const loop of loops) loop.name = names.get(loop.group) ?? loop.name;
-  return { loops, points, lines, unit, warnings: warnings.list() };
 }
 
 /** Ends of a line closer than this are joined, mm. */
 const JOIN = 0.01;
 const NUMBER = /[-+]?(?:\d+\.?\d*|\.\d+)(?:e[-+]?\d+)?/gi;
 
-function local(name: string): string {
-  return name.slice(name.indexOf(':') + 1).toLowerCase();
+/** Elements by their id, the first of several. */
+function withIds(root: SvgElement): Map<string, SvgElement> {
+  const byId = new Map<string, SvgElement>();
+  const left = [root];
+  for (let element = left.pop(); element; element = left.pop()) {
+    const { id } = element.attributes;
+    if (id && !byId.has(id)) byId.set(id, element);
+    for (const child of element.children.toReversed()) left.push(child);
+  }
+  return byId;
 }
 
-function attributesOf(frames: readonly Frame[]): string {
-  return frames.at(-2)?.group ?? '';
+/** The size that is said, to go before the one that a symbol has. */
+function sizeOf({ width, height }: Record<string, string>): Record<string, string> {
+  return { ...(width && { width }), ...(height && { height }) };
 }
 
 function isHidden(attributes: Record<string, string>): boolean {
