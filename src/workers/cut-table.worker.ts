@@ -1,5 +1,5 @@
 /// <reference lib="webworker" />
-import { tablePlans, type TablePlan, type TablePlanOptions } from '../core/cutplan';
+import { latest, tablePlans, type TablePlan, type TablePlanOptions } from '../core/cutplan';
 
 /** What the page asks: a layout, or an end to the one that is looked for. */
 export type LayRequest = { kind: 'lay'; run: number; options: TablePlanOptions } | { kind: 'stop' };
@@ -22,7 +22,7 @@ async function lay(run: number, options: TablePlanOptions): Promise<void> {
   current = run;
   stopped = false;
   let plan: TablePlan | undefined;
-  const end = performance.now() + 1000 * options.seconds + REPORT;
+  const end = performance.now() + 1000 * latest(options.seconds);
   let next = performance.now() + REPORT;
   try {
     for (const found of tablePlans({ ...options, enough: () => stopped || performance.now() > end })) {

@@ -1,6 +1,14 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { cutPlan, cutPlans, largestLeftover, lengthToBuy, type CutPiece, type CutPlanOptions } from '../../src/core/cutplan';
+import {
+  cutPlan,
+  cutPlans,
+  largestLeftover,
+  latest,
+  lengthToBuy,
+  type CutPiece,
+  type CutPlanOptions,
+} from '../../src/core/cutplan';
 import { bounds, intersection, regionArea, transformed, type Outline } from '../../src/core/shape';
 import { judge } from '../layouts/judge';
 import { garments, hollowJigsaw, jigsaw, rectangles } from '../layouts/sets';
@@ -93,6 +101,23 @@ describe('cutPlan', () => {
     expect(reports).toBeGreaterThan(5);
     expect(plan(options)).toEqual(plan(options));
     expect(plan(options).length).toBeCloseTo(length, 9);
+  });
+
+  it('is ended by the clock a little after the time allowed, and never before', () => {
+    const { width, pieces } = garments(4, 24);
+    for (const [seconds, latestEnd] of [
+      [1, 1.4],
+      [2, 2.8],
+      [20, 21],
+    ] as const) {
+      expect(latest(seconds)).toBeCloseTo(latestEnd, 9);
+      let asked = 0;
+      // A machine so slow that a tenth of the time allowed passes between two looks at the clock.
+      const plan = cutPlan({ width, gap: 0, pieces, seconds, seed: 1 }, () => 100 * seconds * asked++);
+      expect(100 * seconds * (asked - 1)).toBeGreaterThanOrEqual(1000 * latestEnd);
+      expect(100 * seconds * (asked - 2)).toBeLessThan(1000 * latestEnd);
+      expect(judge(width, 0, pieces, plan)).toEqual([]);
+    }
   });
 
   it('lays pieces round those that stay', () => {

@@ -1,7 +1,7 @@
 import { InputError, requireNumber } from '../input-error';
 import { bounds, polygonArea, requireOutline, transformed, type Outline } from '../shape';
 import { largestLeftover, type Leftover } from './leftover';
-import { nest, WORK_PER_SECOND } from './nest';
+import { latest, nest, workFor } from './nest';
 import type { CutPiece, Placement, Unplaced } from './piece';
 import { layRows } from './rows';
 
@@ -71,7 +71,7 @@ export function* cutPlans(options: CutPlanOptions): Generator<CutPlan & { done: 
     locked,
     ...(cloth ? { cloth } : {}),
     seed,
-    work: seconds * WORK_PER_SECOND,
+    work: workFor(seconds),
   })) {
     const plan = { ...nested, density: densityOf(nested.placements, pieces, width, nested.length) };
     if (!best || isBetter(plan, best, width)) best = plan;
@@ -94,8 +94,8 @@ const SAME_AREA = 1e-3;
  * @throws {InputError} naming the field, nested ones as `pieces[2].outline`
  */
 export function cutPlan(options: CutPlanOptions, now: () => number): CutPlan {
-  // The time allowed is kept on a machine that is slower than the work is reckoned for too.
-  const end = now() + 1000 * options.seconds;
+  // On a machine that is slower than the work is reckoned for, the clock ends the search.
+  const end = now() + 1000 * latest(options.seconds);
   let best: CutPlan | undefined;
   for (const { done: _done, ...plan } of cutPlans(options)) {
     best = plan;

@@ -2,6 +2,7 @@ export { cutPlan, cutPlans, MOST_COPIES } from './cut-plan';
 export type { CutPlan, CutPlanOptions } from './cut-plan';
 export { largestLeftover } from './leftover';
 export type { Leftover } from './leftover';
+export { latest } from './nest';
 export { layRows } from './rows';
 export type { CutPiece, Placement, Unplaced } from './piece';
 export { lengthToBuy, SQUARING } from './length-to-buy';

@@ -12,15 +12,33 @@ import { leftoverOf, tidy } from './tidy';
 export interface NestOptions extends LayingOptions {
   /** The same seed gives the same layout. */
   seed: number;
-  /** Work after which to stop, in edges looked at; see {@link WORK_PER_SECOND}. With 0 the first layout is answered. */
+  /** Work after which to stop, in edges looked at; see {@link workFor}. With 0 the first layout is answered. */
   work: number;
 }
 
 /**
- * Work that is allowed per second of waiting: what a plain computer does when it has little else to do, so that the time
- * allowed is used and the same seed gives the same layout wherever the clock need not cut a search short.
+ * Work that is done per second of the time allowed, so little that a plain computer with other things to do still ends by
+ * it and not by the clock: then the same seed gives the same layout again.
  */
-export const WORK_PER_SECOND = 13e6;
+const WORK_PER_SECOND = 9e6;
+/** Time that starting takes, until everything runs at full speed: so many s, and no more than this share of all. */
+const STARTING = 0.8;
+const STARTING_SHARE = 0.6;
+
+/** Work for a search that may take so many s. */
+export function workFor(seconds: number): number {
+  return WORK_PER_SECOND * (seconds - Math.min(STARTING, STARTING_SHARE * seconds));
+}
+
+/** How far the clock may run over before a search is cut short: a share of the time, and no more than so many s. */
+const LATE_SHARE = 0.4;
+const LATE = 1;
+
+/** When a search that may take so many s is cut short although its work is not done, s. */
+export function latest(seconds: number): number {
+  return seconds + Math.min(LATE, LATE_SHARE * seconds);
+}
+
 /** Work that the first layout may take whatever the time allowed: about half a second. */
 const FIRST_WORK = 5e6;
 
