@@ -151,7 +151,7 @@ export default function ImportPieces({ projectId, cloths, clothId: startCloth, o
                 </div>
               )}
             </section>
-            <div className="grid gap-4 sm:grid-cols-2 lg:grid-cols-4">
+            <div className="grid items-end gap-4 sm:grid-cols-2 lg:grid-cols-4">
               <SelectField
                 label="The lines are"
                 value={line}
