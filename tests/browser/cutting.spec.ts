@@ -35,6 +35,16 @@ test('from a file to cut pieces, and the leftover into the next project', async 
     buffer: Buffer.from('<svg xmlns="http://www.w3.org/2000/svg"><path'),
   });
   await expect(dialog.getByRole('alert')).toContainText('not a well-formed SVG');
+  // What is drawn once and used twice is two pieces.
+  await dialog.locator('input[type=file]').setInputFiles({
+    name: 'flaps.svg',
+    mimeType: 'image/svg+xml',
+    buffer: Buffer.from(
+      '<svg xmlns="http://www.w3.org/2000/svg" width="300mm" height="100mm" viewBox="0 0 300 100"><symbol id="flap"><rect width="120" height="80"/></symbol><use href="#flap"/><use href="#flap" x="150"/></svg>',
+    ),
+  });
+  await expect(dialog.getByText('Take it, 12 × 8 cm')).toHaveCount(2);
+  await expect(dialog.getByRole('button', { name: 'Bring in 2 pieces' })).toBeVisible();
   await dialog
     .locator('input[type=file]')
     .setInputFiles({ name: 'hood.svg', mimeType: 'image/svg+xml', buffer: Buffer.from(HOOD) });

@@ -233,7 +233,7 @@ export default function ImportPieces({ projectId, cloths, clothId: startCloth, o
             </ul>
           </>
         )}
-        <div className="flex flex-wrap gap-3">
+        <div className="sticky -bottom-6 -mb-6 flex flex-wrap gap-3 bg-base-100 py-4">
           {found && found.pieces.length > 0 && (
             <button
               type="button"

@@ -8,6 +8,7 @@ import SchoolSelects from '../../ui/SchoolSelects';
 import StaleDialog, { type Conflict } from '../../ui/StaleDialog';
 import { UnitsProvider } from '../../ui/units-context';
 import type { Settings } from '../../store/settings';
+import { broughtIn } from './brought-in';
 
 interface Kept {
   settings: Settings;
@@ -58,11 +59,7 @@ export default function SettingsView({ start }: { start: Kept }) {
     if (!file) return;
     try {
       const count = await call<Record<string, number>>('POST', '/api/bundle', JSON.parse(await file.text()));
-      setBundle(
-        `Brought in: ${Object.entries(count)
-          .map(([what, n]) => `${n} ${what === 'log' ? 'log entries' : what}`)
-          .join(', ')}.`,
-      );
+      setBundle(broughtIn(count));
     } catch (problem) {
       setBundle(
         problem instanceof SyntaxError
@@ -174,7 +171,7 @@ export default function SettingsView({ start }: { start: Kept }) {
         </section>
         <section className="sheet space-y-3 p-5">
           <h2 className="chalk-heading">Take it with you</h2>
-          <p>One file with your projects, parts, scraps, logbook, own cloths and layers.</p>
+          <p>One file with your projects, cutting tables, scraps, logbook, motifs, hoops, shelf, and own cloths and layers.</p>
           <div className="flex flex-wrap items-center gap-3">
             <a className="btn" href="/api/bundle" download="nembrel-bundle.json">
               Save a bundle
