@@ -2,6 +2,7 @@ import type { Form } from './form';
 import type { Laying } from './laying';
 import type { NoFitTable } from './no-fit';
 import { Pairs, TOUCHING } from './pairs';
+import { clamp, Places, type Place } from './places';
 import type { WayOut } from './regions';
 import type { Spot, Spots } from './spots';
 
@@ -10,8 +11,6 @@ const ANYWHERE = 8;
 const NEARBY = 5;
 /** How far from where a piece lies is nearby, as a share of its size. */
 const NEAR = 0.5;
-/** How often the direction changes when a place is followed along, across, along. */
-const ALTERNATIONS = 4;
 /** What a piece that is as long as the cloth may be longer by, mm. */
 const ROUNDING = 1e-9;
 /** Overlaps below this depth are overshot by a tenth, mm. */
@@ -19,8 +18,12 @@ const OVERSHOOT = 1e-3;
 /** How often overlaps are pushed apart together, and how often without gain before that is given up. */
 const SETTLINGS = 120;
 const IDLE_SETTLINGS = 20;
-/** Steps straight out of the deepest overlap of one piece. */
-const STEPS_OUT = 10;
+/** Others that a piece which overlaps tries to change places with, a round. */
+const EXCHANGES = 4;
+/** Pieces whose boxes differ more in area than this do not change places. */
+const UNLIKE = 4;
+/** Where another lay, overlaps may sum to so many times what the two had before, ere a piece looks about there. */
+const HOPEFUL = 6;
 
 /**
  * Moves pieces until none overlap, within a fixed length. Guided local search: every pair of pieces carries a
@@ -30,6 +33,7 @@ const STEPS_OUT = 10;
 export class Separation {
   private readonly out: WayOut = { depth: 0, dx: 0, dy: 0 };
   private readonly pairs: Pairs;
+  private readonly places: Places;
 
   private readonly forms: readonly Form[];
   private readonly table: NoFitTable;
@@ -44,7 +48,7 @@ export class Separation {
   constructor(
     laying: Laying,
     private readonly spots: Spots,
-    public length: number,
+    length: number,
     private readonly random: () => number,
   ) {
     const { forms, table, choices, movable, width } = laying;
@@ -54,6 +58,16 @@ export class Separation {
     this.movable = movable;
     this.width = width;
     this.pairs = new Pairs(laying, spots);
+    this.places = new Places(laying, spots, this.pairs, length);
+  }
+
+  /** Length of the cloth that may be used, mm. */
+  get length(): number {
+    return this.places.length;
+  }
+
+  set length(length: number) {
+    this.places.length = length;
   }
 
   /** Sum of all depths after the last round, mm. */
@@ -79,12 +93,15 @@ export class Separation {
     this.measure();
   }
 
-  /** One round: every piece that overlaps looks for a better place, then weights follow. */
+  /** One round: every piece that overlaps looks for a better place, or for another to change places with; then weights follow. */
   round(): void {
     const order: number[] = [];
     for (let i = 0; i < this.movable; i++) if (this.spots.form[i]! >= 0 && this.pairs.overlaps(i)) order.push(i);
     shuffle(order, this.random);
-    for (const i of order) this.replace(i);
+    for (const i of order) {
+      this.replace(i);
+      for (let k = 0; k < EXCHANGES; k++) this.exchange(i, Math.floor(this.random() * this.movable));
+    }
     this.pairs.measureMoved();
     this.pairs.reweigh();
   }
@@ -140,30 +157,6 @@ export class Separation {
     this.pairs.update(i);
   }
 
-  /** Weighted overlap of a piece in this place; stops counting at `bound`. */
-  private cost(i: number, f: number, px: number, py: number, bound: number): number {
-    const { form, x, y, count } = this.spots;
-    const { table } = this;
-    const { boxes, weights } = this.pairs;
-    const { reach } = this.forms[f]!;
-    const left = px + reach.minX;
-    const low = py + reach.minY;
-    const right = px + reach.maxX;
-    const high = py + reach.maxY;
-    const row = i * count;
-    let sum = 0;
-    table.work += 0.3 * count;
-    for (let j = 0, k = 0; j < count; j++, k += 4) {
-      if (boxes[k]! >= right || boxes[k + 2]! <= left || boxes[k + 1]! >= high || boxes[k + 3]! <= low || j === i) continue;
-      const depth = table.depth(form[j]!, x[j]!, y[j]!, f, px, py);
-      if (depth > 0) {
-        sum += depth * weights[row + j]!;
-        if (sum >= bound) return sum;
-      }
-    }
-    return sum;
-  }
-
   /** Looks for the place of least weighted overlap for one piece and moves it there. */
   private replace(i: number): void {
     const { spots, random } = this;
@@ -171,11 +164,11 @@ export class Separation {
     const nowForm = spots.form[i]!;
     const nowX = spots.x[i]!;
     const nowY = spots.y[i]!;
-    const now: Candidate = { form: nowForm, x: nowX, y: nowY, cost: this.cost(i, nowForm, nowX, nowY, Infinity) };
-    const other: Candidate = { form: nowForm, x: nowX, y: nowY, cost: Infinity };
+    const now: Place = { form: nowForm, x: nowX, y: nowY, cost: this.places.cost(i, nowForm, nowX, nowY, Infinity) };
+    const other: Place = { form: nowForm, x: nowX, y: nowY, cost: Infinity };
     const look = (f: number, px: number, py: number) => {
       if (!this.isShortEnough(f)) return;
-      const cost = this.cost(i, f, px, py, other.cost);
+      const cost = this.places.cost(i, f, px, py, other.cost);
       if (cost >= other.cost) return;
       other.form = f;
       other.x = px;
@@ -205,125 +198,73 @@ export class Separation {
         clamp(middleY - (box.minY + box.maxY) / 2 + (2 * random() - 1) * reachY, -box.minY, this.length - box.maxY),
       );
     }
-    this.descend(i, now);
-    if (now.cost > 0) this.descend(i, other);
+    this.places.descend(i, now);
+    if (now.cost > 0) this.places.descend(i, other);
     const best = now.cost <= other.cost ? now : other;
-    if (best.cost > 0) this.stepOut(i, best);
+    if (best.cost > 0) this.places.stepOut(i, best);
     if (best.form !== nowForm || best.x !== nowX || best.y !== nowY) this.lay(i, best);
   }
 
-  /** Goes to the best place along, then across, in turn, as long as that helps. */
-  private descend(i: number, from: Candidate): void {
-    let stuck = 0;
-    for (let k = 0; k < ALTERNATIONS && from.cost > 0 && stuck < 2; k++) {
-      const axis = k % 2 === 0 ? 0 : 1;
-      const at = this.bestAlong(i, from.form, axis, axis === 0 ? from.y : from.x);
-      const px = axis === 0 ? at : from.x;
-      const py = axis === 0 ? from.y : at;
-      const cost = this.cost(i, from.form, px, py, from.cost);
-      if (cost < from.cost) {
-        from.x = px;
-        from.y = py;
-        from.cost = cost;
-        stuck = 0;
-      } else stuck++;
-    }
-  }
-
   /**
-   * Best place for a form on a line along x (axis 0) at height `at`, or along y (axis 1): where the weighted ways out
-   * along that line sum to the least. Between two ends of no-fit stretches that sum is concave, so only ends are asked.
+   * Two pieces change places, middle for middle and each in any of its forms, and each looks about there, where that lessens
+   * the weighted overlaps of both: what moving one at a time cannot do as long as the other is in the way.
    */
-  private bestAlong(i: number, f: number, axis: 0 | 1, at: number): number {
-    const { form, x, y, count } = this.spots;
-    const { table } = this;
-    const { boxes, weights } = this.pairs;
-    const { box, reach } = this.forms[f]!;
-    const low = axis === 0 ? -box.minX : -box.minY;
-    const high = axis === 0 ? this.width - box.maxX : this.length - box.maxY;
-    const from = at + (axis === 0 ? reach.minY : reach.minX);
-    const to = at + (axis === 0 ? reach.maxY : reach.maxX);
-    const { stretches } = table;
-    let n = 0;
-    for (let j = 0, b = axis === 0 ? 1 : 0; j < count; j++, b += 4) {
-      if (boxes[b]! >= to || boxes[b + 2]! <= from || j === i) continue;
-      const offset = axis === 0 ? x[j]! : y[j]!;
-      const line = at - (axis === 0 ? y[j]! : x[j]!);
-      n = table.stretchesOn(form[j]!, f, axis, line, offset, weights[i * count + j]!, n);
-    }
-    table.work += 0.3 * count + n * n * 0.3;
-    let best = low;
-    let least = Infinity;
-    for (let c = -2; c < 2 * n; c++) {
-      const p = c === -2 ? low : c === -1 ? high : stretches[3 * (c >> 1) + (c & 1)]!;
-      if (p < low || p > high) continue;
-      let sum = 0;
-      for (let k = 0; k < 3 * n; k += 3) {
-        const before = p - stretches[k]!;
-        const after = stretches[k + 1]! - p;
-        const way = before < after ? before : after;
-        if (way > 0) {
-          sum += way * stretches[k + 2]!;
-          if (sum >= least) break;
-        }
-      }
-      if (sum < least) {
-        least = sum;
-        best = p;
-        if (sum === 0 && c >= 0) break;
+  private exchange(i: number, j: number): void {
+    const { form, x, y } = this.spots;
+    if (j === i || form[j]! < 0) return;
+    const a = this.forms[form[i]!]!;
+    const b = this.forms[form[j]!]!;
+    const ratio = boxArea(a) / boxArea(b);
+    if (a.piece === b.piece || ratio > UNLIKE || ratio < 1 / UNLIKE) return;
+    const { places } = this;
+    const first: Place = { form: form[i]!, x: x[i]!, y: y[i]!, cost: 0 };
+    const second: Place = { form: form[j]!, x: x[j]!, y: y[j]!, cost: 0 };
+    const own = places.cost(i, first.form, first.x, first.y, Infinity);
+    if (own === 0) return;
+    const before = own + places.cost(j, second.form, second.x, second.y, Infinity) - this.weighted(i, j);
+    const there = this.centred(i, second);
+    const back = this.centred(j, first);
+    if (!there || !back) return;
+    this.lay(j, back);
+    there.cost = places.cost(i, there.form, there.x, there.y, HOPEFUL * before);
+    if (there.cost < HOPEFUL * before) {
+      places.descend(i, there);
+      if (there.cost < before) {
+        this.lay(i, there);
+        back.cost = places.cost(j, back.form, back.x, back.y, HOPEFUL * before);
+        places.descend(j, back);
+        this.lay(j, back);
+        const after = places.cost(i, there.form, there.x, there.y, Infinity) + back.cost - this.weighted(i, j);
+        if (after < before) return;
       }
     }
-    return best;
+    this.lay(i, first);
+    this.lay(j, second);
   }
 
-  /** Leaves the deepest overlap by its shortest way, again and again, as long as that helps. */
-  private stepOut(i: number, from: Candidate): void {
-    const { form, x, y, count } = this.spots;
-    const { boxes } = this.pairs;
-    const { box, reach } = this.forms[from.form]!;
-    let px = from.x;
-    let py = from.y;
-    for (let k = 0; k < STEPS_OUT && from.cost > 0; k++) {
-      let deepest = 0;
-      let dx = 0;
-      let dy = 0;
-      for (let j = 0, b = 0; j < count; j++, b += 4) {
-        const apart =
-          boxes[b]! >= px + reach.maxX ||
-          boxes[b + 2]! <= px + reach.minX ||
-          boxes[b + 1]! >= py + reach.maxY ||
-          boxes[b + 3]! <= py + reach.minY;
-        if (apart || j === i) continue;
-        this.table.wayOut(form[j]!, x[j]!, y[j]!, from.form, px, py, this.out);
-        const weighted = this.out.depth * this.pairs.weights[i * count + j]!;
-        if (weighted > deepest) {
-          deepest = weighted;
-          dx = this.out.dx;
-          dy = this.out.dy;
-        }
-      }
-      if (deepest === 0) break;
-      px = clamp(px + dx, -box.minX, this.width - box.maxX);
-      py = clamp(py + dy, -box.minY, this.length - box.maxY);
-      const cost = this.cost(i, from.form, px, py, from.cost);
-      if (cost < from.cost) {
-        from.x = px;
-        from.y = py;
-        from.cost = cost;
-      }
-    }
+  /** Any form of a piece with its middle where another place has its own; undefined when it is too long. */
+  private centred(i: number, { form, x, y }: Place): Place | undefined {
+    const own = this.choices[i]!;
+    const f = own[Math.floor(this.random() * own.length)]!;
+    if (!this.isShortEnough(f)) return undefined;
+    const { box } = this.forms[f]!;
+    const { box: other } = this.forms[form]!;
+    const middleX = x + (other.minX + other.maxX - box.minX - box.maxX) / 2;
+    const middleY = y + (other.minY + other.maxY - box.minY - box.maxY) / 2;
+    return {
+      form: f,
+      x: clamp(middleX, -box.minX, this.width - box.maxX),
+      y: clamp(middleY, -box.minY, this.length - box.maxY),
+      cost: Infinity,
+    };
   }
-}
 
-interface Candidate {
-  form: number;
-  x: number;
-  y: number;
-  cost: number;
-}
-
-function clamp(value: number, low: number, high: number): number {
-  return value < low ? low : value > high ? high : value;
+  /** Weighted overlap of two pieces where they lie. */
+  private weighted(i: number, j: number): number {
+    const { form, x, y, count } = this.spots;
+    if (this.pairs.areApart(i, j)) return 0;
+    return this.table.depth(form[j]!, x[j]!, y[j]!, form[i]!, x[i]!, y[i]!) * this.pairs.weights[i * count + j]!;
+  }
 }
 
 function shuffle(list: number[], random: () => number): void {
@@ -333,4 +274,8 @@ function shuffle(list: number[], random: () => number): void {
     list[i] = list[k]!;
     list[k] = held;
   }
+}
+
+function boxArea({ box }: Form): number {
+  return (box.maxX - box.minX) * (box.maxY - box.minY);
 }
