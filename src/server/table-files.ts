@@ -156,8 +156,8 @@ async function list(laid: Laid, paper: Paper): Promise<Uint8Array> {
       rows: items.map((item) => {
         const { minX, minY, maxX, maxY } = bounds(item.outline);
         const grain =
-          item.grain === null
-            ? 'no grain'
+          item.free || item.grain === null
+            ? 'any way round'
             : item.rotations.some((turn) => turn % 90 !== 0)
               ? 'on the bias or leaning'
               : 'along the grain';

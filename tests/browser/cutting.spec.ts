@@ -229,6 +229,33 @@ test('pieces that have changed ask to be laid again, and moving one does not hid
   await expect(page.getByRole('button', { name: 'Everything is cut' })).toBeEnabled();
 });
 
+test('a piece without a grain may be tilted to any angle, one with a grain not', async ({ page }) => {
+  const inHand = page.getByRole('region', { name: 'Piece in the hand' });
+  const layouts = async () => {
+    const answer = await page.request.get('/api/tables?project=tq-cap');
+    const { tables } = (await answer.json()) as { tables: { laid: { placements: { rotation: number }[] }[] }[] };
+    return tables.flatMap(({ laid }) => laid.flatMap(({ placements }) => placements.map(({ rotation }) => rotation)));
+  };
+  await open(page, '/tables/tq-cap/layer/two-ply-buckram-430-g');
+  await expect(page.getByRole('status').filter({ hasText: /^Saved$/ })).toBeVisible({ timeout: 20_000 });
+  await laidPieces(page).first().focus();
+  await expect(inHand.getByRole('button', { name: 'Turn', exact: true })).toBeVisible();
+  await expect(inHand.getByRole('button', { name: 'Tilt by 5° to the left' })).toBeHidden();
+
+  await open(page, '/tables/tq-cap/cloth/tq-felted-wool');
+  await expect(page.getByRole('status').filter({ hasText: /^Saved$/ })).toBeVisible({ timeout: 20_000 });
+  await laidPieces(page).first().focus();
+  const before = await layouts();
+  await inHand.getByRole('button', { name: 'Tilt by 5° to the left' }).click();
+  const kept = page.waitForResponse((response) => response.request().method() === 'PUT' && response.ok());
+  await page.keyboard.press('Comma');
+  await kept;
+  const after = await layouts();
+  expect(after).toHaveLength(before.length);
+  const turned = after.map((rotation, i) => (rotation - before[i]! + 360) % 360).filter((by) => Math.abs(by) > 1e-9);
+  expect(turned).toEqual([10]);
+});
+
 test('cloth that lies folded, and a pattern that asks for another width', async ({ page }) => {
   await open(page, '/tables/tq-waistcoats/cloth/tq-harbour-linen');
   await expect(page.getByRole('button', { name: 'Look for a shorter layout' })).toBeVisible({ timeout: 20_000 });

@@ -235,3 +235,18 @@ it('hands the search what it needs', () => {
   const [piece] = cutPieces(layerItems([part()], woven, cutFirst).items);
   expect(Object.keys(piece!).sort()).toEqual(['count', 'flip', 'id', 'outline', 'rotations']);
 });
+
+it('asks the search for fewer turns of free pieces the more there are', () => {
+  const felt = { ...woven, grain: false };
+  const turnsOf = (count: number) => {
+    const { items } = layerItems([part({ count })], felt, cutFirst);
+    expect(items[0]!.free).toBe(true);
+    return cutPieces(items)[0]!.rotations;
+  };
+  const all = turnsOf(4);
+  expect(all.slice(0, 4)).toEqual([0, 90, 180, 270]);
+  expect(turnsOf(16)).toEqual(all.slice(0, 8));
+  expect(turnsOf(30)).toEqual([0, 90, 180, 270]);
+  const [strict] = cutPieces(layerItems([part({ count: 30 })], woven, cutFirst).items);
+  expect(strict!.rotations).toEqual([0, 180]);
+});

@@ -187,6 +187,29 @@ describe('pushing apart', () => {
     }
   });
 
+  it('lets two pieces change places where neither can move as long as the other is in the way', () => {
+    // Two bays with a piece between them that stays, each holding what only the other has room for.
+    const { laying } = singleLaying({
+      ...{ width: 100, length: 120, gap: 0 },
+      pieces: [piece('low', rectangle(100, 40)), piece('high', rectangle(100, 60)), piece('still', rectangle(100, 20))],
+      locked: [{ id: 'still', copy: 0, rotation: 0, flipped: false, x: 0, y: 40 }],
+    });
+    const lay = (area: number, y: number) => {
+      const i = laying.areas.indexOf(area);
+      laying.spots.lay(i, { form: laying.choices[i]![0]!, x: 0, y });
+      return i;
+    };
+    const low = lay(4000, 70);
+    const high = lay(6000, 0);
+    const separation = new Separation(laying, laying.spots, 120, seeded(3));
+    separation.start();
+    expect(separation.total).toBeGreaterThan(19);
+    separation.round();
+    expect(separation.total).toBeLessThanOrEqual(TOUCHING);
+    expect(laying.spots.y[low]).toBeCloseTo(0, 6);
+    expect(laying.spots.y[high]).toBeCloseTo(60, 6);
+  });
+
   it('settles what is nearly apart together', () => {
     const { laying } = room([piece('s', rectangle(50, 50), { count: 4 })], 200);
     laying.order.forEach((i, k) => laying.spots.lay(i, { form: laying.choices[i]![0]!, x: 49.8 * k, y: 0 }));

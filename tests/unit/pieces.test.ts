@@ -1,9 +1,12 @@
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
   allowedTurns,
   clothTurns,
   DEFAULT_LAYER_OUTLINE,
   enlarged,
+  FREELY,
+  freeTurns,
   layerOutline,
   openPiece,
   pieceSize,
@@ -16,6 +19,7 @@ import {
 import {
   asDrawn,
   bounds,
+  convexHull,
   drawShape,
   edgeNames,
   inset,
@@ -24,8 +28,10 @@ import {
   requireOutline,
   SHAPE_KINDS,
   signedArea,
+  transformed,
   type Outline,
   type PieceShape,
+  type Point,
 } from '../../src/core/shape';
 import { arcLength, bulgingArc, chordOf } from '../../src/core/shape/arc';
 
@@ -323,7 +329,7 @@ describe('turns', () => {
     ['across', woven, { cut: 'cross', grain: 0 }, [90, 270]],
     ['bias', woven, { cut: 'bias', grain: 0 }, [45, 225, 135, 315]],
     ['a grain line that leans', woven, { cut: 'straight', grain: 30 }, [330, 150]],
-    ['no grain', { ...woven, grain: false }, { cut: 'bias', grain: 30 }, [0, 90, 180, 270]],
+    ['no grain', { ...woven, grain: false }, { cut: 'bias', grain: 30 }, FREELY],
     ['a knit that gives across', { ...woven, stretchCross: 28 }, { cut: 'straight', grain: 0 }, [0, 180]],
     ['a knit that gives along', { ...woven, stretchLength: 28 }, { cut: 'straight', grain: 0 }, [90, 270]],
   ] as const)('layer, %s', (_words, material, piece, expected) => {
@@ -334,9 +340,59 @@ describe('turns', () => {
     ['plain', cloth, { cut: 'straight', grain: 0 }, [0, 180]],
     ['one-way print', cloth, { cut: 'straight', grain: 0, oneWay: true }, [0]],
     ['velvet', { ...cloth, surface: ['pile'] as const }, { cut: 'straight', grain: 0 }, [0]],
-    ['felt', { ...cloth, construction: 'nonwoven' as const }, { cut: 'straight', grain: 0 }, [0, 90, 180, 270]],
+    ['felt', { ...cloth, construction: 'nonwoven' as const }, { cut: 'straight', grain: 0 }, FREELY],
+    ['leather', { ...cloth, construction: 'leather' as const }, { cut: 'straight', grain: 0 }, [0, 90, 180, 270]],
+    ['felt with a print', { ...cloth, construction: 'nonwoven' as const }, { cut: 'straight', grain: 0, oneWay: true }, [0]],
   ] as const)('cloth, %s', (_words, fabric, piece, expected) => {
     expect(clothTurns(fabric as never, piece)).toEqual(expected);
+  });
+});
+
+describe('free turns', () => {
+  const leaning = transformed(drawShape(rectangle()).outline, false, 23);
+
+  it('lay the longest edge and the narrowest box along the cloth, in all four quarters', () => {
+    const turns = freeTurns(leaning, 12);
+    expect(turns.slice(0, 4)).toEqual([0, 90, 180, 270]);
+    expect(turns).toHaveLength(8);
+    const { minX, minY, maxX, maxY } = bounds(transformed(leaning, false, turns[4]!));
+    expect((maxX - minX) * (maxY - minY)).toBeCloseTo(polygonArea(leaning), 6);
+  });
+
+  it('are those of the piece as drawn where nothing is gained, or no more are asked for', () => {
+    expect(freeTurns(drawShape(rectangle()).outline, 12)).toEqual([0, 90, 180, 270]);
+    expect(freeTurns(leaning, 4)).toEqual([0, 90, 180, 270]);
+  });
+
+  it('look at the chord of a hollow piece, which is no edge of its own', () => {
+    // A crescent as steps of an arc, turned: its horns lie on one line.
+    const horns = [-60, -40, -20, 0, 20, 40, 60].map((a) => (a * Math.PI) / 180);
+    const crescent = [
+      ...horns.map((a): Point => [100 * Math.sin(a), 100 * Math.cos(a)]),
+      ...[...horns].reverse().map((a): Point => [70 * Math.sin(a), 70 * Math.cos(a)]),
+    ];
+    const turned = transformed(crescent, false, 31);
+    const flat = freeTurns(turned, 8).some((turn) => {
+      const { minX, minY, maxX, maxY } = bounds(transformed(turned, false, turn));
+      return Math.min(maxX - minX, maxY - minY) < 65.001;
+    });
+    expect(flat).toBe(true);
+  });
+
+  it('come from a hull that holds every corner and bulges everywhere', () => {
+    const point = fc.tuple(fc.integer({ min: -50, max: 50 }), fc.integer({ min: -50, max: 50 }));
+    fc.assert(
+      fc.property(fc.array(point, { minLength: 3, maxLength: 40 }), (points) => {
+        const hull = convexHull(points);
+        fc.pre(hull.length > 2);
+        const left = (a: Point, b: Point, p: Point) => (b[0] - a[0]) * (p[1] - a[1]) - (b[1] - a[1]) * (p[0] - a[0]);
+        hull.forEach((a, i) => {
+          const b = hull[(i + 1) % hull.length]!;
+          for (const p of points) expect(left(a, b, p)).toBeGreaterThanOrEqual(0);
+          expect(left(a, b, hull[(i + 2) % hull.length]!)).toBeGreaterThan(0);
+        });
+      }),
+    );
   });
 });
 

@@ -18,13 +18,21 @@ import { tablePlans, type TablePlan } from '../../src/core/cutplan';
 import { LIBRARY_CLOTHS, LIBRARY_LAYERS } from '../../src/core/library';
 import { bounds, polygonArea, transformed, type Outline, type Point } from '../../src/core/shape';
 import { shoppingLine, shoppingQuestion, type Need, type WaitingPart } from '../../src/views/buy/shopping';
-import { changed, lockedPlacements, lockKey, outlinesOf, search, turned } from '../../src/views/cutting-table/table-state';
+import {
+  changed,
+  lockedPlacements,
+  lockKey,
+  outlinesOf,
+  search,
+  tilted,
+  turned,
+} from '../../src/views/cutting-table/table-state';
 
 const rectangle = (width: number, height: number): Outline => [[0, 0], [width, 0], [width, height], [0, height]]; // prettier-ignore
 const leaning: Outline = [[0, 0], [80, 0], [120, 60], [40, 60]]; // prettier-ignore
 const item = (id: string, outline: Outline, more: Partial<CutItem> = {}): CutItem => ({
   ...{ id, partId: id, name: id, outline, holes: [], seam: [], marks: [], count: 1, first: 1, letter: '' },
-  ...{ rotations: [0, 180], flip: false, mirrored: false, grain: 0 },
+  ...{ rotations: [0, 180], free: false, flip: false, mirrored: false, grain: 0 },
   ...more,
 });
 const linen = LIBRARY_CLOTHS.find(({ construction, weave }) => construction === 'woven' && weave === 'plain')!;
@@ -137,6 +145,28 @@ describe('a piece on the table', () => {
       middle().forEach((value, i) => expect(value).toBeCloseTo(before[i]!, 9));
     }
     expect(turned(at('band', 0, 0, 0), band, true)).toMatchObject({ flipped: true, rotation: 0 });
+  });
+
+  it('is tilted about its middle by as much as is asked, and goes on to a turn of its own from there', () => {
+    const felt = item('felt', leaning, { rotations: [0, 90], free: true, grain: null });
+    let placed = at('felt', 0, 100, 200);
+    const middle = () => {
+      const box = bounds(transformed(leaning, placed.flipped, placed.rotation, placed.x, placed.y));
+      return [(box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2];
+    };
+    const before = middle();
+    for (const [by, rotation] of [
+      [5, 5],
+      [5, 10],
+      [-15, 355],
+      [10, 5],
+    ] as const) {
+      // prettier-ignore
+      placed = tilted(placed, felt, by);
+      expect(placed.rotation).toBe(rotation);
+      middle().forEach((value, i) => expect(value).toBeCloseTo(before[i]!, 9));
+    }
+    expect(felt.rotations).toContain(turned(placed, felt, false).rotation);
   });
 
   it('is moved alone, and the length used is measured anew', () => {

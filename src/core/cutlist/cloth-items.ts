@@ -24,10 +24,9 @@ export function clothItems(
       const grown = (outline: Outline): Outline => enlarged(outline, shrinkage, grain);
       const marks = opened.marks.map((mark) => ({ ...mark, at: grown([mark.at])[0]! }));
       const cut = { outlines: [grown(opened.outline)], holes: opened.holes.map((hole) => grown(hole.outline)) };
-      const rotations = clothTurns(fabric, { cut: part.cut, grain, oneWay: part.oneWay });
       list.items.push(
         ...itemsOf(part, `${part.id}/cloth`, cut, { seam: opened.seam.map(grown), marks }, false, {
-          rotations,
+          turns: clothTurns(fabric, { cut: part.cut, grain, oneWay: part.oneWay }),
           flip: false,
           grain,
         }),

@@ -20,7 +20,10 @@ export interface CutItem {
   first: number;
   /** Which of the pieces into which a layer falls, as a letter; empty when it is one. */
   letter: string;
+  /** Turns in which it is tried, degrees. */
   rotations: number[];
+  /** It has no direction to keep: by hand it may be turned to any angle. */
+  free: boolean;
   /** Whether it may be cut either face up: no glue side, no right side, no pair. */
   flip: boolean;
   /** It is the mirror image of the pattern. */
@@ -40,9 +43,24 @@ export interface CutList {
   tape: number;
 }
 
+/**
+ * Turns that a search looks at for a free piece, by how many copies there are in all: with few of them leaning ones save
+ * cloth (a fiftieth of it with eight), with many the search finds less in the same time than with quarter turns alone.
+ */
+const SEARCHED_TURNS = [
+  { copies: 14, turns: 12 },
+  { copies: 18, turns: 8 },
+  { copies: Infinity, turns: 4 },
+];
+
 /** The same list as the layout search takes it. */
 export function cutPieces(items: readonly CutItem[]): CutPiece[] {
-  return items.map(({ id, outline, count, rotations, flip }) => ({ id, outline, count, rotations, flip }));
+  const all = items.reduce((sum, { count }) => sum + count, 0);
+  const { turns } = SEARCHED_TURNS.find(({ copies }) => all <= copies)!;
+  return items.map(({ id, outline, count, rotations, free, flip }) => ({
+    ...{ id, outline, count, flip },
+    rotations: free ? rotations.slice(0, turns) : rotations,
+  }));
 }
 
 /** What a copy is called on the table and in print, such as “Hood side 3”. */

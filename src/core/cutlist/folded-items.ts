@@ -26,13 +26,14 @@ export function foldedItems(items: readonly CutItem[], gap: number): FoldedItems
   let y = 0;
   const right = items.filter((item) => !item.id.endsWith('m'));
   for (const item of right) {
-    const [turn] = item.rotations;
-    const upright = transformed(item.outline, false, turn!);
+    // Along its grain, if it has one to go by, even where the cloth has none.
+    const turn = item.free ? -(item.grain ?? 0) : item.rotations[0]!;
+    const upright = transformed(item.outline, false, turn);
     if (isSymmetric(upright)) {
       const half = rightHalf(upright);
       const box = bounds(half);
       const id = `${item.id}/fold`;
-      found.items.push({ ...item, id, outline: half, holes: [], seam: [], marks: [], rotations: [0], flip: false });
+      found.items.push({ ...item, id, outline: half, holes: [], seam: [], marks: [], rotations: [0], free: false, flip: false });
       for (let copy = 0; copy < item.count; copy++) {
         found.locked.push({ id, copy, rotation: 0, flipped: false, x: 0, y: y - box.minY });
         y += box.maxY - box.minY + gap;

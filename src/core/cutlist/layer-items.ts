@@ -3,12 +3,15 @@ import type { Material } from '../layers';
 import {
   allowedTurns,
   DEFAULT_LAYER_OUTLINE,
+  FREELY,
+  freeTurns,
   layerOutline,
   openPiece,
   oneSided,
   tapeLength,
   type LayerOutline,
   type OpenPiece,
+  type Turns,
 } from '../pieces';
 import { slitOpen, transformed, type Outline, type Point } from '../shape';
 import type { CutItem, CutList } from './cut-item';
@@ -67,10 +70,9 @@ export function layerItems(
       if (cut.outlines.length === 0) list.faults.push({ partId: part.id, name: part.name, why: 'vanishes' });
       if (cut.outlines.length > 1) list.splits.push({ partId: part.id, name: part.name, pieces: cut.outlines.length });
       const faceDown = oneSided(material) && !glueUp;
-      const rotations = allowedTurns(material, { cut: part.cut, grain: part.piece.grain });
       list.items.push(
         ...itemsOf(part, `${part.id}/${index}`, cut, piece, faceDown, {
-          rotations,
+          turns: allowedTurns(material, { cut: part.cut, grain: part.piece.grain }),
           flip: !oneSided(material),
           grain: material.grain ? part.piece.grain : null,
         }),
@@ -87,7 +89,7 @@ export function itemsOf(
   cut: Pick<LayerOutline, 'outlines' | 'holes'>,
   piece: Pick<OpenPiece, 'seam' | 'marks'>,
   faceDown: boolean,
-  { rotations, flip, grain }: { rotations: number[]; flip: boolean; grain: number | null },
+  { turns, flip, grain }: { turns: Turns; flip: boolean; grain: number | null },
 ): CutItem[] {
   const found: CutItem[] = [];
   const halves = part.pairs ? [Math.ceil(part.count / 2), Math.floor(part.count / 2)] : [part.count];
@@ -108,8 +110,7 @@ export function itemsOf(
         count,
         first: half === 1 ? halves[0]! + 1 : 1,
         letter: cut.outlines.length > 1 ? String.fromCharCode(97 + (k % 26)) : '',
-        // Mirrored, the grain leans the other way, and so does every turn.
-        rotations: mirrored ? rotations.map((turn) => (360 - turn) % 360) : rotations,
+        ...turnsOf(turns, put(outline), mirrored),
         flip: flip && !part.pairs,
         mirrored,
         grain: grain === null ? null : mirrored ? -grain : grain,
@@ -117,6 +118,15 @@ export function itemsOf(
     });
   });
   return found;
+}
+
+/** Turns that a free piece may be tried in; the search looks at fewer of them when there are many pieces. */
+const FREE_TURNS = 12;
+
+function turnsOf(turns: Turns, outline: Outline, mirrored: boolean): Pick<CutItem, 'rotations' | 'free'> {
+  if (turns === FREELY) return { rotations: freeTurns(outline, FREE_TURNS), free: true };
+  // Mirrored, the grain leans the other way, and so does every turn.
+  return { rotations: mirrored ? turns.map((turn) => (360 - turn) % 360) : turns, free: false };
 }
 
 /** Whether a point lies inside an outline, by counting crossings to its right. */

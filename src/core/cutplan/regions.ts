@@ -31,6 +31,8 @@ const FEW_EDGES = 10;
 /** Strips of a region with many edges along either axis. */
 const MANY_STRIPS = 32;
 const ALMOST = 1 - 1e-12;
+/** Figures that the lists of all cells may hold, 128 MB; when they are full, all cells are forgotten. */
+const MOST_LISTED = 1 << 24;
 /** Marks of a cell: nobody asked for it yet; the region has no part in it. */
 const UNKNOWN = 0;
 const OUTSIDE = -1;
@@ -273,6 +275,10 @@ export class Regions {
     if (nearest > reach && !this.windsRound(at, x, y)) return OUTSIDE;
     // No point of the cell is further from its nearest edge than this; that edge no further from the middle than so much.
     const within = (nearest + 2 * reach) ** 2;
+    if (this.listsUsed > MOST_LISTED) {
+      this.cells.fill(UNKNOWN, 0, this.cellsUsed);
+      this.listsUsed = 1;
+    }
     this.lists = withRoom(this.lists, this.listsUsed + 1 + NEAR_RECORD * edges);
     const { lists } = this;
     const list = this.listsUsed;

@@ -13,6 +13,12 @@ export interface Grained {
   oneWay?: boolean;
 }
 
+/** A piece that has no direction to keep may lie at any angle. */
+export const FREELY = 'freely';
+
+/** The turns that are allowed, degrees, or all of them. */
+export type Turns = number[] | typeof FREELY;
+
 /** A layer gives one way when it stretches this many times as far that way, and this much at least, %. */
 const ONE_WAY_GIVE = 2;
 const GIVE = 10;
@@ -21,18 +27,21 @@ const GIVE = 10;
  * Turns, in degrees, in which a layer may be cut from its roll. One with a grain follows the piece's own; one that gives
  * one way is laid so that it gives across the piece, where a body needs it; one without a grain may lie any way round.
  */
-export function allowedTurns(material: Pick<Material, 'grain' | 'stretchLength' | 'stretchCross'>, piece: Grained): number[] {
-  if (!material.grain) return turns([0, 90, 180, 270], 0);
+export function allowedTurns(material: Pick<Material, 'grain' | 'stretchLength' | 'stretchCross'>, piece: Grained): Turns {
+  if (!material.grain) return FREELY;
   const { stretchLength, stretchCross } = material;
   const givesAlong = stretchLength >= GIVE && stretchLength > ONE_WAY_GIVE * stretchCross;
   return turns(cutTurns(piece.cut), (givesAlong ? 90 : 0) - piece.grain);
 }
 
 /** Turns in which a piece may be cut from its cloth: along its grain, one way up where a print or a nap asks for it. */
-export function clothTurns(fabric: Pick<Fabric, 'construction' | 'surface'>, piece: Grained): number[] {
+export function clothTurns(fabric: Pick<Fabric, 'construction' | 'surface'>, piece: Grained): Turns {
   const nap = fabric.surface.includes('pile');
-  if ((fabric.construction === 'nonwoven' || fabric.construction === 'leather' || fabric.construction === 'coated') && !nap)
-    return piece.oneWay ? turns([0], -piece.grain) : turns([0, 90, 180, 270], -piece.grain);
+  if ((fabric.construction === 'nonwoven' || fabric.construction === 'leather' || fabric.construction === 'coated') && !nap) {
+    if (piece.oneWay) return turns([0], -piece.grain);
+    // Hides and backings give more one way than the other, though less than a grain does.
+    return fabric.construction === 'nonwoven' ? FREELY : turns([0, 90, 180, 270], -piece.grain);
+  }
   const all = cutTurns(piece.cut);
   return turns(piece.oneWay || nap ? all.slice(0, 1) : all, -piece.grain);
 }

@@ -1,6 +1,7 @@
 export { bounds, MOST_POINTS, perimeter, polygonArea, requireOutline, selfCrossing, signedArea, transformed } from './polygon';
 export type { Box, Outline, Point } from './polygon';
 export { distanceToBorder, distanceToEdge, nearestOnBorder } from './distance';
+export { convexHull } from './hull';
 export { arcPoints } from './arc';
 export { cubicAt, cubicPoints } from './cubic';
 export { anticlockwise, isConvex, minkowskiSum, noFitOutline } from './minkowski';

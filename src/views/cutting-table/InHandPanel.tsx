@@ -1,7 +1,7 @@
-import { FlipHorizontal2, Lock, LockOpen, RotateCw } from 'lucide-react';
+import { FlipHorizontal2, Lock, LockOpen, RotateCcw, RotateCw, RotateCwSquare } from 'lucide-react';
 import { copyName, type CutItem } from '../../core/cutlist';
 import type { Trouble } from '../../core/cutplan';
-import type { InHand } from './table-state';
+import { TILT, type InHand } from './table-state';
 
 interface Props {
   inHand: InHand;
@@ -9,12 +9,14 @@ interface Props {
   locked: boolean;
   trouble: Trouble | undefined;
   onTurn: () => void;
+  /** Degrees counter-clockwise. */
+  onTilt: (by: number) => void;
   onFlip: () => void;
   onLock: () => void;
 }
 
 /** What can be done with the piece in the hand. */
-export default function InHandPanel({ inHand, item, locked, trouble, onTurn, onFlip, onLock }: Props) {
+export default function InHandPanel({ inHand, item, locked, trouble, onTurn, onTilt, onFlip, onLock }: Props) {
   return (
     <section className="sheet flex flex-wrap items-center gap-3 p-3" aria-label="Piece in the hand">
       <h2 className="chalk-heading mr-auto">
@@ -22,8 +24,30 @@ export default function InHandPanel({ inHand, item, locked, trouble, onTurn, onF
         {item.mirrored ? ', pattern face down' : ''}
       </h2>
       <button type="button" className="btn" disabled={locked || item.rotations.length < 2} onClick={onTurn}>
-        <RotateCw size={18} aria-hidden="true" /> Turn
+        <RotateCwSquare size={18} aria-hidden="true" /> Turn
       </button>
+      {item.free && (
+        <span className="join">
+          <button
+            type="button"
+            className="join-item btn"
+            aria-label={`Tilt by ${TILT}° to the left`}
+            disabled={locked}
+            onClick={() => onTilt(TILT)}
+          >
+            <RotateCcw size={18} aria-hidden="true" /> {TILT}°
+          </button>
+          <button
+            type="button"
+            className="join-item btn"
+            aria-label={`Tilt by ${TILT}° to the right`}
+            disabled={locked}
+            onClick={() => onTilt(-TILT)}
+          >
+            {TILT}° <RotateCw size={18} aria-hidden="true" />
+          </button>
+        </span>
+      )}
       {item.flip && (
         <button type="button" className="btn" disabled={locked} onClick={onFlip}>
           <FlipHorizontal2 size={18} aria-hidden="true" /> Flip
@@ -40,7 +64,7 @@ export default function InHandPanel({ inHand, item, locked, trouble, onTurn, onF
             : 'It lies on another piece.'
           : locked
             ? 'It stays here when the others are laid again.'
-            : 'Drag it, or move it with the arrow keys: 1 mm, with Shift 10 mm. R turns, F flips, K locks.'}
+            : `Drag it, or move it with the arrow keys: 1 mm, with Shift 10 mm. R turns, ${item.free ? `comma and full stop tilt it by ${TILT}°, ` : ''}F flips, K locks.`}
       </p>
     </section>
   );

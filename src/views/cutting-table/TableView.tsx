@@ -29,7 +29,7 @@ import { DoneNotice, ListNotices } from './Notices';
 import OptionsPanel from './OptionsPanel';
 import Outcome from './Outcome';
 import { sourceWords } from './source-words';
-import { changed, lockKey, outlinesOf, search, troublesOf, turned, type InHand } from './table-state';
+import { changed, lockKey, outlinesOf, search, TILT, tilted, troublesOf, turned, type InHand } from './table-state';
 import TableCanvas, { shownLength } from './TableCanvas';
 import Toolbar from './Toolbar';
 
@@ -144,6 +144,10 @@ function Table({ project, material, parts, starched, stock, table: startTable, s
     if (!inHand || !itemInHand || (flip && !itemInHand.flip)) return;
     if (!locked.includes(lockKey(inHand.sourceId, inHand))) act(inHand, (p) => turned(p, itemInHand, flip));
   };
+  const tiltInHand = (by: number) => {
+    if (!inHand || !itemInHand?.free || disabled || locked.includes(lockKey(inHand.sourceId, inHand))) return;
+    act(inHand, (p) => tilted(p, itemInHand, by), `tilt ${lockKey(inHand.sourceId, inHand)}`);
+  };
   const lockInHand = () => {
     if (!inHand) return;
     const key = lockKey(inHand.sourceId, inHand);
@@ -159,6 +163,8 @@ function Table({ project, material, parts, starched, stock, table: startTable, s
   useHotkeys('mod+shift+z, mod+y', () => history.canRedo && (history.redo(), change()));
   useHotkeys('r', () => turnInHand(false));
   useHotkeys('f', () => turnInHand(true));
+  useHotkeys('comma', () => tiltInHand(TILT));
+  useHotkeys('period', () => tiltInHand(-TILT));
   useHotkeys('k', lockInHand);
   // The length runs to the right on the screen.
   useHotkeys('right, shift+right', nudge(0, 1));
@@ -290,6 +296,7 @@ function Table({ project, material, parts, starched, stock, table: startTable, s
                 locked={locked.includes(lockKey(inHand.sourceId, inHand))}
                 trouble={troubles.get(lockKey(inHand.sourceId, inHand))}
                 onTurn={() => turnInHand(false)}
+                onTilt={tiltInHand}
                 onFlip={() => turnInHand(true)}
                 onLock={lockInHand}
               />

@@ -45,13 +45,26 @@ export function outlinesOf(items: readonly CutItem[]): Map<string, Outline> {
   return new Map(items.map(({ id, outline }) => [id, outline]));
 }
 
-/** The same piece turned to its next allowed position, or flipped, about its own middle. */
+/** The same piece turned to its next allowed position, or flipped. */
 export function turned(placement: Placement, item: CutItem, flip: boolean): Placement {
   const at = item.rotations.indexOf(placement.rotation);
   const rotation = flip ? placement.rotation : item.rotations[(at + 1) % item.rotations.length]!;
   const flipped = flip ? !placement.flipped : placement.flipped;
-  const before = middle(transformed(item.outline, placement.flipped, placement.rotation, placement.x, placement.y));
-  const after = middle(transformed(item.outline, flipped, rotation));
+  return aboutMiddle(placement, item, rotation, flipped);
+}
+
+/** What a piece without a direction is tilted by at once, degrees. */
+export const TILT = 5;
+
+/** The same piece turned a little further, degrees counter-clockwise as it lies on the roll. */
+export function tilted(placement: Placement, item: CutItem, by: number): Placement {
+  return aboutMiddle(placement, item, (((placement.rotation + by) % 360) + 360) % 360, placement.flipped);
+}
+
+/** A piece in another position, its middle where it was. */
+function aboutMiddle(placement: Placement, { outline }: CutItem, rotation: number, flipped: boolean): Placement {
+  const before = middle(transformed(outline, placement.flipped, placement.rotation, placement.x, placement.y));
+  const after = middle(transformed(outline, flipped, rotation));
   return { ...placement, rotation, flipped, x: before[0] - after[0], y: before[1] - after[1] };
 }
 
