@@ -232,17 +232,17 @@ test('pieces that have changed ask to be laid again, and moving one does not hid
 test('a piece without a grain may be tilted to any angle, one with a grain not', async ({ page }) => {
   const inHand = page.getByRole('region', { name: 'Piece in the hand' });
   const layouts = async () => {
-    const answer = await page.request.get('/api/tables?project=tq-cap');
+    const answer = await page.request.get('/api/projects/tq-waistcoats/tables');
     const { tables } = (await answer.json()) as { tables: { laid: { placements: { rotation: number }[] }[] }[] };
     return tables.flatMap(({ laid }) => laid.flatMap(({ placements }) => placements.map(({ rotation }) => rotation)));
   };
-  await open(page, '/tables/tq-cap/layer/two-ply-buckram-430-g');
+  await open(page, '/tables/tq-waistcoats/cloth/tq-harbour-linen');
   await expect(page.getByRole('status').filter({ hasText: /^Saved$/ })).toBeVisible({ timeout: 20_000 });
   await laidPieces(page).first().focus();
   await expect(inHand.getByRole('button', { name: 'Turn', exact: true })).toBeVisible();
   await expect(inHand.getByRole('button', { name: 'Tilt by 5° to the left' })).toBeHidden();
 
-  await open(page, '/tables/tq-cap/cloth/tq-felted-wool');
+  await open(page, '/tables/tq-waistcoats/layer/medium-firm-non-woven-fusible-62-g');
   await expect(page.getByRole('status').filter({ hasText: /^Saved$/ })).toBeVisible({ timeout: 20_000 });
   await laidPieces(page).first().focus();
   const before = await layouts();
