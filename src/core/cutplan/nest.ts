@@ -20,7 +20,7 @@ export interface NestOptions extends LayingOptions {
  * Work that is done per second of the time allowed, so little that a plain computer with other things to do still ends by
  * it and not by the clock: then the same seed gives the same layout again.
  */
-const WORK_PER_SECOND = 11e6;
+const WORK_PER_SECOND = 9e6;
 /** Time that starting takes, until everything runs at full speed: so many s, and no more than this share of all. */
 const STARTING = 0.8;
 const STARTING_SHARE = 0.6;
