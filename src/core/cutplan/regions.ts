@@ -200,7 +200,10 @@ export class Regions {
     return side < 0 ? Math.sqrt(least) : 0;
   }
 
-  /** As `depth`, and writes the shortest way out of the region into `out`. */
+  /**
+   * As `depth`, and writes the shortest way out of the region into `way`. The loop is written out in both: asked a hundred
+   * million times, `depth` must not keep track of what it does not answer.
+   */
   wayOut(at: number, x: number, y: number, way: WayOut): void {
     way.depth = 0;
     const { data } = this;
