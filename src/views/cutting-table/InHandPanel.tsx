@@ -64,8 +64,16 @@ export default function InHandPanel({ inHand, item, locked, trouble, onTurn, onT
             : 'It lies on another piece.'
           : locked
             ? 'It stays here when the others are laid again.'
-            : `Drag it, or move it with the arrow keys: 1 mm, with Shift 10 mm. R turns, ${item.free ? `comma and full stop tilt it by ${TILT}°, ` : ''}F flips, K locks.`}
+            : `Drag it, or move it with the arrow keys: 1 mm, with Shift 10 mm. ${keysFor(item)}`}
       </p>
     </section>
   );
+}
+
+/** Keys that do something to this piece. */
+function keysFor({ rotations, free, flip }: CutItem): string {
+  const turn = rotations.length > 1 ? 'R turns, ' : '';
+  const tilt = free ? `comma and full stop tilt it by ${TILT}°, ` : '';
+  const words = `${turn}${tilt}${flip ? 'F flips, ' : ''}K locks.`;
+  return words[0]!.toUpperCase() + words.slice(1);
 }
