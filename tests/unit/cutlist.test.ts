@@ -102,6 +102,35 @@ describe('clothItems', () => {
     expect(bounds(item!.outline).maxX).toBeCloseTo(200, 6);
     expect(item).toMatchObject({ rotations: [0], flip: false });
   });
+
+  it('enlarges along the length of the cloth, however the grain of the piece lies to it', () => {
+    const shrinkage = { length: 0.04, cross: 0 };
+    const [across] = clothItems([part({ cut: 'cross' })], linen, shrinkage).items;
+    expect(across!.rotations).toEqual([90, 270]);
+    expect(bounds(across!.outline).maxX).toBeCloseTo(200 / 0.96, 6);
+    expect(bounds(across!.outline).maxY).toBeCloseTo(100, 6);
+    // Both diagonals are bias, but only one was reckoned with.
+    expect(clothItems([part({ cut: 'bias' })], linen, shrinkage).items[0]!.rotations).toEqual([45, 225]);
+    expect(clothItems([part({ cut: 'bias' })], linen, { length: 0.03, cross: 0.03 }).items[0]!.rotations).toHaveLength(4);
+    // Laid as it may lie, the length of the cloth is what has grown, by any turn.
+    for (const cut of ['straight', 'cross', 'bias'] as const) {
+      const [plain] = clothItems([part({ cut })], linen, { length: 0, cross: 0 }).items;
+      const [grown] = clothItems([part({ cut })], linen, shrinkage).items;
+      const size = ({ outline }: { outline: Outline }, turn: number) => bounds(transformed(outline, false, turn));
+      for (const turn of grown!.rotations) {
+        const [before, after] = [size(plain!, turn), size(grown!, turn)];
+        expect((after.maxY - after.minY) / (before.maxY - before.minY)).toBeCloseTo(1 / 0.96, 6);
+        expect(after.maxX - after.minX).toBeCloseTo(before.maxX - before.minX, 6);
+      }
+    }
+  });
+
+  it('lets felt lie freely as long as it shrinks evenly', () => {
+    const felt = { construction: 'nonwoven' as const, surface: [] };
+    const itemOf = (cross: number) => clothItems([part()], felt, { length: 0.04, cross }).items[0]!;
+    expect(itemOf(0.04).free).toBe(true);
+    expect(itemOf(0.01)).toMatchObject({ free: false, rotations: [0, 180] });
+  });
 });
 
 describe('slitOpen', () => {

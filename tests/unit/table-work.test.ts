@@ -73,6 +73,11 @@ describe('cloth that lies folded', () => {
     const pair = foldedItems([item('side', leaning, { count: 3 }), item('sidem', twin, { count: 3, mirrored: true })], 0);
     expect(pair.items.map(({ id, count }) => [id, count])).toEqual([['side', 3]]);
     expect(pair.mirroredBy).toEqual([]);
+    // Felt goes by the grain line that was drawn, if any, to find out what is a half.
+    const drawnLeaning = transformed(rectangle(200, 300), false, 20);
+    const felt = foldedItems([item('felt', drawnLeaning, { rotations: [0, 90, 180, 270], free: true, grain: 20 })], 0);
+    expect(felt.items[0]).toMatchObject({ id: 'felt/fold', free: false });
+    expect(bounds(felt.items[0]!.outline).maxX).toBeCloseTo(100, 6);
     const single = foldedItems([item('flap', leaning, { count: 4 })], 0);
     expect(single.items[0]!.count).toBe(2);
     expect(single.mirroredBy).toEqual(['flap']);

@@ -1,6 +1,6 @@
 import type { Fabric } from '../cloth';
 import { InputError } from '../input-error';
-import { clothTurns, enlarged, openPiece, type Shrinkage } from '../pieces';
+import { clothTurns, enlarged, FREELY, openPiece, type Shrinkage, type Turns } from '../pieces';
 import type { Outline } from '../shape';
 import type { CutList } from './cut-item';
 import { itemsOf } from './layer-items';
@@ -21,12 +21,13 @@ export function clothItems(
     try {
       const opened = openPiece(part.piece);
       const grain = part.piece.grain;
-      const grown = (outline: Outline): Outline => enlarged(outline, shrinkage, grain);
+      const { turns, lengthwise } = lyingFor(clothTurns(fabric, { cut: part.cut, grain, oneWay: part.oneWay }), grain, shrinkage);
+      const grown = (outline: Outline): Outline => enlarged(outline, shrinkage, lengthwise);
       const marks = opened.marks.map((mark) => ({ ...mark, at: grown([mark.at])[0]! }));
       const cut = { outlines: [grown(opened.outline)], holes: opened.holes.map((hole) => grown(hole.outline)) };
       list.items.push(
         ...itemsOf(part, `${part.id}/cloth`, cut, { seam: opened.seam.map(grown), marks }, false, {
-          turns: clothTurns(fabric, { cut: part.cut, grain, oneWay: part.oneWay }),
+          turns,
           flip: false,
           grain,
         }),
@@ -37,4 +38,21 @@ export function clothItems(
     }
   }
   return list;
+}
+
+/** Shrinkage that differs by less than this along and across counts as even. */
+const EVEN = 1e-6;
+
+/**
+ * How a piece that is cut larger may lie: where the cloth shrinks more one way than the other, only so that its length runs
+ * as it was reckoned with, whatever else its grain would allow.
+ *
+ * @returns the turns, and where the cloth's length runs in the piece, degrees counter-clockwise from upright
+ */
+function lyingFor(allowed: Turns, grain: number, { length, cross }: Shrinkage): { turns: Turns; lengthwise: number } {
+  const list = allowed === FREELY ? [-grain, 180 - grain].map((turn) => ((turn % 360) + 360) % 360) : allowed;
+  const first = list[0]!;
+  const even = Math.abs(length - cross) < EVEN;
+  const turns = even ? allowed : list.filter((turn) => Math.abs(Math.sin(((turn - first) * Math.PI) / 180)) < EVEN);
+  return { turns, lengthwise: -first };
 }
