@@ -70,6 +70,40 @@ describe('regions in cells and strips', () => {
     expect(first.some((depth) => depth === 0)).toBe(true);
   });
 
+  it('answer the same when there is no room to remember, and grow no further', () => {
+    const [plenty, little] = [new Regions(), new Regions(200)];
+    const outlines = [3, 5, 9].map((step) => starOf(Array.from({ length: 30 }, (_, i) => 60 + ((i * step * 17) % 80))));
+    const at = outlines.map((outline) => [plenty.add([outline]), little.add([outline])] as const);
+    for (let i = 0; i < 3000; i++) {
+      const point: Point = [((i * 37) % 280) - 140, ((i * 91) % 280) - 140];
+      const [a, b] = at[i % at.length]!;
+      expect(little.depth(b, ...point)).toBe(plenty.depth(a, ...point));
+    }
+    // It has to find out again and again what the other remembers.
+    expect(little.work).toBeGreaterThan(1.5 * plenty.work);
+  });
+
+  it('know the inner side at a sharp tip and at the end of a narrow cleft', () => {
+    // A spike to the right, and a cleft that comes in from the left: nearest is a corner, where both edges disagree.
+    const outline: Outline = [[0, -100], [100, -100], [300, 0], [100, 100], [0, 100], [0, 5], [80, 0], [0, -5]]; // prettier-ignore
+    const regions = new Regions();
+    const at = regions.add([outline]);
+    fc.assert(
+      fc.property(fc.double({ min: -20, max: 20, noNaN: true }), fc.double({ min: -20, max: 20, noNaN: true }), (dx, dy) => {
+        for (const [cx, cy] of [
+          [300, 0],
+          [80, 0],
+        ] as const) {
+          // prettier-ignore
+          const point: Point = [cx + dx, cy + dy];
+          const border = distanceToBorder(outline, point);
+          if (border < 1e-6) continue;
+          expect(regions.depth(at, ...point)).toBeCloseTo(isInside(outline, point) ? border : 0, 9);
+        }
+      }),
+    );
+  });
+
   it('lead out by the shortest way, just to the border', () => {
     const out: WayOut = { depth: 0, dx: 0, dy: 0 };
     fc.assert(

@@ -31,7 +31,7 @@ const FEW_EDGES = 10;
 /** Strips of a region with many edges along either axis. */
 const MANY_STRIPS = 32;
 const ALMOST = 1 - 1e-12;
-/** Figures that the lists of all cells may hold, 128 MB; when they are full, all cells are forgotten. */
+/** Figures that the lists of all cells may hold: 128 MB. */
 const MOST_LISTED = 1 << 24;
 /** Marks of a cell: nobody asked for it yet; the region has no part in it. */
 const UNKNOWN = 0;
@@ -75,6 +75,9 @@ export class Regions {
   private stripsUsed = 0;
   private stripEdges = new Float64Array(1 << 16);
   private stripEdgesUsed = 0;
+
+  /** @param mostListed figures that the lists of all cells may hold before all are forgotten */
+  constructor(private readonly mostListed = MOST_LISTED) {}
 
   /** Takes up a region that lies on the left of these paths; returns its offset. */
   add(paths: readonly Outline[]): number {
@@ -278,7 +281,7 @@ export class Regions {
     if (nearest > reach && !this.windsRound(at, x, y)) return OUTSIDE;
     // No point of the cell is further from its nearest edge than this; that edge no further from the middle than so much.
     const within = (nearest + 2 * reach) ** 2;
-    if (this.listsUsed > MOST_LISTED) {
+    if (this.listsUsed > this.mostListed) {
       this.cells.fill(UNKNOWN, 0, this.cellsUsed);
       this.listsUsed = 1;
     }
