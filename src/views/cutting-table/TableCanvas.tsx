@@ -203,7 +203,8 @@ function Piece({ sourceId, item, placement, path, isLocked, isHeld, trouble, sca
   const label = copyName(item, placement.copy);
   const font = Math.max(0, Math.min(15, (upright ? width : height) * 0.45, (room / label.length) * 1.7));
   const wrong = trouble !== undefined && (trouble.outside || trouble.overlaps.length > 0);
-  const grain = item.grain === null ? undefined : grainLine(item.grain, flipped, rotation);
+  // An arrow would say that a direction has to be kept.
+  const grain = item.free || item.grain === null ? undefined : grainLine(item.grain, flipped, rotation);
   const by = (event: { clientX: number; clientY: number }): Point => {
     const from = start.current!;
     return [(event.clientY - from.y) / scale, (event.clientX - from.x) / scale];
