@@ -16,6 +16,14 @@ interface Props {
   startProject: string | null;
 }
 
+/** How far the counting has come, and for which needs. */
+interface Answer {
+  asked: Need[];
+  lines: Line[];
+  done: boolean;
+  error?: string;
+}
+
 /** What has to be bought for one project or several, after what the cupboard covers. */
 export default function BuyView(props: Props) {
   return (
@@ -30,9 +38,7 @@ function Shopping({ projects, needs, settings, startProject }: Props) {
   const [chosen, setChosen] = useState<Set<string>>(
     () => new Set(startProject === null ? projects.map(({ id }) => id) : [startProject]),
   );
-  const [lines, setLines] = useState<Line[]>([]);
-  const [busy, setBusy] = useState(false);
-  const [error, setError] = useState<string>();
+  const [answer, setAnswer] = useState<Answer>();
   const asked = useMemo(
     () =>
       needs
@@ -42,26 +48,27 @@ function Shopping({ projects, needs, settings, startProject }: Props) {
   );
   useEffect(() => {
     const runner = new LayoutRunner();
-    setLines([]);
-    setError(undefined);
-    setBusy(true);
+    const lines: Line[] = [];
+    const tell = (state: Partial<Answer>) => setAnswer({ asked, lines: [...lines], done: false, ...state });
     const work = async () => {
       for (const need of asked) {
         const { question } = shoppingQuestion(need, settings.trim);
         const plan = question && (await runner.lay(question));
         const line = shoppingLine(need, plan, settings.trim, settings.units);
-        if (line.pieces > 0 || line.tape > 0) setLines((all) => [...all, line]);
+        if (line.pieces > 0 || line.tape > 0) lines.push(line);
+        tell({});
       }
-      setBusy(false);
+      tell({ done: true });
     };
     work().catch((problem: Error) => {
-      if (problem instanceof GivenUp) return;
-      setError(problem.message);
-      setBusy(false);
+      if (!(problem instanceof GivenUp)) tell({ done: true, error: problem.message });
     });
     return () => runner.close();
   }, [asked, settings]);
 
+  // An answer to an earlier choice of projects is never shown beside the present one.
+  const { lines, done, error } = answer?.asked === asked ? answer : { lines: [], done: false, error: undefined };
+  const busy = !done;
   const sum = lines.reduce((all, { cost }) => all + cost, 0);
   const buying = lines.filter(({ buy }) => buy > 0);
   return (
