@@ -21,22 +21,28 @@ const ROOM = 25;
 export default function Judgement({ motif, stitches, cloths, startCloth, part, hoops }: MotifViewProps & { stitches: Motif }) {
   const [clothId, setClothId] = useState(startCloth ?? cloths.find(({ own }) => own)?.id ?? cloths[0]?.id ?? '');
   const [role, setRole] = useState<StitchRole>(STITCH_ROLES.find((each) => each === part?.role) ?? 'embroidery');
-  const [judged, setJudged] = useState<Judged>();
+  const [answer, setAnswer] = useState<{ clothId: string; role: StitchRole; judged: Judged }>();
   const [maps, setMaps] = useState<(DriftMap | undefined)[]>([]);
   const [error, setError] = useState<string>();
   const [busy, setBusy] = useState(false);
+  const judged = answer?.judged;
+  // While another cloth is asked about, the cards still show the last one, and none of them may be taken.
+  const asking = !error && (answer?.clothId !== clothId || answer.role !== role);
   useEffect(() => {
     const stop = new AbortController();
     setError(undefined);
-    setMaps([]);
     call<Judged>(
       'POST',
       `/api/motifs/${motif.id}/judge`,
       { clothId, role, ...(part ? { cut: part.cut, care: part.care } : {}) },
       stop.signal,
     )
-      .then(setJudged)
-      .catch((problem: Error) => !stop.signal.aborted && setError(problem.message));
+      .then((value) => setAnswer({ clothId, role, judged: value }))
+      .catch((problem: Error) => {
+        if (stop.signal.aborted) return;
+        setAnswer(undefined);
+        setError(problem.message);
+      });
     return () => stop.abort();
   }, [motif.id, clothId, part, role]);
 
@@ -142,7 +148,7 @@ export default function Judgement({ motif, stitches, cloths, startCloth, part, h
           {judged.marks && 'A hoop would mark this cloth for good: it floats on the hooped sheet.'}
         </p>
       )}
-      <ul className="mt-3 grid gap-3 sm:grid-cols-2 xl:grid-cols-4">
+      <ul className="mt-3 grid gap-3 sm:grid-cols-2 xl:grid-cols-4" aria-busy={asking}>
         {shown.map((stack, i) => (
           <StackCard
             key={`${i} ${stack.title}`}
@@ -150,10 +156,15 @@ export default function Judgement({ motif, stitches, cloths, startCloth, part, h
             map={maps[i]}
             most={most}
             onTake={i === 0 ? undefined : () => void take(stack)}
-            busy={busy}
+            busy={busy || asking}
           />
         ))}
       </ul>
+      {asking && (
+        <p role="status" className="quiet mt-2">
+          Judging …
+        </p>
+      )}
       <p className="quiet mt-2 max-w-4xl text-[0.95rem]">
         The net is an elastic ground held at the hoop and drawn together by the thread, exaggerated by the same factor in all
         four; red is where it is shortened by more than it takes up flat. Compare them with each other: one figure by itself is
