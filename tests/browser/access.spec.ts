@@ -52,6 +52,30 @@ async function findings(page: Page, onlyColours = false): Promise<string[]> {
     .map(({ id, nodes }) => `${id}: ${nodes.map(({ target }) => String(target)).join(' | ')}`);
 }
 
+/** Fields and lists whose words are longer than their room, buttons that cut theirs off, tables that have to be scrolled sideways. */
+async function clippedWords(page: Page): Promise<string[]> {
+  return page.evaluate(() => {
+    const pen = document.createElement('canvas').getContext('2d')!;
+    const clipped: string[] = [];
+    for (const element of document.querySelectorAll<HTMLElement>('main *')) {
+      if (!element.checkVisibility({ visibilityProperty: true }) || element.closest('.sr-only, svg')) continue;
+      const style = getComputedStyle(element);
+      if (element instanceof HTMLSelectElement || (element instanceof HTMLInputElement && element.type === 'text')) {
+        const words = element instanceof HTMLSelectElement ? (element.selectedOptions[0]?.text ?? '') : element.value;
+        pen.font = `${style.fontWeight} ${style.fontSize} ${style.fontFamily}`;
+        const room = element.clientWidth - parseFloat(style.paddingLeft) - parseFloat(style.paddingRight);
+        if (pen.measureText(words.trim()).width > room + 1) clipped.push(`“${words.trim()}” in ${Math.round(room)} px`);
+      } else if (
+        (style.overflowX === 'auto' || element.matches('.btn')) &&
+        !element.matches('textarea, canvas') &&
+        element.scrollWidth > element.clientWidth + 1
+      )
+        clipped.push(`“${element.textContent.slice(0, 40)}”: ${element.scrollWidth} px in ${element.clientWidth}`);
+    }
+    return clipped;
+  });
+}
+
 for (const [name, path] of VIEWS) {
   test(`${name}: no serious finding in either theme, fits desk and tablet, nothing small to touch`, async ({ page }) => {
     const faults: string[] = [];
@@ -72,6 +96,7 @@ for (const [name, path] of VIEWS) {
       await page.setViewportSize(size);
       const wide = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
       expect(wide, `sideways scrolling at ${size.width}`).toBeLessThanOrEqual(0);
+      expect(await clippedWords(page), `words that do not fit at ${size.width}`).toEqual([]);
     }
     const small = await page.evaluate(() =>
       [

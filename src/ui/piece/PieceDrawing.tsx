@@ -49,8 +49,8 @@ export default function PieceDrawing({
   const tall = box.maxY - box.minY;
   const unit = Math.max(width, tall) / 100;
   const margin = 12 * unit;
-  const [cx, cy] = grainPlace(piece.outline);
   const reach = Math.min(width, tall) * 0.28;
+  const [cx, cy] = grainPlace(piece, reach, 8 * unit);
   const font = 4.6 * unit;
   const runs = edgeRuns(piece);
   const outlines = [piece.outline, ...piece.holes.map(({ outline }) => outline)];
@@ -223,10 +223,10 @@ function besideEdge(points: Outline, away: number): { at: Point; turn: number } 
   };
 }
 
-/** Where the grain arrow stands: the middle of the widest stretch through the middle of the piece. */
-function grainPlace(outline: Outline): Point {
+/** Where the grain arrow stands: in the widest stretch through the middle of the piece, beside marks, not on them. */
+function grainPlace({ outline, marks }: OpenPiece, reach: number, room: number): Point {
   const { minX, minY, maxX, maxY } = bounds(outline);
-  let best: Point = [(minX + maxX) / 2, (minY + maxY) / 2];
+  let best = { from: minX, to: maxX, y: (minY + maxY) / 2 };
   let widest = 0;
   for (const share of [0.5, 0.4, 0.6]) {
     const y = minY + share * (maxY - minY);
@@ -240,10 +240,15 @@ function grainPlace(outline: Outline): Point {
       const width = crossings[k + 1]! - crossings[k]!;
       if (width <= widest * 1.05) continue;
       widest = width;
-      best = [(crossings[k]! + crossings[k + 1]!) / 2, y];
+      best = { from: crossings[k]!, to: crossings[k + 1]!, y };
     }
   }
-  return best;
+  const { from, to, y } = best;
+  const places = [0.5, 0.38, 0.62].map((share): Point => [from + share * (to - from), y]);
+  return (
+    places.find(([x]) => marks.every(({ at: [mx, my] }) => Math.abs(mx - x) > room || Math.abs(my - y) > reach + room)) ??
+    places[0]!
+  );
 }
 
 /** A notch stands inward from the nearest edge; anything else is a small cross with its letters. */
@@ -265,7 +270,15 @@ function MarkSign({ mark, piece, unit }: { mark: Mark; piece: OpenPiece; unit: n
         <path d={`M${x - 2 * unit} ${-y}h${4 * unit}M${x} ${-y - 2 * unit}v${4 * unit}`} />
       )}
       {letters && (
-        <text x={x + 2.6 * unit} y={-y - 1.4 * unit} fontSize={4 * unit} fill="var(--ink)" stroke="none">
+        <text
+          x={x + 2.6 * unit}
+          y={-y - 1.4 * unit}
+          fontSize={4 * unit}
+          fill="var(--ink)"
+          stroke="var(--color-base-100)"
+          strokeWidth={1.6 * unit}
+          paintOrder="stroke"
+        >
           {letters}
         </text>
       )}

@@ -110,7 +110,7 @@ export default function PieceForm({ draft, onChange, errors, onFault }: Props) {
             {shape.holes?.length ? `, ${counted(shape.holes.length, 'opening')}` : ''}.
           </p>
         ) : (
-          <div className="grid grid-cols-2 gap-4 sm:grid-cols-3">
+          <div className="grid grid-cols-2 gap-4">
             {(shapeKind(shape.kind).measures as readonly { field: string; words: string; min: number; unit?: '°' }[]).map(
               ({ field, words, min, unit }) =>
                 unit ? (
@@ -198,7 +198,7 @@ export default function PieceForm({ draft, onChange, errors, onFault }: Props) {
             <p className="quiet mt-2 text-[0.95rem]">Touch an edge in the drawing to give it an allowance of its own.</p>
           )}
         </fieldset>
-        <div className="grid gap-4 sm:grid-cols-3">
+        <div className="grid grid-cols-2 gap-4">
           <Field label="On the fold" id={`${id}-fold`} error={error('fold')}>
             <select
               id={`${id}-fold`}
@@ -217,15 +217,6 @@ export default function PieceForm({ draft, onChange, errors, onFault }: Props) {
               ))}
             </select>
           </Field>
-          <Field label="Cut" id={`${id}-cut`}>
-            <select id={`${id}-cut`} className="select" value={draft.cut} onChange={(e) => set({ cut: e.target.value as Cut })}>
-              {CUTS.map((cut) => (
-                <option key={cut} value={cut}>
-                  {CUT_WORDS[cut]}
-                </option>
-              ))}
-            </select>
-          </Field>
           <Field label="Grain line leans (°)" id={`${id}-grain`} error={error('grain')}>
             <input
               id={`${id}-grain`}
@@ -237,6 +228,17 @@ export default function PieceForm({ draft, onChange, errors, onFault }: Props) {
               onChange={(e) => set({ grain: Math.max(-180, Math.min(180, Number(e.target.value))) })}
             />
           </Field>
+          <div className="col-span-2">
+            <Field label="Cut" id={`${id}-cut`}>
+              <select id={`${id}-cut`} className="select" value={draft.cut} onChange={(e) => set({ cut: e.target.value as Cut })}>
+                {CUTS.map((cut) => (
+                  <option key={cut} value={cut}>
+                    {CUT_WORDS[cut]}
+                  </option>
+                ))}
+              </select>
+            </Field>
+          </div>
         </div>
         <fieldset>
           <legend className="mb-1 font-semibold">Marks</legend>

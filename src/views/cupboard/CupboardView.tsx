@@ -316,6 +316,7 @@ export default function CupboardView({
           <ShelfTable
             rows={shownCloths}
             columns={clothColumns}
+            wideOnly={['weave', 'iron']}
             search={search}
             thing="cloth"
             things="cloths"
@@ -346,6 +347,7 @@ export default function CupboardView({
           <ShelfTable
             rows={shownLayers}
             columns={layerColumns}
+            wideOnly={['price']}
             search={search}
             thing="layer"
             things="layers"

@@ -15,6 +15,8 @@ import { counted } from '../../ui/text';
 interface Props<T extends { id: string; name: string }> {
   rows: T[];
   columns: ColumnDef<T>[];
+  /** Ids of the columns that a tablet held upright has no room for. */
+  wideOnly?: readonly string[];
   search: string;
   /** What one row is called. */
   thing: string;
@@ -24,6 +26,8 @@ interface Props<T extends { id: string; name: string }> {
   onDelete: (row: T) => void;
 }
 
+/** Columns whose words may take two lines. */
+const WRAPPED = ['bending', 'made', 'family', 'place', 'note'];
 /** Rows on one page; a longer table is slow to read and slow to draw. */
 const PAGE = 40;
 
@@ -31,6 +35,7 @@ const PAGE = 40;
 export default function ShelfTable<T extends { id: string; name: string }>({
   rows,
   columns,
+  wideOnly = [],
   search,
   thing,
   things,
@@ -60,6 +65,7 @@ export default function ShelfTable<T extends { id: string; name: string }>({
         .every((word) => text.includes(word));
     },
   });
+  const fits = (id: string) => (wideOnly.includes(id) ? 'max-lg:hidden' : '');
   const found = table.getFilteredRowModel().rows.length;
   return (
     <>
@@ -74,12 +80,12 @@ export default function ShelfTable<T extends { id: string; name: string }>({
                     <th
                       key={header.id}
                       scope="col"
-                      className="p-0 text-base"
+                      className={`p-0 text-base ${fits(header.column.id)}`}
                       aria-sort={sorted === 'asc' ? 'ascending' : sorted === 'desc' ? 'descending' : 'none'}
                     >
                       <button
                         type="button"
-                        className="flex min-h-[44px] w-full items-center gap-1 px-3 text-left font-semibold text-base-content"
+                        className="flex min-h-[44px] w-full items-center gap-1 px-2 text-left lg:px-3 font-semibold text-base-content"
                         onClick={header.column.getToggleSortingHandler()}
                       >
                         {flexRender(header.column.columnDef.header, header.getContext())}
@@ -100,13 +106,13 @@ export default function ShelfTable<T extends { id: string; name: string }>({
               <tr key={row.id} className="border-base-300 hover:bg-base-200">
                 {row.getVisibleCells().map((cell, i) =>
                   i === 0 ? (
-                    <th key={cell.id} scope="row" className="px-3 py-1 font-semibold">
+                    <th key={cell.id} scope="row" className="px-2 py-1 font-semibold lg:px-3">
                       {flexRender(cell.column.columnDef.cell, cell.getContext())}
                     </th>
                   ) : (
                     <td
                       key={cell.id}
-                      className={`px-3 py-1 ${cell.column.id === 'made' || cell.column.id === 'family' ? '' : 'whitespace-nowrap'}`}
+                      className={`px-2 py-1 lg:px-3 ${fits(cell.column.id)} ${WRAPPED.includes(cell.column.id) ? '' : 'whitespace-nowrap'}`}
                     >
                       {flexRender(cell.column.columnDef.cell, cell.getContext())}
                     </td>

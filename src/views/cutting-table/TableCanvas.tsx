@@ -168,7 +168,16 @@ function SourceDrawing({ table, own, ...props }: Props & { table: TableSource; o
       {used > 0 && !source.outline && (
         <>
           <path d={`M${x(used)} -4V${x(fullWidth) + 6}`} stroke="var(--pin)" strokeWidth={2} />
-          <text x={x(used) + 6} y={x(fullWidth) - 8} fontSize={14} fontWeight={650} fill="var(--pin)">
+          <text
+            x={x(used) + 6}
+            y={x(fullWidth) - 8}
+            fontSize={14}
+            fontWeight={650}
+            fill="var(--pin)"
+            stroke="var(--color-base-100)"
+            strokeWidth={5}
+            paintOrder="stroke"
+          >
             {units.length(used)}
           </text>
         </>

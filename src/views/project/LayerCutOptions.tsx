@@ -26,31 +26,24 @@ export default function LayerCutOptions({ part, extent, cut = {}, trim, placing,
   const names = edgeNames(part.shape);
   return (
     <div className="space-y-3">
-      <div className="grid gap-4 xl:grid-cols-[3fr_2fr]">
+      <div className="grid gap-4">
         <SelectField
           label="It reaches"
           value={extent}
           options={EXTENTS.map((each) => [each, EXTENT_WORDS[each]] as const)}
           onChange={(next) => onChange({ extent: next })}
         />
-        {extent === 'trimmed' && (
-          <LengthField label="Inside the cut edge by" value={cut.trim ?? trim} onChange={(mm) => set({ trim: mm })} />
-        )}
+        {extent === 'trimmed' && <LengthField label="Trimmed by" value={cut.trim ?? trim} onChange={(mm) => set({ trim: mm })} />}
         {extent === 'strip' && (
           <LengthField
-            label="Width of the strip"
+            label="Width"
             value={cut.width ?? DEFAULT_LAYER_OUTLINE.width}
             min={1}
             onChange={(width) => set({ width })}
           />
         )}
         {extent === 'patch' && (
-          <LengthField
-            label="Size of the patch"
-            value={cut.size ?? DEFAULT_LAYER_OUTLINE.size}
-            min={1}
-            onChange={(size) => set({ size })}
-          />
+          <LengthField label="Size" value={cut.size ?? DEFAULT_LAYER_OUTLINE.size} min={1} onChange={(size) => set({ size })} />
         )}
       </div>
       {extent === 'strip' && names.length <= MOST_EDGES && (
