@@ -161,6 +161,35 @@ describe('shapes', () => {
   });
 });
 
+describe('a typed shape that is to be drawn on', () => {
+  const size = fc.double({ min: 120, max: 900, noNaN: true });
+  const anyCorners = fc.tuple(fc.boolean(), fc.boolean(), fc.boolean(), fc.boolean());
+
+  it('keeps the straight sides between its rounded corners as straight edges', () => {
+    fc.assert(
+      fc.property(size, size, fc.double({ min: 5, max: 50, noNaN: true }), anyCorners, (width, height, corner, corners) => {
+        const shape: PieceShape = { kind: 'rounded', width, height, corners, corner };
+        const { shape: drawn, sources } = asDrawn(shape);
+        for (let side = 0; side < 4; side++) {
+          const taken = [side, (side + 1) % 4].filter((k) => corners[k]).length * corner;
+          const straight = drawn.edges.flatMap(({ from, curve }, i) => {
+            const to = drawn.edges[(i + 1) % drawn.edges.length]!.from;
+            return curve || sources[i] !== side ? [] : [Math.hypot(to[0] - from[0], to[1] - from[1])];
+          });
+          expect(straight).toHaveLength(1);
+          expect(straight[0]).toBeCloseTo((side % 2 === 0 ? width : height) - taken, 6);
+        }
+        expect(drawn.edges.some(({ curve }) => curve !== undefined)).toBe(corners.includes(true));
+      }),
+    );
+  });
+
+  it('becomes curves where it is round, and no straight edge at all when it is an ellipse', () => {
+    const round = SHAPE_KINDS.find(({ kind }) => kind === 'ellipse')!.start as PieceShape;
+    expect(asDrawn(round).shape.edges.every(({ curve }) => curve !== undefined)).toBe(true);
+  });
+});
+
 describe('openPiece', () => {
   it.each([0, 1, 2, 3] as const)('opens a piece out on fold edge %d: twice the area, no seam on the fold', (fold) => {
     const allowances = [10, 10, 10, 10];

@@ -39,19 +39,29 @@ export function asDrawn(shape: PieceShape): { shape: DrawnShape; sources: number
   };
 }
 
-/** Edges for a run of points, without its last corner: straight where it turns sharply, curves in between. */
+/** Edges for a run of points, without its last corner: straight where it turns sharply or runs far, curves in between. */
 export function smoothed(points: Outline): DrawnEdge[] {
   const found: DrawnEdge[] = [];
   let start = 0;
   for (let i = 1; i < points.length; i++) {
     const last = i === points.length - 1;
-    if (!last && turnAt(points, i) < SHARP) continue;
+    if (!last && turnAt(points, i) < SHARP && !isStraight(points, i - 1) && !isStraight(points, i)) continue;
     const run = points.slice(start, i + 1);
     if (run.length < FEW) run.slice(0, -1).forEach((from) => found.push({ from }));
     else for (const [from, c, d] of fitCurve(run, FIT) as Point[][]) found.push({ from: from!, curve: [c!, d!] });
     start = i;
   }
   return found;
+}
+
+/** A segment so many times as long as each of those beside it is a straight line between curves. */
+const FAR = 4;
+
+/** Whether the segment from a point of a run to the next is a straight line, and not one of many that make up a curve. */
+function isStraight(points: Outline, i: number): boolean {
+  const length = (k: number) => Math.hypot(points[k + 1]![0] - points[k]![0], points[k + 1]![1] - points[k]![1]);
+  const beside = [i - 1, i + 1].filter((k) => k >= 0 && k + 1 < points.length);
+  return beside.every((k) => length(i) > FAR * length(k));
 }
 
 /** A corner that turns by more than this is no part of a curve, radians. */

@@ -123,9 +123,9 @@ function SourceDrawing({ table, own, ...props }: Props & { table: TableSource; o
         <rect x={0} y={-24} width={x(length)} height={20} fill="var(--color-accent)" fillOpacity={0.28} />
         {marks.map((i) => (
           <g key={i}>
-            <path d={`M${x(i * step)} -4v${i % every === 0 ? -14 : -7}`} stroke="var(--ink)" strokeWidth={1} />
+            <path d={`M${x(i * step)} -4v${i % every === 0 ? -16 : -5}`} stroke="var(--ink)" strokeWidth={1} />
             {i % every === 0 && i > 0 && (
-              <text x={x(i * step) - 4} y={-10} textAnchor="end">
+              <text x={x(i * step) - 4} y={-11} textAnchor="end">
                 {units.length(i * step)}
               </text>
             )}
