@@ -20,7 +20,7 @@ export const fabricFields = {
     .max(12, 'must name at most 12 fibres')
     .test(
       'sum',
-      ({ value }) => `must add up to 100 % at most, saw ${sumOf(value as { percent: number }[])} %`,
+      ({ value }) => `must add up to 100 % at most, saw ${sumOf(value as { percent?: unknown }[])} %`,
       (value) => !value || sumOf(value) <= 102,
     ),
   arealDensity: number({ above: 0, max: 5000 }).required(),
@@ -40,8 +40,9 @@ export const fabricFields = {
   prewashed: yup.boolean(),
 };
 
-function sumOf(shares: readonly { percent: number }[]): number {
-  return shares.reduce((sum, share) => sum + (share?.percent ?? 0), 0);
+/** Shares that are no numbers count nothing here; their own rule tells of them. */
+function sumOf(shares: readonly { percent?: unknown }[]): number {
+  return shares.reduce((sum, share) => sum + (typeof share?.percent === 'number' ? share.percent : 0), 0);
 }
 
 export const fabricSchema = shape(fabricFields).required();

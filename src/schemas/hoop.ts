@@ -3,7 +3,7 @@ import { CARES, CUTS } from '../core/choose';
 import { AFTER_CHECKS, HOOP_KINDS, HOOP_SHAPES, MOUNTS, SIDES, STITCH_ROLES } from '../core/hoop';
 import { SPEEDS } from '../core/machine';
 import { number, oneOf, outline, shape, text } from './rules';
-import { day } from './shared';
+import { day, instant } from './shared';
 
 const id = text(100, 1);
 const name = text(120, 1).required();
@@ -105,7 +105,7 @@ const run = shape({
       shape({
         kind: oneOf(['colour', 'break', 'pause'] as const).required(),
         record: number({ min: 0, max: 2_000_000, integer: true }).required(),
-        at: text(40, 1).required(),
+        at: instant.required(),
       }).required(),
     )
     .required()

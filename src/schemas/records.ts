@@ -7,7 +7,7 @@ import { bundledHoop, bundledHooping, bundledMotif } from './hoop';
 import { pieceFields, stackLayer } from './pieces';
 import { number, oneOf, shape, text } from './rules';
 import { scrapSchema } from './scraps';
-import { day, predicted, pressFields } from './shared';
+import { day, instant, predicted, pressFields } from './shared';
 import { bundledTable, stockFields } from './tables';
 
 const version = number({ min: 1, integer: true });
@@ -134,14 +134,14 @@ export const partsSchema = shape({
 });
 export const partUpdateSchema = shape({ ...partFields, version: version.required() });
 
-const timer = shape({ label: text(200).required(), endsAt: text(40).required() });
+const timer = shape({ label: text(200).required(), endsAt: instant.required() });
 
 /** Where a bench run stands. */
 export const benchStateSchema = shape({
   step: number({ min: 0, max: 500, integer: true }).required(),
   stop: number({ min: 0, max: 10_000, integer: true }).required(),
   /** When the countdown that is running ends, ISO time; null when none runs. */
-  endsAt: text(40).nullable().defined(),
+  endsAt: instant.nullable().defined(),
   /** Seconds that were left when it was paused. */
   pausedLeft: number({ min: 0, max: 86_400 }).nullable().defined(),
   timers: yup.array().of(timer.required()).required().max(20),

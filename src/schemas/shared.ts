@@ -1,13 +1,28 @@
+import { isValid, parseISO } from 'date-fns';
 import * as yup from 'yup';
+import { shown } from '../core/input-error';
 import { COVERS } from '../core/layers';
 import { number, oneOf, shape } from './rules';
 
 /** Shapes that several records share. */
 
-/** A local date. */
+/** A local date: a day that the calendar has. */
 export const day = yup
   .string()
-  .matches(/^\d{4}-\d{2}-\d{2}$/, ({ value }) => `must be a date such as 2026-05-31, saw ${String(value)}`);
+  .test(
+    'day',
+    ({ value }) => `must be a date such as 2026-05-31, saw ${shown(value)}`,
+    (value) => value == null || (/^\d{4}-\d{2}-\d{2}$/.test(value) && isValid(parseISO(value))),
+  );
+
+/** A moment of time, as JSON writes it. */
+export const instant = yup
+  .string()
+  .test(
+    'instant',
+    ({ value }) => `must be a time such as 2026-05-31T14:20:00.000Z, saw ${shown(value)}`,
+    (value) => value == null || (value.length <= 40 && isValid(parseISO(value))),
+  );
 
 /** What a stack was expected to be like. */
 export const predicted = shape({

@@ -1,11 +1,11 @@
 import { layerItems, listedPart } from '../core/cutlist';
 import { InputError } from '../core/input-error';
 import { bounds, polygonArea, type Outline } from '../core/shape';
-import { cutTables, tablesOfProject, type CutTable, type CutTableFields, type TableDone } from '../store/cut-tables';
+import { cutTables, tablesOfProject, type CutTable, type TableDone } from '../store/cut-tables';
 import { database, type Db } from '../store/database';
 import { StaleError } from '../store/errors';
 import { layers } from '../store/layers';
-import { cloths } from '../store/cloths';
+import { requireTable, type TableBody } from '../store/rules/table';
 import { parts, type Part } from '../store/parts';
 import { projects } from '../store/projects';
 import { stock, type Stock, type StockFields } from '../store/stock';
@@ -20,29 +20,6 @@ export function areStarched(db: Db, all: readonly { stack: { layers: { materialI
     return layer?.family === 'starch' && layer.stiffening >= SOAKED;
   };
   return all.some(({ stack }) => stack?.layers.some(soaked) === true);
-}
-
-/** A table as a page or script sends it. */
-export type TableBody = Omit<CutTableFields, 'projectId' | 'done'>;
-
-/**
- * What a schema cannot see: that the material and everything it is cut from exist and belong together.
- *
- * @throws {InputError} naming the field
- */
-export function requireTable(db: Db, body: TableBody): TableBody {
-  const known = body.ofKind === 'layer' ? layers.find(db, body.ofId) : cloths.find(db, body.ofId);
-  if (!known)
-    throw new InputError('ofId', `points to a ${body.ofKind} that is not in the cupboard: ${JSON.stringify(body.ofId)}`);
-  body.options.stockIds.forEach((id, i) => {
-    const source = stock.find(db, id);
-    if (!source || source.ofKind !== body.ofKind || source.ofId !== body.ofId)
-      throw new InputError(
-        `options.stockIds[${i}]`,
-        `points to nothing that is kept of this ${body.ofKind}: ${JSON.stringify(id)}`,
-      );
-  });
-  return body;
 }
 
 /** Starts a cutting table, or gives the open one of the same material. */

@@ -2,40 +2,14 @@ import { AFTER_CHECKS, heldBy, judgeMotif } from '../core/hoop';
 import { fabricOf } from '../core/cloth';
 import { InputError } from '../core/input-error';
 import type { Part } from '../core/choose';
-import { requireOutline } from '../core/shape';
 import { cloths } from '../store/cloths';
 import { database } from '../store/database';
 import { StaleError } from '../store/errors';
-import { hoopings, type Hooping, type HoopingFields, type HoopingResult } from '../store/hoopings';
-import { hoops } from '../store/hoops';
+import { hoopings, type Hooping, type HoopingResult } from '../store/hoopings';
 import { logEntries, withMeasured } from '../store/log';
 import { motifs } from '../store/motifs';
 import { parts } from '../store/parts';
-import { projects } from '../store/projects';
 import { chosenOf, loadOf } from './motif-work';
-
-/** A hooping as a page or script sends it. */
-export type HoopingBody = Omit<HoopingFields, 'result'>;
-
-/** What a schema cannot see: that everything it names is there and its cloth is an outline. @throws {InputError} */
-export function requireHooping(body: HoopingBody, current?: HoopingFields): HoopingBody {
-  const db = database();
-  for (const [field, table, id] of [
-    ['projectId', projects, body.projectId],
-    ['partId', parts, body.partId],
-    ['motifId', motifs, body.motifId],
-    ['clothId', cloths, body.clothId],
-    ['hoopId', hoops, body.hoopId],
-  ] as const)
-    // What it was kept with may have been deleted since, which must not keep the rest from being saved.
-    if (id !== null && id !== current?.[field] && !table.find(db, id))
-      throw new InputError(field, `points to nothing that is kept: ${JSON.stringify(id)}`);
-  requireOutline(body.ground.outline, 'ground.outline');
-  body.ground.obstacles.forEach((outline, i) => requireOutline(outline, `ground.obstacles[${i}]`));
-  body.ground.strips.forEach((outline, i) => requireOutline(outline, `ground.strips[${i}]`));
-  if (body.stack && JSON.stringify(body.stack) !== JSON.stringify(current?.stack)) chosenOf(db, body.stack.layers);
-  return body;
-}
 
 interface ResultBody {
   doneOn: string;

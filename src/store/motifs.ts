@@ -24,11 +24,11 @@ export const motifs = new Table<MotifFields>('motif', 'motif', [
   column('figures', 'json'),
 ]);
 
-/** Keeps a motif with its stitches, both or neither. */
+/** Keeps a motif with its stitches, both or neither; under an id it takes the place of a deleted one. */
 export function insertMotif(db: Db, fields: MotifFields, motif: Motif, id?: string): KeptMotif {
   return db.transaction(() => {
-    const kept = motifs.insert(db, fields, id === undefined ? {} : { id });
-    db.prepare('INSERT INTO motif_stitches (motif_id, records, packed) VALUES (?, ?, ?)').run(
+    const kept = id === undefined ? motifs.insert(db, fields) : motifs.bringIn(db, fields, id);
+    db.prepare('INSERT OR REPLACE INTO motif_stitches (motif_id, records, packed) VALUES (?, ?, ?)').run(
       kept.id,
       motif.command.length,
       deflateSync(packed(motif), { level: 4 }),

@@ -95,6 +95,23 @@ export class Table<T extends object> {
     return this.get(db, id);
   }
 
+  /** Rows by id, deleted ones too: what still points to them has to find them. */
+  evenDeleted(db: Db, ids: Iterable<string>): (T & Kept)[] {
+    const rows = db
+      .prepare(`SELECT * FROM ${this.name} WHERE id IN (SELECT value FROM json_each(?)) ORDER BY id`)
+      .all(JSON.stringify([...ids])) as Record<string, Value>[];
+    return rows.map((row) => this.read(row));
+  }
+
+  /** Inserts a row under its id, or puts it in the place of a deleted one of that id. */
+  bringIn(db: Db, fields: T, id: string): T & Kept {
+    const deleted = db.prepare(`SELECT version FROM ${this.name} WHERE id = ? AND deleted_at IS NOT NULL`).get(id) as
+      { version: number } | undefined;
+    if (!deleted) return this.insert(db, fields, { id });
+    this.restore(db, id);
+    return this.update(db, id, fields, deleted.version);
+  }
+
   /**
    * Saves all fields if the row still has the given version.
    *

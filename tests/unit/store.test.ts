@@ -3,26 +3,17 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import Database from 'better-sqlite3';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
-import { NOTHING_NEW } from '../files/counts';
 import { LIBRARY_CLOTHS, LIBRARY_LAYERS } from '../../src/core/library';
 import { benchRuns, openRunOf, START_STATE } from '../../src/store/bench-runs';
-import { exportBundle, importBundle, type Bundle } from '../../src/store/bundle';
-import { hoopings } from '../../src/store/hoopings';
-import { hoops } from '../../src/store/hoops';
-import { motifs, packedStitches } from '../../src/store/motifs';
-import { bundleSchema } from '../../src/schemas/records';
 import { cloths } from '../../src/store/cloths';
-import { cutTables, type CutTableFields } from '../../src/store/cut-tables';
 import { openDatabase, type Db } from '../../src/store/database';
 import { loadDemo } from '../../src/store/demo';
 import { NotFoundError, StaleError } from '../../src/store/errors';
 import { layers } from '../../src/store/layers';
 import { logEntries, logOfCloth, memoryOfCloth, withMeasured, type LogFields } from '../../src/store/log';
-import { parts } from '../../src/store/parts';
 import { projects } from '../../src/store/projects';
 import { scraps, scrapsOf, washesDue } from '../../src/store/scraps';
 import { DEFAULT_SETTINGS, readSettings, writeSettings } from '../../src/store/settings';
-import { stock, stockThere } from '../../src/store/stock';
 
 let folder: string;
 let db: Db;
@@ -231,115 +222,5 @@ describe('settings', () => {
       JSON.stringify({ ...earlier, trim: 8 }),
     );
     expect(readSettings(db).settings).toEqual({ ...DEFAULT_SETTINGS, trim: 8 });
-  });
-});
-
-describe('bundles', () => {
-  it('carry everything of one’s own to an empty database, scraps and tests too', () => {
-    loadDemo(db, { onlyIfEmpty: false });
-    const bundle = JSON.parse(JSON.stringify(exportBundle(db))) as Bundle;
-    const other = openDatabase(join(folder, 'b.db'));
-    const count = importBundle(other, bundle);
-    expect(count).toMatchObject({ projects: 6, parts: 14, log: 34, scraps: 2 });
-    for (const table of [projects, parts, scraps, logEntries] as const) {
-      const strip = (rows: { createdAt: string; updatedAt: string; version: number }[]) =>
-        rows.map(({ createdAt: _c, updatedAt: _u, version: _v, ...row }) => row);
-      expect(strip(table.list(other, '1', [], 'id'))).toEqual(strip(table.list(db, '1', [], 'id')));
-    }
-    // Stitches are the same to the last bit, and so is everything that is known of the hoop.
-    for (const { id } of motifs.list(db)) expect(packedStitches(other, id).bytes.equals(packedStitches(db, id).bytes)).toBe(true);
-    const bare = <T extends { createdAt: string; updatedAt: string }>(rows: T[]) =>
-      rows.map(({ createdAt: _c, updatedAt: _u, ...row }) => row);
-    expect(bare(hoops.list(other))).toEqual(bare(hoops.list(db)));
-    expect(bare(motifs.list(other))).toEqual(bare(motifs.list(db)));
-    expect(bare(hoopings.list(other, '1', [], 'id'))).toEqual(bare(hoopings.list(db, '1', [], 'id')));
-    expect(cloths.get(other, 'tq-harbour-linen').tests).toEqual(cloths.get(db, 'tq-harbour-linen').tests);
-    expect(importBundle(other, bundle)).toEqual(NOTHING_NEW);
-    other.close();
-  });
-
-  it('carry cutting tables on which nothing is cut, with their layouts and what they lie on', () => {
-    loadDemo(db, { onlyIfEmpty: false });
-    const leftover = stockThere(db).find(({ kind, ofKind }) => kind === 'leftover' && ofKind === 'layer')!;
-    const gone = stockThere(db).find(({ id, ofKind }) => id !== leftover.id && ofKind === 'layer')!;
-    const table = (ofId: string, stockIds: string[], done: CutTableFields['done'] = null): CutTableFields => ({
-      projectId: 'tq-waistcoats',
-      ofKind: 'layer',
-      ofId,
-      options: {
-        method: 'cut-first',
-        glueUp: true,
-        gap: 2,
-        margin: 10,
-        squaring: 20,
-        folded: false,
-        shrink: false,
-        rollWidth: 900,
-        stockIds,
-        seconds: 5,
-        seed: 1,
-      },
-      laid: [
-        {
-          sourceId: stockIds[0] ?? 'roll',
-          placements: [{ id: 'tq-wc-front', copy: 0, rotation: 180, flipped: true, x: 1 / 3, y: 2 }],
-          length: 300,
-          density: 0.5,
-        },
-      ],
-      locked: ['a b 0'],
-      fingerprint: 'f',
-      partIds: ['tq-wc-front'],
-      done,
-    });
-    const kept = cutTables.insert(db, table(leftover.ofId, [leftover.id]));
-    const lost = cutTables.insert(db, table(gone.ofId === leftover.ofId ? 'light-woven-fusible-45-g' : gone.ofId, [gone.id]));
-    cutTables.insert(
-      db,
-      table('another', [], { doneOn: '2026-05-31', usedIds: [], drawn: [], sheets: [], keptIds: [], partIds: [] }),
-    );
-    stock.remove(db, gone.id);
-    const bundle = bundleSchema.validateSync(JSON.parse(JSON.stringify(exportBundle(db))), { strict: true }) as Bundle;
-    expect(bundle.tables).toHaveLength(2);
-    const other = openDatabase(join(folder, 'b.db'));
-    expect(importBundle(other, bundle).tables).toBe(2);
-    expect(cutTables.get(other, kept.id)).toMatchObject(table(leftover.ofId, [leftover.id]));
-    expect(cutTables.get(other, lost.id)).toMatchObject({ laid: [], locked: [], options: { stockIds: [] } });
-    expect(importBundle(other, bundle)).toEqual(NOTHING_NEW);
-    // A table that is open there already stays.
-    const mine = openDatabase(join(folder, 'c.db'));
-    importBundle(mine, { ...bundle, tables: [] });
-    const own = cutTables.insert(mine, table(leftover.ofId, []));
-    expect(importBundle(mine, bundle).tables).toBe(1);
-    expect(cutTables.find(mine, kept.id)).toBeUndefined();
-    expect(cutTables.get(mine, own.id).options.stockIds).toEqual([]);
-    // What points nowhere is named, and nothing is taken.
-    bundle.tables[0]!.options.stockIds = ['nowhere'];
-    const third = openDatabase(join(folder, 'd.db'));
-    expect(() => importBundle(third, bundle)).toThrow('tables[0].options.stockIds[0]');
-    expect(projects.list(third)).toEqual([]);
-    for (const each of [other, mine, third]) each.close();
-  });
-
-  it('name the motif whose stitches cannot be read, and take nothing', () => {
-    loadDemo(db, { onlyIfEmpty: false });
-    const bundle = JSON.parse(JSON.stringify(exportBundle(db))) as Bundle;
-    bundle.motifs[2]!.table = 'x_mm,y_mm,command\n1,two,stitch\n';
-    const other = openDatabase(join(folder, 'b.db'));
-    expect(() => importBundle(other, bundle)).toThrow(/^motifs\[2\]\.table: .*line 2/);
-    expect(motifs.list(other)).toEqual([]);
-    expect(projects.list(other)).toEqual([]);
-    other.close();
-  });
-
-  it('are taken whole or not at all', () => {
-    loadDemo(db, { onlyIfEmpty: false });
-    const bundle = JSON.parse(JSON.stringify(exportBundle(db))) as Bundle;
-    bundle.scraps[0]!.partId = 'nobody';
-    const other = openDatabase(join(folder, 'b.db'));
-    expect(() => importBundle(other, bundle)).toThrow('scraps[0].partId');
-    expect(projects.list(other)).toEqual([]);
-    expect(logEntries.list(other, '1', [], 'id')).toEqual([]);
-    other.close();
   });
 });

@@ -1,6 +1,6 @@
 import { hoopingSchema } from '../../../schemas/hoop';
 import { endpoint, jsonEndpoint } from '../../../server/endpoint';
-import { requireHooping, type HoopingBody } from '../../../server/hooping-work';
+import { requireHooping, type HoopingBody } from '../../../store/rules/hooping';
 import { database } from '../../../store/database';
 import { hoopings } from '../../../store/hoopings';
 
@@ -8,6 +8,6 @@ export const GET = endpoint(() => ({ hoopings: hoopings.list(database(), '1', []
 
 export const POST = jsonEndpoint(
   hoopingSchema,
-  (body) => hoopings.insert(database(), { ...requireHooping(body as HoopingBody), result: null }),
+  (body) => hoopings.insert(database(), { ...requireHooping(database(), body as HoopingBody), result: null }),
   { status: 201 },
 );

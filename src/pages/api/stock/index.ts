@@ -1,6 +1,6 @@
 import { stockSchema } from '../../../schemas/tables';
 import { endpoint, jsonEndpoint } from '../../../server/endpoint';
-import { requireStock } from '../../../server/stock-rules';
+import { requireStock } from '../../../store/rules/stock';
 import { database } from '../../../store/database';
 import { stock, stockThere } from '../../../store/stock';
 
@@ -8,6 +8,6 @@ export const GET = endpoint(() => ({ stock: stockThere(database()) }));
 
 export const POST = jsonEndpoint(
   stockSchema,
-  (body) => stock.insert(database(), { ...requireStock(body), fromTable: null, usedBy: null }),
+  (body) => stock.insert(database(), { ...requireStock(database(), body), fromTable: null, usedBy: null }),
   { status: 201 },
 );

@@ -1,9 +1,10 @@
 import { hoopingUpdateSchema } from '../../../../schemas/hoop';
-import { requireHooping, type HoopingBody } from '../../../../server/hooping-work';
+import { requireHooping, type HoopingBody } from '../../../../store/rules/hooping';
 import { recordEndpoints, withoutVersion } from '../../../../server/record-endpoints';
 import { hoopings } from '../../../../store/hoopings';
+import { database } from '../../../../store/database';
 
 export const { GET, PUT, DELETE } = recordEndpoints(hoopings, hoopingUpdateSchema, (body, current) => ({
-  ...requireHooping(withoutVersion(body) as HoopingBody, current),
+  ...requireHooping(database(), withoutVersion(body) as HoopingBody, current),
   result: current.result,
 }));

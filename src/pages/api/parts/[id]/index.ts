@@ -1,8 +1,9 @@
 import { partUpdateSchema } from '../../../../schemas/records';
-import { requirePart } from '../../../../server/part-rules';
+import { requirePart } from '../../../../store/rules/part';
 import { recordEndpoints, withoutVersion } from '../../../../server/record-endpoints';
 import { parts, type PartFields } from '../../../../store/parts';
+import { database } from '../../../../store/database';
 
 export const { GET, PUT, DELETE } = recordEndpoints(parts, partUpdateSchema, (body, current) =>
-  requirePart({ ...withoutVersion(body), projectId: current.projectId } as PartFields),
+  requirePart(database(), { ...withoutVersion(body), projectId: current.projectId } as PartFields, current),
 );

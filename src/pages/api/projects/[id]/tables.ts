@@ -1,6 +1,7 @@
 import { tableSchema } from '../../../../schemas/tables';
 import { endpoint, jsonEndpoint } from '../../../../server/endpoint';
-import { startTable, type TableBody } from '../../../../server/cut-work';
+import { startTable } from '../../../../server/cut-work';
+import type { TableBody } from '../../../../store/rules/table';
 import { tablesOfProject } from '../../../../store/cut-tables';
 import { database } from '../../../../store/database';
 

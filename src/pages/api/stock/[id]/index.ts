@@ -1,10 +1,11 @@
 import { stockUpdateSchema } from '../../../../schemas/tables';
 import { recordEndpoints, withoutVersion } from '../../../../server/record-endpoints';
-import { requireStock } from '../../../../server/stock-rules';
+import { requireStock } from '../../../../store/rules/stock';
 import { stock } from '../../../../store/stock';
+import { database } from '../../../../store/database';
 
 export const { GET, PUT, DELETE } = recordEndpoints(stock, stockUpdateSchema, (body, { fromTable, usedBy }) => ({
-  ...requireStock(withoutVersion(body)),
+  ...requireStock(database(), withoutVersion(body)),
   fromTable,
   usedBy,
 }));

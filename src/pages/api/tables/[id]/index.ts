@@ -1,6 +1,6 @@
 import { InputError } from '../../../../core/input-error';
 import { tableUpdateSchema } from '../../../../schemas/tables';
-import { requireTable, type TableBody } from '../../../../server/cut-work';
+import { requireTable, type TableBody } from '../../../../store/rules/table';
 import { recordEndpoints, withoutVersion } from '../../../../server/record-endpoints';
 import { cutTables } from '../../../../store/cut-tables';
 import { database } from '../../../../store/database';

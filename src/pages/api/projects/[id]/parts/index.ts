@@ -1,6 +1,6 @@
 import { partSchemaNew } from '../../../../../schemas/records';
 import { endpoint, jsonEndpoint } from '../../../../../server/endpoint';
-import { requirePart } from '../../../../../server/part-rules';
+import { requirePart } from '../../../../../store/rules/part';
 import { database } from '../../../../../store/database';
 import { parts, type PartFields } from '../../../../../store/parts';
 import { projects } from '../../../../../store/projects';
@@ -14,7 +14,7 @@ export const POST = jsonEndpoint(
   (body, { params }) => {
     const db = database();
     const project = projects.get(db, params['id']!);
-    return parts.insert(db, requirePart({ ...body, projectId: project.id } as PartFields));
+    return parts.insert(db, requirePart(db, { ...body, projectId: project.id } as PartFields));
   },
   { status: 201 },
 );

@@ -1,7 +1,7 @@
 import { partsSchema } from '../../../../../schemas/records';
 import { InputError } from '../../../../../core/input-error';
 import { jsonEndpoint } from '../../../../../server/endpoint';
-import { requirePart } from '../../../../../server/part-rules';
+import { requirePart } from '../../../../../store/rules/part';
 import { database } from '../../../../../store/database';
 import { parts, type PartFields } from '../../../../../store/parts';
 import { projects } from '../../../../../store/projects';
@@ -18,7 +18,7 @@ export const POST = jsonEndpoint(
     return db.transaction(() => ({
       parts: body.parts.map((part, i) => {
         try {
-          return parts.insert(db, requirePart({ ...part, projectId: project.id } as PartFields));
+          return parts.insert(db, requirePart(db, { ...part, projectId: project.id } as PartFields));
         } catch (error) {
           if (!(error instanceof InputError)) throw error;
           throw new InputError(`parts[${i}].${error.field}`, error.message.slice(error.field.length + 2));

@@ -1,9 +1,9 @@
-import { InputError } from '../core/input-error';
-import { bounds, requireOutline, type Outline } from '../core/shape';
-import { cloths } from '../store/cloths';
-import { database } from '../store/database';
-import { layers } from '../store/layers';
-import type { StockFields } from '../store/stock';
+import { InputError } from '../../core/input-error';
+import { bounds, requireOutline, type Outline } from '../../core/shape';
+import { cloths } from '../cloths';
+import type { Db } from '../database';
+import { layers } from '../layers';
+import type { StockFields } from '../stock';
 
 type StockBody = Omit<StockFields, 'fromTable' | 'usedBy'>;
 
@@ -15,8 +15,7 @@ const SAME = 0.5;
  *
  * @throws {InputError} naming the field
  */
-export function requireStock(body: Omit<StockBody, 'outline'> & { outline: unknown }): StockBody {
-  const db = database();
+export function requireStock(db: Db, body: Omit<StockBody, 'outline'> & { outline: unknown }): StockBody {
   const outline = body.outline as Outline | null;
   const known = body.ofKind === 'layer' ? layers.find(db, body.ofId) : cloths.find(db, body.ofId);
   if (!known)

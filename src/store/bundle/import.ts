@@ -1,0 +1,164 @@
+import type { InferType } from 'yup';
+import { requireHoop, type Hoop } from '../../core/hoop';
+import { InputError } from '../../core/input-error';
+import { applyTest, type Readings, type TestId } from '../../core/measure';
+import { mappedMotif, readMotif } from '../../formats/stitches';
+import type { bundleSchema } from '../../schemas/records';
+import { cloths, type ClothFields } from '../cloths';
+import { cutTables, tablesOfProject, type CutTableFields } from '../cut-tables';
+import type { Db } from '../database';
+import { hoopings } from '../hoopings';
+import { hoops, type HoopFields } from '../hoops';
+import { layers, type LayerFields } from '../layers';
+import { logEntries, withMeasured, type LogFields } from '../log';
+import { insertMotif, motifs } from '../motifs';
+import { parts, type PartFields } from '../parts';
+import { projects } from '../projects';
+import { requireHooping, type HoopingBody } from '../rules/hooping';
+import { requirePart } from '../rules/part';
+import { requireStock } from '../rules/stock';
+import { requireTable } from '../rules/table';
+import { scraps, type ScrapFields } from '../scraps';
+import { stock } from '../stock';
+
+export type Bundle = InferType<typeof bundleSchema>;
+
+/** Kinds of records in a bundle, in an order in which each comes after what it points to. */
+const KINDS = [
+  'cloths',
+  'layers',
+  'projects',
+  'parts',
+  'log',
+  'scraps',
+  'stock',
+  'tables',
+  'hoops',
+  'motifs',
+  'hoopings',
+] as const;
+type Kind = (typeof KINDS)[number];
+
+/** How many of each kind were new. */
+export type ImportCount = Record<Kind, number>;
+
+/**
+ * Puts a bundle that its schema has passed into the database in one transaction: all of it or nothing. What is kept by a form is
+ * kept by the same rules here. Records whose id is there already are left as they are, so that the same file can be brought in
+ * twice; those that were deleted come back.
+ *
+ * @throws {InputError} naming the record and its field, also when it points to one that is neither in the bundle nor in the database
+ */
+export function importBundle(db: Db, bundle: Bundle): ImportCount {
+  const count = Object.fromEntries(KINDS.map((kind) => [kind, 0])) as ImportCount;
+  const bring: { [K in Kind]: (record: Bundle[K][number]) => boolean } = {
+    cloths: ({ id, ...cloth }) => {
+      if (cloths.find(db, id)) return false;
+      for (const [test, done] of Object.entries(cloth.tests as Record<string, { readings: Readings } | undefined>))
+        if (done) within(`tests.${test}.readings`, () => applyTest(cloth as ClothFields, test as TestId, done.readings));
+      cloths.bringIn(db, { ...cloth, origin: 'own' } as ClothFields, id);
+      return true;
+    },
+    layers: ({ id, ...layer }) => {
+      if (layers.find(db, id)) {
+        if (layer.inStock) db.prepare('UPDATE layer SET in_stock = 1 WHERE id = ?').run(id);
+        return false;
+      }
+      layers.bringIn(db, { ...layer, origin: 'own' } as LayerFields, id);
+      return true;
+    },
+    projects: ({ id, ...project }) => {
+      if (projects.find(db, id)) return false;
+      projects.bringIn(db, project, id);
+      return true;
+    },
+    parts: ({ id, ...part }) => {
+      if (parts.find(db, id)) return false;
+      need(projects.find(db, part.projectId), 'projectId', part.projectId);
+      parts.bringIn(db, requirePart(db, part as PartFields), id);
+      return true;
+    },
+    log: ({ id, ...entry }) => {
+      if (logEntries.find(db, id)) return false;
+      if (entry.partId) need(parts.find(db, entry.partId), 'partId', entry.partId);
+      const fields = { ...entry, benchRunId: null } as Omit<LogFields, 'measuredBendingLength'>;
+      logEntries.bringIn(db, withMeasured(fields), id);
+      return true;
+    },
+    scraps: ({ id, ...scrap }) => {
+      if (scraps.find(db, id)) return false;
+      need(parts.find(db, scrap.partId), 'partId', scrap.partId);
+      scraps.bringIn(db, scrap as unknown as ScrapFields, id);
+      return true;
+    },
+    stock: ({ id, ...there }) => {
+      if (stock.find(db, id)) return false;
+      stock.bringIn(db, { ...requireStock(db, there), fromTable: null, usedBy: null }, id);
+      return true;
+    },
+    tables: ({ id, ...table }) => {
+      // A project has one open table of a material, and the one that is there goes first.
+      if (cutTables.find(db, id) || openTable(db, table)) return false;
+      need(projects.find(db, table.projectId), 'projectId', table.projectId);
+      table.partIds.forEach((partId, k) => need(parts.find(db, partId), `partIds[${k}]`, partId));
+      const { projectId, ...body } = table;
+      cutTables.bringIn(db, { ...requireTable(db, body), projectId, done: null } as CutTableFields, id);
+      return true;
+    },
+    hoops: ({ id, ...hoop }) => {
+      if (hoops.find(db, id)) return false;
+      hoops.bringIn(db, requireHoop(hoop as Hoop) as HoopFields, id);
+      return true;
+    },
+    motifs: ({ id, table, ...motif }) => {
+      if (motifs.find(db, id)) return false;
+      const read = readTable(table);
+      const { density: _map, name: _name, ...figures } = mappedMotif(read);
+      insertMotif(db, { ...motif, figures }, read.motif, id);
+      return true;
+    },
+    hoopings: ({ id, result, ...hooping }) => {
+      if (hoopings.find(db, id)) return false;
+      hoopings.bringIn(db, { ...requireHooping(db, hooping as HoopingBody), result }, id);
+      return true;
+    },
+  };
+  db.transaction(() => {
+    for (const kind of KINDS)
+      (bundle[kind] as { id: string }[]).forEach((record, i) => {
+        const isNew = within(`${kind}[${i}]`, () => (bring[kind] as (record: { id: string }) => boolean)(record));
+        if (isNew) count[kind]++;
+      });
+  })();
+  return count;
+}
+
+/** @throws {InputError} when something that is pointed to is not there */
+function need(found: object | undefined, field: string, id: string): void {
+  if (!found) throw new InputError(field, `points to ${JSON.stringify(id)}, which is not in this bundle or in the cupboard`);
+}
+
+/** Table of the same material in the same project on which nothing is cut yet. */
+function openTable(db: Db, { projectId, ofKind, ofId }: Pick<CutTableFields, 'projectId' | 'ofKind' | 'ofId'>) {
+  return tablesOfProject(db, projectId).find((table) => !table.done && table.ofKind === ofKind && table.ofId === ofId);
+}
+
+/** Lets what is wrong be named by where it stands in the bundle. */
+function within<T>(path: string, work: () => T): T {
+  try {
+    return work();
+  } catch (error) {
+    if (error instanceof InputError) throw new InputError(`${path}.${error.field}`, error.message.slice(error.field.length + 2));
+    throw error;
+  }
+}
+
+/** Stitches of a motif as they travel. @throws {InputError} naming the table, whatever in it is wrong */
+function readTable(table: string) {
+  try {
+    return readMotif(new TextEncoder().encode(table));
+  } catch (error) {
+    if (error instanceof InputError) throw new InputError('table', error.message.slice(error.field.length + 2));
+    throw error;
+  }
+}

@@ -1,0 +1,2 @@
+export { exportBundle } from './export';
+export { importBundle, type Bundle, type ImportCount } from './import';

@@ -1,0 +1,294 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import { NOTHING_NEW } from '../files/counts';
+import { exportBundle, importBundle, type Bundle } from '../../src/store/bundle';
+import { bundleSchema } from '../../src/schemas/records';
+import { validate } from '../../src/schemas/validate';
+import { cloths } from '../../src/store/cloths';
+import { cutTables, type CutTableFields } from '../../src/store/cut-tables';
+import { openDatabase, type Db } from '../../src/store/database';
+import { loadDemo } from '../../src/store/demo';
+import { hoopings } from '../../src/store/hoopings';
+import { hoops } from '../../src/store/hoops';
+import { layers } from '../../src/store/layers';
+import { logEntries } from '../../src/store/log';
+import { motifs, packedStitches } from '../../src/store/motifs';
+import { parts } from '../../src/store/parts';
+import { projects } from '../../src/store/projects';
+import { scraps } from '../../src/store/scraps';
+import { stock, stockThere } from '../../src/store/stock';
+
+let folder: string;
+let db: Db;
+beforeEach(() => {
+  folder = mkdtempSync(join(tmpdir(), 'nembrel-bundle-'));
+  db = openDatabase(join(folder, 'a.db'));
+});
+afterEach(() => {
+  db.close();
+  rmSync(folder, { recursive: true, force: true });
+});
+
+/** A bundle as it comes out of a file. */
+const saved = (from: Db) => validate(bundleSchema, JSON.parse(JSON.stringify(exportBundle(from)))) as Bundle;
+
+/** Runs work on a database and leaves nothing of it behind. */
+function undone<T>(on: Db, work: () => T): T {
+  on.exec('BEGIN');
+  try {
+    return work();
+  } finally {
+    on.exec('ROLLBACK');
+  }
+}
+
+describe('bundles', () => {
+  it('carry everything of one’s own to an empty database, scraps and tests too', () => {
+    loadDemo(db, { onlyIfEmpty: false });
+    const bundle = JSON.parse(JSON.stringify(exportBundle(db))) as Bundle;
+    const other = openDatabase(join(folder, 'b.db'));
+    const count = importBundle(other, bundle);
+    expect(count).toMatchObject({ projects: 6, parts: 14, log: 34, scraps: 2 });
+    for (const table of [projects, parts, scraps, logEntries] as const) {
+      const strip = (rows: { createdAt: string; updatedAt: string; version: number }[]) =>
+        rows.map(({ createdAt: _c, updatedAt: _u, version: _v, ...row }) => row);
+      expect(strip(table.list(other, '1', [], 'id'))).toEqual(strip(table.list(db, '1', [], 'id')));
+    }
+    // Stitches are the same to the last bit, and so is everything that is known of the hoop.
+    for (const { id } of motifs.list(db)) expect(packedStitches(other, id).bytes.equals(packedStitches(db, id).bytes)).toBe(true);
+    const bare = <T extends { createdAt: string; updatedAt: string }>(rows: T[]) =>
+      rows.map(({ createdAt: _c, updatedAt: _u, ...row }) => row);
+    expect(bare(hoops.list(other))).toEqual(bare(hoops.list(db)));
+    expect(bare(motifs.list(other))).toEqual(bare(motifs.list(db)));
+    expect(bare(hoopings.list(other, '1', [], 'id'))).toEqual(bare(hoopings.list(db, '1', [], 'id')));
+    expect(cloths.get(other, 'tq-harbour-linen').tests).toEqual(cloths.get(db, 'tq-harbour-linen').tests);
+    expect(importBundle(other, bundle)).toEqual(NOTHING_NEW);
+    other.close();
+  });
+
+  it('carry cutting tables on which nothing is cut, with their layouts and what they lie on', () => {
+    loadDemo(db, { onlyIfEmpty: false });
+    const leftover = stockThere(db).find(({ kind, ofKind }) => kind === 'leftover' && ofKind === 'layer')!;
+    const gone = stockThere(db).find(({ id, ofKind }) => id !== leftover.id && ofKind === 'layer')!;
+    const table = (ofId: string, stockIds: string[], done: CutTableFields['done'] = null): CutTableFields => ({
+      projectId: 'tq-waistcoats',
+      ofKind: 'layer',
+      ofId,
+      options: {
+        method: 'cut-first',
+        glueUp: true,
+        gap: 2,
+        margin: 10,
+        squaring: 20,
+        folded: false,
+        shrink: false,
+        rollWidth: 900,
+        stockIds,
+        seconds: 5,
+        seed: 1,
+      },
+      laid: [
+        {
+          sourceId: stockIds[0] ?? 'roll',
+          placements: [{ id: 'tq-wc-front', copy: 0, rotation: 180, flipped: true, x: 1 / 3, y: 2 }],
+          length: 300,
+          density: 0.5,
+        },
+      ],
+      locked: ['a b 0'],
+      fingerprint: 'f',
+      partIds: ['tq-wc-front'],
+      done,
+    });
+    const kept = cutTables.insert(db, table(leftover.ofId, [leftover.id]));
+    const lost = cutTables.insert(db, table(gone.ofId === leftover.ofId ? 'light-woven-fusible-45-g' : gone.ofId, [gone.id]));
+    cutTables.insert(
+      db,
+      table('another', [], { doneOn: '2026-05-31', usedIds: [], drawn: [], sheets: [], keptIds: [], partIds: [] }),
+    );
+    stock.remove(db, gone.id);
+    const bundle = bundleSchema.validateSync(JSON.parse(JSON.stringify(exportBundle(db))), { strict: true }) as Bundle;
+    expect(bundle.tables).toHaveLength(2);
+    const other = openDatabase(join(folder, 'b.db'));
+    expect(importBundle(other, bundle).tables).toBe(2);
+    expect(cutTables.get(other, kept.id)).toMatchObject(table(leftover.ofId, [leftover.id]));
+    expect(cutTables.get(other, lost.id)).toMatchObject({ laid: [], locked: [], options: { stockIds: [] } });
+    expect(importBundle(other, bundle)).toEqual(NOTHING_NEW);
+    // A table that is open there already stays.
+    const mine = openDatabase(join(folder, 'c.db'));
+    importBundle(mine, { ...bundle, tables: [] });
+    const own = cutTables.insert(mine, table(leftover.ofId, []));
+    expect(importBundle(mine, bundle).tables).toBe(1);
+    expect(cutTables.find(mine, kept.id)).toBeUndefined();
+    expect(cutTables.get(mine, own.id).options.stockIds).toEqual([]);
+    // What points nowhere is named, and nothing is taken.
+    bundle.tables[0]!.options.stockIds = ['nowhere'];
+    const third = openDatabase(join(folder, 'd.db'));
+    expect(() => importBundle(third, bundle)).toThrow('tables[0].options.stockIds[0]');
+    expect(projects.list(third)).toEqual([]);
+    for (const each of [other, mine, third]) each.close();
+  });
+
+  it('name the motif whose stitches cannot be read, and take nothing', () => {
+    loadDemo(db, { onlyIfEmpty: false });
+    const bundle = JSON.parse(JSON.stringify(exportBundle(db))) as Bundle;
+    bundle.motifs[2]!.table = 'x_mm,y_mm,command\n1,two,stitch\n';
+    const other = openDatabase(join(folder, 'b.db'));
+    expect(() => importBundle(other, bundle)).toThrow(/^motifs\[2\]\.table: .*line 2/);
+    expect(motifs.list(other)).toEqual([]);
+    expect(projects.list(other)).toEqual([]);
+    other.close();
+  });
+
+  it('are taken whole or not at all', () => {
+    loadDemo(db, { onlyIfEmpty: false });
+    const bundle = JSON.parse(JSON.stringify(exportBundle(db))) as Bundle;
+    bundle.scraps[0]!.partId = 'nobody';
+    const other = openDatabase(join(folder, 'b.db'));
+    expect(() => importBundle(other, bundle)).toThrow('scraps[0].partId');
+    expect(projects.list(other)).toEqual([]);
+    expect(logEntries.list(other, '1', [], 'id')).toEqual([]);
+    other.close();
+  });
+});
+
+describe('a bundle of a cupboard from which something was deleted', () => {
+  const tables = { cloths, layers, projects, parts, scraps, stock, hoops, motifs, hoopings } as const;
+
+  it.each(Object.keys(tables) as (keyof typeof tables)[])('can be brought in elsewhere: any of the %s', (kind) => {
+    loadDemo(db, { onlyIfEmpty: false });
+    const other = openDatabase(join(folder, 'b.db'));
+    const table = tables[kind];
+    // A few of them from all over the cupboard: each takes a whole bundle there and back.
+    const all = exportBundle(db)[kind] as { id: string }[];
+    const rows = all.filter((_, i) => i % Math.ceil(all.length / 3) === 0);
+    expect(rows.length).toBeGreaterThan(0);
+    for (const { id } of rows)
+      undone(db, () => {
+        table.remove(db, id);
+        const bundle = saved(db);
+        undone(other, () => {
+          const count = importBundle(other, bundle);
+          expect(count.log).toBe(34);
+          // Nothing is left pointing at nothing.
+          for (const part of parts.list(other)) {
+            expect(projects.find(other, part.projectId)).toBeDefined();
+            if (part.clothId !== null) expect(cloths.find(other, part.clothId)).toBeDefined();
+          }
+          for (const { motifId, clothId } of hoopings.list(other))
+            expect([motifs.find(other, motifId), cloths.find(other, clothId)]).not.toContain(undefined);
+        });
+      });
+    other.close();
+  });
+
+  it('leaves the parts, scraps and tables of a deleted project behind, and keeps what was learnt from them', () => {
+    loadDemo(db, { onlyIfEmpty: false });
+    const scrap = scraps.list(db, '1', [], 'id')[0]!;
+    const { projectId } = parts.get(db, scrap.partId);
+    projects.remove(db, projectId);
+    const bundle = saved(db);
+    expect(bundle.projects).toHaveLength(5);
+    expect(bundle.parts.some((part) => part.projectId === projectId)).toBe(false);
+    expect(bundle.scraps.some(({ partId }) => partId === scrap.partId)).toBe(false);
+    expect(bundle.log).toHaveLength(34);
+    expect(bundle.log.filter(({ partId }) => partId === null).length).toBeGreaterThan(0);
+  });
+
+  it('brings back what was deleted here since it was saved, as it was then', () => {
+    loadDemo(db, { onlyIfEmpty: false });
+    const bundle = saved(db);
+    const before = { project: projects.get(db, 'tq-cap'), cloth: cloths.get(db, 'tq-duck') };
+    const motif = motifs.list(db)[0]!;
+    const stitches = packedStitches(db, motif.id).bytes;
+    projects.update(db, 'tq-cap', { name: 'Renamed since', note: '' }, before.project.version);
+    projects.remove(db, 'tq-cap');
+    cloths.remove(db, 'tq-duck');
+    motifs.remove(db, motif.id);
+    expect(importBundle(db, bundle)).toEqual({ ...NOTHING_NEW, projects: 1, cloths: 1, motifs: 1 });
+    expect(projects.get(db, 'tq-cap')).toMatchObject({ name: before.project.name, note: before.project.note });
+    expect(projects.get(db, 'tq-cap').version).toBeGreaterThan(before.project.version);
+    expect(cloths.get(db, 'tq-duck').tests).toEqual(before.cloth.tests);
+    expect(packedStitches(db, motif.id).bytes.equals(stitches)).toBe(true);
+    expect(importBundle(db, bundle)).toEqual(NOTHING_NEW);
+  });
+});
+
+describe('what a form would refuse', () => {
+  const rectangle = { kind: 'rectangle', width: 0.5, height: 30, corners: [false, false, false, false], corner: 0 };
+  const faults: [words: string, field: RegExp, spoil: (bundle: Bundle) => void][] = [
+    ['a shape that cannot be built', /^parts\[3\]\.width/, ({ parts: all }) => Object.assign(all[3]!, { shape: rectangle })],
+    [
+      'allowances for edges that are not there',
+      /^parts\[0\]\.allowances/,
+      ({ parts: all }) => Object.assign(all[0]!, { allowances: [10, 10] }),
+    ],
+    ['a part of a cloth that is not there', /^parts\[1\]\.clothId: points to/, ({ parts: all }) => (all[1]!.clothId = 'nothing')],
+    [
+      'a stack of a layer that is not there',
+      /^parts\[0\]\.stack\.layers\[0\]\.materialId: points to/,
+      ({ parts: all }) => (all[0]!.stack!.layers[0]!.materialId = 'nothing'),
+    ],
+    ['a part of no project', /^parts\[2\]\.projectId: points to/, ({ parts: all }) => (all[2]!.projectId = 'nothing')],
+    [
+      'a reading that its test does not know',
+      /^cloths\[\d+\]\.tests\.weight\.readings\.colour/,
+      ({ cloths: all }) => Object.assign(testedCloth(all).readings, { colour: 3 }),
+    ],
+    [
+      'a reading that cannot be',
+      /^cloths\[\d+\]\.tests\.weight\.readings\.mass/,
+      ({ cloths: all }) => Object.assign(testedCloth(all).readings, { mass: -7 }),
+    ],
+    [
+      'a leftover larger than its outline',
+      /^stock\[\d+\]\.outline/,
+      ({ stock: all }) => (all.find(({ outline }) => outline)!.width += 50),
+    ],
+    [
+      'a leftover that reaches to the moon',
+      /^stock\[\d+\]\.outline/,
+      ({ stock: all }) => (all.find(({ outline }) => outline)!.outline![0] = [1e308, 0]),
+    ],
+    ['a roll of nothing', /^stock\[0\]\.ofId: points to/, ({ stock: all }) => (all[0]!.ofId = 'nothing')],
+    [
+      'cloth in the hoop that crosses itself',
+      /^hoopings\[0\]\.ground\.outline/,
+      ({ hoopings: all }) => Object.assign(all[0]!.ground, { outline: [[0, 0], [100, 100], [100, 0], [0, 100]] }), // prettier-ignore
+    ],
+    ['a hooping of no motif', /^hoopings\[1\]\.motifId: points to/, ({ hoopings: all }) => (all[1]!.motifId = 'nothing')],
+    ['an entry about no part', /^log\[5\]\.partId: points to/, ({ log: all }) => (all[5]!.partId = 'nothing')],
+  ];
+
+  function testedCloth(all: Bundle['cloths']) {
+    return all.map(({ tests }) => (tests as Record<string, { readings: object }>)['weight']).find((test) => test !== undefined)!;
+  }
+
+  it('is refused in a bundle too, named by where it stands, and nothing is taken', () => {
+    loadDemo(db, { onlyIfEmpty: false });
+    const bundle = saved(db);
+    const other = openDatabase(join(folder, 'b.db'));
+    const cupboard = cloths.list(other).length;
+    for (const [words, field, spoil] of faults) {
+      const spoilt = structuredClone(bundle);
+      spoil(spoilt);
+      expect(() => importBundle(other, spoilt), words).toThrow(field);
+      expect(projects.list(other), words).toEqual([]);
+      expect(cloths.list(other), words).toHaveLength(cupboard);
+    }
+    expect(importBundle(other, bundle).parts).toBe(14);
+    other.close();
+  });
+
+  it('knows no run at the bench, and does not ask for one', () => {
+    loadDemo(db, { onlyIfEmpty: false });
+    const bundle = saved(db);
+    Object.assign(bundle.log[0]!, { benchRunId: 'another place' });
+    const other = openDatabase(join(folder, 'b.db'));
+    importBundle(other, bundle);
+    expect(logEntries.get(other, bundle.log[0]!.id).benchRunId).toBeNull();
+    other.close();
+  });
+});
