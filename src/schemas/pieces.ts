@@ -2,7 +2,7 @@ import * as yup from 'yup';
 import { EXTENTS } from '../core/layers';
 import { MARK_KINDS } from '../core/pieces';
 import { PIECE_KINDS, shapeKind, type PieceShape } from '../core/shape';
-import { number, oneOf, outline, point, shape } from './rules';
+import { number, oneOf, outline, point, shape, text } from './rules';
 
 /** Longest measure, mm; what else a shape needs the core says. */
 const LONGEST = 20_000;
@@ -80,7 +80,7 @@ export const layerCut = shape({
 }).default(undefined);
 
 export const stackLayer = shape({
-  materialId: yup.string().required(),
+  materialId: text(100, 1).required(),
   extent: oneOf(EXTENTS).required(),
   angle: number({ min: 0, max: 90 }).required(),
   cut: layerCut,

@@ -1,5 +1,6 @@
 import * as yup from 'yup';
 import { shown } from '../core/input-error';
+import { FARTHEST } from '../core/shape';
 
 /**
  * Building blocks for every schema. Messages say what was seen and what is allowed; the endpoint puts the
@@ -14,6 +15,7 @@ yup.setLocale({
       `must be ${type === 'array' ? 'a list' : type === 'object' ? 'an object' : `a ${type}`}, saw ${seen(value)}`,
     oneOf: ({ values, value }) => `must be one of ${values}, saw ${seen(value)}`,
   },
+  tuple: { notType: ({ spec, value }) => `must be a list of ${(spec as { types: unknown[] }).types.length}, saw ${seen(value)}` },
   object: { noUnknown: ({ unknown }) => `has unknown fields: ${unknown}` },
 });
 
@@ -94,6 +96,11 @@ export const point = yup
     'point',
     ({ value }) => `must be [x, y] with two numbers in mm, saw ${seenPoint(value)}`,
     (value) => Array.isArray(value) && value.length === 2 && value.every((v) => typeof v === 'number' && Number.isFinite(v)),
+  )
+  .test(
+    'near',
+    ({ value }) => `must lie within ±${FARTHEST} mm, saw ${seenPoint(value)}`,
+    (value) => !value || value.every((v) => Math.abs(v) <= FARTHEST),
   )
   .required();
 

@@ -7,22 +7,18 @@ import { number, oneOf, shape } from './rules';
 /** Shapes that several records share. */
 
 /** A local date: a day that the calendar has. */
-export const day = yup
-  .string()
-  .test(
-    'day',
-    ({ value }) => `must be a date such as 2026-05-31, saw ${shown(value)}`,
-    (value) => value == null || (/^\d{4}-\d{2}-\d{2}$/.test(value) && isValid(parseISO(value))),
-  );
+export const day = yup.string().test(
+  'day',
+  ({ value }) => `must be a date such as 2026-05-31, saw ${shown(value)}`,
+  (value) => value === null || value === undefined || (/^\d{4}-\d{2}-\d{2}$/.test(value) && isValid(parseISO(value))),
+);
 
 /** A moment of time, as JSON writes it. */
-export const instant = yup
-  .string()
-  .test(
-    'instant',
-    ({ value }) => `must be a time such as 2026-05-31T14:20:00.000Z, saw ${shown(value)}`,
-    (value) => value == null || (value.length <= 40 && isValid(parseISO(value))),
-  );
+export const instant = yup.string().test(
+  'instant',
+  ({ value }) => `must be a time such as 2026-05-31T14:20:00.000Z, saw ${shown(value)}`,
+  (value) => value === null || value === undefined || (value.length <= 40 && isValid(parseISO(value))),
+);
 
 /** What a stack was expected to be like. */
 export const predicted = shape({

@@ -18,26 +18,31 @@ export function json(body: unknown, status = 200): Response {
   });
 }
 
-/** Reads a body up to a limit; longer ones are cut off and refused. */
+/** Of a body that is too large so much is read and thrown away, bytes: who is cut off while sending never sees the answer. */
+const DRAINED = 256 * 1024 * 1024;
+
+/** Reads a body up to a limit; longer ones are refused without being kept. */
 export async function readBody(request: Request, limit: number): Promise<Uint8Array> {
-  const declared = Number(request.headers.get('content-length') ?? 0);
-  const tooLarge = () =>
-    new RequestError(413, `The request is larger than ${Math.round(limit / 1024 / 1024)} MB, the most that is taken here.`);
-  if (declared > limit) throw tooLarge();
-  const chunks: Uint8Array[] = [];
-  let size = 0;
   const reader = request.body?.getReader();
   if (!reader) return new Uint8Array();
+  const declared = Number(request.headers.get('content-length') ?? 0);
+  let chunks: Uint8Array[] = [];
+  let size = 0;
+  let tooLarge = declared > limit;
   for (;;) {
     const { done, value } = await reader.read();
     if (done) break;
     size += value.length;
-    if (size > limit) {
+    tooLarge ||= size > limit;
+    if (tooLarge) chunks = [];
+    else chunks.push(value);
+    if (size > DRAINED) {
       await reader.cancel();
-      throw tooLarge();
+      break;
     }
-    chunks.push(value);
   }
+  if (tooLarge)
+    throw new RequestError(413, `The request is larger than ${Math.round(limit / 1024 / 1024)} MB, the most that is taken here.`);
   return Buffer.concat(chunks);
 }
 

@@ -41,3 +41,20 @@ export const FABRIC = {
   fray: 'low',
 };
 export const PART = { role: 'collar', cut: 'straight', stretch: 'any', care: 'wash-warm' };
+
+/** Chooses the best stack for a part, in the form in which it is kept. */
+export async function chosenStack() {
+  const { body } = await post('/api/choose', { fabric: FABRIC, part: PART, limit: 1 });
+  const [best] = body.ranked;
+  return {
+    title: best.title,
+    layers: best.layers.map(({ materialId, extent, angle }: { materialId: string; extent: string; angle: number }) => ({
+      materialId,
+      extent,
+      angle,
+    })),
+    predicted: best.predicted,
+    reasons: best.reasons,
+    cautions: best.cautions,
+  };
+}

@@ -1,22 +1,6 @@
-import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
+import { documented, example } from './documented';
 import { send } from './client';
-
-/** Examples of docs/api.md that can be sent as they stand. */
-const documented = readFileSync('docs/api.md', 'utf8');
-
-/** Body of the first example that follows a line with this method and path. */
-function example(heading: string): unknown {
-  const after = documented.slice(documented.indexOf(heading) + heading.length);
-  const start = after.indexOf('{');
-  let depth = 0;
-  for (let i = start; i < after.length; i++) {
-    if (after[i] === '{') depth++;
-    if (after[i] === '}') depth--;
-    if (depth === 0) return JSON.parse(after.slice(start, i + 1));
-  }
-  throw new Error(`no example after ${heading}`);
-}
 
 describe('docs/api.md', () => {
   it.each([

@@ -163,7 +163,7 @@ describe('hoops and hoopings', () => {
     for (const [field, wrong] of [
       ['motifId', { motifId: 'nowhere' }],
       ['ground.outline', { ground: { outline: [[0, 0], [9, 9], [9, 0], [0, 9]], obstacles: [] } }], // prettier-ignore
-      ['layers[0].materialId', { stack: { title: 'x', layers: [{ materialId: 'nowhere' }] } }],
+      ['stack.layers[0].materialId', { stack: { title: 'x', layers: [{ materialId: 'nowhere' }] } }],
       ['count', { count: 0 }],
     ] as const)
       expect((await post('/api/hoopings', { ...fields, stack: null, ...wrong })).body.error.field).toBe(field);

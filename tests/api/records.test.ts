@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import Database from 'better-sqlite3';
 import { NOTHING_NEW } from '../files/counts';
 import { describe, expect, it } from 'vitest';
-import { FABRIC, PART, post, send } from './client';
+import { chosenStack, FABRIC, PART, post, send } from './client';
 import { startServer } from './server';
 
 const CLOTH = { name: 'Test linen', ...FABRIC };
@@ -16,23 +16,6 @@ const PIECE = {
   fold: null,
   count: 2,
 };
-
-/** Chooses the best stack for a part, in the form in which it is kept. */
-async function chosenStack() {
-  const { body } = await post('/api/choose', { fabric: FABRIC, part: PART, limit: 1 });
-  const [best] = body.ranked;
-  return {
-    title: best.title,
-    layers: best.layers.map(({ materialId, extent, angle }: { materialId: string; extent: string; angle: number }) => ({
-      materialId,
-      extent,
-      angle,
-    })),
-    predicted: best.predicted,
-    reasons: best.reasons,
-    cautions: best.cautions,
-  };
-}
 
 describe('cloths and layers', () => {
   it('holds the library from the start', async () => {

@@ -1,4 +1,4 @@
-export { bounds, MOST_POINTS, perimeter, polygonArea, requireOutline, selfCrossing, signedArea, transformed } from './polygon';
+export { bounds, FARTHEST, MOST_POINTS, perimeter, polygonArea, requireOutline, selfCrossing, signedArea, transformed } from './polygon';
 export type { Box, Outline, Point } from './polygon';
 export { distanceToBorder, distanceToEdge, nearestOnBorder } from './distance';
 export { convexHull } from './hull';

@@ -10,7 +10,7 @@ export type Outline = Point[];
 export const MOST_POINTS = 10_000;
 
 /** Nothing on a cutting table lies further out than this, mm. */
-const FARTHEST = 100_000;
+export const FARTHEST = 100_000;
 
 /** Signed area by the shoelace formula, mm²: positive when the corners run counter-clockwise (y up). */
 export function signedArea(outline: Outline): number {

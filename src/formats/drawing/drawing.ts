@@ -45,8 +45,6 @@ export interface DrawingWarning {
 /** What a drawing may hold at most. */
 export const MOST_LOOPS = 2000;
 export const MOST_DRAWING_POINTS = 200_000;
-/** Nothing on a cutting table lies further out, mm. */
-export const FARTHEST = 100_000;
 
 /** Collects warnings, each kind once with its count. */
 export class Warnings {

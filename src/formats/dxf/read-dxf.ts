@@ -1,9 +1,9 @@
 import { InputError } from '../../core/input-error';
+import { FARTHEST } from '../../core/shape';
 import type { Outline, Point } from '../../core/shape';
 import {
   arcSegments,
   distance,
-  FARTHEST,
   loopEdges,
   MOST_DRAWING_POINTS,
   MOST_LOOPS,

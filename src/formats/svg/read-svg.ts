@@ -1,8 +1,7 @@
 import svgpath from 'svgpath';
 import { InputError } from '../../core/input-error';
-import type { DrawnEdge, Point } from '../../core/shape';
+import { FARTHEST, type DrawnEdge, type Point } from '../../core/shape';
 import {
-  FARTHEST,
   loopEdges,
   MOST_DRAWING_POINTS,
   MOST_LOOPS,

@@ -1,17 +1,11 @@
 import { logSchema } from '../../../schemas/records';
 import { endpoint, jsonEndpoint } from '../../../server/endpoint';
 import { database } from '../../../store/database';
-import { logEntries, logList, withMeasured, type LogFields } from '../../../store/log';
-import { parts } from '../../../store/parts';
+import { logEntries, logList } from '../../../store/log';
+import { requireLog, type LogBody } from '../../../store/rules/log';
 
 export const GET = endpoint(() => ({ log: logList(database()) }));
 
-export const POST = jsonEndpoint(
-  logSchema,
-  (body) => {
-    const db = database();
-    if (body.partId) parts.get(db, body.partId);
-    return logEntries.insert(db, withMeasured(body as Omit<LogFields, 'measuredBendingLength'>));
-  },
-  { status: 201 },
-);
+export const POST = jsonEndpoint(logSchema, (body) => logEntries.insert(database(), requireLog(database(), body as LogBody)), {
+  status: 201,
+});

@@ -1,7 +1,9 @@
 import { logUpdateSchema } from '../../../../schemas/records';
 import { recordEndpoints, withoutVersion } from '../../../../server/record-endpoints';
-import { logEntries, withMeasured, type LogFields } from '../../../../store/log';
+import { database } from '../../../../store/database';
+import { logEntries } from '../../../../store/log';
+import { requireLog, type LogBody } from '../../../../store/rules/log';
 
-export const { GET, PUT, DELETE } = recordEndpoints(logEntries, logUpdateSchema, (body) =>
-  withMeasured(withoutVersion(body) as Omit<LogFields, 'measuredBendingLength'>),
+export const { GET, PUT, DELETE } = recordEndpoints(logEntries, logUpdateSchema, (body, current) =>
+  requireLog(database(), withoutVersion(body) as LogBody, current),
 );
