@@ -67,7 +67,8 @@ async function clippedWords(page: Page): Promise<string[]> {
         if (pen.measureText(words.trim()).width > room + 1) clipped.push(`“${words.trim()}” in ${Math.round(room)} px`);
       } else if (
         (style.overflowX === 'auto' || element.matches('.btn')) &&
-        !element.matches('textarea, canvas') &&
+        // A drawing may be larger than its frame: it is zoomed and moved.
+        !element.matches('textarea, canvas, :has(> svg:only-child)') &&
         element.scrollWidth > element.clientWidth + 1
       )
         clipped.push(`“${element.textContent.slice(0, 40)}”: ${element.scrollWidth} px in ${element.clientWidth}`);

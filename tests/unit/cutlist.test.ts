@@ -89,6 +89,49 @@ describe('layerItems', () => {
     expect(layerItems([broken], woven, cutFirst).faults[0]).toMatchObject({ why: 'shape' });
   });
 
+  it('lays a ring with its hollow open for other pieces, mirrored or not', () => {
+    const ring: PieceShape = { kind: 'ring', outer: 240, inner: 120 };
+    const area = (Math.PI / 4) * (240 ** 2 - 120 ** 2);
+    for (const glueUp of [true, false]) {
+      const [item] = layerItems([part({ piece: plainPiece(ring, 0) })], woven, { ...cutFirst, glueUp }).items;
+      expect(item!.holes).toHaveLength(1);
+      expect(polygonArea(item!.holes[0]!)).toBeCloseTo((Math.PI / 4) * 120 ** 2, -2);
+      expect(polygonArea(item!.outline) / area).toBeCloseTo(1, 2);
+    }
+  });
+
+  it('letters the pieces of a layer that splits, and counts the second half of a pair on from the first', () => {
+    const waisted: PieceShape = {
+      kind: 'drawn',
+      edges: ([[0, 0], [100, 0], [100, 40], [60, 50], [100, 60], [100, 100], [0, 100], [0, 60], [40, 50], [0, 40]] as const).map(
+        ([x, y]) => ({ from: [x, y] }),
+      ), // prettier-ignore
+    };
+    const split = part({ piece: plainPiece(waisted, 12), layers: [{ material: woven, extent: 'net' }], pairs: true, count: 4 });
+    const { items, splits } = layerItems([split], woven, cutFirst);
+    expect(splits).toEqual([{ partId: 'front', name: 'Front', pieces: 2 }]);
+    expect(items.map(({ letter, first, mirrored }) => [letter, first, mirrored])).toEqual([
+      ['a', 1, false],
+      ['b', 1, false],
+      ['a', 3, true],
+      ['b', 3, true],
+    ]);
+    expect(new Set(items.map(({ id }) => id)).size).toBe(4);
+  });
+
+  it('leans every turn the other way when a piece is seen from behind', () => {
+    const bias = part({ cut: 'bias' });
+    const turns = (glueUp: boolean) => layerItems([bias], woven, { ...cutFirst, glueUp }).items[0]!.rotations;
+    expect(
+      turns(false)
+        .map((turn) => (360 - turn) % 360)
+        .sort((a, b) => a - b),
+    ).toEqual([...turns(true)].sort((a, b) => a - b));
+    const grain = (glueUp: boolean) =>
+      layerItems([part({ piece: { ...plainPiece(lopsided, 10), grain: 30 } })], woven, { ...cutFirst, glueUp }).items[0]!.grain;
+    expect([grain(true), grain(false)]).toEqual([30, -30]);
+  });
+
   it('takes only the layer that is asked for', () => {
     expect(layerItems([part()], tape, cutFirst).items).toEqual([]);
   });

@@ -32,6 +32,7 @@ import { LIBRARY_CLOTHS, LIBRARY_LAYERS } from '../../src/core/library';
 import { Machine, readWhere } from '../../src/core/machine';
 import { COLOUR, islandsOf, motifFigures, stitchedMotif } from '../../src/core/motif';
 import { bounds, polygonArea, transformed, type Outline, type Point } from '../../src/core/shape';
+import { isInside } from '../files/geometry';
 
 const hoop: Hoop = {
   ...{ name: 'Small', shape: 'rectangle', fieldWidth: 100, fieldHeight: 100, outerWidth: 150, outerHeight: 150, clamp: 12 },
@@ -54,21 +55,6 @@ const napkin: Ground = { outline: rectangle(400, 400), obstacles: [], marks: fal
 const motif = centredBox(50, 40);
 const at = (x: number, y: number, angle = 0): Place => ({ x, y, angle, flipped: false });
 
-/** Whether a point lies in an outline, by counting crossings: no code of the application. */
-function inside([x, y]: Point, outline: Outline, slack = 1e-6): boolean {
-  let within = false;
-  outline.forEach(([ax, ay], i) => {
-    const [bx, by] = outline[(i + 1) % outline.length]!;
-    if (ay > y !== by > y && x < ax + ((y - ay) / (by - ay)) * (bx - ax)) within = !within;
-  });
-  return within || outline.some((a, i) => onSegment([x, y], a, outline[(i + 1) % outline.length]!, slack));
-}
-function onSegment([x, y]: Point, [ax, ay]: Point, [bx, by]: Point, slack: number): boolean {
-  const [dx, dy] = [bx - ax, by - ay];
-  const t = Math.max(0, Math.min(1, ((x - ax) * dx + (y - ay) * dy) / (dx * dx + dy * dy || 1)));
-  return Math.hypot(x - ax - t * dx, y - ay - t * dy) < slack + 0.01;
-}
-
 describe('placing', () => {
   it('says that it fits only when the motif lies in the field and the whole ring on cloth', () => {
     fc.assert(
@@ -82,9 +68,9 @@ describe('placing', () => {
           const { at: there, troubles } = hoopOver(motif, each, napkin, place);
           const { field, outer } = hoopOutlines(each, there);
           const holds =
-            placedMotif(motif, place).every((point) => inside(point, field)) &&
-            outer.every((point) => inside(point, napkin.outline)) &&
-            placedMotif(motif, place).every((point) => inside(point, napkin.outline));
+            placedMotif(motif, place).every((point) => isInside(point, field)) &&
+            outer.every((point) => isInside(point, napkin.outline)) &&
+            placedMotif(motif, place).every((point) => isInside(point, napkin.outline));
           if (troubles.length === 0) expect(holds).toBe(true);
         },
       ),
@@ -185,7 +171,7 @@ describe('placing', () => {
   it('draws the smallest convex outline', () => {
     const points = Array.from({ length: 200 }, (_, i): Point => [50 * Math.cos(i * 7.1) * ((i % 5) / 4), 30 * Math.sin(i * 7.1)]);
     const hull = hullOf(points);
-    for (const point of points) expect(inside(point, hull)).toBe(true);
+    for (const point of points) expect(isInside(point, hull)).toBe(true);
     expect(polygonArea(hull)).toBeLessThanOrEqual(polygonArea(centredBox(100, 60)));
   });
 

@@ -17,8 +17,9 @@ import {
   trimOutlines,
   type Motif,
 } from '../../src/core/motif';
-import { polygonArea, type Outline, type Point } from '../../src/core/shape';
+import { polygonArea, type Outline } from '../../src/core/shape';
 import { mappedMotif, readMotif, writeExchange, writeStitchTable } from '../../src/formats/stitches';
+import { distanceTo } from '../files/geometry';
 import { exchangeFile, rowsOf, visits, type Entry } from '../files/exchange-writer';
 
 const square = (x: number, y: number, side: number): Outline => [
@@ -286,16 +287,6 @@ describe('stitches for outlines', () => {
 
 describe('lines between islands', () => {
   const at = (x: number, y: number, size = 20): Outline => square(x, y, size);
-  /** Distance of a point from an outline. */
-  const away = (outline: Outline, [x, y]: Point) =>
-    Math.min(
-      ...outline.map(([ax, ay], i) => {
-        const [bx, by] = outline[(i + 1) % outline.length]!;
-        const [dx, dy] = [bx - ax, by - ay];
-        const t = Math.max(0, Math.min(1, ((x - ax) * dx + (y - ay) * dy) / (dx * dx + dy * dy)));
-        return Math.hypot(x - ax - t * dx, y - ay - t * dy);
-      }),
-    );
 
   it('are none for one island, nor for very many', () => {
     expect(cutApartLines([at(0, 0)], 10)).toEqual([]);
@@ -322,7 +313,7 @@ describe('lines between islands', () => {
     const meeting = lines.flatMap((line) => [line[0]!, line.at(-1)!]).filter((p, _, all) => all.filter((q) => q[0] === p[0] && q[1] === p[1]).length === 3); // prettier-ignore
     expect(meeting).toHaveLength(3);
     for (const point of lines.flat()) {
-      const [first, second] = islands.map((outline) => away(outline, point)).sort((a, b) => a - b);
+      const [first, second] = islands.map((outline) => distanceTo(outline, point)).sort((a, b) => a - b);
       expect(second! - first!).toBeLessThan(3);
       expect(first!).toBeGreaterThan(10);
     }
@@ -331,8 +322,8 @@ describe('lines between islands', () => {
   it('go round an island that others surround', () => {
     const ring = [at(0, 0), at(60, 0), at(120, 0), at(0, 60), at(120, 60), at(0, 120), at(60, 120), at(120, 120)];
     const lines = cutApartLines([...ring, at(60, 60)], 10);
-    const near = lines.flat().filter((point) => away(at(60, 60), point) < 35);
-    for (const point of near) expect(away(at(60, 60), point)).toBeGreaterThan(15);
+    const near = lines.flat().filter((point) => distanceTo(at(60, 60), point) < 35);
+    for (const point of near) expect(distanceTo(at(60, 60), point)).toBeGreaterThan(15);
     // The lines on its four sides meet at its corners.
     for (const [x, y] of [
       [40, 40],

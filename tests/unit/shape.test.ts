@@ -6,11 +6,11 @@ import {
   polygonArea,
   requireOutline,
   selfCrossing,
-  signedArea,
   transformed,
   type Outline,
   type Point,
 } from '../../src/core/shape';
+import { distanceTo, isInside, nearestFault } from '../files/geometry';
 
 const square: Outline = [
   [0, 0],
@@ -38,40 +38,6 @@ const you: Outline = [
 ];
 const ellipse = (n: number): Outline =>
   Array.from({ length: n }, (_, i) => [100 * Math.cos((2 * Math.PI * i) / n), 60 * Math.sin((2 * Math.PI * i) / n)]);
-
-/**
- * Distance from a point to a segment, and whether it counts: it lies on the inner side and its foot falls inside the
- * edge (a square step stands exactly on the end). A neighbour across a gap is not inside the seam.
- */
-function toSegment([px, py]: Point, a: Point, b: Point, side: number): { distance: number; inside: boolean } {
-  const dx = b[0] - a[0];
-  const dy = b[1] - a[1];
-  const t = ((px - a[0]) * dx + (py - a[1]) * dy) / (dx * dx + dy * dy);
-  const clamped = Math.max(0, Math.min(1, t));
-  return {
-    distance: Math.hypot(px - a[0] - clamped * dx, py - a[1] - clamped * dy),
-    inside: Math.min(t, 1 - t) * Math.hypot(dx, dy) > 0.02 && side * (dx * (py - a[1]) - dy * (px - a[0])) > 0,
-  };
-}
-
-/** Checks an inset by sampling its outline: no point lies nearer to an edge than that edge's allowance. */
-function nearestFault(outline: Outline, allowances: number[], result: Outline[]): number {
-  let worst = 0;
-  const side = Math.sign(signedArea(outline));
-  for (const path of result) {
-    path.forEach((a, i) => {
-      const b = path[(i + 1) % path.length]!;
-      for (let k = 0; k < 4; k++) {
-        const p: Point = [a[0] + ((b[0] - a[0]) * k) / 4, a[1] + ((b[1] - a[1]) * k) / 4];
-        outline.forEach((c, e) => {
-          const { distance, inside } = toSegment(p, c, outline[(e + 1) % outline.length]!, side);
-          if (inside) worst = Math.max(worst, allowances[e]! - distance);
-        });
-      }
-    });
-  }
-  return worst;
-}
 
 describe('inset', () => {
   it.each<[string, Outline, number | number[], number, number]>([
@@ -152,6 +118,36 @@ describe('inset', () => {
         },
       ),
       { numRuns: 400 },
+    );
+  });
+
+  it('keeps its distance from the foot of a cleft, however narrow, and takes no more than a mitre does', () => {
+    const allowance = fc.constantFrom(0, 3, 6, 10, 15);
+    fc.assert(
+      fc.property(
+        fc.double({ min: 60, max: 140, noNaN: true }),
+        fc.double({ min: 20, max: 80, noNaN: true }),
+        fc.double({ min: 0.5, max: 25, noNaN: true }),
+        fc.double({ min: -20, max: 20, noNaN: true }),
+        fc.tuple(allowance, allowance),
+        (x, foot, half, lean, [left, right]) => {
+          const tip: Point = [x, foot];
+          const cleft: Outline = [[0, 0], [200, 0], [200, 120], [x + lean + half, 120], tip, [x + lean - half, 120], [0, 120]]; // prettier-ignore
+          const allowances = [0, 0, 0, right, left, 0, 0];
+          const { outlines } = inset(cleft, allowances);
+          expect(nearestFault(cleft, allowances, outlines)).toBeLessThan(0.01);
+          for (const outline of outlines) expect(distanceTo(outline, tip)).toBeGreaterThan(Math.min(left, right) - 0.01);
+          // What is taken away lies near the cleft: no further than the longest mitre.
+          const far = 4 * Math.max(left, right) + 0.01;
+          for (let px = 2.5; px < 200; px += 5)
+            for (let py = 2.5; py < 120; py += 5) {
+              const point: Point = [px, py];
+              if (!isInside(point, cleft) || outlines.some((outline) => isInside(point, outline))) continue;
+              expect(distanceTo([cleft[3]!, tip, cleft[5]!, tip], point)).toBeLessThan(far);
+            }
+        },
+      ),
+      { numRuns: 200 },
     );
   });
 
@@ -282,7 +278,7 @@ describe('outset', () => {
           });
         },
       ),
-      { numRuns: 150 },
+      { numRuns: 200 },
     );
   });
 });

@@ -41,8 +41,7 @@ export function sheetRecipe(hoop: Hoop, layers: readonly ChosenLayer[], floats: 
     const small = topping || slid(material);
     const width = small ? hoop.fieldWidth + 2 * PAST_FIELD : hoop.outerWidth + 2 * PAST_RING;
     const height = small ? hoop.fieldHeight + 2 * PAST_FIELD : hoop.outerHeight + 2 * PAST_RING;
-    // Turned by 45° it is cut from a square as wide as its diagonal rectangle.
-    const [w, h] = angle % 90 === 0 ? [width, height] : [turnedSide(width, height), turnedSide(width, height)];
+    const [w, h] = turnedBox(width, height, angle);
     return {
       materialId: material.id,
       name: material.name,
@@ -62,9 +61,12 @@ export function sheetRecipe(hoop: Hoop, layers: readonly ChosenLayer[], floats: 
   });
 }
 
-/** Side of the upright square round a rectangle that lies at 45°. */
-function turnedSide(width: number, height: number): number {
-  return (width + height) / Math.SQRT2;
+/** Sides of the upright box round a turned rectangle. @param angle degrees */
+function turnedBox(width: number, height: number, angle: number): [number, number] {
+  if (angle % 90 === 0) return angle % 180 === 0 ? [width, height] : [height, width];
+  const t = (angle * Math.PI) / 180;
+  const [co, si] = [Math.abs(Math.cos(t)), Math.abs(Math.sin(t))];
+  return [width * co + height * si, width * si + height * co];
 }
 
 /** Length of a roll for so many rectangles, laid in whichever direction takes less, mm. */

@@ -151,22 +151,36 @@ function meet(p: Point, d: Point, q: Point, e: Point): Point {
   return [p[0] + t * d[0], p[1] + t * d[1]];
 }
 
-/** Fills the wedge at a slightly hollow corner to the larger allowance, so that the step stands square. */
+/**
+ * Fills the wedge at a slightly hollow corner to the larger allowance, so that the step stands square. The ends of both strips
+ * are corners of it: lines that only nearly lie on each other would leave a hair between them.
+ */
 function squareStep(corner: Point, n0: Point, n1: Point, in0: number, in1: number): Outline {
   const far = Math.max(in0, in1);
-  const f0: Point = [corner[0] + far * n0[0], corner[1] + far * n0[1]];
-  const f1: Point = [corner[0] + far * n1[0], corner[1] + far * n1[1]];
+  const f0 = beside(corner, n0, far);
+  const f1 = beside(corner, n1, far);
   const middle = meet(f0, [n0[1], -n0[0]], f1, [n1[1], -n1[0]]);
-  return [corner, f0, middle, f1];
+  return [corner, ...(in0 < far ? [beside(corner, n0, in0)] : []), f0, middle, f1, ...(in1 < far ? [beside(corner, n1, in1)] : [])];
 }
 
-/** Cuts a sharp hollow corner off square at its allowance, touching the circle around the corner. */
+/** Cuts a sharp hollow corner off square at its allowance, touching the circle around the corner; strips join as above. */
 function squareEnd(corner: Point, n0: Point, n1: Point, d0: Point, d1: Point, in0: number, in1: number, turn: number): Outline {
   const far = Math.max(in0, in1);
   const along = far * Math.tan(turn / 4);
-  const at = (n: Point, d: Point, side: number, r: number): Point => [
-    corner[0] + r * n[0] + side * along * d[0],
-    corner[1] + r * n[1] + side * along * d[1],
+  const f0 = beside(corner, n0, far);
+  const f1 = beside(corner, n1, far);
+  return [
+    corner,
+    ...(in0 < far ? [beside(corner, n0, in0)] : []),
+    f0,
+    beside(f0, d0, along),
+    beside(f1, d1, -along),
+    f1,
+    ...(in1 < far ? [beside(corner, n1, in1)] : []),
   ];
-  return [corner, at(n0, d0, 0, far), at(n0, d0, 1, far), at(n1, d1, -1, far), at(n1, d1, 0, far)];
+}
+
+/** The point so far from another along a unit vector. */
+function beside([x, y]: Point, [ux, uy]: Point, far: number): Point {
+  return [x + far * ux, y + far * uy];
 }

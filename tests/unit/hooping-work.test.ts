@@ -1,0 +1,250 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import {
+  centred,
+  clothInPlane,
+  finishing,
+  hoopingSteps,
+  hoopOutlines,
+  mountPoint,
+  offcutsFor,
+  sheetRecipe,
+  stackInPlane,
+  STITCH_ROLES,
+  turnedBy,
+  type Hoop,
+  type InPlane,
+} from '../../src/core/hoop';
+import type { ChosenLayer, Material } from '../../src/core/layers';
+import { LIBRARY_CLOTHS, LIBRARY_LAYERS } from '../../src/core/library';
+import { bounds, polygonArea, transformed, type Outline } from '../../src/core/shape';
+
+const hoop: Hoop = {
+  ...{ name: 'Long', shape: 'rectangle', fieldWidth: 120, fieldHeight: 200, outerWidth: 170, outerHeight: 260, clamp: 15 },
+  ...{ kind: 'screw', mount: 'arm', mountSide: 'left' },
+};
+const oval: Hoop = { ...hoop, shape: 'oval' };
+const layerOf = (found: (material: Material) => boolean, angle = 0): ChosenLayer => ({
+  material: LIBRARY_LAYERS.find(found)!,
+  extent: 'field',
+  angle,
+});
+const tearAway = layerOf(({ family, form }) => family === 'tear-away' && form === 'loose');
+const cutAway = layerOf(({ family, form }) => family === 'cut-away' && form === 'loose');
+const sticky = layerOf(({ form, family }) => form === 'sticky' && family !== 'topping');
+const sprayed = layerOf(({ form }) => form === 'spray-glued');
+const topping = layerOf(({ family }) => family === 'topping');
+const starch = layerOf(({ family, stiffening }) => family === 'starch' && stiffening > 2);
+const woven = LIBRARY_CLOTHS.find(({ construction, weave }) => construction === 'woven' && weave === 'plain')!;
+
+describe('finishing', () => {
+  it('is told for everything that is sewn, and each warns where a blade is used', () => {
+    for (const role of STITCH_ROLES)
+      for (const cut of [false, true])
+        for (const torn of [false, true]) {
+          const steps = finishing(role, cut, torn);
+          expect(steps.some(({ title }) => title.startsWith('Tear'))).toBe(torn);
+          for (const { title, safety } of steps) if (title.startsWith('Trim')) expect(safety).toMatch(/Cut away from the hand/);
+        }
+  });
+
+  it('tears before it trims, and trims an appliqué before its sheet', () => {
+    expect(finishing('applique', true, true).map(({ title }) => title.split(' ')[0])).toEqual(['Tear', 'Trim', 'Trim']);
+    expect(finishing('applique', true, true)[1]!.title).toMatch(/appliqué/);
+    expect(finishing('embroidery', false, false)).toEqual([]);
+  });
+
+  it('leaves the sheet in a quilt block, and trims a badge with all its layers', () => {
+    expect(finishing('quilt-piece', true, false).map(({ title }) => title)).toEqual(['Leave the sheet in the block']);
+    const badge = finishing('badge', true, false);
+    expect(badge.map(({ title }) => title)).toEqual(['Trim all layers together', 'Seal the edge']);
+    expect(badge[1]!.safety).toMatch(/away from sprays/);
+  });
+});
+
+describe('hooping, step by step', () => {
+  const ids = (floats: boolean, layers: ChosenLayer[], hasStarch = false) =>
+    hoopingSteps(hoop, floats, layers, hasStarch, 0).map(({ id }) => id);
+
+  it('has the steps that the stack asks for, in working order', () => {
+    expect(ids(false, [cutAway])).toEqual(['cross', 'hoop', 'mount']);
+    expect(ids(false, [tearAway])).toEqual(['cross', 'hoop', 'slide', 'mount']);
+    expect(ids(true, [sticky])).toEqual(['cross', 'hoop', 'float', 'mount']);
+    expect(ids(false, [starch, topping, cutAway], true)).toEqual(['starch', 'cross', 'hoop', 'topping', 'mount']);
+    // A sheet that is slid under lies loose; beside one that is hooped it is hooped too.
+    expect(ids(false, [tearAway, cutAway])).toEqual(['cross', 'hoop', 'mount']);
+  });
+
+  it('warns of spray where it is sprayed, and of the moving hoop always', () => {
+    const floated = (layers: ChosenLayer[]) => hoopingSteps(hoop, true, layers, false, 0).find(({ id }) => id === 'float')!;
+    expect(floated([sprayed]).safety).toMatch(/never near a flame/);
+    expect(floated([sticky]).safety).toBeUndefined();
+    for (const layers of [[], [tearAway], [sticky], [sprayed, topping]])
+      expect(hoopingSteps(hoop, false, layers, false, 0).at(-1)!.safety).toMatch(/moving hoop/);
+  });
+
+  it('says how far the cross is turned, but not of quarter turns', () => {
+    const cross = (tilt: number) => hoopingSteps(hoop, false, [], false, tilt).find(({ id }) => id === 'cross')!.detail;
+    expect(cross(30)).toMatch(/turned by 30°/);
+    for (const tilt of [0, 90, 180, 270]) expect(cross(tilt)).toMatch(/Fold, crease/);
+  });
+
+  it('speaks of the hoop that is used', () => {
+    const words = (more: Partial<Hoop>) => JSON.stringify(hoopingSteps({ ...hoop, ...more }, false, [], false, 0));
+    expect(words({})).toMatch(/turn the screw finger tight/);
+    expect(words({ kind: 'magnetic' })).toMatch(/fingers clear/);
+    expect(words({ mount: 'bar', mountSide: 'top' })).toMatch(/Hang the hoop on the bar.*mount is on the top/);
+  });
+});
+
+describe('sheets', () => {
+  const need = (layer: ChosenLayer, floats = false, count = 1) => sheetRecipe(hoop, [layer], floats, count)[0]!;
+
+  it('are told by how they come to lie under the motif', () => {
+    expect(need(topping).how).toBe('laid on top');
+    expect(need(topping)).toMatchObject({ width: 150, height: 230 });
+    expect(need(sticky).how).toBe('stuck to the wrong side, hooped with it');
+    expect(need(sprayed).how).toMatch(/^misted with glue/);
+    expect(need(cutAway).how).toBe('laid under the cloth, hooped with it');
+    expect(need(cutAway)).toMatchObject({ width: 210, height: 300 });
+    expect(sheetRecipe(hoop, [starch], false, 1)).toEqual([]);
+  });
+
+  it('that are turned take the room of their box on the roll', () => {
+    const { rollWidth } = cutAway.material;
+    fc.assert(
+      fc.property(fc.integer({ min: -180, max: 180 }), fc.integer({ min: 1, max: 30 }), (angle, count) => {
+        const { width, height, rollLength } = need({ ...cutAway, angle }, false, count);
+        const box = bounds(transformed([[0, 0], [width, 0], [width, height], [0, height]], false, angle)); // prettier-ignore
+        const [w, h] = [box.maxX - box.minX, box.maxY - box.minY];
+        const rows = (across: number, along: number) => Math.ceil(count / Math.floor((rollWidth + 1e-6) / across)) * along;
+        expect(rollLength).toBeCloseTo(Math.min(rows(w, h), rows(h, w)), 3);
+      }),
+    );
+  });
+
+  it('too wide for the roll are not counted off it', () => {
+    const narrow = { ...cutAway, material: { ...cutAway.material, rollWidth: 150 } };
+    expect(need(narrow).rollLength).toBe(0);
+    expect(need({ ...cutAway, material: { ...cutAway.material, rollWidth: 0 } }).rollLength).toBe(0);
+  });
+
+  it('are cut from the smallest kept piece with room either way round, whatever its outline', () => {
+    const cornerless: Outline = [[0, 0], [400, 0], [400, 400], [200, 400], [200, 200], [0, 200]]; // prettier-ignore
+    const triangle: Outline = [[0, 0], [330, 0], [0, 330]]; // prettier-ignore
+    const piece = (id: string, width: number, length: number, outline: Outline | null = null, kind = 'leftover') => ({ id, kind, width, length, outline }); // prettier-ignore
+    const kept = [
+      piece('large', 900, 900),
+      piece('across', 320, 215),
+      piece('narrow', 200, 900),
+      piece('triangle', 330, 330, triangle),
+      piece('corner', 400, 400, cornerless),
+      piece('roll', 900, 5000, null, 'roll'),
+    ];
+    const ids = (size: { width: number; height: number }) => offcutsFor(size, kept).map(({ id }) => id);
+    expect(ids(need(cutAway))).toEqual(['across', 'large']);
+    // The L has room for it beside the corner that is missing.
+    expect(ids({ width: 195, height: 390 })).toEqual(['corner', 'large'].concat(['narrow']).sort((a, b) => area(a) - area(b)));
+    function area(id: string): number {
+      const { width, length } = kept.find((each) => each.id === id)!;
+      return width * length;
+    }
+    // Half of a square is no place for more than a quarter of it.
+    expect(ids({ width: 160, height: 160 })).toContain('triangle');
+    expect(ids({ width: 170, height: 170 })).not.toContain('triangle');
+  });
+});
+
+describe('a hoop', () => {
+  it('that is oval holds an ellipse in an ellipse', () => {
+    const { field, inner, outer } = hoopOutlines(oval);
+    expect(polygonArea(field)).toBeCloseTo((Math.PI / 4) * 120 * 200, -3);
+    expect(polygonArea(field) / ((Math.PI / 4) * 120 * 200)).toBeGreaterThan(0.995);
+    for (const [x, y] of inner) expect((x / 70) ** 2 + (y / 115) ** 2).toBeCloseTo(1, 9);
+    expect(bounds(outer)).toMatchObject({ minX: -85, maxX: 85 });
+    expect(polygonArea(outer)).toBeLessThan(polygonArea(hoopOutlines(hoop).outer));
+  });
+
+  it('is carried at the middle of the side with its mount, wherever it lies', () => {
+    const middle = { left: [-85, 0], right: [85, 0], top: [0, 130], bottom: [0, -130] } as const;
+    for (const [mountSide, place] of Object.entries(middle))
+      expect(mountPoint({ ...hoop, mountSide: mountSide as Hoop['mountSide'] }, { x: 0, y: 0, angle: 0 })).toEqual(place);
+    const [x, y] = mountPoint(hoop, { x: 10, y: 20, angle: 90 });
+    expect([x, y]).toEqual([expect.closeTo(10, 9), expect.closeTo(20 - 85, 9)]);
+  });
+
+  it('is put on the upright or the level line through the middle of the cloth, or both', () => {
+    const cloth: Outline = [[0, 0], [300, 0], [300, 100], [0, 160]]; // prettier-ignore
+    expect(centred(cloth, { x: 5, y: 7 }, 'x')).toEqual({ x: 150, y: 7 });
+    expect(centred(cloth, { x: 5, y: 7 }, 'y')).toEqual({ x: 5, y: 80 });
+    expect(centred(cloth, { x: 5, y: 7 }, 'both')).toEqual({ x: 150, y: 80 });
+  });
+});
+
+describe('a sheet in its own plane', () => {
+  const stiffness = fc.double({ min: 0.05, max: 20, noNaN: true });
+  const sheet: fc.Arbitrary<InPlane> = fc
+    .record({ xx: stiffness, yy: stiffness, nu: fc.double({ min: 0, max: 0.45, noNaN: true }), shear: stiffness })
+    .map(({ xx, yy, nu, shear }) => ({ xx, yy, xy: nu * Math.sqrt(xx * yy), shear }));
+  const angle = fc.double({ min: -360, max: 360, noNaN: true });
+  /** Work per area of a strain. */
+  const work = (c: InPlane, ex: number, ey: number, g: number) =>
+    (c.xx * ex * ex + c.yy * ey * ey + 2 * c.xy * ex * ey + c.shear * g * g) / 2;
+
+  it('is the same again after half a turn, and changes ends after a quarter', () => {
+    fc.assert(
+      fc.property(sheet, angle, (c, t) => {
+        const [once, again] = [turnedBy(c, t), turnedBy(c, t + 180)];
+        for (const key of ['xx', 'yy', 'xy', 'shear'] as const) expect(again[key]).toBeCloseTo(once[key], 6);
+        const quarter = turnedBy(c, 90);
+        expect([quarter.xx, quarter.yy]).toEqual([expect.closeTo(c.yy, 9), expect.closeTo(c.xx, 9)]);
+      }),
+    );
+  });
+
+  it('takes the same work to stretch evenly all round, however it is turned', () => {
+    fc.assert(
+      fc.property(sheet, angle, (c, t) => {
+        // An even stretch looks the same from every direction; so does the sum of what resists shear and squash.
+        expect(work(turnedBy(c, t), 1, 1, 0)).toBeCloseTo(work(c, 1, 1, 0), 6);
+        const turned = turnedBy(c, t);
+        expect(turned.shear - turned.xy).toBeCloseTo(c.shear - c.xy, 6);
+      }),
+    );
+  });
+
+  it('never gives work back, turned or not', () => {
+    fc.assert(
+      fc.property(sheet, angle, angle, (c, t, direction) => {
+        const turned = turnedBy(c, t);
+        const a = (direction * Math.PI) / 180;
+        expect(work(turned, Math.cos(a), Math.sin(a), 0.3)).toBeGreaterThanOrEqual(-1e-9);
+      }),
+    );
+  });
+
+  it('is held by starch against shear first, and no further than an even sheet would be', () => {
+    const bare = clothInPlane(woven);
+    const starched = stackInPlane(woven, [starch]);
+    expect(starched.shear).toBeGreaterThan(bare.shear);
+    expect([starched.xx, starched.yy, starched.xy]).toEqual([bare.xx, bare.yy, bare.xy]);
+    const soaked = stackInPlane(woven, [{ ...starch, material: { ...starch.material, stiffening: 1e6 } }]);
+    expect(soaked.shear).toBeCloseTo(Math.sqrt(bare.xx * bare.yy) / 2.5, 9);
+  });
+
+  it('takes part by what joins it to the cloth, and a topping not at all', () => {
+    const joined = (form: Material['form']) => stackInPlane(woven, [{ ...cutAway, material: { ...cutAway.material, form } }]).xx;
+    const bare = clothInPlane(woven).xx;
+    const order = (['loose', 'sew-in', 'spray-glued', 'sticky', 'fusible'] as const).map(joined);
+    expect(order[0]).toBeGreaterThan(bare);
+    expect(order).toEqual([...order].sort((a, b) => a - b));
+    expect(stackInPlane(woven, [topping])).toEqual(clothInPlane(woven));
+  });
+
+  it('gives more on the bias the more the cloth gives there', () => {
+    const shear = (biasGive: number) => clothInPlane({ ...woven, biasGive }).shear;
+    expect(shear(4)).toBeGreaterThan(shear(12));
+    expect(shear(12)).toBeGreaterThan(shear(40));
+    expect(clothInPlane(woven)).toEqual(clothInPlane({ ...woven, biasGive: 12 }));
+  });
+});
