@@ -20,11 +20,14 @@ import {
   asDrawn,
   bounds,
   convexHull,
+  difference,
   drawShape,
   edgeNames,
   inset,
+  intersection,
   perimeter,
   polygonArea,
+  regionArea,
   requireOutline,
   SHAPE_KINDS,
   signedArea,
@@ -277,7 +280,45 @@ describe('layerOutline', () => {
     expect(strip.area).toBeCloseTo(2 * 20 * 80, 3);
     expect(strip.runningLength).toBe(200);
     const patch = layerOutline(piece, 'patch', roll, { ...DEFAULT_LAYER_OUTLINE, at: [180, 90], size: 40 });
-    expect(bounds(patch.outlines[0]!)).toEqual({ minX: 160, minY: 70, maxX: 200, maxY: 110 });
+    // What would hang over the edge of the piece is not cut.
+    expect(bounds(patch.outlines[0]!)).toEqual({ minX: 160, minY: 70, maxX: 200, maxY: 100 });
+  });
+
+  it('puts a patch where the piece is widest when its middle is hollow', () => {
+    for (const kind of ['ring', 'sector', 'half-moon'] as const) {
+      const start = SHAPE_KINDS.find((each) => each.kind === kind)!.start as PieceShape;
+      const piece = openPiece(plainPiece(start, 0));
+      const patch = layerOutline(piece, 'patch', roll, { ...DEFAULT_LAYER_OUTLINE, size: 30 });
+      expect(patch.area, kind).toBeGreaterThan(0.95 * 30 * 30);
+      expect(regionArea(difference(patch.outlines[0]!, [piece.outline])), kind).toBeLessThan(0.01);
+    }
+  });
+
+  it('never reaches beyond the piece, whatever it is made of, and tells its area', () => {
+    const shapes = SHAPE_KINDS.map(({ start }) => start as PieceShape);
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...shapes),
+        fc.constantFrom('full', 'trimmed', 'net', 'strip', 'patch' as const),
+        fc.integer({ min: 0, max: 15 }),
+        fc.record({ trim: fc.integer({ min: 0, max: 12 }), width: fc.integer({ min: 5, max: 60 }), size: fc.integer({ min: 10, max: 200 }) }), // prettier-ignore
+        fc.boolean(),
+        (shape, extent, allowance, sizes, clipped) => {
+          const piece = openPiece(plainPiece(shape, allowance));
+          const layer = layerOutline(piece, extent, roll, { ...DEFAULT_LAYER_OUTLINE, ...sizes, clipped });
+          const whole = polygonArea(piece.outline) - piece.holes.reduce((sum, hole) => sum + polygonArea(hole.outline), 0);
+          for (const outline of layer.outlines) expect(regionArea(difference(outline, [piece.outline]))).toBeLessThan(0.5);
+          for (const { outline: opening } of piece.holes) {
+            const over = (paths: Outline[]) => regionArea(intersection(paths, [opening]));
+            expect(over(layer.outlines)).toBeCloseTo(over(layer.holes.map((hole) => [...hole].reverse())), 1);
+          }
+          const sum = layer.outlines.reduce((all, path) => all + polygonArea(path), 0) - layer.holes.reduce((all, path) => all + polygonArea(path), 0); // prettier-ignore
+          expect(layer.area).toBeCloseTo(sum, 3);
+          expect(layer.area + layer.removedArea).toBeCloseTo(whole, 1);
+        },
+      ),
+      { numRuns: 150 },
+    );
   });
 
   it('clips corners through the point where the seams meet', () => {

@@ -1,5 +1,17 @@
 import type { Extent, Material } from '../layers';
-import { bounds, difference, inset, outset, polygonArea, signedArea, type Outline, type Point } from '../shape';
+import {
+  bounds,
+  difference,
+  innermost,
+  inset,
+  intersection,
+  outset,
+  polygonArea,
+  regionArea,
+  signedArea,
+  type Outline,
+  type Point,
+} from '../shape';
 import type { OpenPiece } from './piece';
 
 /** How one layer of a part is cut, where it differs from the usual. */
@@ -88,12 +100,14 @@ export function layerOutline(
     case 'patch': {
       const box = bounds(outline);
       const size = Math.min(options.size, box.maxX - box.minX, box.maxY - box.minY);
-      return rectangleAt(options.at ?? middle(outline), size, size, whole);
+      const own = holes.map((hole) => hole.outline);
+      const on = (at: Point) => intersection([rectangleAt(at, size, size)], [outline]).flatMap((path) => difference(path, own));
+      return measured(on(options.at ?? patchMiddle(piece, size, on)), whole);
     }
     case 'field': {
       const field = options.field ?? { width: 100, height: 100 };
       const margin = 2 * options.fieldMargin;
-      return rectangleAt(options.at ?? middle(outline), field.width + margin, field.height + margin, whole);
+      return measured([rectangleAt(options.at ?? middle(outline), field.width + margin, field.height + margin)], whole);
     }
   }
 }
@@ -128,14 +142,23 @@ function middle(outline: Outline): Point {
   return [(box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2];
 }
 
-function rectangleAt([cx, cy]: Point, width: number, height: number, whole: number): LayerOutline {
-  const rectangle: Outline = [
+/** The middle of the piece if the patch has room there, or else where the piece is widest: a crescent is hollow in its middle. */
+function patchMiddle({ outline, holes }: OpenPiece, size: number, on: (at: Point) => Outline[]): Point {
+  const at = middle(outline);
+  if (regionArea(on(at)) > size * size - DUST) return at;
+  return innermost(
+    outline,
+    holes.map((hole) => hole.outline),
+  ).at;
+}
+
+function rectangleAt([cx, cy]: Point, width: number, height: number): Outline {
+  return [
     [cx - width / 2, cy - height / 2],
     [cx + width / 2, cy - height / 2],
     [cx + width / 2, cy + height / 2],
     [cx - width / 2, cy + height / 2],
   ];
-  return { outlines: [rectangle], holes: [], area: width * height, removedArea: Math.max(0, whole - width * height) };
 }
 
 function segmentLength(outline: Outline, i: number): number {

@@ -1,4 +1,15 @@
-export { bounds, FARTHEST, MOST_POINTS, perimeter, polygonArea, requireOutline, selfCrossing, signedArea, transformed } from './polygon';
+export { innermost } from './innermost';
+export {
+  bounds,
+  FARTHEST,
+  MOST_POINTS,
+  perimeter,
+  polygonArea,
+  requireOutline,
+  selfCrossing,
+  signedArea,
+  transformed,
+} from './polygon';
 export type { Box, Outline, Point } from './polygon';
 export { distanceToBorder, distanceToEdge, nearestOnBorder } from './distance';
 export { convexHull } from './hull';

@@ -160,7 +160,14 @@ function squareStep(corner: Point, n0: Point, n1: Point, in0: number, in1: numbe
   const f0 = beside(corner, n0, far);
   const f1 = beside(corner, n1, far);
   const middle = meet(f0, [n0[1], -n0[0]], f1, [n1[1], -n1[0]]);
-  return [corner, ...(in0 < far ? [beside(corner, n0, in0)] : []), f0, middle, f1, ...(in1 < far ? [beside(corner, n1, in1)] : [])];
+  return [
+    corner,
+    ...(in0 < far ? [beside(corner, n0, in0)] : []),
+    f0,
+    middle,
+    f1,
+    ...(in1 < far ? [beside(corner, n1, in1)] : []),
+  ];
 }
 
 /** Cuts a sharp hollow corner off square at its allowance, touching the circle around the corner; strips join as above. */
