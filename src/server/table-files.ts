@@ -109,8 +109,7 @@ function written(item: CutItem): WrittenPiece {
     seam: item.seam,
     holes: item.holes,
     grain: item.grain,
-    notches: item.marks,
-    drills: [],
+    marks: item.marks,
     count: item.count,
   };
 }

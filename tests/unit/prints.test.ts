@@ -108,8 +108,7 @@ describe('templates', () => {
     seam: piece.seam,
     holes: [],
     grain: 0,
-    notches: [],
-    drills: [],
+    marks: [],
     words: 'Cut 3.',
   };
 

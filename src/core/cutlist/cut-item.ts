@@ -1,5 +1,6 @@
 import type { CutPiece } from '../cutplan';
-import type { Outline, Point } from '../shape';
+import type { Mark } from '../pieces';
+import type { Outline } from '../shape';
 
 /** One shape that is cut from a material, as often as needed, with all that its drawing shows. */
 export interface CutItem {
@@ -14,7 +15,7 @@ export interface CutItem {
   holes: Outline[];
   /** Seam lines, for the drawing. */
   seam: Outline[];
-  marks: Point[];
+  marks: Mark[];
   count: number;
   /** Number that its first copy has within the part: mirrored halves of pairs are numbered on. */
   first: number;

@@ -10,6 +10,7 @@ import {
   oneSided,
   tapeLength,
   type LayerOutline,
+  type Mark,
   type OpenPiece,
   type Turns,
 } from '../pieces';
@@ -106,7 +107,7 @@ export function itemsOf(
         outline: slitOpen(put(outline), own.map(put)),
         holes: own.map(put),
         seam: piece.seam.map(put),
-        marks: piece.marks.map(({ at: [x, y] }): Point => [mirrored ? -x : x, y]),
+        marks: piece.marks.map(({ kind, at: [x, y] }): Mark => ({ kind, at: [mirrored ? -x : x, y] })),
         count,
         first: half === 1 ? halves[0]! + 1 : 1,
         letter: cut.outlines.length > 1 ? String.fromCharCode(97 + (k % 26)) : '',

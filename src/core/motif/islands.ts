@@ -14,7 +14,7 @@ export interface Island {
   outlines: Outline[];
 }
 
-/** Stitching nearer than this hangs together, mm. */
+/** Stitching nearer than this hangs together, mm; as squares fall, up to twice as far may too. */
 export const ISLAND_GAP = 1.5;
 /** Size of the squares in which stitching is looked at, mm, and how many at most a side. */
 const SQUARE = 0.5;

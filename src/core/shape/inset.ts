@@ -1,4 +1,5 @@
 import { InputError, requireNumber } from '../input-error';
+import { distanceToEdge } from './distance';
 import { polygonArea, requireOutline, signedArea, type Outline, type Point } from './polygon';
 import { difference, withoutSlivers } from './regions';
 
@@ -40,9 +41,27 @@ export function inset(outline: Outline, allowance: number | readonly number[]): 
   const cutters = bands(points, edges);
   const original = polygonArea(outline);
   if (cutters.length === 0) return { outlines: [outline.map(([x, y]): Point => [x, y])], area: original, removedArea: 0 };
-  const outlines = withoutSlivers(difference(points, cutters), DUST);
+  const outlines = withoutSlivers(difference(points, cutters).map(withoutHairs), DUST);
   const area = outlines.reduce((sum, path) => sum + polygonArea(path), 0);
   return { outlines, area, removedArea: Math.max(0, original - area) };
+}
+
+/** A tip that is thinner than this is no cloth, mm. */
+const HAIR = 0.02;
+
+/** An outline without tips that go out and back on nearly the same line, as are left where a curve and a mitre touch. */
+function withoutHairs(outline: Outline): Outline {
+  const points = [...outline];
+  for (let i = 0; i < points.length && points.length > 3;) {
+    const n = points.length;
+    const [a, p, b] = [points[(i + n - 1) % n]!, points[i]!, points[(i + 1) % n]!];
+    const turnsBack = (p[0] - a[0]) * (b[0] - p[0]) + (p[1] - a[1]) * (b[1] - p[1]) < 0;
+    if (turnsBack && Math.min(distanceToEdge(p, b, a), distanceToEdge(a, p, b)) < HAIR) {
+      points.splice(i, 1);
+      i = Math.max(0, i - 1);
+    } else i++;
+  }
+  return points;
 }
 
 /**

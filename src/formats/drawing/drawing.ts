@@ -1,3 +1,4 @@
+import type { MarkKind } from '../../core/pieces';
 import { arcPoints, type DrawnEdge, type Outline, type Point } from '../../core/shape';
 
 /** What was found in a drawing, before anybody said which of it are pieces. Millimetres, y up. */
@@ -24,7 +25,7 @@ export type LoopRole = 'cut' | 'sew' | 'opening' | 'unknown';
 
 export interface DrawnPoint {
   at: Point;
-  role: 'notch' | 'drill';
+  role: MarkKind;
   group: string;
 }
 

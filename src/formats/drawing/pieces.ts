@@ -6,6 +6,8 @@ import {
   edgePoints,
   nearestEdge,
   polygonArea,
+  signedArea,
+  turnAt,
   type DrawnEdge,
   type DrawnShape,
   type Outline,
@@ -57,7 +59,9 @@ export function piecesOf(drawing: Drawing, facts: ReadonlyMap<string, GroupFacts
   const warnings = new Warnings();
   for (const { code, message, count } of drawing.warnings) for (let i = 0; i < count; i++) warnings.add(code, message);
   const loops = drawing.loops.flatMap((loop) => soundLoop(loop, warnings));
-  loops.sort((a, b) => b.area - a.area);
+  // A seam without an allowance is the outline once more, and comes after it.
+  const size = ({ area, role }: SoundLoop) => (role === 'sew' ? area * (1 - 1e-6) : area);
+  loops.sort((a, b) => size(b) - size(a));
   const parents = loops.map((loop, i) => {
     // The smallest loop that holds it; a seam line and its piece may share a group only.
     for (let k = i - 1; k >= 0; k--) {
@@ -115,7 +119,8 @@ function holds(outer: Outline, inner: Outline): boolean {
     if (nearestEdge([[...outer, outer[0]!]], p).distance < SAME) continue;
     return isInside(p, outer);
   }
-  return false;
+  // The same line drawn twice.
+  return true;
 }
 
 function isInside([x, y]: Point, outline: Outline): boolean {
@@ -141,11 +146,13 @@ function pieceOf(
   const openingSeams = inside.filter((each) => each !== seam && each.role === 'sew');
   const { minX, minY } = bounds(loop.outline);
   const move = ([x, y]: Point): Point => [x - minX, y - minY];
-  const edges = loop.edges.map(({ from, curve, via }): DrawnEdge => ({
+  const drawn = loop.edges.map(({ from, curve, via }): DrawnEdge => ({
     from: move(from),
     ...(curve ? { curve: [move(curve[0]), move(curve[1])] as [Point, Point] } : {}),
     ...(via ? { via: via.map(move) } : {}),
   }));
+  const seamLine = seam?.outline.map(move);
+  const edges = seamLine ? splitByAllowance(drawn, seamLine, loop.outline.map(move)) : drawn;
   const holes = openings.map(({ outline }) => outline.map(move));
   const shape: DrawnShape = { kind: 'drawn', edges, ...(holes.length > 0 ? { holes } : {}) };
   const line = loop.role === 'sew' ? 'sew' : 'cut';
@@ -154,7 +161,7 @@ function pieceOf(
     edges[(i + 1) % edges.length]!.from,
   ]);
   const allowances = [
-    ...lines.map((points) => (seam ? allowanceOf(points, seam.outline.map(move)) : 0)),
+    ...lines.map((points) => (seamLine ? allowanceOf(points, seamLine) : 0)),
     ...openings.map((hole) => openingAllowance(hole, openingSeams)),
   ];
   const ownLines = drawing.lines.filter(({ group, from, to }) => belongs(loop, group, midpoint(from, to)));
@@ -216,10 +223,88 @@ function openingAllowance({ outline }: SoundLoop, seams: readonly SoundLoop[]): 
   return around ? allowanceOf([outline[0]!, outline[1]!], around.outline) : 0;
 }
 
-/** Distance of the seam line from an edge, in its middle, to a tenth of a millimetre. */
+/** Allowances that differ by more than this are two, mm; a stretch that is shorter is none of its own. */
+const STEP = 0.25;
+const STRETCH = 8;
+
+/**
+ * Edges through many points, divided where the allowance steps: two edges that meet at a blunt corner come in as one, and their
+ * allowances tell them apart again. Between two stretches of different allowance the corner is where the line turns most.
+ */
+function splitByAllowance(edges: readonly DrawnEdge[], seam: Outline, outline: Outline): DrawnEdge[] {
+  const side = Math.sign(signedArea(outline));
+  return edges.flatMap((edge, i): DrawnEdge[] => {
+    const { from, via } = edge;
+    if (!via) return [edge];
+    const points = [from, ...via, edges[(i + 1) % edges.length]!.from];
+    const stretches = stretchesOf(points, seam, side);
+    const corners = stretches.slice(1).map(({ first }, k) => sharpest(points, stretches[k]!.last + 1, first));
+    const starts = [0, ...corners];
+    return starts.map((start, k) => through(points.slice(start, corners[k] ?? points.length - 1)));
+  });
+}
+
+/** Stretches of one allowance each, neighbours of different ones, by their first and last segment. */
+function stretchesOf(points: Outline, seam: Outline, side: number): { first: number; last: number; allowance: number }[] {
+  const found: { first: number; last: number; allowance: number }[] = [];
+  const across = points.slice(1).map((b, k) => acrossTo(seam, points[k]!, b, side));
+  for (let first = 0, k = 1; k <= across.length; k++) {
+    if (k < across.length && Math.abs(across[k]! - across[first]!) < STEP) continue;
+    const [last, allowance] = [k - 1, across[first]!];
+    const before = found.at(-1);
+    if (lengthOf(points.slice(first, k + 1)) >= STRETCH) {
+      if (before && Math.abs(before.allowance - allowance) < STEP) before.last = last;
+      else found.push({ first, last, allowance });
+    }
+    first = k;
+  }
+  return found;
+}
+
+/** The corner where a run turns most, between two of its corners or a short way beyond them. */
+function sharpest(points: Outline, from: number, to: number): number {
+  let [low, high] = [from, to];
+  while (low > 1 && lengthOf(points.slice(low - 1, from + 1)) < STRETCH) low--;
+  while (high < points.length - 2 && lengthOf(points.slice(to, high + 2)) < STRETCH) high++;
+  let best = low;
+  for (let i = low + 1; i <= high; i++) if (turnAt(points, i) > turnAt(points, best)) best = i;
+  return best;
+}
+
+function through([from, ...via]: Outline): DrawnEdge {
+  return via.length > 0 ? { from: from!, via } : { from: from! };
+}
+
+function lengthOf(points: Outline): number {
+  return points.slice(1).reduce((sum, [x, y], i) => sum + Math.hypot(x - points[i]![0], y - points[i]![1]), 0);
+}
+
+/** Distance to the seam line straight across from the middle of a segment, mm: a step of the seam stands square on the edge. */
+function acrossTo(seam: Outline, a: Point, b: Point, side: number): number {
+  const at = midpoint(a, b);
+  const { distance } = nearestEdge([[...seam, seam[0]!]], at);
+  if (distance < SAME) return 0;
+  const length = Math.hypot(b[0] - a[0], b[1] - a[1]) || 1;
+  const inward: Point = [(-side * (b[1] - a[1])) / length, (side * (b[0] - a[0])) / length];
+  let least = Infinity;
+  seam.forEach((p, i) => {
+    const q = seam[(i + 1) % seam.length]!;
+    const [ex, ey] = [q[0] - p[0], q[1] - p[1]];
+    const cross = inward[0] * ey - inward[1] * ex;
+    if (Math.abs(cross) < 1e-12) return;
+    const far = ((p[0] - at[0]) * ey - (p[1] - at[1]) * ex) / cross;
+    const along = ((p[0] - at[0]) * inward[1] - (p[1] - at[1]) * inward[0]) / cross;
+    if (far > 0 && along >= 0 && along <= 1) least = Math.min(least, far);
+  });
+  return least <= WIDEST ? least : distance;
+}
+
+/** Distance of the seam line from an edge, at the middle of its longest segment, to a tenth of a millimetre. */
 function allowanceOf(points: Outline, seam: Outline): number {
-  const k = Math.floor((points.length - 1) / 2);
-  const at = midpoint(points[k]!, points[k + 1]!);
+  let longest = 0;
+  for (let i = 1; i < points.length - 1; i++)
+    if (lengthOf(points.slice(i, i + 2)) > lengthOf(points.slice(longest, longest + 2))) longest = i;
+  const at = midpoint(points[longest]!, points[longest + 1]!);
   const { distance } = nearestEdge([[...seam, seam[0]!]], at);
   return Math.min(WIDEST, Math.round(distance * 10) / 10);
 }

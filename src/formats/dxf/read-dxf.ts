@@ -1,6 +1,6 @@
 import { InputError } from '../../core/input-error';
-import { FARTHEST } from '../../core/shape';
-import type { Outline, Point } from '../../core/shape';
+import { MARK_KINDS, MARK_WORDS, type MarkKind } from '../../core/pieces';
+import { FARTHEST, type Outline, type Point } from '../../core/shape';
 import {
   arcSegments,
   distance,
@@ -83,6 +83,13 @@ export function readDxf(text: string): { drawing: Drawing; facts: Map<string, Gr
     for (const { name, entities: own } of pieces) {
       facts.set(name, factsOf(name, own.flatMap(textOf)));
       for (const entity of own) visit(entity, place, name, 0);
+      for (const { kind, at } of own.flatMap(markOf)) {
+        const there = put(place, at);
+        const [point] = points
+          .filter((each) => each.group === name && each.role === 'drill' && distance(each.at, there) < JOIN)
+          .sort((a, b) => distance(a.at, there) - distance(b.at, there));
+        if (point) point.role = kind;
+      }
     }
   } else for (const entity of entities) visit(entity, place, '', 0);
 
@@ -127,7 +134,15 @@ function is(role: keyof typeof LAYERS, layer: string): boolean {
 
 /** Words of a text, without the codes of a formatted one. */
 function textOf(entity: DxfEntity): string[] {
-  return entity.type === 'TEXT' || entity.type === 'MTEXT' ? [entity.text(1)] : [];
+  if (entity.type !== 'TEXT' && entity.type !== 'MTEXT') return [];
+  return [entity.text(1).replace(/\\U\+([0-9A-F]{4})/gi, (_, code: string) => String.fromCharCode(Number.parseInt(code, 16)))];
+}
+
+/** What a text says of the mark that it stands at. */
+function markOf(entity: DxfEntity): { kind: MarkKind; at: { x: number; y: number } }[] {
+  const words = /^\s*MARK\s*:\s*(.+?)\s*$/i.exec(textOf(entity)[0] ?? '')?.[1]!.toLowerCase();
+  const kind = MARK_KINDS.find((each) => MARK_WORDS[each] === words);
+  return kind ? [{ kind, at: { x: entity.number(10, 0), y: entity.number(20, 0) } }] : [];
 }
 
 function unitOf(header: ReadonlyMap<string, string>, texts: readonly string[], apparel: boolean): Drawing['unit'] {

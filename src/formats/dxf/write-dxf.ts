@@ -1,4 +1,4 @@
-import type { OpenPiece } from '../../core/pieces';
+import { MARK_WORDS, type Mark, type OpenPiece } from '../../core/pieces';
 import type { Placement } from '../../core/cutplan';
 import type { Outline, Point } from '../../core/shape';
 
@@ -11,8 +11,7 @@ export interface WrittenPiece {
   holes: Outline[];
   /** Degrees counter-clockwise from upright; null where there is none. */
   grain: number | null;
-  notches: Point[];
-  drills: Point[];
+  marks: readonly Mark[];
   count: number;
 }
 
@@ -30,16 +29,15 @@ export function writtenPiece(name: string, piece: OpenPiece, grain: number, coun
     seam: piece.seam,
     holes: piece.holes.map(({ outline }) => outline),
     grain,
-    notches: piece.marks.filter(({ kind }) => kind === 'notch').map(({ at }) => at),
-    drills: piece.marks.filter(({ kind }) => kind !== 'notch').map(({ at }) => at),
+    marks: piece.marks,
     count,
   };
 }
 
 /**
  * Pieces as a DXF file (R12, text) on the layers of the apparel pattern standard, each piece a block in millimetres: 1 cut line,
- * 14 sew line, 11 openings, 7 grain line, 4 notches, 13 points to drill, and its name and quantity as text. With a layout, every copy is
- * inserted where it lies.
+ * 14 sew line, 11 openings, 7 grain line, 4 notches, 13 other marks with what they say beside them, and its name and quantity as text.
+ * With a layout, every copy is inserted where it lies.
  */
 export function writeDxf(pieces: readonly WrittenPiece[], layout?: { index: number; placement: Placement }[]): string {
   const out: string[] = [];
@@ -66,11 +64,14 @@ export function writeDxf(pieces: readonly WrittenPiece[], layout?: { index: numb
       const [a, b] = grainEnds(piece.outline, piece.grain);
       add([0, 'LINE'], [8, '7'], [10, a[0]], [20, a[1]], [30, 0], [11, b[0]], [21, b[1]], [31, 0]);
     }
-    for (const [layer, points] of [
-      ['4', piece.notches],
-      ['13', piece.drills],
-    ] as const) {
-      for (const [x, y] of points) add([0, 'POINT'], [8, layer], [10, x], [20, y], [30, 0]);
+    for (const {
+      kind,
+      at: [x, y],
+    } of piece.marks) {
+      const layer = kind === 'notch' ? '4' : '13';
+      add([0, 'POINT'], [8, layer], [10, x], [20, y], [30, 0]);
+      if (kind !== 'notch' && kind !== 'drill')
+        add([0, 'TEXT'], [8, layer], [10, x], [20, y], [30, 0], [40, 4], [1, `MARK: ${MARK_WORDS[kind].toUpperCase()}`]);
     }
     add([0, 'ENDBLK'], [8, '1']);
   });
@@ -110,13 +111,9 @@ function figure(value: number): string {
   return value.toFixed(6);
 }
 
-/** Letters that every reader knows. */
+/** Text in letters that every reader knows; others by their number, as such files write them: \\U+6F22. */
 function plain(text: string): string {
-  return text
-    .replace(/[‘’]/g, "'")
-    .replace(/[“”]/g, '"')
-    .replace(/[–—]/g, '-')
-    .replace(/[^\u0020-\u007e\u00a0-\u00ff]/g, '?');
+  return text.replace(/[^\u0020-\u007e]/g, (letter) => `\\U+${letter.charCodeAt(0).toString(16).toUpperCase().padStart(4, '0')}`);
 }
 
 /** Names of blocks: capitals, figures and underscores, no two alike. */

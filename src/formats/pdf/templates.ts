@@ -1,4 +1,5 @@
 import type { PDFDocument } from 'pdf-lib';
+import { MARK_WORDS, type Mark } from '../../core/pieces';
 import { bounds, type Outline, type Point } from '../../core/shape';
 import { grainEnds } from '../dxf/write-dxf';
 import { newDocument, Page, PAPERS, type Paper } from './page';
@@ -14,8 +15,7 @@ export interface Template {
   holes: Outline[];
   /** Degrees counter-clockwise from upright; null where there is none. */
   grain: number | null;
-  notches: Point[];
-  drills: Point[];
+  marks: readonly Mark[];
   /** How many are cut, and which way up: “16, half of them face down”. */
   words: string;
 }
@@ -110,13 +110,16 @@ function draw(page: Page, piece: Template, put: (p: Point) => Point): void {
   for (const hole of piece.holes) page.outline(hole.map(put), { weight: 0.5 });
   for (const seam of piece.seam) page.outline(seam.map(put), { weight: 0.25, dash: [3, 2] });
   if (piece.grain !== null) arrow(page, ...(grainEnds(piece.outline, piece.grain).map(put) as [Point, Point]));
-  for (const [x, y] of piece.notches.map(put)) {
-    page.line([x - 2.5, y], [x + 2.5, y], { weight: 0.4 });
-    page.line([x, y - 2.5], [x, y + 2.5], { weight: 0.4 });
-  }
-  for (const [x, y] of piece.drills.map(put)) {
+  for (const { kind, at } of piece.marks) {
+    const [x, y] = put(at);
+    if (kind === 'notch') {
+      page.line([x - 2.5, y], [x + 2.5, y], { weight: 0.4 });
+      page.line([x, y - 2.5], [x, y + 2.5], { weight: 0.4 });
+      continue;
+    }
     page.line([x - 2, y - 2], [x + 2, y + 2], { weight: 0.3 });
     page.line([x - 2, y + 2], [x + 2, y - 2], { weight: 0.3 });
+    if (kind !== 'drill') page.text(MARK_WORDS[kind], [x + 3, y - 1.2], { size: 3.2 });
   }
   const { minX, minY, maxX, maxY } = bounds(piece.outline.map(put));
   page.text(piece.name, [(minX + maxX) / 2, (minY + maxY) / 2 - 8], { size: 5, bold: true, centre: true });

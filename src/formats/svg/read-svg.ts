@@ -1,5 +1,6 @@
 import svgpath from 'svgpath';
 import { InputError } from '../../core/input-error';
+import { MARK_KINDS } from '../../core/pieces';
 import { FARTHEST, type DrawnEdge, type Point } from '../../core/shape';
 import {
   loopEdges,
@@ -166,8 +167,8 @@ export function readSvg(text: string): Drawing {
         const rx = number(name === 'circle' ? 'r' : 'rx');
         const ry = number(name === 'circle' ? 'r' : 'ry');
         const [cx, cy] = [number('cx'), number('cy')];
-        const mark = attributes['data-mark'];
-        if (mark === 'notch' || mark === 'drill') points.push({ at: put([cx, cy]), role: mark, group });
+        const mark = MARK_KINDS.find((kind) => kind === attributes['data-mark']);
+        if (mark) points.push({ at: put([cx, cy]), role: mark, group });
         else if (rx > 0 && ry > 0)
           draw(
             'path',

@@ -44,12 +44,9 @@ export function writeSvg(title: string, pieces: readonly WrittenPiece[], sheets:
         const [a, b] = put(grainEnds(piece.outline, piece.grain));
         lines.push(`<path data-line="grain" class="grain" d="M${pair(a!)}L${pair(b!)}"/>`);
       }
-      for (const [mark, points] of [
-        ['notch', piece.notches],
-        ['drill', piece.drills],
-      ] as const) {
-        for (const [cx, cy] of put(points))
-          lines.push(`<circle data-mark="${mark}" cx="${figure(cx)}" cy="${figure(cy)}" r="1"/>`);
+      for (const { kind, at } of piece.marks) {
+        const [cx, cy] = put([at])[0]!;
+        lines.push(`<circle data-mark="${kind}" cx="${figure(cx)}" cy="${figure(cy)}" r="1"/>`);
       }
       const name = placement.copy > 0 ? `${piece.name} ${placement.copy + 1}` : piece.name;
       body.push(`<g data-piece="p${number}"><title>${escaped(name)}</title>${lines.join('')}</g>`);
