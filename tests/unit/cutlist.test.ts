@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { clothItems, cutPieces, layerItems, type ListedPart } from '../../src/core/cutlist';
 import { convertLength, leftoverSource, overlapsAt, remains, tablePlans, type Source } from '../../src/core/cutplan';
@@ -11,6 +12,7 @@ import {
   intersection,
   polygonArea,
   regionArea,
+  SHAPE_KINDS,
   slitOpen,
   transformed,
   type Outline,
@@ -275,6 +277,56 @@ describe('remains', () => {
     const whole = 500 * 400 - 200 * 380 - polygonArea(cut[1]!);
     expect(area + waste).toBeGreaterThan(0.985 * whole);
     expect(area + waste).toBeLessThan(1.01 * whole);
+  });
+
+  it('keeps nearly all of a round leftover, however finely it is drawn, in few corners', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 24, max: 900 }), fc.integer({ min: 150, max: 500 }), (corners, radius) => {
+        const round: Outline = Array.from({ length: corners }, (_, i) => {
+          const t = (2 * Math.PI * i) / corners;
+          return [radius * Math.cos(t), radius * Math.sin(t)];
+        });
+        const { kept, waste } = remains(round, [], 1000);
+        expect(kept).toHaveLength(1);
+        expect(kept[0]!.area).toBeCloseTo(polygonArea(kept[0]!.outline), 6);
+        expect(kept[0]!.area).toBeGreaterThan(0.985 * polygonArea(round));
+        expect(kept[0]!.outline.length).toBeLessThan(80);
+        expect(waste).toBeLessThan(0.02 * polygonArea(round));
+      }),
+      { numRuns: 40 },
+    );
+  });
+
+  it('never claims cloth that was cut, whatever was cut of it', () => {
+    const side = fc.integer({ min: 20, max: 260 });
+    const at = fc.integer({ min: -40, max: 520 });
+    const shape = fc
+      .tuple(fc.constantFrom('rectangle', 'circle', 'half-moon', 'collar' as const), side, side, at, at)
+      .map(([kind, w, h, x, y]): Outline => {
+        const { outline } =
+          kind === 'rectangle'
+            ? { outline: rectangle(w, h) }
+            : kind === 'circle'
+              ? drawShape({ kind, diameter: w })
+              : drawShape(SHAPE_KINDS.find((each) => each.kind === kind)!.start as PieceShape);
+        return transformed(outline, false, w, x, y);
+      });
+    fc.assert(
+      fc.property(fc.array(shape, { minLength: 1, maxLength: 5 }), (cut) => {
+        const cloth = rectangle(600, 500);
+        const { kept, waste } = remains(cloth, cut, 60 * 60);
+        for (const { outline, area } of kept) {
+          expect(regionArea(intersection([outline], cut))).toBeLessThan(1);
+          expect(regionArea(difference(outline, [cloth]))).toBeLessThan(1);
+          expect(area).toBeCloseTo(polygonArea(outline), 6);
+        }
+        // What is kept and what is wasted is what there was.
+        const sum = kept.reduce((all, { area }) => all + area, 0) + waste;
+        expect(sum / Math.max(1, regionArea(difference(cloth, cut)))).toBeLessThan(1.001);
+        expect(sum).toBeGreaterThan(regionArea(difference(cloth, cut)) - 1);
+      }),
+      { numRuns: 60 },
+    );
   });
 
   it('throws slivers away', () => {

@@ -37,7 +37,8 @@ export function remains(cloth: Outline, cut: readonly Outline[], smallest: numbe
       : [];
   const kept = withoutHoles(clean.flatMap((path) => (cut.length > 0 ? difference(path, grown(cut)) : [path])))
     .filter((path) => polygonArea(path) >= smallest)
-    .map((outline) => ({ outline: simplified(outline), area: polygonArea(outline) }))
+    .map(simplified)
+    .map((outline) => ({ outline, area: polygonArea(outline) }))
     .sort((a, b) => b.area - a.area);
   const area = kept.reduce((sum, each) => sum + each.area, 0);
   return { kept, waste: Math.max(0, whole - area) };
@@ -67,20 +68,36 @@ function withoutHoles(region: Outline[]): Outline[] {
   );
 }
 
-/** Corners closer than a millimetre to the line through their neighbours are left out: nobody cuts finer. */
+/** Nobody cuts finer than this, mm. */
+const FINE = 1;
+
+/**
+ * Fewer corners: bulging ones that lie closer than a millimetre to the line past them are cut off, hollow ones stay, so that the
+ * outline never claims cloth that is not there.
+ */
 function simplified(outline: Outline): Outline {
-  const kept = [...outline];
-  for (let i = 0; i < kept.length && kept.length > 4;) {
-    const a = kept[(i + kept.length - 1) % kept.length]!;
-    const p = kept[i]!;
-    const b = kept[(i + 1) % kept.length]!;
-    const length = Math.hypot(b[0] - a[0], b[1] - a[1]);
-    const off = length === 0 ? 0 : ((b[0] - a[0]) * (p[1] - a[1]) - (b[1] - a[1]) * (p[0] - a[0])) / length;
-    // Only corners that bulge are cut off, so that the outline never claims cloth that is not there.
-    if (off <= 0 && off > -1) kept.splice(i, 1);
-    else i++;
+  const n = outline.length;
+  const kept: Outline = [];
+  for (let start = 0; start < n;) {
+    kept.push(outline[start]!);
+    let end = start + 1;
+    while (end < n && passes(outline, start, end + 1)) end++;
+    start = end;
   }
-  return kept;
+  return kept.length >= 3 && polygonArea(kept) > 0 ? kept : outline;
+}
+
+/** Whether the straight line from one corner to a later one cuts off no more than a little of what bulges between. */
+function passes(outline: Outline, from: number, to: number): boolean {
+  const [a, b] = [outline[from]!, outline[to % outline.length]!];
+  const length = Math.hypot(b[0] - a[0], b[1] - a[1]);
+  if (length === 0) return false;
+  for (let i = from + 1; i < to; i++) {
+    const p = outline[i]!;
+    const off = ((b[0] - a[0]) * (p[1] - a[1]) - (b[1] - a[1]) * (p[0] - a[0])) / length;
+    if (off > 1e-9 || off < -FINE) return false;
+  }
+  return true;
 }
 
 /** Width and height of a leftover as it lies, mm. */
