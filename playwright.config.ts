@@ -21,6 +21,8 @@ export default defineConfig({
   testDir: 'tests/browser',
   workers: 2,
   timeout: 90_000,
+  // A busy machine may take its time; what does not come at all still fails.
+  expect: { timeout: 15_000 },
   reporter: [['line'], ['json']],
   use: {
     viewport: { width: 1280, height: 800 },

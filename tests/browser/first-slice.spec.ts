@@ -156,6 +156,7 @@ test('the cupboard: add with a slip, correct it, delete, undo', async ({ page })
   await dialog.getByLabel('Weight').fill('7 oz');
   await dialog.getByLabel('Overhang at 41.5°').fill('2 1/4 in');
   await dialog.getByRole('button', { name: 'Save' }).click();
+  await expect(dialog).toBeHidden();
   await page.getByLabel('Search').fill('sailcloth');
   const row = page.getByRole('row', { name: /Sailcloth remnant/ });
   await expect(row).toContainText('237 g/m²');

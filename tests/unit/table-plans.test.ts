@@ -102,7 +102,7 @@ describe('any pieces on any cloths', () => {
             expect(Math.min(...widths)).toBeGreaterThan(sources.find((source) => source.id === 'roll')!.width - 1e-6);
           }
       }),
-      { numRuns: 40 },
+      { numRuns: 25 },
     );
   });
 
@@ -121,7 +121,7 @@ describe('any pieces on any cloths', () => {
           for (const { outline } of kept) expect(regionArea(intersection([outline], cut))).toBeLessThan(1);
         }
       }),
-      { numRuns: 30 },
+      { numRuns: 15 },
     );
   });
 });
