@@ -6,13 +6,12 @@ import {
   edgePoints,
   nearestEdge,
   polygonArea,
-  signedArea,
-  turnAt,
   type DrawnEdge,
   type DrawnShape,
   type Outline,
   type Point,
 } from '../../core/shape';
+import { midpoint, SeamLine } from './seam-line';
 import { Warnings, type Drawing, type DrawingWarning, type Loop } from './drawing';
 
 /** A piece that a file holds, its lower left corner at the origin. mm. */
@@ -110,14 +109,19 @@ function soundLoop(loop: Loop, warnings: Warnings): SoundLoop[] {
   }
 }
 
+/** So many corners are asked one by one before a tree of boxes is made for the others. */
+const FIRST = 4;
+
 function holds(outer: Outline, inner: Outline): boolean {
   const a = bounds(outer);
   const b = bounds(inner);
   if (b.minX < a.minX - SAME || b.maxX > a.maxX + SAME || b.minY < a.minY - SAME || b.maxY > a.maxY + SAME) return false;
-  // A corner on the outer line itself tells nothing; any other does.
-  for (const p of inner) {
-    if (nearestEdge([[...outer, outer[0]!]], p).distance < SAME) continue;
-    return isInside(p, outer);
+  // A corner on the outer line itself tells nothing; any other does. Most often the first does.
+  const closed = [...outer, outer[0]!];
+  let line: SeamLine | undefined;
+  for (const [i, p] of inner.entries()) {
+    const distance = i < FIRST ? nearestEdge([closed], p).distance : (line ??= new SeamLine(outer)).distance(p);
+    if (distance >= SAME) return isInside(p, outer);
   }
   // The same line drawn twice.
   return true;
@@ -141,7 +145,7 @@ function pieceOf(
 ): FoundPiece {
   const seam =
     inside.find(({ role }) => role === 'sew') ??
-    inside.find((each) => each.role === 'unknown' && followsAllRound(each.outline, loop.outline));
+    inside.find((each) => each.role === 'unknown' && new SeamLine(each.outline).followsAllRound(loop.outline));
   const openings = inside.filter((each) => each !== seam && each.role !== 'sew');
   const openingSeams = inside.filter((each) => each !== seam && each.role === 'sew');
   const { minX, minY } = bounds(loop.outline);
@@ -151,8 +155,8 @@ function pieceOf(
     ...(curve ? { curve: [move(curve[0]), move(curve[1])] as [Point, Point] } : {}),
     ...(via ? { via: via.map(move) } : {}),
   }));
-  const seamLine = seam?.outline.map(move);
-  const edges = seamLine ? splitByAllowance(drawn, seamLine, loop.outline.map(move)) : drawn;
+  const seamLine = seam && new SeamLine(seam.outline.map(move));
+  const edges = seamLine ? seamLine.divided(drawn, loop.outline) : drawn;
   const holes = openings.map(({ outline }) => outline.map(move));
   const shape: DrawnShape = { kind: 'drawn', edges, ...(holes.length > 0 ? { holes } : {}) };
   const line = loop.role === 'sew' ? 'sew' : 'cut';
@@ -161,7 +165,7 @@ function pieceOf(
     edges[(i + 1) % edges.length]!.from,
   ]);
   const allowances = [
-    ...lines.map((points) => (seamLine ? allowanceOf(points, seamLine) : 0)),
+    ...lines.map((points) => (seamLine ? seamLine.allowanceOf(points) : 0)),
     ...openings.map((hole) => openingAllowance(hole, openingSeams)),
   ];
   const ownLines = drawing.lines.filter(({ group, from, to }) => belongs(loop, group, midpoint(from, to)));
@@ -195,10 +199,6 @@ function belongs(loop: SoundLoop, group: string, at: Point): boolean {
   return isInside(at, loop.outline) || nearestEdge([[...loop.outline, loop.outline[0]!]], at).distance < 1;
 }
 
-function midpoint(a: Point, b: Point): Point {
-  return [(a[0] + b[0]) / 2, (a[1] + b[1]) / 2];
-}
-
 /** Direction of a grain line, degrees counter-clockwise from upright, −90 to 90: the arrow has two ends. */
 function grainAngle(a: Point, b: Point): number {
   let angle = (Math.atan2(b[1] - a[1], b[0] - a[0]) * 180) / Math.PI - 90;
@@ -207,104 +207,8 @@ function grainAngle(a: Point, b: Point): number {
   return Math.abs(angle) < 1e-6 ? 0 : angle;
 }
 
-/** Widest allowance that makes an inner line a seam line, mm, and the share of the piece that it has to enclose. */
-const WIDEST = 60;
-const SHARE = 0.4;
-
-/** Whether an inner line runs along the whole outline, never far from it. */
-function followsAllRound(inner: Outline, outer: Outline): boolean {
-  if (polygonArea(inner) < SHARE * polygonArea(outer)) return false;
-  return outer.every((p) => nearestEdge([[...inner, inner[0]!]], p).distance < WIDEST);
-}
-
 /** Distance of an opening from the seam line around it; 0 where the file has none. */
 function openingAllowance({ outline }: SoundLoop, seams: readonly SoundLoop[]): number {
   const around = seams.find((seam) => holds(seam.outline, outline));
-  return around ? allowanceOf([outline[0]!, outline[1]!], around.outline) : 0;
-}
-
-/** Allowances that differ by more than this are two, mm; a stretch that is shorter is none of its own. */
-const STEP = 0.25;
-const STRETCH = 8;
-
-/**
- * Edges through many points, divided where the allowance steps: two edges that meet at a blunt corner come in as one, and their
- * allowances tell them apart again. Between two stretches of different allowance the corner is where the line turns most.
- */
-function splitByAllowance(edges: readonly DrawnEdge[], seam: Outline, outline: Outline): DrawnEdge[] {
-  const side = Math.sign(signedArea(outline));
-  return edges.flatMap((edge, i): DrawnEdge[] => {
-    const { from, via } = edge;
-    if (!via) return [edge];
-    const points = [from, ...via, edges[(i + 1) % edges.length]!.from];
-    const stretches = stretchesOf(points, seam, side);
-    const corners = stretches.slice(1).map(({ first }, k) => sharpest(points, stretches[k]!.last + 1, first));
-    const starts = [0, ...corners];
-    return starts.map((start, k) => through(points.slice(start, corners[k] ?? points.length - 1)));
-  });
-}
-
-/** Stretches of one allowance each, neighbours of different ones, by their first and last segment. */
-function stretchesOf(points: Outline, seam: Outline, side: number): { first: number; last: number; allowance: number }[] {
-  const found: { first: number; last: number; allowance: number }[] = [];
-  const across = points.slice(1).map((b, k) => acrossTo(seam, points[k]!, b, side));
-  for (let first = 0, k = 1; k <= across.length; k++) {
-    if (k < across.length && Math.abs(across[k]! - across[first]!) < STEP) continue;
-    const [last, allowance] = [k - 1, across[first]!];
-    const before = found.at(-1);
-    if (lengthOf(points.slice(first, k + 1)) >= STRETCH) {
-      if (before && Math.abs(before.allowance - allowance) < STEP) before.last = last;
-      else found.push({ first, last, allowance });
-    }
-    first = k;
-  }
-  return found;
-}
-
-/** The corner where a run turns most, between two of its corners or a short way beyond them. */
-function sharpest(points: Outline, from: number, to: number): number {
-  let [low, high] = [from, to];
-  while (low > 1 && lengthOf(points.slice(low - 1, from + 1)) < STRETCH) low--;
-  while (high < points.length - 2 && lengthOf(points.slice(to, high + 2)) < STRETCH) high++;
-  let best = low;
-  for (let i = low + 1; i <= high; i++) if (turnAt(points, i) > turnAt(points, best)) best = i;
-  return best;
-}
-
-function through([from, ...via]: Outline): DrawnEdge {
-  return via.length > 0 ? { from: from!, via } : { from: from! };
-}
-
-function lengthOf(points: Outline): number {
-  return points.slice(1).reduce((sum, [x, y], i) => sum + Math.hypot(x - points[i]![0], y - points[i]![1]), 0);
-}
-
-/** Distance to the seam line straight across from the middle of a segment, mm: a step of the seam stands square on the edge. */
-function acrossTo(seam: Outline, a: Point, b: Point, side: number): number {
-  const at = midpoint(a, b);
-  const { distance } = nearestEdge([[...seam, seam[0]!]], at);
-  if (distance < SAME) return 0;
-  const length = Math.hypot(b[0] - a[0], b[1] - a[1]) || 1;
-  const inward: Point = [(-side * (b[1] - a[1])) / length, (side * (b[0] - a[0])) / length];
-  let least = Infinity;
-  seam.forEach((p, i) => {
-    const q = seam[(i + 1) % seam.length]!;
-    const [ex, ey] = [q[0] - p[0], q[1] - p[1]];
-    const cross = inward[0] * ey - inward[1] * ex;
-    if (Math.abs(cross) < 1e-12) return;
-    const far = ((p[0] - at[0]) * ey - (p[1] - at[1]) * ex) / cross;
-    const along = ((p[0] - at[0]) * inward[1] - (p[1] - at[1]) * inward[0]) / cross;
-    if (far > 0 && along >= 0 && along <= 1) least = Math.min(least, far);
-  });
-  return least <= WIDEST ? least : distance;
-}
-
-/** Distance of the seam line from an edge, at the middle of its longest segment, to a tenth of a millimetre. */
-function allowanceOf(points: Outline, seam: Outline): number {
-  let longest = 0;
-  for (let i = 1; i < points.length - 1; i++)
-    if (lengthOf(points.slice(i, i + 2)) > lengthOf(points.slice(longest, longest + 2))) longest = i;
-  const at = midpoint(points[longest]!, points[longest + 1]!);
-  const { distance } = nearestEdge([[...seam, seam[0]!]], at);
-  return Math.min(WIDEST, Math.round(distance * 10) / 10);
+  return around ? new SeamLine(around.outline).allowanceOf([outline[0]!, outline[1]!]) : 0;
 }
