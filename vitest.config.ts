@@ -2,6 +2,8 @@ import { defineConfig } from 'vitest/config';
 
 export default defineConfig({
   test: {
+    // One for each core of a plain machine: by itself the runner leaves one of two cores idle.
+    maxWorkers: 2,
     projects: [
       { test: { name: 'unit', include: ['tests/unit/**/*.test.ts'], testTimeout: 120_000 } },
       {

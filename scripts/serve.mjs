@@ -59,6 +59,8 @@ const server = createHttpServer((request, response) => {
 });
 // A client that never finishes its request does not hold a connection for ever.
 server.requestTimeout = 60_000;
+// Node's five seconds are so short that a client that was busy meanwhile sends on a line that has just been closed.
+server.keepAliveTimeout = 65_000;
 await new Promise((resolve, reject) => {
   server.once('error', reject);
   server.listen(port, '127.0.0.1', resolve);

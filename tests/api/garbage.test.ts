@@ -19,11 +19,11 @@ const GARBAGE: unknown[] = [
   Array.from({ length: 3000 }, () => 0),
 ];
 
-/** Paths to all fields of a body; of a list, the first two entries stand for all. */
+/** Paths to all fields of a body; of a list, the first entry stands for all. */
 function* fieldsOf(value: unknown, at: string[] = []): Generator<string[]> {
   if (value === null || typeof value !== 'object') return;
   for (const key of Object.keys(value)) {
-    if (Array.isArray(value) && Number(key) > 1) continue;
+    if (Array.isArray(value) && Number(key) > 0) continue;
     yield [...at, key];
     yield* fieldsOf((value as Record<string, unknown>)[key], [...at, key]);
   }
@@ -92,12 +92,15 @@ async function savedOver(kind: string, path: string, body: object, pages: (id: s
   const own = `/api/${kind}/${id}`;
   const target = { ...body, version: 1 };
   const faults: string[] = [];
-  for (const field of fieldsOf(body))
+  for (const field of fieldsOf(body)) {
+    let looked = false;
     for (const garbage of GARBAGE) {
       const answer = await send('PUT', own, replaced(target, field, garbage));
       let wrong = fault(answer);
       if (answer.status < 300) {
-        for (const page of pages(id)) wrong ??= await brokenPage(page);
+        // The first of each field that is taken is looked at; pages take longer than all the rest.
+        if (!looked) for (const page of pages(id)) wrong ??= await brokenPage(page);
+        looked = true;
         target.version = (answer.body as { version: number }).version;
         const back = await send('PUT', own, target);
         wrong ??= fault(back);
@@ -105,6 +108,7 @@ async function savedOver(kind: string, path: string, body: object, pages: (id: s
       }
       if (wrong) faults.push(`${field.join('.')} = ${JSON.stringify(garbage)?.slice(0, 40)}: ${wrong}`);
     }
+  }
   await send('DELETE', own);
   return faults;
 }

@@ -129,15 +129,15 @@ describe('a piece of ten thousand points', () => {
       const t = (2 * Math.PI * i) / corners;
       return `${(500 + radius * Math.cos(t)).toFixed(4)},${(500 + radius * Math.sin(t)).toFixed(4)}`;
     }).join(' ');
-  const drawing = (...radii: number[]) =>
-    `<svg xmlns="http://www.w3.org/2000/svg" width="1000mm" height="1000mm" viewBox="0 0 1000 1000">${radii.map((radius) => `<polygon points="${ring(radius, 9900)}"/>`).join('')}</svg>`;
+  const drawing = (corners: number, ...radii: number[]) =>
+    `<svg xmlns="http://www.w3.org/2000/svg" width="1000mm" height="1000mm" viewBox="0 0 1000 1000">${radii.map((radius) => `<polygon points="${ring(radius, corners)}"/>`).join('')}</svg>`;
 
   it('comes in with its seam, also when the seam is drawn on the outline itself', () => {
-    for (const [inner, allowance] of [
-      [388, 12],
-      [400, 0],
+    for (const [corners, inner, allowance] of [
+      [9900, 388, 12],
+      [3000, 400, 0],
     ] as const) {
-      const { pieces } = read(drawing(400, inner));
+      const { pieces } = read(drawing(corners, 400, inner));
       expect(pieces).toHaveLength(1);
       expect(new Set(pieces[0]!.allowances)).toEqual(new Set([allowance]));
       expect(pieces[0]!.inner).toBe(0);
