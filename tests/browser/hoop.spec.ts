@@ -164,6 +164,24 @@ test('two tabs at one hooping: the second is told, and overwrites nothing', asyn
   await expect(second.getByRole('checkbox', { name: 'Weave still straight' })).toBeChecked();
 });
 
+test('while a motif is judged on another cloth, the stacks of the last one cannot be taken', async ({ page }) => {
+  await open(page, '/hoop/motifs/tq-motif-lantern?cloth=tq-duck');
+  const take = page.getByRole('region', { name: /What it asks of/ }).getByRole('button');
+  await expect(take.first()).toBeEnabled({ timeout: 30_000 });
+  let answer = () => {};
+  const held = new Promise<void>((resolve) => (answer = resolve));
+  await page.route('**/judge', async (route) => {
+    await held;
+    await route.continue();
+  });
+  await page.getByLabel('Cloth', { exact: true }).selectOption({ label: 'Harbour-blue linen-cotton' });
+  await expect(page.getByText('Judging …')).toBeVisible();
+  for (const button of await take.all()) await expect(button).toBeDisabled();
+  answer();
+  await expect(page.getByText('Judging …')).toBeHidden();
+  await expect(take.first()).toBeEnabled();
+});
+
 test('an SVG outline stands in for a stitch file', async ({ page }) => {
   await open(page, '/hoop');
   await page.getByRole('button', { name: 'From an SVG outline' }).click();

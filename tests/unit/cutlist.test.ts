@@ -121,6 +121,19 @@ describe('layerItems', () => {
     expect(new Set(items.map(({ id }) => id)).size).toBe(4);
   });
 
+  it('keeps what every mark says, and mirrors its place with the piece', () => {
+    const marks = [
+      { kind: 'notch', at: [20, 0] },
+      { kind: 'buttonhole', at: [30, 40] },
+      { kind: 'centre-front', at: [0, 50] },
+    ] as const;
+    const marked = part({ piece: { ...plainPiece(lopsided, 10), marks: marks.map(({ kind, at }) => ({ kind, at: [...at] })) } });
+    const of = (glueUp: boolean) => layerItems([marked], woven, { ...cutFirst, glueUp }).items[0]!.marks;
+    expect(of(true)).toEqual(marks);
+    expect(of(false).map(({ kind }) => kind)).toEqual(marks.map(({ kind }) => kind));
+    expect(of(false)[1]!.at).toEqual([-30, 40]);
+  });
+
   it('leans every turn the other way when a piece is seen from behind', () => {
     const bias = part({ cut: 'bias' });
     const turns = (glueUp: boolean) => layerItems([bias], woven, { ...cutFirst, glueUp }).items[0]!.rotations;

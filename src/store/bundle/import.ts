@@ -10,11 +10,12 @@ import type { Db } from '../database';
 import { hoopings } from '../hoopings';
 import { hoops, type HoopFields } from '../hoops';
 import { layers, type LayerFields } from '../layers';
-import { logEntries, withMeasured, type LogFields } from '../log';
+import { logEntries } from '../log';
 import { insertMotif, motifs } from '../motifs';
 import { parts, type PartFields } from '../parts';
 import { projects } from '../projects';
 import { requireHooping, type HoopingBody } from '../rules/hooping';
+import { requireLog, type LogBody } from '../rules/log';
 import { requirePart } from '../rules/part';
 import { requireStock } from '../rules/stock';
 import { requireTable } from '../rules/table';
@@ -80,9 +81,7 @@ export function importBundle(db: Db, bundle: Bundle): ImportCount {
     },
     log: ({ id, ...entry }) => {
       if (logEntries.find(db, id)) return false;
-      if (entry.partId) need(parts.find(db, entry.partId), 'partId', entry.partId);
-      const fields = { ...entry, benchRunId: null } as Omit<LogFields, 'measuredBendingLength'>;
-      logEntries.bringIn(db, withMeasured(fields), id);
+      logEntries.bringIn(db, requireLog(db, { ...entry, benchRunId: null } as LogBody), id);
       return true;
     },
     scraps: ({ id, ...scrap }) => {

@@ -1,9 +1,8 @@
 import { InputError } from '../../core/input-error';
 import { bounds, requireOutline, type Outline } from '../../core/shape';
-import { cloths } from '../cloths';
 import type { Db } from '../database';
-import { layers } from '../layers';
 import type { StockFields } from '../stock';
+import { requireMaterial } from './references';
 
 type StockBody = Omit<StockFields, 'fromTable' | 'usedBy'>;
 
@@ -17,9 +16,7 @@ const SAME = 0.5;
  */
 export function requireStock(db: Db, body: Omit<StockBody, 'outline'> & { outline: unknown }): StockBody {
   const outline = body.outline as Outline | null;
-  const known = body.ofKind === 'layer' ? layers.find(db, body.ofId) : cloths.find(db, body.ofId);
-  if (!known)
-    throw new InputError('ofId', `points to a ${body.ofKind} that is not in the cupboard: ${JSON.stringify(body.ofId)}`);
+  requireMaterial(db, body);
   if (outline !== null) {
     if (body.kind !== 'leftover') throw new InputError('outline', `belongs to a leftover, not to a ${body.kind}`);
     const { minX, minY, maxX, maxY } = bounds(requireOutline(outline));

@@ -1,9 +1,8 @@
 import { InputError } from '../../core/input-error';
-import { cloths } from '../cloths';
 import type { CutTableFields } from '../cut-tables';
 import type { Db } from '../database';
-import { layers } from '../layers';
 import { stock } from '../stock';
+import { requireMaterial } from './references';
 
 /** A table as a page or script sends it. */
 export type TableBody = Omit<CutTableFields, 'projectId' | 'done'>;
@@ -14,9 +13,7 @@ export type TableBody = Omit<CutTableFields, 'projectId' | 'done'>;
  * @throws {InputError} naming the field
  */
 export function requireTable(db: Db, body: TableBody): TableBody {
-  const known = body.ofKind === 'layer' ? layers.find(db, body.ofId) : cloths.find(db, body.ofId);
-  if (!known)
-    throw new InputError('ofId', `points to a ${body.ofKind} that is not in the cupboard: ${JSON.stringify(body.ofId)}`);
+  requireMaterial(db, body);
   body.options.stockIds.forEach((id, i) => {
     const source = stock.find(db, id);
     if (!source || source.ofKind !== body.ofKind || source.ofId !== body.ofId)
