@@ -95,7 +95,9 @@ export const point = yup
   .test(
     'point',
     ({ value }) => `must be [x, y] with two numbers in mm, saw ${seenPoint(value)}`,
-    (value) => Array.isArray(value) && value.length === 2 && value.every((v) => typeof v === 'number' && Number.isFinite(v)),
+    (value) =>
+      value === undefined ||
+      (Array.isArray(value) && value.length === 2 && value.every((v) => typeof v === 'number' && Number.isFinite(v))),
   )
   .test(
     'near',

@@ -143,6 +143,33 @@ test('from a file to cut pieces, and the leftover into the next project', async 
   await expect(page.getByText(/Leftover, .*hood box/)).toBeVisible();
 });
 
+test('how far a layer reaches is set on the screen, typed key by key, and kept', async ({ page }) => {
+  const path = '/projects/tq-waistcoats?part=tq-wc-collar&stage=cut';
+  await open(page, path);
+  const field = page.getByLabel('Trimmed by').first();
+  await expect(field).toHaveValue('6 mm');
+  const area = page.getByText(/cm² a piece/).first();
+  const trimmed = await area.textContent();
+  await field.click();
+  await field.press('Control+a');
+  await field.pressSequentially('8.5 mm', { delay: 40 });
+  await field.press('Tab');
+  await expect(area).not.toHaveText(trimmed!);
+  await page.waitForTimeout(800);
+  await expect(page.getByRole('alert')).toHaveCount(0);
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+  await open(page, path);
+  await expect(field).toHaveValue('8.5 mm');
+  await page.getByLabel('It reaches').first().selectOption({ label: 'a patch around the point' });
+  await page.getByLabel('Size', { exact: true }).first().fill('40 mm');
+  await page.getByLabel('Size', { exact: true }).first().press('Tab');
+  await expect(area).toHaveText(/^16 cm² a piece/);
+  await page.waitForTimeout(500);
+  await open(page, path);
+  await expect(area).toHaveText(/^16 cm² a piece/);
+  await expect(page.getByLabel('Size', { exact: true }).first()).toHaveValue('40 mm');
+});
+
 test('an outline is drawn exactly, with undo, and kept', async ({ page }) => {
   await open(page, '/projects/tq-waistcoats?part=tq-wc-welt&stage=parts');
   await page.getByRole('button', { name: 'Draw it yourself' }).click();

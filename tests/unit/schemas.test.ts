@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { stackLayer } from '../../src/schemas/pieces';
 import { point, shape } from '../../src/schemas/rules';
 import { day, instant } from '../../src/schemas/shared';
 import { validate } from '../../src/schemas/validate';
@@ -42,6 +43,12 @@ describe('places', () => {
         else expect(() => validate(placed, { at: [x, y] })).toThrow(/^at: must (lie within|be \[x, y\])/);
       }),
     );
+  });
+
+  it('may be left out where a layer is cut without one, and not where they are asked for', () => {
+    for (const cut of [{ trim: 8 }, { width: 20, edges: [1] }, { size: 80 }, { size: 80, at: [10, 20] as [number, number] }])
+      expect(validate(stackLayer, { materialId: 'm', extent: 'patch', angle: 0, cut }).cut).toEqual(cut);
+    expect(() => validate(placed, {})).toThrow(/^at: is missing/);
   });
 
   it('are two numbers, and what they are instead is told in a few words', () => {
