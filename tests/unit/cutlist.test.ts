@@ -134,6 +134,24 @@ describe('layerItems', () => {
     expect(of(false)[1]!.at).toEqual([-30, 40]);
   });
 
+  it('draws no seams past a patch, and only the marks that lie in it', () => {
+    const marks = [
+      { kind: 'buttonhole', at: [100, 50] },
+      { kind: 'notch', at: [0, 50] },
+    ] as const;
+    const piece = {
+      ...plainPiece(lopsided, 10),
+      marks: marks.map(({ kind, at }) => ({ kind, at: [...at] as [number, number] })),
+    };
+    const of = (extent: 'patch' | 'trimmed' | 'net' | 'full') =>
+      layerItems([part({ piece, layers: [{ material: woven, extent }] })], woven, cutFirst).items[0]!;
+    expect(of('patch')).toMatchObject({ seam: [], marks: [marks[0]] });
+    for (const extent of ['trimmed', 'net', 'full'] as const) {
+      expect(of(extent).seam, extent).toHaveLength(1);
+      expect(of(extent).marks, extent).toHaveLength(2);
+    }
+  });
+
   it('leans every turn the other way when a piece is seen from behind', () => {
     const bias = part({ cut: 'bias' });
     const turns = (glueUp: boolean) => layerItems([bias], woven, { ...cutFirst, glueUp }).items[0]!.rotations;

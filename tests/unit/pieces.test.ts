@@ -290,6 +290,11 @@ describe('layerOutline', () => {
       const piece = openPiece(plainPiece(start, 0));
       const patch = layerOutline(piece, 'patch', roll, { ...DEFAULT_LAYER_OUTLINE, size: 30 });
       expect(patch.area, kind).toBeGreaterThan(0.95 * 30 * 30);
+      // These are the same on the left and on the right, and so is where it lies, or it lies straight beside the middle.
+      const [box, whole] = [bounds(patch.outlines[0]!), bounds(piece.outline)];
+      const off = (axis: 'X' | 'Y') =>
+        Math.abs(box[`min${axis}`] + box[`max${axis}`] - whole[`min${axis}`] - whole[`max${axis}`]) / 2;
+      expect(Math.min(off('X'), off('Y')), kind).toBeLessThan(0.01);
       expect(regionArea(difference(patch.outlines[0]!, [piece.outline])), kind).toBeLessThan(0.01);
     }
   });

@@ -123,6 +123,21 @@ describe('templates', () => {
     expect(straight.length).toBe(2);
   });
 
+  it('mark a notch with an upright cross, anything else with a leaning one, where it lies', async () => {
+    const marks = [
+      { kind: 'notch', at: [0, 300] },
+      { kind: 'buttonhole', at: [0, 400] },
+      { kind: 'drill', at: [60, 350] },
+    ] as const;
+    const marked = { ...template, marks: marks.map(({ kind, at }) => ({ kind, at: [at[0], at[1]] as [number, number] })) };
+    const crosses = async (length: number) =>
+      linesOf(await templates('Cape', [marked], 'single')).filter((line) => Math.abs(lengthOf(line) - length) < 1e-3);
+    const bare = linesOf(await templates('Cape', [template], 'single'));
+    const before = (length: number) => bare.filter((line) => Math.abs(lengthOf(line) - length) < 1e-3).length;
+    expect((await crosses(5)).length - before(5)).toBe(2);
+    expect((await crosses(Math.hypot(4, 4))).length - before(Math.hypot(4, 4))).toBe(4);
+  });
+
   it('cover the whole piece with sheets that overlap by 10 mm', async () => {
     const bytes = await templates('Cape', [template], 'a4');
     const [width, height] = [2 * 480 * Math.sin(Math.PI / 4), 480 - 150 * Math.cos(Math.PI / 4)];

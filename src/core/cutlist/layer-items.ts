@@ -14,7 +14,7 @@ import {
   type OpenPiece,
   type Turns,
 } from '../pieces';
-import { slitOpen, transformed, type Outline, type Point } from '../shape';
+import { difference, regionArea, slitOpen, transformed, type Outline, type Point } from '../shape';
 import type { CutItem, CutList } from './cut-item';
 import type { ListedPart } from './listed-part';
 
@@ -100,14 +100,17 @@ export function itemsOf(
     const put = (outline: Outline): Outline => (mirrored ? transformed(outline, true, 0).reverse() : outline);
     cut.outlines.forEach((outline, k) => {
       const own = cut.holes.filter((hole) => insideOf(hole[0]!, outline));
+      // A patch or strip lies somewhere on the piece: seams that run past it are none of its own, nor are marks beside it.
+      const seam = piece.seam.filter((path) => regionArea(difference(path, [outline])) < OUTSIDE);
+      const marks = seam.length > 0 ? piece.marks : piece.marks.filter(({ at }) => insideOf(at, outline));
       found.push({
         id: `${id}/${k}${half === 1 ? 'm' : ''}`,
         partId: part.id,
         name: part.name,
         outline: slitOpen(put(outline), own.map(put)),
         holes: own.map(put),
-        seam: piece.seam.map(put),
-        marks: piece.marks.map(({ kind, at: [x, y] }): Mark => ({ kind, at: [mirrored ? -x : x, y] })),
+        seam: seam.map(put),
+        marks: marks.map(({ kind, at: [x, y] }): Mark => ({ kind, at: [mirrored ? -x : x, y] })),
         count,
         first: half === 1 ? halves[0]! + 1 : 1,
         letter: cut.outlines.length > 1 ? String.fromCharCode(97 + (k % 26)) : '',
@@ -120,6 +123,9 @@ export function itemsOf(
   });
   return found;
 }
+
+/** What of a seam may lie outside a layer and be rounding, mm². */
+const OUTSIDE = 1;
 
 /** Turns that a free piece may be tried in; the search looks at fewer of them when there are many pieces. */
 const FREE_TURNS = 12;

@@ -142,10 +142,27 @@ function middle(outline: Outline): Point {
   return [(box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2];
 }
 
-/** The middle of the piece if the patch has room there, or else where the piece is widest: a crescent is hollow in its middle. */
+/** Places above, below and beside the middle of a piece at which a patch is tried, each way. */
+const TRIES = 24;
+
+/**
+ * The middle of the piece if the patch has room there. A crescent is hollow in its middle: then the nearest place straight above,
+ * below or beside it, or else where the piece is widest.
+ */
 function patchMiddle({ outline, holes }: OpenPiece, size: number, on: (at: Point) => Outline[]): Point {
-  const at = middle(outline);
-  if (regionArea(on(at)) > size * size - DUST) return at;
+  const [x, y] = middle(outline);
+  const { minX, maxX, minY, maxY } = bounds(outline);
+  const [stepX, stepY] = [(maxX - minX) / 2 / TRIES, (maxY - minY) / 2 / TRIES];
+  for (let k = 0; k <= TRIES; k++) {
+    const around: Point[] = [
+      [x, y - k * stepY],
+      [x, y + k * stepY],
+      [x - k * stepX, y],
+      [x + k * stepX, y],
+    ];
+    const found = around.find((at) => regionArea(on(at)) > size * size - DUST);
+    if (found) return found;
+  }
   return innermost(
     outline,
     holes.map((hole) => hole.outline),
