@@ -19,7 +19,8 @@ export const onRequest = defineMiddleware(async ({ request, url }, next) => {
     if (url.pathname.startsWith('/api/') && response.status === 404 && !type.includes('json'))
       response = errorAnswer(new NotFoundError('address'));
   }
-  const headers = new Headers(response.headers);
-  secureHeaders(headers);
-  return new Response(response.body, { status: response.status, statusText: response.statusText, headers });
+  // The answer itself, not another one around its body: a client that goes away meanwhile has that body closed, and a second
+  // answer cannot be made of a closed body.
+  secureHeaders(response.headers);
+  return response;
 });

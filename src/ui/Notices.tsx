@@ -1,8 +1,35 @@
 import { useEffect } from 'react';
-import { Toaster } from 'sonner';
+import { toast, Toaster } from 'sonner';
+import { resend, resendUnsaved, type Resent } from './saving/resend';
+import { forgetUnsaved } from './saving/unsaved';
+
+/** Says what became of a change that an earlier page could not get confirmed. */
+function tell(result: Resent): void {
+  if (result.kind === 'saved') {
+    const [id] = result.address.split('/').slice(-1);
+    // The page was made before the change arrived: it is shown as it is now.
+    if (id && location.href.includes(id)) location.reload();
+    else toast('A change that had not reached Nembrel is saved now.');
+    return;
+  }
+  const { unsaved } = result;
+  const drop = { label: 'Drop it', onClick: () => forgetUnsaved(unsaved.address) };
+  if (result.kind === 'refused') {
+    toast.error(`A change from before could not be saved. ${result.why}`, { duration: Infinity, action: drop });
+    return;
+  }
+  toast('A change from before was not saved, and the same was changed elsewhere meanwhile.', {
+    duration: Infinity,
+    action: { label: 'Save mine over it', onClick: () => void resend(unsaved, result.current.version).then((r) => r && tell(r)) },
+    cancel: drop,
+  });
+}
 
 /** Where short notices with their Undo appear; also follows the machine's own theme when asked to. */
 export default function Notices() {
+  useEffect(() => {
+    void resendUnsaved().then((results) => results.forEach(tell));
+  }, []);
   useEffect(() => {
     const root = document.documentElement;
     if (root.dataset['systemTheme'] !== 'yes') return undefined;

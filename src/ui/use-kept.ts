@@ -1,100 +1,60 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { ApiError, call } from './api';
-import type { Conflict } from './StaleDialog';
-
-interface Versioned {
-  id: string;
-  version: number;
-}
-
-/** Time after the last change before it is saved, ms. */
-const SAVE_AFTER = 500;
+import { Saver, type SavingState, type Versioned } from './saving/saver';
+import { useLeaving } from './saving/use-leaving';
 
 /**
- * A record that is saved by itself soon after each change. Saves follow one another, each with the version that the one
- * before it came back with, so that a quick hand never meets its own save as somebody else's.
+ * A record that is saved by itself soon after each change; see {@link Saver}.
  *
  * @param base collection of the record, such as `/api/tables` @param create where it is first kept
  * @param body what is sent, as it stands now
  */
 export function useKept<T extends Versioned>(base: string, create: string, start: T | null, body: object) {
-  const [record, setRecord] = useState(start);
-  const [saving, setSaving] = useState(false);
-  const [conflict, setConflict] = useState<Conflict<T>>();
-  const [error, setError] = useState<string>();
-  /** Changes that were made, and how many of them are saved. */
+  const [state, setState] = useState<SavingState<T>>();
+  const saver = useRef<Saver<T>>(undefined);
+  saver.current ??= new Saver<T>(start, {
+    base,
+    create,
+    toBody: (all) => picked(all, Object.keys(latest.current)),
+    onState: setState,
+  });
+  const latest = useRef(body);
+  useEffect(() => {
+    latest.current = body;
+  }, [body]);
+  const own = saver.current;
+  useEffect(() => () => own.close(), [own]);
+  useLeaving(useCallback(() => own.leave(), [own]));
+
+  // A change is told before what it changed is drawn: what is sent is read after that.
   const [changes, setChanges] = useState(0);
-  const [saved, setSaved] = useState(0);
-
-  /** What the next save in the queue sends: as things stand when its turn comes. */
-  const latest = useRef({ record, body, changes });
-  const upTo = useRef(0);
   useEffect(() => {
-    latest.current = { ...latest.current, body, changes };
-  }, [body, changes]);
-  const keep = useCallback((kept: T) => {
-    latest.current.record = kept;
-    setRecord(kept);
-  }, []);
+    if (changes > 0) own.change(latest.current as Partial<T>);
+  }, [changes, own]);
 
-  const queue = useRef<Promise<unknown>>(Promise.resolve());
-  const save = useCallback(
-    (version?: number, onlyChanges = false): Promise<T | undefined> => {
-      const turn = queue.current.then(async () => {
-        const { record: was, body: now, changes: sent } = latest.current;
-        // Saved meanwhile, by a button: another save would only make what the button goes on with stale.
-        if (onlyChanges && sent === upTo.current && was) return was;
-        setSaving(true);
-        try {
-          const kept = was
-            ? await call<T>('PUT', `${base}/${was.id}`, { ...now, version: version ?? was.version })
-            : await call<T>('POST', create, now);
-          keep(kept);
-          upTo.current = sent;
-          setSaved(sent);
-          setError(undefined);
-          return kept;
-        } catch (problem) {
-          if (problem instanceof ApiError && problem.status === 409 && was)
-            setConflict({ mine: { ...was, ...now }, theirs: problem.current as T });
-          else setError((problem as Error).message);
-          return undefined;
-        } finally {
-          setSaving(false);
-        }
-      });
-      queue.current = turn;
-      return turn;
-    },
-    [base, create, keep],
-  );
-
-  useEffect(() => {
-    if (changes === 0) return undefined;
-    const timer = setTimeout(() => void save(undefined, true), SAVE_AFTER);
-    return () => clearTimeout(timer);
-  }, [changes, save]);
-
+  const { record, saving, unsaved, away, error, conflict } = state ?? own.state;
+  const [elsewhere, setError] = useState<string>();
   return {
     record,
     /** Takes the record as the server gave it. */
-    keep,
-    save,
+    keep: useCallback((kept: T) => own.take(kept), [own]),
+    /** Saves at once. @returns the record as it is kept then, undefined when it could not be saved */
+    save: useCallback((): Promise<T | undefined> => {
+      setError(undefined);
+      if (!own.state.record || own.state.unsaved) own.change(latest.current as Partial<T>);
+      return own.save();
+    }, [own]),
     /** Says that something was changed. */
     change: useCallback(() => setChanges((was) => was + 1), []),
-    unsaved: changes > saved,
+    unsaved,
     saving,
-    error,
+    away,
+    error: elsewhere ?? error?.message,
     setError,
     conflict,
-    /** Settles a conflict: by the other's record, which is then what is kept, or by writing over it. */
-    settle: (by: 'theirs' | 'mine' | 'later') => {
-      setConflict(undefined);
-      if (!conflict || by === 'later') return;
-      if (by === 'mine') return void save(conflict.theirs.version);
-      keep(conflict.theirs);
-      upTo.current = changes;
-      setSaved(changes);
-    },
+    settle: useCallback((by: 'theirs' | 'mine' | 'later') => own.settle(by), [own]),
   };
+}
+
+function picked(all: object, keys: readonly string[]): object {
+  return Object.fromEntries(Object.entries(all).filter(([key]) => keys.includes(key)));
 }

@@ -26,6 +26,8 @@ interface Room {
   length: number;
   /** Work of the table at which the rest is left lying; none by default. */
   work?: number;
+  /** Asked before each piece: once it says yes, the rest is left lying. */
+  isLate?: () => boolean;
 }
 
 /**
@@ -39,7 +41,7 @@ export function layBottomLeft(spots: Spots, order: readonly number[], { forms, c
   const left: number[] = [];
   const work = room.work ?? Infinity;
   for (const index of order) {
-    if (table.work >= work) {
+    if (table.work >= work || room.isLate?.()) {
       left.push(index);
       continue;
     }

@@ -1,5 +1,6 @@
 import { InputError, requireNumber } from '../input-error';
 import { bounds, polygonArea, requireOutline, transformed, type Outline } from '../shape';
+import { layoutFaults, type LayoutFault } from './layout-faults';
 import { largestLeftover, type Leftover } from './leftover';
 import { latest, nest, workFor } from './nest';
 import type { CutPiece, Placement, Unplaced } from './piece';
@@ -21,6 +22,10 @@ export interface CutPlanOptions {
   locked?: readonly Placement[];
   /** Outline of a leftover that is laid on, from its lower left corner, mm. */
   cloth?: Outline;
+  /** Hears of a layout that was found and dropped because it is not sound, so that it can be logged. */
+  onFault?: (faults: readonly LayoutFault[]) => void;
+  /** Asked between pieces: once it says yes, no more is laid and what is laid is kept. */
+  isLate?: () => boolean;
 }
 
 export interface CutPlan {
@@ -48,16 +53,30 @@ const MOST_POSITIONS = 2000;
  * Lays pieces on a length of cloth, each layout that is yielded better than the one before or the same.
  * x runs across the width from 0, y along the length from 0. The caller stops when it is good enough.
  *
+ * No layout leaves that {@link layoutFaults} finds a fault with: it is told to `onFault` and dropped, and the search goes on
+ * from the last sound one.
+ *
  * @throws {InputError} naming the field, nested ones as `pieces[2].outline`
  */
 export function* cutPlans(options: CutPlanOptions): Generator<CutPlan & { done: number }, void> {
   requireOptions(options);
-  const { width, gap, pieces, seconds, seed = 1, locked = [], cloth } = options;
+  const { width, gap, pieces, seconds, seed = 1, locked = [], cloth, onFault, isLate } = options;
   const length = options.length ?? ENDLESS;
   const plain = locked.length === 0 && !cloth;
+  const outlines = new Map(pieces.map(({ id, outline }) => [id, outline]));
+  const held = new Set(locked.map(keyOf));
+  const isSound = (placements: readonly Placement[]): boolean => {
+    const stays = (index: number | undefined) => index === undefined || held.has(keyOf(placements[index]!));
+    // Where locked copies lie is the person's own business; what is laid around them is ours.
+    const faults = layoutFaults({ placements, outlines, gap, width, length, cloth }).filter(
+      ({ index, other }) => !(stays(index) && stays(other)),
+    );
+    if (faults.length > 0) onFault?.(faults);
+    return faults.length === 0;
+  };
   let best: CutPlan | undefined;
   if (plain) {
-    best = withMeasures(layRows(pieces, width, gap, length), pieces, width);
+    best = withMeasures(soundRows(pieces, width, gap, length, isSound), pieces, width);
     if (isHeavy(pieces)) {
       yield { ...best, done: 1 };
       return;
@@ -72,11 +91,29 @@ export function* cutPlans(options: CutPlanOptions): Generator<CutPlan & { done: 
     ...(cloth ? { cloth } : {}),
     seed,
     work: workFor(seconds),
+    isSound,
+    ...(isLate ? { isLate } : {}),
   })) {
     const plan = { ...nested, density: densityOf(nested.placements, pieces, width, nested.length) };
     if (!best || isBetter(plan, best, width)) best = plan;
     yield { ...best, done };
   }
+}
+
+/** Rows of upright rectangles; nothing is told to lie anywhere in the event that they are not sound. */
+function soundRows(
+  pieces: readonly CutPiece[],
+  width: number,
+  gap: number,
+  length: number,
+  isSound: (placements: readonly Placement[]) => boolean,
+): ReturnType<typeof layRows> {
+  const rows = layRows(pieces, width, gap, length);
+  return isSound(rows.placements) ? rows : { placements: [], unplaced: [...rows.unplaced, ...rows.placements] };
+}
+
+function keyOf({ id, copy }: Unplaced): string {
+  return `${id} ${copy}`;
 }
 
 /** More is laid, or as much on less length; of equals the later one, which leaves more in one piece. */
@@ -96,10 +133,12 @@ const SAME_AREA = 1e-3;
 export function cutPlan(options: CutPlanOptions, now: () => number): CutPlan {
   // On a machine that is slower than the work is reckoned for, the clock ends the search.
   const end = now() + 1000 * latest(options.seconds);
+  const isLate = () => now() >= end;
   let best: CutPlan | undefined;
-  for (const { done: _done, ...plan } of cutPlans(options)) {
+  // Without any time the first layout is due all the same, however long it takes.
+  for (const { done: _done, ...plan } of cutPlans({ ...options, ...(options.seconds > 0 ? { isLate } : {}) })) {
     best = plan;
-    if (now() >= end) break;
+    if (options.seconds > 0 && isLate()) break;
   }
   return best!;
 }

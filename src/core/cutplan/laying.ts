@@ -1,16 +1,7 @@
-import {
-  bounds,
-  difference,
-  intersection,
-  polygonArea,
-  regionArea,
-  transformed,
-  type Box,
-  type Outline,
-  type Point,
-} from '../shape';
+import { bounds, difference, polygonArea, transformed, type Box, type Outline, type Point } from '../shape';
 import { formsOf, layingOutline, type Form } from './form';
 import { NoFitTable } from './no-fit';
+import { overlapArea } from './overlap-area';
 import type { CutPiece, Placement, Unplaced } from './piece';
 import { Spots } from './spots';
 
@@ -74,28 +65,55 @@ export class Laying {
 
   /**
    * Whether nothing overlaps, by the area that outlines share: the search goes by no-fit regions, in which rounding can
-   * leave cracks, so what it finds is looked at once more.
+   * leave cracks, so what it finds is looked at once more, by arithmetic that has nothing to do with those regions.
    */
   isClear(spots: Spots): boolean {
+    return this.firstInTheWay(spots) === undefined;
+  }
+
+  /** Number of the first thing that overlaps another which was laid no later in `order`, or stays; undefined when all is clear. */
+  firstInTheWay(spots: Spots): number | undefined {
     const { forms } = this;
     const laid: { box: Box; outline: Outline }[] = [];
-    spots.each((form, x, y) => {
+    const place = (i: number) => {
+      const form = spots.form[i]!;
+      if (form < 0) return undefined;
       const { reach, outline } = forms[form]!;
-      laid.push({
+      const [x, y] = [spots.x[i]!, spots.y[i]!];
+      return {
         box: { minX: reach.minX + x, minY: reach.minY + y, maxX: reach.maxX + x, maxY: reach.maxY + y },
         outline: outline.map(([px, py]): Point => [px + x, py + y]),
-      });
-    });
-    for (let i = 0; i < Math.min(laid.length, this.movable); i++) {
-      const a = laid[i]!;
-      for (let j = i + 1; j < laid.length; j++) {
-        const b = laid[j]!;
+      };
+    };
+    for (let i = this.movable; i < spots.count; i++) laid.push(place(i)!);
+    for (const i of this.order) {
+      const a = place(i);
+      if (!a) continue;
+      for (const b of laid) {
         if (a.box.minX >= b.box.maxX || b.box.minX >= a.box.maxX) continue;
         if (a.box.minY >= b.box.maxY || b.box.minY >= a.box.maxY) continue;
-        if (regionArea(intersection([a.outline], [b.outline])) > SHARED) return false;
+        if (overlapArea(a.outline, b.outline) > SHARED) return i;
       }
+      laid.push(a);
     }
-    return true;
+    return undefined;
+  }
+
+  /** Lifts whatever overlaps another and lays it beyond all that is laid, while there is length; gives what found none. */
+  mend(spots: Spots, length: number): number[] {
+    const lifted: number[] = [];
+    for (let i = this.firstInTheWay(spots); i !== undefined; i = this.firstInTheWay(spots)) {
+      spots.lift(i);
+      lifted.push(i);
+    }
+    return lifted.filter((i) => {
+      let beyond = 0;
+      spots.each((form, _x, y) => (beyond = Math.max(beyond, y + this.forms[form]!.reach.maxY)));
+      const form = this.choices[i]!.find((each) => beyond - this.forms[each]!.reach.minY + this.forms[each]!.box.maxY <= length);
+      if (form === undefined || spots.count > this.movable + this.stillLaid) return true;
+      spots.lay(i, { form, x: -this.forms[form]!.box.minX, y: beyond - this.forms[form]!.reach.minY });
+      return false;
+    });
   }
 
   /** Largest y of what is laid or locked, mm. */

@@ -14,6 +14,10 @@ export interface NestOptions extends LayingOptions {
   seed: number;
   /** Work after which to stop, in edges looked at; see {@link workFor}. With 0 the first layout is answered. */
   work: number;
+  /** Asked of every layout before it is reported or gone on from: one that is not sound is left. */
+  isSound?: (placements: readonly Placement[]) => boolean;
+  /** Asked between pieces of the first layout and of the last touches: once it says yes, the rest is left lying. */
+  isLate?: () => boolean;
 }
 
 /**
@@ -72,13 +76,18 @@ const SQUEEZE_SHARE = 0.5;
  * The caller decides when it is good enough by asking for no more. Input is taken as checked.
  */
 export function* nest(options: NestOptions): Generator<Nested, void> {
-  const { seed, work, length } = options;
+  const { seed, work, length, isSound = () => true, isLate = () => false } = options;
   const { laying, placements } = singleLaying(options);
   const { spots, order, width, table } = laying;
   let best = spots.clone();
-  let left = layBottomLeft(best, order, laying, { width, length, work: Math.max(FIRST_WORK, work) });
+  layBottomLeft(best, order, laying, { width, length, work: Math.max(FIRST_WORK, work), isLate });
+  // What is kept is told once more whether it is sound; a first layout that is not has only what stays, and what is laid next.
+  laying.mend(best, length);
+  if (!isSound(placements(best).placements)) best = spots.clone();
+  let left = order.filter((i) => best.form[i]! < 0);
   let found = report();
   yield found;
+  if (isLate()) return;
 
   const searched = order.length > 0 && order.length <= MOST_SEARCHED;
   if (left.length > 0 && searched) {
@@ -88,7 +97,7 @@ export function* nest(options: NestOptions): Generator<Nested, void> {
       const whole = order.every((i) => long.form[i]! >= 0);
       for (const shorter of whole ? search(laying, long, seed, SQUEEZE_SHARE * work) : []) {
         if (shorter && laying.top(shorter) <= length) {
-          take(shorter);
+          if (!take(shorter)) continue;
           left = [];
           break;
         }
@@ -111,20 +120,26 @@ export function* nest(options: NestOptions): Generator<Nested, void> {
         yield progress();
       }
     }
-    for (const better of searchAgain(laying, best, seed, work, options.cloth ? length : Infinity)) {
+    for (const better of searchAgain(laying, best, seed, work, options.cloth ? length : Infinity, sound)) {
       if (better) take(better);
       yield progress();
     }
   }
-  best = tidy(laying, best);
+  if (!isLate()) take(tidy(laying, best, isLate));
+  found = report();
   yield { ...report(), done: 1 };
 
   function report(): Nested {
     return { ...placements(best), length: laying.top(best), leftover: leftoverOf(laying, best), done: 0 };
   }
-  function take(better: Spots): void {
+  function sound(spots: Spots): boolean {
+    return isSound(placements(spots).placements);
+  }
+  function take(better: Spots): boolean {
+    if (!sound(better)) return false;
     best.copyFrom(better);
     found = report();
+    return true;
   }
   function progress(): Nested {
     return { ...found, done: Math.min(1, table.work / work) };

@@ -16,6 +16,7 @@ const NEXT_SEED = 7919;
  * where it began. The first start is the layout that there is, the others are laid in orders that chance has shuffled.
  *
  * @param best where everything lies, without overlap @param work of the table at which to stop @param length of the cloth, mm
+ * @param isSound has the last word on what is yielded
  * @returns layouts shorter than the one before; undefined in between, so that the caller can look at the clock
  */
 export function* searchAgain(
@@ -24,6 +25,7 @@ export function* searchAgain(
   seed: number,
   work: number,
   length: number,
+  isSound: (spots: Spots) => boolean = () => true,
 ): Generator<Spots | undefined, void> {
   const { table, bound, order, width } = laying;
   const random = seeded(seed + NEXT_SEED);
@@ -33,7 +35,7 @@ export function* searchAgain(
   for (let turn = 0; table.work < work && shortest > bound * AT_BOUND && failed < MOST_FAILED; turn++) {
     if (start)
       for (const better of search(laying, start, seed + turn * NEXT_SEED, work, true)) {
-        if (better && laying.top(better) < shortest) {
+        if (better && laying.top(better) < shortest && isSound(better)) {
           shortest = laying.top(better);
           yield better;
         } else yield undefined;

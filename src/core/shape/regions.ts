@@ -20,12 +20,45 @@ function scaleFor(outlines: readonly Outline[]): number {
   return Math.max(COARSEST_SCALE, Math.min(FINEST_SCALE, scale));
 }
 
-/** Winding is made alike, so that either winding of an input counts as filled. */
+/** Whole-number paths for the library, without the spikes that it mishandles; what encloses nothing is left out. */
+function toPaths(outlines: readonly Outline[], scale: number): Paths64 {
+  return outlines
+    .map((outline) => withoutSpikes(outline.map(([x, y]) => ({ x: Math.round(x * scale), y: Math.round(y * scale) }))))
+    .filter((path) => path.length > 2);
+}
+
+/** As {@link toPaths}, the winding made alike, so that either winding of an input counts as filled. */
 function filled(outlines: readonly Outline[], scale: number): Paths64 {
-  return outlines.map((outline) => {
-    const path: Path64 = outline.map(([x, y]) => ({ x: Math.round(x * scale), y: Math.round(y * scale) }));
-    return Clipper.area(path) < 0 ? path.reverse() : path;
-  });
+  return toPaths(outlines, scale).map((path) => (Clipper.area(path) < 0 ? path.reverse() : path));
+}
+
+/**
+ * Takes out corners at which a path turns straight back along itself, and corners that repeat, again and again and across
+ * the start. What a path winds around stays the same; but where such a spike lies level at a lowest point, the library
+ * answers a union with one path within another of the same winding, as if an area were there twice.
+ */
+export function withoutSpikes(path: Path64): Path64 {
+  const kept: Path64 = [];
+  for (const p of path) {
+    while (kept.length > 0 && turnsBack(kept[kept.length - 2], kept[kept.length - 1]!, p)) kept.pop();
+    kept.push(p);
+  }
+  let first = 0;
+  for (;;) {
+    const length = kept.length - first;
+    if (length < 3) return [];
+    if (turnsBack(kept[kept.length - 2], kept[kept.length - 1]!, kept[first]!)) kept.pop();
+    else if (turnsBack(kept[kept.length - 1], kept[first]!, kept[first + 1]!)) first++;
+    else return first === 0 ? kept : kept.slice(first);
+  }
+}
+
+/** Whether p, between a and b, repeats b or is the tip of a spike. */
+function turnsBack(a: Path64[number] | undefined, p: Path64[number], b: Path64[number]): boolean {
+  if (p.x === b.x && p.y === b.y) return true;
+  if (!a) return false;
+  const [ux, uy, vx, vy] = [p.x - a.x, p.y - a.y, b.x - p.x, b.y - p.y];
+  return ux * vy - uy * vx === 0 && ux * vx + uy * vy <= 0;
 }
 
 function fromPaths(paths: Paths64, scale: number): Outline[] {
@@ -70,8 +103,7 @@ export function unionOf(outlines: readonly Outline[]): Outline[] {
  */
 export function windingUnion(loops: readonly Outline[]): Outline[] {
   const scale = scaleFor(loops);
-  const paths = loops.map((loop): Path64 => loop.map(([x, y]) => ({ x: Math.round(x * scale), y: Math.round(y * scale) })));
-  return fromPaths(Clipper.union(paths, FillRule.Positive), scale);
+  return fromPaths(Clipper.union(toPaths(loops, scale), FillRule.Positive), scale);
 }
 
 /** What is left of the outline when the cutters are taken away; holes come as clockwise paths. */
@@ -93,8 +125,10 @@ export function intersection(outlines: readonly Outline[], masks: readonly Outli
  */
 export function grownBy(region: readonly Outline[], by: number): Outline[] {
   const scale = scaleFor(region);
-  const paths = region.map((path): Path64 => path.map(([x, y]) => ({ x: Math.round(x * scale), y: Math.round(y * scale) })));
-  return fromPaths(Clipper.inflatePaths(paths, by * scale, JoinType.Round, EndType.Polygon, 2, ARC_ERROR * scale), scale);
+  return fromPaths(
+    Clipper.inflatePaths(toPaths(region, scale), by * scale, JoinType.Round, EndType.Polygon, 2, ARC_ERROR * scale),
+    scale,
+  );
 }
 
 /** How far a rounded corner may lie from a true arc, mm. */

@@ -102,15 +102,6 @@ export default function ClothForm({ cloth, onSaved, onClose }: Props) {
       path="/api/cloths"
       record={cloth}
       read={read}
-      describe={(row) => [
-        ['Name', row.name],
-        ['Weight', formatArealDensity(row.arealDensity, system)],
-        ['Fibres', writeFibres(row.fibres)],
-        ['Stretch', `${row.stretchLength} % along, ${row.stretchCross} % across`],
-        ['Iron', IRON[row.ironDots]![1]],
-        ['Overhang', row.overhang === undefined ? 'not measured' : formatLength(row.overhang, system)],
-        ['Note', row.note],
-      ]}
       onSaved={onSaved}
       onClose={onClose}
     >

@@ -2,7 +2,7 @@ import type { ColumnDef } from '@tanstack/react-table';
 import { Plus } from 'lucide-react';
 import { useMemo, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { toast } from 'sonner';
+import { attempt, undoToast } from '../../ui/undo-toast';
 import { clothBendingLength } from '../../core/cloth';
 import { FAMILIES, FAMILY_WORDS, FORM_WORDS } from '../../core/layers';
 import { formatArealDensity, formatLength, formatMoney, formatSize } from '../../core/units';
@@ -48,16 +48,9 @@ function useRows<T extends { id: string; name: string }>(start: T[], path: strin
       all.some(({ id }) => id === row.id) ? all.map((each) => (each.id === row.id ? row : each)) : [row, ...all],
     );
   const remove = async (row: T) => {
-    try {
-      await call('DELETE', `${path}/${row.id}`);
-    } catch (error) {
-      toast.error((error as Error).message);
-      return;
-    }
+    if (!(await attempt(`“${row.name}” could not be deleted`, () => call('DELETE', `${path}/${row.id}`)))) return;
     setRows((all) => all.filter(({ id }) => id !== row.id));
-    toast(`“${row.name}” is deleted.`, {
-      action: { label: 'Undo', onClick: () => void call<T>('POST', `${path}/${row.id}/restore`).then(put) },
-    });
+    undoToast(`“${row.name}” is deleted.`, async () => put(await call<T>('POST', `${path}/${row.id}/restore`)));
   };
   return { rows, put, remove };
 }

@@ -123,17 +123,6 @@ export default function LayerForm({ layer, onSaved, onClose }: Props) {
       path="/api/layers"
       record={layer}
       read={read}
-      describe={(row) => [
-        ['Name', row.name],
-        ['Kind', `${FAMILY_WORDS[row.family]}, ${FORM_WORDS[row.form]}`],
-        ['Weight', formatArealDensity(row.arealDensity, system)],
-        ['Bending length', `${row.bendingLength} mm`],
-        ['Leaflet', `${IRON[row.leaflet.ironDots]![1]}, ${row.leaflet.seconds} s`],
-        ['Roll', formatLength(row.rollWidth, system)],
-        ['Price', String(row.pricePerMetre / 100)],
-        ['In the cupboard', row.inStock ? 'yes' : 'no'],
-        ['Note', row.note],
-      ]}
       onSaved={onSaved}
       onClose={onClose}
     >

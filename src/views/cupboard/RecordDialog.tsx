@@ -2,7 +2,8 @@ import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { InputError } from '../../core/input-error';
 import type { ApiError } from '../../ui/api';
 import { call, plainMessage } from '../../ui/api';
-import StaleDialog, { type Conflict } from '../../ui/StaleDialog';
+import type { Conflict } from '../../ui/saving/saver';
+import StaleDialog from '../../ui/StaleDialog';
 
 interface Versioned {
   id: string;
@@ -17,23 +18,13 @@ interface Props<T extends Versioned> {
   record: T | undefined;
   /** Reads the form; throws an {@link InputError} for what cannot be read. */
   read: () => object;
-  describe: (row: T) => [string, string][];
   onSaved: (row: T) => void;
   onClose: () => void;
   children: (errors: Record<string, string>) => ReactNode;
 }
 
 /** A form over one kept record: saves with its version, shows both versions when it was changed elsewhere. */
-export default function RecordDialog<T extends Versioned>({
-  title,
-  path,
-  record,
-  read,
-  describe,
-  onSaved,
-  onClose,
-  children,
-}: Props<T>) {
+export default function RecordDialog<T extends Versioned>({ title, path, record, read, onSaved, onClose, children }: Props<T>) {
   const dialog = useRef<HTMLDialogElement>(null);
   const [errors, setErrors] = useState<Record<string, string>>({});
   const [conflict, setConflict] = useState<Conflict<T>>();
@@ -95,7 +86,6 @@ export default function RecordDialog<T extends Versioned>({
       {conflict && (
         <StaleDialog
           conflict={conflict}
-          describe={describe}
           onMine={() => {
             const { version } = conflict.theirs;
             setConflict(undefined);

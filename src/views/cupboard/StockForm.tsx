@@ -72,13 +72,6 @@ export default function StockForm({ entry, materials, onSaved, onClose }: Props)
         path="/api/stock"
         record={entry}
         read={read}
-        describe={(row) => [
-          ['What', KIND_WORDS[row.kind]],
-          ['Width', formatLength(row.width, system)],
-          ['Length', formatLength(row.length, system)],
-          ['Where', row.place],
-          ['Note', row.note],
-        ]}
         onSaved={onSaved}
         onClose={onClose}
       >

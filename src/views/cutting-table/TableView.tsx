@@ -12,8 +12,10 @@ import {
 } from '../../core/cutlist';
 import type { Laid, TablePlan } from '../../core/cutplan';
 import { call } from '../../ui/api';
+import SavingWords from '../../ui/saving/SavingWords';
 import StaleDialog from '../../ui/StaleDialog';
-import { counted, readableDate } from '../../ui/text';
+import { undoToast } from '../../ui/undo-toast';
+import { counted } from '../../ui/text';
 import { UnitsProvider } from '../../ui/units-context';
 import { useHistory } from '../../ui/use-history';
 import { useKept } from '../../ui/use-kept';
@@ -204,9 +206,7 @@ function Table({ project, material, parts, starched, stock, table: startTable, s
       </p>
       <div className="flex flex-wrap items-center justify-between gap-3">
         <h1 className="text-2xl font-bold">Cutting table: {material.name}</h1>
-        <span role="status" className="quiet">
-          {done ? '' : kept.saving ? 'Saving …' : kept.unsaved ? 'Not saved yet' : table ? 'Saved' : ''}
-        </span>
+        {!done && <SavingWords state={kept} />}
       </div>
       {kept.error && (
         <p role="alert" className="alert alert-error mt-3">
@@ -346,31 +346,15 @@ function Table({ project, material, parts, starched, stock, table: startTable, s
           onDone={(finished) => {
             kept.keep(finished);
             setAsking(false);
-            toast('Cut. The rolls are drawn down.', {
-              action: {
-                label: 'Undo',
-                onClick: () =>
-                  void call<CutTable>('POST', `/api/tables/${finished.id}/undo`, { version: finished.version }).then(kept.keep),
-              },
-            });
+            undoToast('Cut. The rolls are drawn down.', async () =>
+              kept.keep(await call<CutTable>('POST', `/api/tables/${finished.id}/undo`, { version: finished.version })),
+            );
           }}
         />
       )}
       {conflict && (
         <StaleDialog
           conflict={conflict}
-          describe={(row) => [
-            [
-              'Laid',
-              counted(
-                row.laid.reduce((sum, { placements }) => sum + placements.length, 0),
-                'piece',
-              ),
-            ],
-            ['Uses', row.laid.map(({ length }) => `${Math.round(length)} mm`).join(', ')],
-            ['Locked', String(row.locked.length)],
-            ['Cut', row.done ? readableDate(row.done.doneOn) : 'not yet'],
-          ]}
           onTheirs={() => {
             setOptions(conflict.theirs.options);
             setLaidPrint(conflict.theirs.fingerprint);

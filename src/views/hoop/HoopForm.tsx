@@ -65,12 +65,6 @@ export default function HoopForm({ hoop, onSaved, onClose }: Props) {
       path="/api/hoops"
       record={hoop}
       read={read}
-      describe={(row) => [
-        ['Name', row.name],
-        ['Field', `${shown(row.fieldWidth)} × ${shown(row.fieldHeight)}`],
-        ['Outside', `${shown(row.outerWidth)} × ${shown(row.outerHeight)}`],
-        ['Clamp', shown(row.clamp)],
-      ]}
       onSaved={onSaved}
       onClose={onClose}
     >

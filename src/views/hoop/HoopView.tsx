@@ -1,6 +1,6 @@
 import { Pencil, Plus, Printer, Shapes, Trash2 } from 'lucide-react';
 import { useState } from 'react';
-import { toast } from 'sonner';
+import { attempt, undoToast } from '../../ui/undo-toast';
 import { hoopOutlines } from '../../core/hoop';
 import { ApiError, call } from '../../ui/api';
 import FilePicker from '../../ui/FilePicker';
@@ -66,18 +66,11 @@ function Hoop({ hoopings: startHoopings, motifs: startMotifs, hoops: startHoops,
     path: string,
     set: (change: (all: T[]) => T[]) => void,
   ) => {
-    try {
-      await call('DELETE', `${path}/${row.id}`);
-    } catch (problem) {
-      toast.error((problem as Error).message);
-      return;
-    }
+    if (!(await attempt(`“${row.name}” could not be deleted`, () => call('DELETE', `${path}/${row.id}`)))) return;
     set((all) => all.filter(({ id }) => id !== row.id));
-    toast(`“${row.name}” is deleted.`, {
-      action: {
-        label: 'Undo',
-        onClick: () => void call<T>('POST', `${path}/${row.id}/restore`).then((back) => set((all) => [back, ...all])),
-      },
+    undoToast(`“${row.name}” is deleted.`, async () => {
+      const back = await call<T>('POST', `${path}/${row.id}/restore`);
+      set((all) => [back, ...all]);
     });
   };
   return (

@@ -4,8 +4,8 @@ import { hullOf } from '../../core/hoop';
 import { STITCH, type Motif } from '../../core/motif';
 import type { Outline, Point } from '../../core/shape';
 import { fetchMotif } from '../../ui/motif/fetch-motif';
+import SavingWords from '../../ui/saving/SavingWords';
 import StaleDialog from '../../ui/StaleDialog';
-import { readableDate } from '../../ui/text';
 import { UnitsProvider } from '../../ui/units-context';
 import { useHistory } from '../../ui/use-history';
 import { useKept } from '../../ui/use-kept';
@@ -115,9 +115,7 @@ function View({ hooping: start, startStage, ...data }: Props) {
       </p>
       <div className="flex flex-wrap items-center justify-between gap-3">
         <h1 className="text-2xl font-bold">{start.name}</h1>
-        <span role="status" className="quiet">
-          {store.saving ? 'Saving …' : store.unsaved ? 'Not saved yet' : 'Saved'}
-        </span>
+        <SavingWords state={store} />
       </div>
       {store.error && (
         <p role="alert" className="alert alert-error mt-3">
@@ -202,13 +200,6 @@ function View({ hooping: start, startStage, ...data }: Props) {
       {conflict && (
         <StaleDialog
           conflict={conflict}
-          describe={(row) => [
-            ['Middle of the motif', `${Math.round(row.place.x)}, ${Math.round(row.place.y)} mm`],
-            ['Turned', `${Math.round(row.place.angle)}°`],
-            ['Prepared', String(row.prepared.length)],
-            ['Sewn', row.run ? `${row.run.stitches} stitches, ${row.run.pieces} of ${row.count} done` : 'not yet'],
-            ['Filed', row.result ? readableDate(row.result.doneOn) : 'not yet'],
-          ]}
           onTheirs={() => {
             const { ground, hoopId, place, hoopPlace, floats, count, pairs, prepared, run, stack } = conflict.theirs;
             history.set({ ground, hoopId, place, hoopPlace, floats });

@@ -1,6 +1,6 @@
 import { Trash2 } from 'lucide-react';
 import { useMemo, useState } from 'react';
-import { toast } from 'sonner';
+import { attempt, undoToast } from '../../ui/undo-toast';
 import { call } from '../../ui/api';
 import PredictedMeasured from '../../ui/PredictedMeasured';
 import { counted, keepUnits, readableDate, today } from '../../ui/text';
@@ -40,21 +40,11 @@ export default function LogbookView({
     (entry) => entry.measuredBendingLength! >= entry.predictedLow! && entry.measuredBendingLength! <= entry.predictedHigh!,
   );
   const remove = async (entry: LogEntry) => {
-    try {
-      await call('DELETE', `/api/log/${entry.id}`);
-    } catch (error) {
-      toast.error((error as Error).message);
-      return;
-    }
+    if (!(await attempt('The entry could not be taken out', () => call('DELETE', `/api/log/${entry.id}`)))) return;
     setEntries((all) => all.filter(({ id }) => id !== entry.id));
-    toast(`“${entry.title}” is taken out of the logbook.`, {
-      action: {
-        label: 'Undo',
-        onClick: () =>
-          void call<LogEntry>('POST', `/api/log/${entry.id}/restore`).then((back) =>
-            setEntries((all) => [...all, back].sort((a, b) => (a.doneOn < b.doneOn ? 1 : -1))),
-          ),
-      },
+    undoToast(`“${entry.title}” is taken out of the logbook.`, async () => {
+      const back = await call<LogEntry>('POST', `/api/log/${entry.id}/restore`);
+      setEntries((all) => [...all, back].sort((a, b) => (a.doneOn < b.doneOn ? 1 : -1)));
     });
   };
   if (entries.length === 0) {

@@ -17,7 +17,7 @@ import { START, toQuery, type SentenceState } from '../choose/sentence-state';
 interface Props {
   part: Part;
   cloth: Cloth | undefined;
-  onSave: (part: Part) => Promise<boolean>;
+  onSave: (part: Part, change: Partial<Part>) => Promise<boolean>;
   /** The person's ways of working. */
   ways: Partial<Schools>;
   onCloth: () => void;
@@ -71,8 +71,7 @@ export default function ChooseStage({ part, cloth, ways, onSave, onCloth, onNext
   const take = async (stack: RankedStack) => {
     setError(undefined);
     try {
-      const saved = await onSave({
-        ...part,
+      const saved = await onSave(part, {
         stack: keptStack(stack, schools),
         cutDone: false,
       });
@@ -136,7 +135,7 @@ export default function ChooseStage({ part, cloth, ways, onSave, onCloth, onNext
               <button
                 type="button"
                 className="btn mt-3"
-                onClick={() => void onSave({ ...part, stack: { ...part.stack!, schools } })}
+                onClick={() => void onSave(part, { stack: { ...part.stack!, schools } })}
               >
                 Keep them for the chosen stack
               </button>

@@ -9,7 +9,7 @@ import type { Part } from '../../store/parts';
 interface Props {
   part: Part;
   cloths: Cloth[];
-  onSave: (part: Part) => Promise<boolean>;
+  onSave: (part: Part, change: Partial<Part>) => Promise<boolean>;
   onNext: () => void;
 }
 
@@ -25,7 +25,7 @@ export default function ClothStage({ part, cloths, onSave, onNext }: Props) {
     setError(undefined);
     try {
       // Another cloth makes another prediction: the stack has to be chosen again.
-      await onSave({ ...part, clothId, stack: null, cutDone: false });
+      await onSave(part, { clothId, stack: null, cutDone: false });
     } catch (problem) {
       setError((problem as Error).message);
     }

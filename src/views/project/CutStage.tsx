@@ -42,20 +42,39 @@ interface Props {
   layers: StageLayer[];
   tables: CutTable[];
   settings: Settings;
-  onSave: (part: Part) => Promise<boolean>;
+  onSave: (part: Part, change: Partial<Part>) => Promise<boolean>;
+  /** Shows a change at once and saves it when the hand rests. */
+  onType: (part: Part, change: Partial<Part>) => void;
+  /** What was refused of such a change. */
+  refused: string | undefined;
   onChoose: () => void;
   onNext: () => void;
 }
 
 /** What has to be cut: the tables of the project, the exact outline of each layer of the part in hand, and bulk. */
 export default function CutStage(props: Props) {
-  const { projectId, part, parts, cloth, cloths, materials, layers, tables, settings, onSave, onChoose, onNext } = props;
+  const {
+    projectId,
+    part,
+    parts,
+    cloth,
+    cloths,
+    materials,
+    layers,
+    tables,
+    settings,
+    onSave,
+    onType,
+    refused,
+    onChoose,
+    onNext,
+  } = props;
   const [error, setError] = useState<string>();
   const all = useMemo(() => cuttings(parts, materials, cloths, tables), [parts, materials, cloths, tables]);
   const save = async (change: Partial<Part>) => {
     setError(undefined);
     try {
-      return await onSave({ ...part, ...change });
+      return await onSave(part, change);
     } catch (problem) {
       setError((problem as ApiError).message);
       return false;
@@ -72,9 +91,9 @@ export default function CutStage(props: Props) {
   const opened = useMemo(() => openPiece(part), [part]);
   return (
     <div className="space-y-5">
-      {error && (
+      {(error ?? refused) && (
         <p role="alert" className="alert alert-error">
-          {error}
+          {error ?? refused}
         </p>
       )}
       {all.length > 0 && (
@@ -116,7 +135,7 @@ export default function CutStage(props: Props) {
                 layer={{ ...layer, material: layer.material }}
                 settings={settings}
                 onChange={(change) =>
-                  void save({
+                  onType(part, {
                     stack: {
                       ...part.stack!,
                       layers: part.stack!.layers.map((each, k) => (k === i ? { ...each, ...change } : each)),

@@ -26,7 +26,7 @@ interface Props {
   /** Absent for a new part. */
   part: Part | undefined;
   cloths: Cloth[];
-  onSave: (part: Part) => Promise<boolean>;
+  onSave: (part: Part, change: Partial<Part>) => Promise<boolean>;
   onAdded: (part: Part) => void;
 }
 
@@ -100,8 +100,7 @@ export default function PartsStage({ projectId, part, cloths, onSave, onAdded }:
       if (part) {
         const wishChanged = JSON.stringify(sorted(fullWish)) !== JSON.stringify(sorted(part.wish));
         // Other wishes may want other layers: the old choice would only look valid.
-        const saved = await onSave({
-          ...part,
+        const saved = await onSave(part, {
           ...piece,
           wish: fullWish,
           ...(wishChanged ? { stack: null, cutDone: false } : {}),

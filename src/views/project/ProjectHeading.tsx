@@ -2,7 +2,8 @@ import { Pencil } from 'lucide-react';
 import { useState } from 'react';
 import type { ApiError } from '../../ui/api';
 import { call } from '../../ui/api';
-import StaleDialog, { type Conflict } from '../../ui/StaleDialog';
+import type { Conflict } from '../../ui/saving/saver';
+import StaleDialog from '../../ui/StaleDialog';
 
 interface Project {
   id: string;
@@ -84,10 +85,6 @@ export default function ProjectHeading({ project: start }: { project: Project })
       {conflict && (
         <StaleDialog
           conflict={conflict}
-          describe={(row) => [
-            ['Name', row.name],
-            ['Note', row.note],
-          ]}
           onTheirs={() => {
             setProject(conflict.theirs);
             setDraft(undefined);

@@ -1,15 +1,16 @@
 import { FileUp, Pencil, Plus, Trash2 } from 'lucide-react';
-import { useState } from 'react';
+import { useCallback, useState } from 'react';
 import { toast } from 'sonner';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { ROLE_WORDS } from '../../core/choose';
 import { clothThickness } from '../../core/cloth';
 import { EXTENT_WORDS } from '../../core/layers';
-import { shapeKind } from '../../core/shape';
-import { ApiError, call } from '../../ui/api';
+import { call } from '../../ui/api';
 import CrossSection from '../../ui/CrossSection';
-import StaleDialog, { type Conflict } from '../../ui/StaleDialog';
+import SavingWords from '../../ui/saving/SavingWords';
+import StaleDialog from '../../ui/StaleDialog';
 import { counted, keepUnits } from '../../ui/text';
+import { attempt, undoToast } from '../../ui/undo-toast';
 import { UnitsProvider } from '../../ui/units-context';
 import type { LogEntry } from '../../store/log';
 import type { Part } from '../../store/parts';
@@ -23,7 +24,8 @@ import PartsStage from './PartsStage';
 import ScrapStage from './ScrapStage';
 import ProjectHeading from './ProjectHeading';
 import Tape from './Tape';
-import { partBody, passed, STAGES, STAGE_WORDS, type ProjectData, type Stage } from './types';
+import { usePartSavers } from './use-part-savers';
+import { passed, STAGES, STAGE_WORDS, type ProjectData, type Stage } from './types';
 
 interface Props {
   data: ProjectData;
@@ -31,24 +33,21 @@ interface Props {
   startStage: Stage;
 }
 
-/** Words for a part's fields when two versions of it are shown. */
-function describePart(part: Part): [string, string][] {
-  return [
-    ['Name', part.name],
-    ['Shape', shapeKind(part.shape.kind).words],
-    ['How many', String(part.count)],
-    ['Seam allowances', part.allowances.map((mm) => `${mm} mm`).join(', ')],
-    ['Layers', part.stack?.title ?? 'none yet'],
-    ['Cut', part.cutDone ? 'done' : 'not yet'],
-  ];
-}
+/** Names of a part's fields where two versions of it are shown. */
+const PART_WORDS = {
+  stack: 'Layers',
+  clothId: 'Cloth',
+  cutDone: 'Cut',
+  line: 'Drawn line',
+  allowances: 'Seam allowances',
+  count: 'How many',
+};
 
 /** A project: the tape of stages, the parts, the stage of the part in hand, and its cross-section. */
 export default function ProjectView({ data, startPart, startStage }: Props) {
   const [parts, setParts] = useState(data.parts);
   const [partId, setPartId] = useState(startPart ?? data.parts[0]?.id ?? null);
   const [stage, setStage] = useState<Stage>(startStage);
-  const [conflict, setConflict] = useState<Conflict<Part>>();
   const [log, setLog] = useState(data.log);
   const [scraps, setScraps] = useState(data.scraps);
   const [importing, setImporting] = useState(false);
@@ -64,40 +63,26 @@ export default function ProjectView({ data, startPart, startStage }: Props) {
   useHotkeys('l', () => step(1));
   useHotkeys('h', () => step(-1));
 
-  /** Saves a part; a stale save shows both versions instead of overwriting. Throws on bad input. */
-  const save = async (changed: Part): Promise<boolean> => {
-    try {
-      const saved = await call<Part>('PUT', `/api/parts/${changed.id}`, partBody(changed));
-      setParts((all) => all.map((each) => (each.id === saved.id ? saved : each)));
-      return true;
-    } catch (error) {
-      if (error instanceof ApiError && error.status === 409) {
-        setConflict({ mine: changed, theirs: error.current as Part });
-        return false;
-      }
-      throw error;
-    }
-  };
+  const put = useCallback((kept: Part) => setParts((all) => all.map((each) => (each.id === kept.id ? kept : each))), []);
+  const savers = usePartSavers(put);
+  /** Saves a change of a part; a stale save shows both versions instead of overwriting. Throws on bad input. */
+  const save = (of: Part, change: Partial<Part>): Promise<boolean> => savers.save(of, change);
   /** Takes over what the server changed besides: the setting that a scrap found, and its logbook entries. */
   const refresh = async (id: string) => {
     const [fresh, { log: filed }] = await Promise.all([
       call<Part>('GET', `/api/parts/${id}`),
       call<{ log: LogEntry[] }>('GET', '/api/log'),
     ]);
-    setParts((all) => all.map((each) => (each.id === id ? fresh : each)));
+    savers.take(fresh);
     setLog((all) => [...filed.filter((entry) => entry.partId === id), ...all.filter((entry) => entry.partId !== id)]);
   };
   const remove = async (gone: Part) => {
-    await call('DELETE', `/api/parts/${gone.id}`);
+    if (!(await attempt(`“${gone.name}” could not be deleted`, () => call('DELETE', `/api/parts/${gone.id}`)))) return;
     setParts((all) => all.filter(({ id }) => id !== gone.id));
     if (gone.id === partId) setPartId(parts.find(({ id }) => id !== gone.id)?.id ?? null);
-    toast(`“${gone.name}” is deleted.`, {
-      action: {
-        label: 'Undo',
-        onClick: () => {
-          void call<Part>('POST', `/api/parts/${gone.id}/restore`).then((back) => setParts((all) => [...all, back]));
-        },
-      },
+    undoToast(`“${gone.name}” is deleted.`, async () => {
+      const back = await call<Part>('POST', `/api/parts/${gone.id}/restore`);
+      setParts((all) => [...all, back]);
     });
   };
 
@@ -110,6 +95,11 @@ export default function ProjectView({ data, startPart, startStage }: Props) {
   return (
     <UnitsProvider value={data.settings.units}>
       <ProjectHeading project={data.project} />
+      {savers.away && (
+        <p className="mb-2">
+          <SavingWords state={{ record: null, saving: false, unsaved: true, away: true }} />
+        </p>
+      )}
       <Tape stage={stage} done={done} total={parts.length} onStage={(next) => go(next)} />
       <div className="mt-4 grid items-start gap-5 lg:grid-cols-[19rem_1fr]">
         <aside className="space-y-4" aria-label="Parts of the project">
@@ -235,6 +225,8 @@ export default function ProjectView({ data, startPart, startStage }: Props) {
                   layers={layersOf(part)}
                   settings={data.settings}
                   onSave={save}
+                  onType={savers.change}
+                  refused={savers.error}
                   onChoose={() => go('choose')}
                   onNext={() => go('apply')}
                 />
@@ -278,20 +270,13 @@ export default function ProjectView({ data, startPart, startStage }: Props) {
           onClose={() => setImporting(false)}
         />
       )}
-      {conflict && (
+      {savers.conflict && (
         <StaleDialog
-          conflict={conflict}
-          describe={describePart}
-          onTheirs={() => {
-            setParts((all) => all.map((each) => (each.id === conflict.theirs.id ? conflict.theirs : each)));
-            setConflict(undefined);
-          }}
-          onMine={() => {
-            const mine = { ...conflict.mine, version: conflict.theirs.version };
-            setConflict(undefined);
-            void save(mine);
-          }}
-          onClose={() => setConflict(undefined)}
+          conflict={savers.conflict}
+          words={PART_WORDS}
+          onTheirs={() => savers.settle('theirs')}
+          onMine={() => savers.settle('mine')}
+          onClose={() => savers.settle('later')}
         />
       )}
     </UnitsProvider>

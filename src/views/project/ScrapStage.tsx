@@ -2,6 +2,7 @@ import { addDays, format, isPast, parseISO } from 'date-fns';
 import { Play, Printer, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { toast } from 'sonner';
+import { undoToast } from '../../ui/undo-toast';
 import { fabricOf } from '../../core/cloth';
 import { isGlued } from '../../core/layers';
 import { schoolsOf } from '../../core/schools';
@@ -215,9 +216,7 @@ function Trial({ part, layers, scrap, onScrap, onGone, onNext, onAnother }: Prop
       return;
     }
     onGone(scrap);
-    toast('The scrap test is deleted.', {
-      action: { label: 'Undo', onClick: () => void call<Scrap>('POST', `/api/scraps/${scrap.id}/restore`).then(onScrap) },
-    });
+    undoToast('The scrap test is deleted.', async () => onScrap(await call<Scrap>('POST', `/api/scraps/${scrap.id}/restore`)));
   };
   const wash = scrap.filedOn && scrap.washDue && (
     <div className="sheet p-5">

@@ -1,7 +1,7 @@
 import { Plus, Trash2 } from 'lucide-react';
 import { useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { toast } from 'sonner';
+import { attempt, undoToast } from '../../ui/undo-toast';
 import type { ApiError } from '../../ui/api';
 import { call } from '../../ui/api';
 import { counted } from '../../ui/text';
@@ -35,15 +35,11 @@ export default function ProjectsView({ start }: { start: ProjectSummary[] }) {
     }
   };
   const remove = async (project: ProjectSummary) => {
-    await call('DELETE', `/api/projects/${project.id}`);
+    if (!(await attempt('The project could not be deleted', () => call('DELETE', `/api/projects/${project.id}`)))) return;
     setProjects((all) => all.filter(({ id }) => id !== project.id));
-    toast(`“${project.name}” is deleted.`, {
-      action: {
-        label: 'Undo',
-        onClick: () => {
-          void call('POST', `/api/projects/${project.id}/restore`).then(() => setProjects((all) => [...all, project]));
-        },
-      },
+    undoToast(`“${project.name}” is deleted.`, async () => {
+      await call('POST', `/api/projects/${project.id}/restore`);
+      setProjects((all) => [...all, project]);
     });
   };
   const demo = async () => {

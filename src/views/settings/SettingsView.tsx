@@ -5,7 +5,8 @@ import { call, plainMessage } from '../../ui/api';
 import { CheckField, SelectField, TextField } from '../../ui/form-fields';
 import LengthField from '../../ui/LengthField';
 import SchoolSelects from '../../ui/SchoolSelects';
-import StaleDialog, { type Conflict } from '../../ui/StaleDialog';
+import type { Conflict } from '../../ui/saving/saver';
+import StaleDialog from '../../ui/StaleDialog';
 import { UnitsProvider } from '../../ui/units-context';
 import type { Settings } from '../../store/settings';
 import { broughtIn } from './brought-in';
@@ -210,17 +211,6 @@ export default function SettingsView({ start }: { start: Kept }) {
       {conflict && (
         <StaleDialog
           conflict={conflict}
-          describe={({ settings }) => [
-            ['Measures', settings.units],
-            ['Look', settings.theme],
-            ['Currency sign', settings.currency],
-            ['Sole', `${settings.soleLength} × ${settings.soleWidth} mm`],
-            ['Overlap', `${settings.stopOverlap} mm`],
-            ['Clearance', `${settings.machineClearance} mm`],
-            ['Trim', `${settings.trim} mm`],
-            ['Sound', settings.sound ? 'on' : 'off'],
-            ['Ways of working', Object.values(settings.schools).join(', ') || 'as usual'],
-          ]}
           onMine={() => {
             const { version } = conflict.theirs;
             setConflict(undefined);

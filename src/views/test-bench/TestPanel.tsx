@@ -1,5 +1,6 @@
 import { useMemo, useState } from 'react';
 import { toast } from 'sonner';
+import { undoToast } from '../../ui/undo-toast';
 import {
   figureOf,
   usualRange,
@@ -128,17 +129,11 @@ export default function TestPanel({ cloth, test, similar, onSaved, onStale }: Pr
         setTouched(false);
       }
       if (readings === null && kept) {
-        toast(`“${test.title}” is taken back.`, {
-          action: {
-            label: 'Undo',
-            onClick: () =>
-              void call<Cloth>('PUT', `/api/cloths/${cloth.id}/tests/${test.id}`, { ...kept, version: saved.version }).then(
-                (back) => {
-                  onSaved(back);
-                  setTyped(start(back.tests[test.id]?.readings));
-                },
-              ),
-          },
+        undoToast(`“${test.title}” is taken back.`, async () => {
+          const again = { ...kept, version: saved.version };
+          const back = await call<Cloth>('PUT', `/api/cloths/${cloth.id}/tests/${test.id}`, again);
+          onSaved(back);
+          setTyped(start(back.tests[test.id]?.readings));
         });
       } else toast('Kept with the cloth.');
     } catch (problem) {
