@@ -26,7 +26,8 @@ const threads = {
 
 export default defineConfig({
   output: 'server',
-  adapter: node({ mode: 'standalone' }),
+  // Our own server hands out files and compresses; the application only sees what is its own.
+  adapter: node({ mode: 'middleware' }),
   integrations: [react(), threads],
   // Our own middleware checks Host and Origin on every write, JSON posts included.
   security: { checkOrigin: false },

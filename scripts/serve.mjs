@@ -1,9 +1,11 @@
 // Serves the built application: finds a free port, says where it is, and stays quiet.
+import compression from 'compression';
 import { createServer as createHttpServer } from 'node:http';
 import { createServer } from 'node:net';
 import { existsSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath, pathToFileURL } from 'node:url';
+import sirv from 'sirv';
 
 const root = join(dirname(fileURLToPath(import.meta.url)), '..');
 const entry = join(root, 'dist/server/entry.mjs');
@@ -49,13 +51,37 @@ if (args.includes('--demo')) {
   process.env.NEMBREL_DEMO = '1';
   process.env.NEMBREL_DB ??= 'data/demo.db';
 }
-process.env.ASTRO_NODE_AUTOSTART = 'disabled';
 const { handler } = await import(pathToFileURL(entry).href);
+const compress = compression({ threshold: 1024 });
+/** Built files have a fingerprint in their names and never change. */
+const files = sirv(join(root, 'dist/client'), {
+  etag: true,
+  setHeaders: (response, path) => {
+    if (path.startsWith('/_astro/')) response.setHeader('cache-control', 'public, max-age=31536000, immutable');
+  },
+});
+const METHODS = ['GET', 'HEAD', 'POST', 'PUT', 'DELETE'];
+
 // The application sets its own, stricter headers; these stand on whatever is answered before it is reached.
 const server = createHttpServer((request, response) => {
   response.setHeader('content-security-policy', "default-src 'self'; object-src 'none'; base-uri 'none'; frame-ancestors 'none'");
   response.setHeader('x-content-type-options', 'nosniff');
-  handler(request, response);
+  const refuse = (status, message) => {
+    response.writeHead(status, { 'content-type': 'application/json; charset=utf-8', allow: METHODS.join(', ') });
+    response.end(JSON.stringify({ error: { message, field: null } }));
+  };
+  if (!METHODS.includes(request.method)) return refuse(405, `${request.method} is not answered here.`);
+  try {
+    decodeURI(request.url);
+  } catch {
+    return refuse(400, 'The address cannot be read.');
+  }
+  // The framework's own image service is not used; nothing of it is open.
+  if (request.url.startsWith('/_image')) return refuse(404, 'There is no such address.');
+  const application = () => handler(request, response);
+  // At once, in the same turn: of a request whose sender went away while files were looked through nothing can be made any more.
+  if (request.url.startsWith('/api/') || (request.method !== 'GET' && request.method !== 'HEAD')) return compress(request, response, application);
+  return compress(request, response, () => files(request, response, application));
 });
 // A client that never finishes its request does not hold a connection for ever.
 server.requestTimeout = 60_000;

@@ -9,6 +9,7 @@ import { requireTable, type TableBody } from '../store/rules/table';
 import { parts, type Part } from '../store/parts';
 import { projects } from '../store/projects';
 import { stock, type Stock, type StockFields } from '../store/stock';
+import { requireSoundLayout, requireSoundTable, tableParts } from './sound-table';
 
 /** Stiffer than this a starch is soaked in, not sprayed on. */
 const SOAKED = 3;
@@ -29,7 +30,7 @@ export function startTable(projectId: string, body: TableBody): CutTable {
   const open = tablesOfProject(db, project.id).find(
     (table) => table.done === null && table.ofKind === body.ofKind && table.ofId === body.ofId,
   );
-  return open ?? cutTables.insert(db, { ...requireTable(db, body), projectId: project.id, done: null });
+  return open ?? cutTables.insert(db, { ...requireSoundTable(db, requireTable(db, body)), projectId: project.id, done: null });
 }
 
 export interface DoneBody {
@@ -53,6 +54,7 @@ export function finishTable(id: string, { doneOn, keep, version }: DoneBody): Cu
     if (table.version !== version) throw new StaleError(table);
     if (table.done) throw new InputError('version', 'is of a table that is cut already');
     if (table.laid.length === 0) throw new InputError('laid', 'is empty; lay the pieces first');
+    requireSoundLayout(table.laid, tableParts(db, table));
     const done: TableDone = { doneOn, usedIds: [], drawn: [], sheets: [], keptIds: [], partIds: [] };
     for (const { sourceId, length } of table.laid) drawFrom(db, table, sourceId, length, done);
     keep.forEach(({ outline, place }, i) => {

@@ -1,11 +1,8 @@
 import {
   BUY,
-  clothMaterial,
   copyName,
-  layerMaterial,
+  fingerprint,
   sourceOutline,
-  tableList,
-  tableSources,
   type CutItem,
   type TableMaterial,
   type TableSource,
@@ -14,19 +11,14 @@ import { lengthToBuy } from '../core/cutplan';
 import { InputError } from '../core/input-error';
 import { bounds, transformed } from '../core/shape';
 import { formatLength, formatSize, type LengthSystem } from '../core/units';
-import { writeDxf, type WrittenPiece } from '../formats/dxf';
+import { grainWords, writeDxf, type WrittenPiece } from '../formats/dxf';
 import { cuttingList, layoutSheet, PAPERS, templates, type Paper, type Template } from '../formats/pdf';
 import { writeSvg } from '../formats/svg';
-import { cloths } from '../store/cloths';
 import { cutTables, type CutTable } from '../store/cut-tables';
 import { database } from '../store/database';
-import { NotFoundError } from '../store/errors';
-import { layers } from '../store/layers';
-import { parts } from '../store/parts';
 import { projects } from '../store/projects';
 import { readSettings } from '../store/settings';
-import { stock } from '../store/stock';
-import { areStarched } from './cut-work';
+import { requireSoundLayout, tableParts } from './sound-table';
 import type { MadeFile } from './endpoint';
 
 /** Prints and files of a cutting table. */
@@ -87,28 +79,24 @@ function laidTable(id: string): Laid {
   const db = database();
   const table = cutTables.get(db, id);
   const { settings } = readSettings(db);
-  const layer = table.ofKind === 'layer' ? layers.find(db, table.ofId) : undefined;
-  const cloth = table.ofKind === 'cloth' ? cloths.find(db, table.ofId) : undefined;
-  if (!layer && !cloth) throw new NotFoundError(table.ofKind);
-  const material = layer ? layerMaterial(layer) : clothMaterial(cloth!);
-  const own = table.partIds.flatMap((partId) => parts.find(db, partId) ?? []);
-  const { items } = tableList(own, material, table.options, areStarched(db, own), settings.trim);
-  const there = table.options.stockIds.flatMap((stockId) => stock.find(db, stockId) ?? []);
-  const sources = tableSources(table.options, there, material);
-  const known = new Set(items.map((item) => item.id));
+  const now = tableParts(db, table);
   if (!table.laid.some(({ placements }) => placements.length > 0)) throw new InputError('laid', 'is empty; lay the pieces first');
-  if (table.laid.some(({ placements }) => placements.some((p) => !known.has(p.id))))
-    throw new InputError('laid', 'holds pieces that have changed since; lay them again first');
-  return { table, project: projects.get(db, table.projectId).name, material, items, sources, units: settings.units };
+  if (fingerprint(now.items) !== table.fingerprint)
+    throw new InputError('laid', 'holds pieces that have changed since they were laid; lay them again first');
+  requireSoundLayout(table.laid, now);
+  return { table, project: projects.get(db, table.projectId).name, ...now, units: settings.units };
 }
 
 function written(item: CutItem): WrittenPiece {
   return {
     name: item.mirrored ? `${item.name}, mirrored` : item.name,
-    outline: item.outline,
+    outline: item.edge,
     seam: item.seam,
     holes: item.holes,
     grain: item.grain,
+    cut: item.cut,
+    oneWay: item.oneWay,
+    fold: item.fold,
     marks: item.marks,
     count: item.count,
   };
@@ -154,15 +142,11 @@ async function list(laid: Laid, paper: Paper): Promise<Uint8Array> {
       face: faceWords(laid),
       rows: items.map((item) => {
         const { minX, minY, maxX, maxY } = bounds(item.outline);
-        const grain =
-          item.free || item.grain === null
-            ? 'any way round'
-            : item.rotations.some((turn) => turn % 90 !== 0)
-              ? 'on the bias or leaning'
-              : 'along the grain';
+        const words = grainWords(item);
+        const grain = item.free || item.grain === null ? 'any way round' : words.charAt(0).toLowerCase() + words.slice(1);
         return {
           name: item.name,
-          outline: item.outline,
+          outline: item.edge,
           holes: item.holes,
           count: item.count,
           size: formatSize(maxX - minX, maxY - minY, units),
@@ -203,7 +187,7 @@ async function sheet(laid: Laid, paper: Paper): Promise<Uint8Array> {
             marks: tapeMarks(length, units),
             placed: placements.map(({ id, copy, flipped, rotation, x, y }) => {
               const item = items.find((each) => each.id === id)!;
-              return { name: copyName(item, copy), outline: transformed(item.outline, flipped, rotation, x, y) };
+              return { name: copyName(item, copy), outline: transformed(item.edge, flipped, rotation, x, y) };
             }),
           },
         ];

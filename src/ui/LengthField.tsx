@@ -1,6 +1,6 @@
-import { useEffect, useId, useState } from 'react';
+import { useEffect, useId, useRef, useState } from 'react';
 import { InputError } from '../core/input-error';
-import { formatLength, parseLength } from '../core/units';
+import { formatLength, lengthForField, parseLengthBeside } from '../core/units';
 import Field from './Field';
 import { useUnits } from './units-context';
 
@@ -17,23 +17,25 @@ interface Props {
 }
 
 /**
- * A length typed as people write it: `3/8"`, `9.5 mm`, `20cm`. What is typed stays as typed until the field
- * is left; then it is written the way the person's units read.
+ * A length typed as people write it: `3/8"`, `9.5 mm`, `20cm`; a bare number counts in the unit that stood there. What is typed
+ * stays as typed until the field is left; then it is written the way the person's units read, exactly as it is kept.
  */
 export default function LengthField({ label, value, onChange, onFault, error, hint, min = 0 }: Props) {
   const { system } = useUnits();
   const id = useId();
-  const [text, setText] = useState(() => formatLength(value, system));
+  const [text, setText] = useState(() => lengthForField(value, system));
   const [fault, setFault] = useState<string>();
   const [editing, setEditing] = useState(false);
+  /** What stood there before it was typed over: a bare number counts in its unit. */
+  const beside = useRef(text);
   useEffect(() => {
-    if (!editing) setText(formatLength(value, system));
+    if (!editing) setText(lengthForField(value, system));
   }, [value, system, editing]);
 
   const read = (typed: string) => {
     setText(typed);
     try {
-      const mm = parseLength(typed, system);
+      const mm = parseLengthBeside(typed, beside.current, system);
       if (mm < min) throw new InputError('', `must be at least ${formatLength(min, system)}`);
       setFault(undefined);
       onFault?.(false);
@@ -53,10 +55,13 @@ export default function LengthField({ label, value, onChange, onFault, error, hi
         autoComplete="off"
         aria-invalid={fault !== undefined || error !== undefined}
         aria-describedby={fault || error ? `${id}-error` : hint ? `${id}-hint` : undefined}
-        onFocus={() => setEditing(true)}
+        onFocus={() => {
+          beside.current = text;
+          setEditing(true);
+        }}
         onBlur={() => {
           setEditing(false);
-          if (!fault) setText(formatLength(value, system));
+          if (!fault) setText(lengthForField(value, system));
         }}
         onChange={(event) => read(event.target.value)}
       />

@@ -6,30 +6,35 @@ import { useLeaving } from './saving/use-leaving';
  * A record that is saved by itself soon after each change; see {@link Saver}.
  *
  * @param base collection of the record, such as `/api/tables` @param create where it is first kept
- * @param body what is sent, as it stands now
+ * @param body what is sent, as it stands now @param hold what is on the screen cannot be kept as it is: it waits until it can
  */
-export function useKept<T extends Versioned>(base: string, create: string, start: T | null, body: object) {
+export function useKept<T extends Versioned>(base: string, create: string, start: T | null, body: object, hold = false) {
   const [state, setState] = useState<SavingState<T>>();
+  /** What is sent: as things stand on the screen when its turn comes. */
+  const latest = useRef(body);
   const saver = useRef<Saver<T>>(undefined);
   saver.current ??= new Saver<T>(start, {
     base,
     create,
-    toBody: (all) => picked(all, Object.keys(latest.current)),
+    toBody: () => latest.current,
     onState: setState,
   });
-  const latest = useRef(body);
   useEffect(() => {
     latest.current = body;
   }, [body]);
   const own = saver.current;
   useEffect(() => () => own.close(), [own]);
-  useLeaving(useCallback(() => own.leave(), [own]));
 
   // A change is told before what it changed is drawn: what is sent is read after that.
   const [changes, setChanges] = useState(0);
+  const [told, setTold] = useState(0);
+  const held = changes > told;
   useEffect(() => {
-    if (changes > 0) own.change(latest.current as Partial<T>);
-  }, [changes, own]);
+    if (!held || hold) return;
+    setTold(changes);
+    own.change(latest.current as Partial<T>);
+  }, [held, hold, changes, own]);
+  useLeaving(useCallback(() => held || own.leave(), [own, held]));
 
   const { record, saving, unsaved, away, error, conflict } = state ?? own.state;
   const [elsewhere, setError] = useState<string>();
@@ -45,7 +50,7 @@ export function useKept<T extends Versioned>(base: string, create: string, start
     }, [own]),
     /** Says that something was changed. */
     change: useCallback(() => setChanges((was) => was + 1), []),
-    unsaved,
+    unsaved: unsaved || held,
     saving,
     away,
     error: elsewhere ?? error?.message,
@@ -53,8 +58,4 @@ export function useKept<T extends Versioned>(base: string, create: string, start
     conflict,
     settle: useCallback((by: 'theirs' | 'mine' | 'later') => own.settle(by), [own]),
   };
-}
-
-function picked(all: object, keys: readonly string[]): object {
-  return Object.fromEntries(Object.entries(all).filter(([key]) => keys.includes(key)));
 }

@@ -402,7 +402,7 @@ describe('turns', () => {
   it.each([
     ['straight on a woven', woven, { cut: 'straight', grain: 0 }, [0, 180]],
     ['across', woven, { cut: 'cross', grain: 0 }, [90, 270]],
-    ['bias', woven, { cut: 'bias', grain: 0 }, [45, 225, 135, 315]],
+    ['bias', woven, { cut: 'bias', grain: 0 }, [315, 135]],
     ['a grain line that leans', woven, { cut: 'straight', grain: 30 }, [330, 150]],
     ['no grain', { ...woven, grain: false }, { cut: 'bias', grain: 30 }, FREELY],
     ['a knit that gives across', { ...woven, stretchCross: 28 }, { cut: 'straight', grain: 0 }, [0, 180]],

@@ -108,6 +108,9 @@ describe('templates', () => {
     seam: piece.seam,
     holes: [],
     grain: 0,
+    cut: 'straight',
+    oneWay: false,
+    fold: null,
     marks: [],
     words: 'Cut 3.',
   };

@@ -99,7 +99,7 @@ describe('any piece', () => {
   it('is the same after DXF, with its name, quantity, grain, openings, marks and seams', () => {
     fc.assert(
       fc.property(anyPiece, anyName, fc.integer({ min: 1, max: 40 }), (spec, name, count) => {
-        const { pieces, warnings } = read(writeDxf([writtenPiece(name, openPiece(spec), spec.grain, count)]));
+        const { pieces, warnings } = read(writeDxf([writtenPiece(name, openPiece(spec), { cut: 'straight', grain: spec.grain }, count)]));
         expect(warnings).toEqual([]);
         expect(pieces).toHaveLength(1);
         expectSame(pieces[0]!, spec, name, count);
@@ -113,7 +113,7 @@ describe('any piece', () => {
       fc.property(anyPiece, anyName, coordinate, coordinate, (spec, name, x, y) => {
         const sheet = { name: 'sheet', outline: [[0, 0], [2000, 0], [2000, 2000], [0, 2000]] as Outline }; // prettier-ignore
         const placement = { id: 'a', copy: 0, rotation: 0, flipped: false, x: 1000 + 500 * x, y: 1000 + 500 * y };
-        const piece = writtenPiece(name, openPiece(spec), spec.grain, 1);
+        const piece = writtenPiece(name, openPiece(spec), { cut: 'straight', grain: spec.grain }, 1);
         const { pieces } = read(writeSvg(name, [piece], [{ ...sheet, placed: [{ index: 0, placement }] }]));
         expect(pieces).toHaveLength(1);
         expectSame(pieces[0]!, spec, name, 1);

@@ -32,7 +32,8 @@ const rectangle = (width: number, height: number): Outline => [[0, 0], [width, 0
 const leaning: Outline = [[0, 0], [80, 0], [120, 60], [40, 60]]; // prettier-ignore
 const item = (id: string, outline: Outline, more: Partial<CutItem> = {}): CutItem => ({
   ...{ id, partId: id, name: id, outline, holes: [], seam: [], marks: [], count: 1, first: 1, letter: '' },
-  ...{ rotations: [0, 180], free: false, flip: false, mirrored: false, grain: 0 },
+  ...{ edge: outline, rotations: [0, 180], free: false, flip: false, mirrored: false, grain: 0 },
+  ...{ cut: 'straight', oneWay: false, fold: null },
   ...more,
 });
 const linen = LIBRARY_CLOTHS.find(({ construction, weave }) => construction === 'woven' && weave === 'plain')!;

@@ -29,7 +29,8 @@ export function clothItems(
         ...itemsOf(part, `${part.id}/cloth`, cut, { seam: opened.seam.map(grown), marks }, false, {
           turns,
           flip: false,
-          grain,
+          cut: part.cut,
+          oneWay: part.oneWay || fabric.surface.includes('pile'),
         }),
       );
     } catch (error) {

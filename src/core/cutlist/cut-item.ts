@@ -1,6 +1,6 @@
 import type { CutPiece } from '../cutplan';
-import type { Mark } from '../pieces';
-import type { Outline } from '../shape';
+import type { Mark, PieceCut } from '../pieces';
+import type { Outline, Point } from '../shape';
 
 /** One shape that is cut from a material, as often as needed, with all that its drawing shows. */
 export interface CutItem {
@@ -9,8 +9,10 @@ export interface CutItem {
   partId: string;
   /** Name of the piece. */
   name: string;
-  /** Counter-clockwise, as it lies on the table at no turn, mm. */
+  /** Counter-clockwise, as it lies on the table at no turn, mm; a ring is slit open, so that others can be laid inside it. */
   outline: Outline;
+  /** The line that is cut: as `outline`, without such a slit. */
+  edge: Outline;
   /** Openings, clockwise. */
   holes: Outline[];
   /** Seam lines, for the drawing. */
@@ -31,6 +33,12 @@ export interface CutItem {
   mirrored: boolean;
   /** Direction of the grain line, degrees counter-clockwise from upright; null where there is none. */
   grain: number | null;
+  /** How the piece lies to the grain, for the words beside the arrow. */
+  cut: PieceCut;
+  /** It lies one way up only: a print or a nap. */
+  oneWay: boolean;
+  /** The line at which it lies on folded cloth; null where there is none. */
+  fold: [Point, Point] | null;
 }
 
 /** What has to be cut from one material. */

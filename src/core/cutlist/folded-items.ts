@@ -33,7 +33,14 @@ export function foldedItems(items: readonly CutItem[], gap: number): FoldedItems
       const half = rightHalf(upright);
       const box = bounds(half);
       const id = `${item.id}/fold`;
-      found.items.push({ ...item, id, outline: half, holes: [], seam: [], marks: [], rotations: [0], free: false, flip: false });
+      found.items.push({
+        ...{ ...item, id, outline: half, edge: half, holes: [], seam: [], marks: [], rotations: [0], free: false, flip: false },
+        grain: 0,
+        fold: [
+          [0, box.minY],
+          [0, box.maxY],
+        ],
+      });
       for (let copy = 0; copy < item.count; copy++) {
         found.locked.push({ id, copy, rotation: 0, flipped: false, x: 0, y: y - box.minY });
         y += box.maxY - box.minY + gap;

@@ -5,6 +5,7 @@ import {
   DEFAULT_LAYER_OUTLINE,
   FREELY,
   freeTurns,
+  grainOfTurns,
   layerOutline,
   openPiece,
   oneSided,
@@ -12,6 +13,7 @@ import {
   type LayerOutline,
   type Mark,
   type OpenPiece,
+  type PieceCut,
   type Turns,
 } from '../pieces';
 import { difference, regionArea, slitOpen, transformed, type Outline, type Point } from '../shape';
@@ -75,7 +77,8 @@ export function layerItems(
         ...itemsOf(part, `${part.id}/${index}`, cut, piece, faceDown, {
           turns: allowedTurns(material, { cut: part.cut, grain: part.piece.grain }),
           flip: !oneSided(material),
-          grain: material.grain ? part.piece.grain : null,
+          cut: part.cut,
+          oneWay: false,
         }),
       );
     });
@@ -90,9 +93,10 @@ export function itemsOf(
   cut: Pick<LayerOutline, 'outlines' | 'holes'>,
   piece: Pick<OpenPiece, 'seam' | 'marks'>,
   faceDown: boolean,
-  { turns, flip, grain }: { turns: Turns; flip: boolean; grain: number | null },
+  { turns, flip, cut: lies, oneWay }: { turns: Turns; flip: boolean; cut: PieceCut; oneWay: boolean },
 ): CutItem[] {
   const found: CutItem[] = [];
+  const grain = grainOfTurns(turns);
   const halves = part.pairs ? [Math.ceil(part.count / 2), Math.floor(part.count / 2)] : [part.count];
   halves.forEach((count, half) => {
     if (count === 0) return;
@@ -108,6 +112,7 @@ export function itemsOf(
         partId: part.id,
         name: part.name,
         outline: slitOpen(put(outline), own.map(put)),
+        edge: put(outline),
         holes: own.map(put),
         seam: seam.map(put),
         marks: marks.map(({ kind, at: [x, y] }): Mark => ({ kind, at: [mirrored ? -x : x, y] })),
@@ -115,9 +120,12 @@ export function itemsOf(
         first: half === 1 ? halves[0]! + 1 : 1,
         letter: cut.outlines.length > 1 ? String.fromCharCode(97 + (k % 26)) : '',
         ...turnsOf(turns, put(outline), mirrored),
-        flip: flip && !part.pairs,
+        flip: flip && !part.pairs && keepsGrainFlipped(turns),
         mirrored,
         grain: grain === null ? null : mirrored ? -grain : grain,
+        cut: lies,
+        oneWay,
+        fold: null,
       });
     });
   });
@@ -134,6 +142,14 @@ function turnsOf(turns: Turns, outline: Outline, mirrored: boolean): Pick<CutIte
   if (turns === FREELY) return { rotations: freeTurns(outline, FREE_TURNS), free: true };
   // Mirrored, the grain leans the other way, and so does every turn.
   return { rotations: mirrored ? turns.map((turn) => (360 - turn) % 360) : turns, free: false };
+}
+
+/**
+ * Whether a piece keeps to its grain when it is flipped in the same turns: flipped, a grain that leans leans the other way, and
+ * the turns that were right for it are wrong.
+ */
+function keepsGrainFlipped(turns: Turns): boolean {
+  return turns === FREELY || turns.every((turn) => turns.some((other) => (turn + other) % 360 === 0));
 }
 
 /** Whether a point lies inside an outline, by counting crossings to its right. */

@@ -127,12 +127,13 @@ const SAME_AREA = 1e-3;
 /**
  * The best layout within the time allowed.
  *
- * @param now clock in ms, so that a slow machine keeps to the time as well
+ * @param now clock in ms, so that a slow machine keeps to the time as well @param since when the time began, ms by that clock: a
+ * request that had to wait for its turn has less of it left
  * @throws {InputError} naming the field, nested ones as `pieces[2].outline`
  */
-export function cutPlan(options: CutPlanOptions, now: () => number): CutPlan {
+export function cutPlan(options: CutPlanOptions, now: () => number, since = now()): CutPlan {
   // On a machine that is slower than the work is reckoned for, the clock ends the search.
-  const end = now() + 1000 * latest(options.seconds);
+  const end = since + 1000 * latest(options.seconds);
   const isLate = () => now() >= end;
   let best: CutPlan | undefined;
   // Without any time the first layout is due all the same, however long it takes.

@@ -23,7 +23,7 @@ export function* fill(
   const random = seeded(seed);
   const laidArea = () => order.reduce((sum, i) => sum + (spots.form[i]! >= 0 ? laying.areas[i]! : 0), 0);
   let most = laidArea();
-  while (table.work < work) {
+  while (table.work < work && !laying.isLate()) {
     for (const i of order) spots.lift(i);
     const keyed = order.map((i) => ({ i, key: laying.areas[i]! * CHANCE ** random() }));
     const next = keyed.sort((a, b) => b.key - a.key).map(({ i }) => i);

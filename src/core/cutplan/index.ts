@@ -13,5 +13,6 @@ export { remains, remainSize } from './remains';
 export type { Remain } from './remains';
 export { convertLength } from './width-conversion';
 export type { ConvertedLength } from './width-conversion';
-export { overlapsAt } from './overlaps';
-export type { Trouble } from './overlaps';
+export { layoutFaults } from './layout-faults';
+export { overlapArea } from './overlap-area';
+export type { LayoutFault, LayoutToCheck } from './layout-faults';

@@ -36,6 +36,8 @@ export class Laying {
   readonly order: number[];
   /** No layout can be shorter, mm. */
   readonly bound: number;
+  /** Asked in every long loop: once it says yes, what is found so far is kept. */
+  isLate: () => boolean = () => false;
 
   /**
    * @param width mm @param limit longest length that may be used, mm @param forms of everything, also of what stays

@@ -79,6 +79,7 @@ export function* nest(options: NestOptions): Generator<Nested, void> {
   const { seed, work, length, isSound = () => true, isLate = () => false } = options;
   const { laying, placements } = singleLaying(options);
   const { spots, order, width, table } = laying;
+  laying.isLate = isLate;
   let best = spots.clone();
   layBottomLeft(best, order, laying, { width, length, work: Math.max(FIRST_WORK, work), isLate });
   // What is kept is told once more whether it is sound; a first layout that is not has only what stays, and what is laid next.
@@ -93,7 +94,7 @@ export function* nest(options: NestOptions): Generator<Nested, void> {
   if (left.length > 0 && searched) {
     if (!options.cloth) {
       const long = spots.clone();
-      layBottomLeft(long, order, laying, { width, length: Infinity, work });
+      layBottomLeft(long, order, laying, { width, length: Infinity, work, isLate });
       const whole = order.every((i) => long.form[i]! >= 0);
       for (const shorter of whole ? search(laying, long, seed, SQUEEZE_SHARE * work) : []) {
         if (shorter && laying.top(shorter) <= length) {
@@ -125,7 +126,7 @@ export function* nest(options: NestOptions): Generator<Nested, void> {
       yield progress();
     }
   }
-  if (!isLate()) take(tidy(laying, best, isLate));
+  if (!isLate()) take(tidy(laying, best));
   found = report();
   yield { ...report(), done: 1 };
 

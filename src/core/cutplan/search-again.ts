@@ -32,7 +32,7 @@ export function* searchAgain(
   let shortest = laying.top(best);
   let start: Spots | undefined = best.clone();
   let failed = 0;
-  for (let turn = 0; table.work < work && shortest > bound * AT_BOUND && failed < MOST_FAILED; turn++) {
+  for (let turn = 0; table.work < work && shortest > bound * AT_BOUND && failed < MOST_FAILED && !laying.isLate(); turn++) {
     if (start)
       for (const better of search(laying, start, seed + turn * NEXT_SEED, work, true)) {
         if (better && laying.top(better) < shortest && isSound(better)) {

@@ -36,7 +36,7 @@ export function* searchEdges(laying: Laying, seed: number, work: number): Genera
   let most = -Infinity;
   let idle = 0;
   let length = Infinity;
-  for (let k = 0; table.work < work && length > bound * AT_BOUND; k++) {
+  for (let k = 0; table.work < work && length > bound * AT_BOUND && !laying.isLate(); k++) {
     if (idle > IDLE_TRIES) {
       for (const i of order) spots.lift(i);
       worth = -Infinity;

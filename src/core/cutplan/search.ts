@@ -61,7 +61,7 @@ export function* search(
   let step = BOLD;
   let fresh = true;
   let target = bestLength;
-  while (table.work < work && bestLength > bound * AT_BOUND) {
+  while (table.work < work && bestLength > bound * AT_BOUND && !laying.isLate()) {
     if (fresh) {
       spots.copyFrom(best);
       target = Math.max(bound, bestLength * (1 - step));
@@ -76,7 +76,7 @@ export function* search(
     let idle = 0;
     let rounds = 0;
     lowest.copyFrom(spots);
-    while (separation.total > TOUCHING && idle <= IDLE_ROUNDS && table.work < work) {
+    while (separation.total > TOUCHING && idle <= IDLE_ROUNDS && table.work < work && !laying.isLate()) {
       round();
       rounds++;
       if (separation.total < PROGRESS * least) {
@@ -125,12 +125,13 @@ export function* search(
   /** Spreads the try with the least overlaps over more and more of the length that was taken away, until it fits. */
   function giveBack(room: number): void {
     for (const share of GIVEN_BACK) {
+      if (laying.isLate()) return;
       spots.copyFrom(lowest);
       separation.length = target + share * room;
       for (let i = 0; i < movable; i++) spots.y[i]! *= separation.length / target;
       separation.start();
       separation.settle();
-      for (let k = 0; k < ROUNDS_GIVEN && separation.total > TOUCHING && table.work < work; k++) round();
+      for (let k = 0; k < ROUNDS_GIVEN && separation.total > TOUCHING && table.work < work && !laying.isLate(); k++) round();
       if (separation.total <= TOUCHING) return;
     }
   }

@@ -5,14 +5,14 @@ import { largestLeftover, type Leftover } from './leftover';
 import type { Spots } from './spots';
 
 /** The same pieces let down and to the left, lowest first, if that leaves a larger piece of cloth. */
-export function tidy(laying: Laying, best: Spots, isLate: () => boolean = () => false): Spots {
+export function tidy(laying: Laying, best: Spots): Spots {
   const { forms, table, width } = laying;
   const moved = best.clone();
   const laid = laying.order.filter((i) => moved.form[i]! >= 0);
   const top = (i: number) => moved.y[i]! + forms[moved.form[i]!]!.box.maxY;
   laid.sort((a, b) => top(a) - top(b) || moved.x[a]! - moved.x[b]! || a - b);
   for (const i of laid) {
-    if (isLate()) return best;
+    if (laying.isLate()) return best;
     const before = { form: moved.form[i]!, x: moved.x[i]!, y: moved.y[i]! };
     const below = top(i);
     moved.lift(i);

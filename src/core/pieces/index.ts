@@ -2,7 +2,7 @@ export { MARK_KINDS, MARK_WORDS, openPiece, pieceSize, plainPiece } from './piec
 export type { Mark, MarkKind, OpenPiece, PieceSpec } from './piece';
 export { DEFAULT_LAYER_OUTLINE, isTape, layerOutline } from './layer-outline';
 export type { LayerCut, LayerOutline, LayerOutlineOptions } from './layer-outline';
-export { allowedTurns, clothTurns, FREELY, type Turns } from './turns';
+export { allowedTurns, clothTurns, FREELY, grainLine, grainOfTurns, type Turns } from './turns';
 export { freeTurns } from './free-turns';
 export type { Grained, PieceCut } from './turns';
 export { seamBulkOf } from './seam-bulk';

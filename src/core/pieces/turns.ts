@@ -48,8 +48,31 @@ export function clothTurns(fabric: Pick<Fabric, 'construction' | 'surface'>, pie
 
 function cutTurns(cut: PieceCut): number[] {
   if (cut === 'cross') return [90, 270];
-  if (cut === 'bias') return [45, 225, 135, 315];
+  // One diagonal only: the two of a twill do not hang alike, and the arrow on paper has to agree with the table.
+  if (cut === 'bias') return [315, 135];
   return [0, 180];
+}
+
+/**
+ * Direction of the grain line on a piece: how the cloth's length runs in it. Screen, prints, drawings and the table all ask
+ * this function, so that whoever lays the arrow along the selvedge cuts the piece as it lies on the table.
+ *
+ * @returns degrees counter-clockwise from upright, in (−90, 90]
+ * @example grainLine({ cut: 'bias', grain: 0 }) // 45
+ */
+export function grainLine({ cut, grain }: Pick<Grained, 'cut' | 'grain'>): number {
+  return asLine(-(turns(cutTurns(cut), -grain)[0] ?? 0));
+}
+
+/** Direction of the grain line that turns keep to, as {@link grainLine}; null where any turn will do. */
+export function grainOfTurns(allowed: Turns): number | null {
+  return allowed === FREELY ? null : asLine(-(allowed[0] ?? 0));
+}
+
+/** The same line with an angle in (−90, 90]. */
+function asLine(angle: number): number {
+  const turned = (((angle + 90) % 180) + 180) % 180;
+  return turned === 0 ? 90 : turned - 90;
 }
 
 function turns(angles: readonly number[], by: number): number[] {

@@ -126,6 +126,40 @@ export function formatLength(millimetres: number, system: LengthSystem): string 
   return `${trimmed(millimetres / 1000, 2)} m`;
 }
 
+/** A length that a ruler's sixteenths say within this is one of them, mm. */
+const ON_A_MARK = 0.02;
+
+/**
+ * Writes a length for a field, so that what is read back is what was kept: to a hundredth of a millimetre, and in inches only
+ * what lies on a sixteenth; anything else stays in millimetres.
+ *
+ * @example lengthForField(12.7, 'metric') // '12.7 mm'
+ * @example lengthForField(12.7, 'inch') // '½ in'
+ */
+export function lengthForField(millimetres: number, system: LengthSystem): string {
+  if (system === 'inch') {
+    const sixteenth = MM_PER_INCH / 16;
+    const off = millimetres - Math.round(millimetres / sixteenth) * sixteenth;
+    if (Math.abs(off) < ON_A_MARK) return formatInches(millimetres);
+    return `${trimmed(millimetres, 2)} mm`;
+  }
+  const size = Math.abs(millimetres);
+  if (size < 99.995) return `${trimmed(millimetres, 2)} mm`;
+  return size < 999.95 ? `${trimmed(millimetres / 10, 3)} cm` : `${trimmed(millimetres / 1000, 5)} m`;
+}
+
+/**
+ * Reads a length that was typed in place of another or beside a hint: a bare number counts in the unit that stands there.
+ *
+ * @param beside the text that it stands in for, such as `26 cm` @throws {InputError} as {@link parseLength}
+ * @example parseLengthBeside('26', '30 cm', 'metric') // 260
+ */
+export function parseLengthBeside(text: string, beside: string, system: LengthSystem, field = 'length'): number {
+  const bare = /^[\d.,\s½¼¾⅛⅜⅝⅞⅓⅔/-]+$/.test(text);
+  const unit = bare ? /\d\s*(mm|cm|m|in|ft|yd)\b/.exec(beside)?.[1] ?? /[½¼¾⅛⅜⅝⅞]\s*(in)\b/.exec(beside)?.[1] : undefined;
+  return parseLength(unit ? `${text} ${unit}` : text, system, field);
+}
+
 /** Writes an area given in mm²: cm² below a tenth of a square metre, or square inches. */
 export function formatArea(squareMillimetres: number, system: LengthSystem): string {
   if (system === 'inch') {

@@ -1,2 +1,2 @@
-export { writeDxf, writtenPiece } from './write-dxf';
+export { grainWords, writeDxf, writtenPiece } from './write-dxf';
 export type { WrittenPiece } from './write-dxf';

@@ -1,4 +1,4 @@
-import { MARK_WORDS, type Mark, type OpenPiece } from '../../core/pieces';
+import { grainLine, MARK_WORDS, type Mark, type OpenPiece, type PieceCut } from '../../core/pieces';
 import type { Placement } from '../../core/cutplan';
 import type { Outline, Point } from '../../core/shape';
 
@@ -9,10 +9,23 @@ export interface WrittenPiece {
   outline: Outline;
   seam: Outline[];
   holes: Outline[];
-  /** Degrees counter-clockwise from upright; null where there is none. */
+  /** Direction of the grain line, degrees counter-clockwise from upright; null where there is none. */
   grain: number | null;
+  /** How it lies to the grain. */
+  cut: PieceCut;
+  /** It lies one way up only. */
+  oneWay: boolean;
+  /** Ends of the line that is laid at a fold; null where there is none. */
+  fold: readonly Point[] | null;
   marks: readonly Mark[];
   count: number;
+}
+
+/** What is said beside the arrow. */
+export function grainWords({ grain, cut, oneWay }: Pick<WrittenPiece, 'grain' | 'cut' | 'oneWay'>): string {
+  const way = oneWay ? ', one way up' : '';
+  if (grain === null) return oneWay ? 'One way up' : '';
+  return `${{ straight: 'Straight grain', cross: 'Across the grain', bias: 'Bias' }[cut]}${way}`;
 }
 
 export interface WrittenLayout {
@@ -22,13 +35,21 @@ export interface WrittenLayout {
 }
 
 /** A piece of a project in the form that files take. */
-export function writtenPiece(name: string, piece: OpenPiece, grain: number, count: number): WrittenPiece {
+export function writtenPiece(
+  name: string,
+  piece: OpenPiece,
+  lies: { cut: PieceCut; grain: number; oneWay?: boolean },
+  count: number,
+): WrittenPiece {
   return {
     name,
     outline: piece.outline,
     seam: piece.seam,
     holes: piece.holes.map(({ outline }) => outline),
-    grain,
+    grain: grainLine(lies),
+    cut: lies.cut,
+    oneWay: lies.oneWay ?? false,
+    fold: null,
     marks: piece.marks,
     count,
   };
@@ -36,7 +57,7 @@ export function writtenPiece(name: string, piece: OpenPiece, grain: number, coun
 
 /**
  * Pieces as a DXF file (R12, text) on the layers of the apparel pattern standard, each piece a block in millimetres: 1 cut line,
- * 14 sew line, 11 openings, 7 grain line, 4 notches, 13 other marks with what they say beside them, and its name and quantity as text.
+ * 14 sew line, 11 openings, 7 grain line, 6 fold, 4 notches, 13 other marks with what they say beside them, and its name and quantity as text.
  * With a layout, every copy is inserted where it lies.
  */
 export function writeDxf(pieces: readonly WrittenPiece[], layout?: { index: number; placement: Placement }[]): string {
@@ -63,6 +84,12 @@ export function writeDxf(pieces: readonly WrittenPiece[], layout?: { index: numb
     if (piece.grain !== null) {
       const [a, b] = grainEnds(piece.outline, piece.grain);
       add([0, 'LINE'], [8, '7'], [10, a[0]], [20, a[1]], [30, 0], [11, b[0]], [21, b[1]], [31, 0]);
+    }
+    if (grainWords(piece)) text(`ANNOTATION: ${grainWords(piece).toUpperCase()}`);
+    if (piece.fold) {
+      const [a, b] = [piece.fold[0]!, piece.fold.at(-1)!];
+      add([0, 'LINE'], [8, '6'], [10, a[0]], [20, a[1]], [30, 0], [11, b[0]], [21, b[1]], [31, 0]);
+      text('ANNOTATION: LAID AT THE FOLD');
     }
     for (const {
       kind,

@@ -1,21 +1,13 @@
 import type { PDFDocument } from 'pdf-lib';
-import { MARK_WORDS, type Mark } from '../../core/pieces';
+import { MARK_WORDS } from '../../core/pieces';
 import { bounds, type Outline, type Point } from '../../core/shape';
-import { grainEnds } from '../dxf/write-dxf';
+import { grainEnds, grainWords, type WrittenPiece } from '../dxf/write-dxf';
 import { newDocument, Page, PAPERS, type Paper } from './page';
 
 /** A piece that is printed at full size. */
-export interface Template {
-  /** Name of the piece. */
-  name: string;
+export interface Template extends Omit<WrittenPiece, 'count'> {
   /** Which layer or cloth it is for. */
   material: string;
-  outline: Outline;
-  seam: Outline[];
-  holes: Outline[];
-  /** Degrees counter-clockwise from upright; null where there is none. */
-  grain: number | null;
-  marks: readonly Mark[];
   /** How many are cut, and which way up: “16, half of them face down”. */
   words: string;
 }
@@ -109,7 +101,16 @@ function draw(page: Page, piece: Template, put: (p: Point) => Point): void {
   page.outline(piece.outline.map(put), { weight: 0.5 });
   for (const hole of piece.holes) page.outline(hole.map(put), { weight: 0.5 });
   for (const seam of piece.seam) page.outline(seam.map(put), { weight: 0.25, dash: [3, 2] });
-  if (piece.grain !== null) arrow(page, ...(grainEnds(piece.outline, piece.grain).map(put) as [Point, Point]));
+  if (piece.grain !== null) {
+    const [from, to] = grainEnds(piece.outline, piece.grain).map(put) as [Point, Point];
+    arrow(page, from, to, piece.oneWay);
+    page.text(grainWords(piece), [to[0] + 3, to[1] + 4], { size: 3.6, bold: true });
+  }
+  if (piece.fold) {
+    const fold = piece.fold.map(put) as [Point, Point];
+    page.line(fold[0], fold.at(-1)!, { weight: 0.6, dash: [8, 2, 1.5, 2] });
+    page.text('Lay this edge at the fold', [fold[0][0] + 3, (fold[0][1] + fold[1][1]) / 2 + 30], { size: 3.6, bold: true, turn: 90 });
+  }
   for (const { kind, at } of piece.marks) {
     const [x, y] = put(at);
     if (kind === 'notch') {
@@ -125,13 +126,13 @@ function draw(page: Page, piece: Template, put: (p: Point) => Point): void {
   page.text(piece.name, [(minX + maxX) / 2, (minY + maxY) / 2 - 8], { size: 5, bold: true, centre: true });
 }
 
-function arrow(page: Page, a: Point, b: Point): void {
+function arrow(page: Page, a: Point, b: Point, oneWay: boolean): void {
   page.line(a, b, { weight: 0.4 });
   const length = Math.hypot(b[0] - a[0], b[1] - a[1]) || 1;
   const d: Point = [(b[0] - a[0]) / length, (b[1] - a[1]) / length];
   for (const [tip, side] of [
     [b, 1],
-    [a, -1],
+    ...(oneWay ? [] : [[a, -1] as const]),
   ] as const) {
     for (const turn of [1, -1]) {
       const back: Point = [tip[0] - side * 4 * d[0] - turn * 2 * d[1], tip[1] - side * 4 * d[1] + turn * 2 * d[0]];
@@ -144,6 +145,8 @@ function label(page: Page, piece: Template, [x, y]: Point): void {
   page.text(piece.name, [x, y], { size: 5, bold: true });
   let next = page.paragraph(piece.material, [x, y + 6], 60, 3.6);
   next = page.paragraph(piece.words, [x, next + 0.5], 60, 3.6);
+  if (piece.grain !== null)
+    next = page.paragraph(`${grainWords(piece)}: the arrow lies along the selvedge.`, [x, next + 0.5], 60, 3.6);
   page.text('This side up. Full line: cut. Dashed: seam.', [x, next + 0.5], { size: 3 });
 }
 

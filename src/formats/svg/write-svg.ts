@@ -1,6 +1,6 @@
 import type { Placement } from '../../core/cutplan';
 import { bounds, transformed, type Outline, type Point } from '../../core/shape';
-import { grainEnds, type WrittenPiece } from '../dxf/write-dxf';
+import { grainEnds, grainWords, type WrittenPiece } from '../dxf/write-dxf';
 
 /** Something that is cut from, and what lies on it. */
 export interface WrittenSheet {
@@ -15,7 +15,7 @@ const BETWEEN = 30;
 
 /**
  * A layout as an SVG drawing in millimetres at full size, one sheet below the other, the length running up. Lines say what they are
- * (`data-line`: cut, sew, opening, grain), so that reading the file gives the same pieces again; the cloth itself is only an outline to look at.
+ * (`data-line`: cut, sew, opening, grain, fold), so that reading the file gives the same pieces again; the cloth itself is only an outline to look at.
  */
 export function writeSvg(title: string, pieces: readonly WrittenPiece[], sheets: readonly WrittenSheet[]): string {
   const body: string[] = [];
@@ -44,6 +44,12 @@ export function writeSvg(title: string, pieces: readonly WrittenPiece[], sheets:
         const [a, b] = put(grainEnds(piece.outline, piece.grain));
         lines.push(`<path data-line="grain" class="grain" d="M${pair(a!)}L${pair(b!)}"/>`);
       }
+      const words = [grainWords(piece), piece.fold ? 'Laid at the fold' : ''].filter((each) => each !== '').join('. ');
+      if (words) {
+        const [tx, ty] = put(grainEnds(piece.outline, piece.grain ?? 0))[1]!;
+        lines.push(`<text x="${figure(tx + 2)}" y="${figure(ty)}" font-size="5">${escaped(words)}</text>`);
+      }
+      if (piece.fold) lines.push(`<path data-line="fold" class="fold" d="M${put([...piece.fold]).map(pair).join('L')}"/>`);
       for (const { kind, at } of piece.marks) {
         const [cx, cy] = put([at])[0]!;
         lines.push(`<circle data-mark="${kind}" cx="${figure(cx)}" cy="${figure(cy)}" r="1"/>`);
@@ -58,7 +64,7 @@ export function writeSvg(title: string, pieces: readonly WrittenPiece[], sheets:
   return `<?xml version="1.0" encoding="UTF-8"?>
 <svg xmlns="http://www.w3.org/2000/svg" width="${figure(width)}mm" height="${figure(height)}mm" viewBox="0 0 ${figure(width)} ${figure(height)}" font-family="sans-serif">
 <title>${escaped(title)}</title>
-<style>path,polyline{fill:none;stroke:#000;stroke-width:.4}[data-line=sew]{stroke-dasharray:3 2}.grain{stroke-width:.3}.cloth{stroke:#888}</style>
+<style>path,polyline{fill:none;stroke:#000;stroke-width:.4}[data-line=sew]{stroke-dasharray:3 2}.grain{stroke-width:.3}.fold{stroke-dasharray:6 2 1 2}.cloth{stroke:#888}</style>
 ${body.join('\n')}
 </svg>
 `;

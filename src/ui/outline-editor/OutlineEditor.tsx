@@ -19,7 +19,7 @@ import {
   type Point,
 } from '../../core/shape';
 import { InputError } from '../../core/input-error';
-import { parseLength } from '../../core/units';
+import { lengthForField, parseLengthBeside } from '../../core/units';
 import Field from '../Field';
 import { CheckField } from '../form-fields';
 import LengthField from '../LengthField';
@@ -247,16 +247,16 @@ function faultOf(shape: DrawnShape): string | undefined {
 
 /** A place on the drawing, in any unit, which may lie to the left or below. */
 function PlaceField({ label, value, onChange }: { label: string; value: number; onChange: (mm: number) => void }) {
-  const { system, length } = useUnits();
+  const { system } = useUnits();
   return (
     <TypedField
       label={label}
-      shown={`${value < 0 ? '-' : ''}${length(Math.abs(value))}`}
-      read={(text) => {
+      shown={`${value < 0 ? '-' : ''}${lengthForField(Math.abs(value), system)}`}
+      read={(text, beside) => {
         const trimmed = text.trim();
         const negative = trimmed.startsWith('-');
         try {
-          const mm = parseLength(negative ? trimmed.slice(1) : trimmed, system);
+          const mm = parseLengthBeside(negative ? trimmed.slice(1) : trimmed, beside, system);
           return negative ? -mm : mm;
         } catch {
           return undefined;
@@ -276,12 +276,14 @@ function TypedField({
 }: {
   label: string;
   shown: string;
-  read: (text: string) => number | undefined;
+  /** @param beside what stood there when it was begun */
+  read: (text: string, beside: string) => number | undefined;
   onChange: (value: number) => void;
 }) {
   const id = useId();
   const [text, setText] = useState<string>();
-  const faulty = text !== undefined && read(text) === undefined;
+  const beside = useRef(shown);
+  const faulty = text !== undefined && read(text, beside.current) === undefined;
   return (
     <Field label={label} id={id} error={faulty ? 'cannot be read' : undefined}>
       <input
@@ -289,11 +291,14 @@ function TypedField({
         className={`input ${faulty ? 'input-error' : ''}`}
         autoComplete="off"
         value={text ?? shown}
-        onFocus={() => setText(shown)}
+        onFocus={() => {
+          beside.current = shown;
+          setText(shown);
+        }}
         onBlur={() => setText(undefined)}
         onChange={(event) => {
           setText(event.target.value);
-          const value = read(event.target.value);
+          const value = read(event.target.value, beside.current);
           if (value !== undefined) onChange(value);
         }}
       />

@@ -1,7 +1,7 @@
 import { PencilRuler, X } from 'lucide-react';
 import { useId, useState } from 'react';
 import { CUTS, CUT_WORDS, type Cut } from '../../core/choose';
-import { MARK_KINDS, MARK_WORDS, pieceSize, type MarkKind } from '../../core/pieces';
+import { grainLine, MARK_KINDS, MARK_WORDS, pieceSize, type MarkKind } from '../../core/pieces';
 import {
   asDrawn,
   edgeNames,
@@ -282,7 +282,7 @@ export default function PieceForm({ draft, onChange, errors, onFault }: Props) {
         {opened.piece ? (
           <PieceDrawing
             piece={opened.piece}
-            grain={grainAngle(draft)}
+            grain={grainLine(draft)}
             height="24rem"
             label={`The piece ${draft.name || 'without a name yet'}, cut line and seam line`}
             edge={edge}
@@ -335,9 +335,4 @@ export default function PieceForm({ draft, onChange, errors, onFault }: Props) {
       )}
     </div>
   );
-}
-
-/** Direction of the grain arrow: the grain line, turned as the piece is cut. */
-export function grainAngle({ cut, grain }: Pick<PieceDraft, 'cut' | 'grain'>): number {
-  return grain + (cut === 'cross' ? 90 : cut === 'bias' ? 45 : 0);
 }

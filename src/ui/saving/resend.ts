@@ -36,6 +36,6 @@ export async function resend(unsaved: Unsaved, version = unsaved.body.version): 
     const arrived = Object.entries(body).every(([key, value]) => key === 'version' || same(value, current[key]));
     if (!arrived) return { kind: 'conflict', unsaved, current };
     forgetUnsaved(address);
-    return undefined;
+    return { kind: 'saved', address };
   }
 }

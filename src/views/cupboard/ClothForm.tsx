@@ -1,11 +1,11 @@
 import { useState } from 'react';
 import type { FRAYS } from '../../core/cloth';
 import { bendingLengthFromOverhang, CONSTRUCTIONS, SHEERNESS, SURFACES, TONES, WEAVES, type Fabric } from '../../core/cloth';
-import { formatArealDensity, formatLength, parseArealDensity, parseLength } from '../../core/units';
+import { formatArealDensity, lengthForField, parseArealDensity, parseLength, parseLengthBeside } from '../../core/units';
 import { CheckField, plainOptions, SelectField, textBinder, TextField } from '../../ui/form-fields';
 import { useUnits } from '../../ui/units-context';
 import type { Cloth } from '../../store/cloths';
-import { readFibres, readNumber, readOptional, writeFibres } from './draft-parsing';
+import { readFibres, readNumber, readOptional, WIDTH_HINT, writeFibres } from './draft-parsing';
 import RecordDialog from './RecordDialog';
 
 interface Props {
@@ -62,9 +62,9 @@ export default function ClothForm({ cloth, onSaved, onClose }: Props) {
     tone: cloth?.tone ?? 'light',
     surface: cloth?.surface ?? [],
     fray: cloth?.fray ?? 'medium',
-    overhang: cloth?.overhang === undefined ? '' : formatLength(cloth.overhang, system),
+    overhang: cloth?.overhang === undefined ? '' : lengthForField(cloth.overhang, system),
     prewashed: cloth?.prewashed ?? false,
-    rollWidth: cloth?.rollWidth === undefined ? '' : formatLength(cloth.rollWidth, system),
+    rollWidth: cloth?.rollWidth === undefined ? '' : lengthForField(cloth.rollWidth, system),
     pricePerMetre: cloth?.pricePerMetre === undefined ? '' : (cloth.pricePerMetre / 100).toFixed(2),
   }));
   const set = (change: Partial<Draft>) => setDraft((was) => ({ ...was, ...change }));
@@ -93,7 +93,7 @@ export default function ClothForm({ cloth, onSaved, onClose }: Props) {
     fray: draft.fray,
     overhang: draft.overhang.trim() ? parseLength(draft.overhang, system, 'overhang') : undefined,
     prewashed: draft.prewashed,
-    rollWidth: draft.rollWidth.trim() ? parseLength(draft.rollWidth, system, 'rollWidth') : undefined,
+    rollWidth: draft.rollWidth.trim() ? parseLengthBeside(draft.rollWidth, WIDTH_HINT[system], system, 'rollWidth') : undefined,
     pricePerMetre: minorUnits(readOptional('pricePerMetre', draft.pricePerMetre, 'money')),
   });
   return (
@@ -133,7 +133,7 @@ export default function ClothForm({ cloth, onSaved, onClose }: Props) {
                 {...text('overhang')}
                 hint={bending ?? 'Measured on the jig; empty when not measured'}
               />
-              <TextField label="Width as sold" {...text('rollWidth')} hint="140 cm; empty when not known" />
+              <TextField label="Width as sold" {...text('rollWidth')} hint={`${WIDTH_HINT[system]}; empty when not known`} />
               <TextField label="Price of a metre" {...text('pricePerMetre')} hint="12.50; empty when not known" />
               <SelectField label="Bears" value={draft.ironDots} options={IRON} onChange={(ironDots) => set({ ironDots })} />
               <SelectField

@@ -16,11 +16,11 @@ import {
   type Glue,
   type Wash,
 } from '../../core/layers';
-import { formatArealDensity, formatLength, parseArealDensity, parseLength } from '../../core/units';
+import { formatArealDensity, lengthForField, parseArealDensity, parseLengthBeside } from '../../core/units';
 import { CheckField, plainOptions, SelectField, textBinder, TextField } from '../../ui/form-fields';
 import { useUnits } from '../../ui/units-context';
 import type { Layer } from '../../store/layers';
-import { readNumber } from './draft-parsing';
+import { readNumber, WIDTH_HINT } from './draft-parsing';
 import RecordDialog from './RecordDialog';
 
 interface Props {
@@ -69,7 +69,7 @@ export default function LayerForm({ layer, onSaved, onClose }: Props) {
     stretchCross: String(layer?.stretchCross ?? 4),
     tones: layer?.tones ?? ['light' as const],
     opacity: layer?.opacity ?? ('opaque' as const),
-    rollWidth: formatLength(layer?.rollWidth ?? 900, system),
+    rollWidth: lengthForField(layer?.rollWidth ?? 900, system),
     ironDots: String(layer?.leaflet.ironDots ?? 2),
     seconds: String(layer?.leaflet.seconds ?? 10),
     steam: layer?.leaflet.steam ?? false,
@@ -99,7 +99,7 @@ export default function LayerForm({ layer, onSaved, onClose }: Props) {
     stretchCross: readNumber('stretchCross', draft.stretchCross, 'per cent'),
     tones: draft.tones,
     opacity: draft.opacity,
-    rollWidth: parseLength(draft.rollWidth, system, 'rollWidth'),
+    rollWidth: parseLengthBeside(draft.rollWidth, WIDTH_HINT[system], system, 'rollWidth'),
     leaflet: {
       ironDots: Number(draft.ironDots),
       seconds: readNumber('leaflet', draft.seconds, 'seconds'),

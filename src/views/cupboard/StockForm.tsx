@@ -2,14 +2,14 @@ import { PencilRuler } from 'lucide-react';
 import { useState } from 'react';
 import { InputError } from '../../core/input-error';
 import { bounds, drawShape, type DrawnShape, type Outline } from '../../core/shape';
-import { formatLength, parseLength } from '../../core/units';
+import { formatLength, lengthForField, parseLengthBeside } from '../../core/units';
 import Field from '../../ui/Field';
 import { SelectField, textBinder, TextField } from '../../ui/form-fields';
 import OutlineEditor from '../../ui/outline-editor/OutlineEditor';
 import OutlineThumb from '../../ui/OutlineThumb';
 import { useUnits } from '../../ui/units-context';
 import type { Stock } from '../../store/stock';
-import { readNumber } from './draft-parsing';
+import { readNumber, WIDTH_HINT } from './draft-parsing';
 import RecordDialog from './RecordDialog';
 
 /** A cloth or layer that something can be kept of. */
@@ -39,8 +39,8 @@ export default function StockForm({ entry, materials, onSaved, onClose }: Props)
   const [outline, setOutline] = useState<Outline | null>(entry?.outline ?? null);
   const [drawing, setDrawing] = useState<DrawnShape>();
   const [draft, setDraft] = useState({
-    width: entry ? formatLength(entry.width, system) : '',
-    length: entry ? formatLength(entry.length, system) : '',
+    width: entry ? lengthForField(entry.width, system) : '',
+    length: entry ? lengthForField(entry.length, system) : '',
     count: String(entry?.count ?? 1),
     place: entry?.place ?? '',
     note: entry?.note ?? '',
@@ -103,7 +103,7 @@ export default function StockForm({ entry, materials, onSaved, onClose }: Props)
               <TextField
                 label="Width"
                 {...text('width')}
-                hint={material && material.rollWidth > 0 ? `usually ${formatLength(material.rollWidth, system)}` : '90 cm'}
+                hint={material && material.rollWidth > 0 ? `usually ${formatLength(material.rollWidth, system)}` : WIDTH_HINT[system]}
               />
               <TextField label={kind === 'roll' ? 'Length that is left' : 'Length'} {...text('length')} hint="along the grain" />
               {kind === 'sheet' && <TextField label="How many sheets" {...text('count')} />}
@@ -136,7 +136,7 @@ export default function StockForm({ entry, materials, onSaved, onClose }: Props)
           onDone={(shape) => {
             const drawn = drawShape(shape).outline;
             const { minX, minY, maxX, maxY } = bounds(drawn);
-            set({ width: formatLength(maxX - minX, system), length: formatLength(maxY - minY, system) });
+            set({ width: lengthForField(maxX - minX, system), length: lengthForField(maxY - minY, system) });
             setOutline(fitted(drawn, system));
           }}
           onClose={() => setDrawing(undefined)}
@@ -147,7 +147,7 @@ export default function StockForm({ entry, materials, onSaved, onClose }: Props)
 }
 
 function positive(field: string, text: string, system: 'metric' | 'inch'): number {
-  const mm = parseLength(text, system, field);
+  const mm = parseLengthBeside(text, WIDTH_HINT[system], system, field);
   if (!(mm > 0)) throw new InputError(field, 'must be more than nothing');
   return mm;
 }
@@ -155,7 +155,7 @@ function positive(field: string, text: string, system: 'metric' | 'inch'): numbe
 function startOutline({ width, length }: { width: string; length: string }, system: 'metric' | 'inch'): Outline {
   const size = (text: string, usual: number) => {
     try {
-      return parseLength(text, system) || usual;
+      return parseLengthBeside(text, WIDTH_HINT[system], system) || usual;
     } catch {
       return usual;
     }
@@ -172,7 +172,7 @@ function startOutline({ width, length }: { width: string; length: string }, syst
 /** At the origin, and as large as the rounded figures of the form say. */
 function fitted(outline: Outline, system: 'metric' | 'inch'): Outline {
   const { minX, minY, maxX, maxY } = bounds(outline);
-  const rounded = (mm: number) => parseLength(formatLength(mm, system), system);
+  const rounded = (mm: number) => parseLengthBeside(lengthForField(mm, system), '', system);
   const [sx, sy] = [rounded(maxX - minX) / (maxX - minX), rounded(maxY - minY) / (maxY - minY)];
   return outline.map(([x, y]): [number, number] => [(x - minX) * sx, (y - minY) * sy]);
 }

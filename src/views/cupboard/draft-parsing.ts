@@ -54,3 +54,6 @@ export function readFibres(text: string): FibreShare[] {
 export function writeFibres(shares: readonly FibreShare[]): string {
   return shares.map(({ fibre, percent }) => `${percent} ${fibre}`).join(', ');
 }
+
+/** What stands beside a field for a width of cloth or a length of a piece: a bare number counts in its unit. */
+export const WIDTH_HINT = { metric: '140 cm', inch: '54 in' } as const;

@@ -1,7 +1,6 @@
 import { FlipHorizontal2, Lock, LockOpen, RotateCcw, RotateCw, RotateCwSquare } from 'lucide-react';
 import { copyName, type CutItem } from '../../core/cutlist';
-import type { Trouble } from '../../core/cutplan';
-import { TILT, type InHand } from './table-state';
+import { TILT, type InHand, type Trouble } from './table-state';
 
 interface Props {
   inHand: InHand;

@@ -2,10 +2,10 @@ import { useGesture } from '@use-gesture/react';
 import { Lock } from 'lucide-react';
 import { useRef, useState } from 'react';
 import { copyName, type CutItem, type TableSource } from '../../core/cutlist';
-import type { Laid, Placement, Trouble } from '../../core/cutplan';
+import type { Laid, Placement } from '../../core/cutplan';
 import { bounds, transformed, type Outline, type Point } from '../../core/shape';
 import { useUnits } from '../../ui/units-context';
-import { lockKey, type InHand } from './table-state';
+import { lockKey, type InHand, type Trouble } from './table-state';
 
 interface Props {
   sources: readonly TableSource[];
@@ -211,7 +211,7 @@ function Piece({ sourceId, item, placement, path, isLocked, isHeld, trouble, sca
   const room = upright ? height : width;
   const label = copyName(item, placement.copy);
   const font = Math.max(0, Math.min(15, (upright ? width : height) * 0.45, (room / label.length) * 1.7));
-  const wrong = trouble !== undefined && (trouble.outside || trouble.overlaps.length > 0);
+  const wrong = trouble !== undefined && (trouble.outside || trouble.overlaps);
   // An arrow would say that a direction has to be kept.
   const grain = item.free || item.grain === null ? undefined : grainLine(item.grain, flipped, rotation);
   const by = (event: { clientX: number; clientY: number }): Point => {

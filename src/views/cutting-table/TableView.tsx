@@ -31,7 +31,7 @@ import { DoneNotice, ListNotices } from './Notices';
 import OptionsPanel from './OptionsPanel';
 import Outcome from './Outcome';
 import { sourceWords } from './source-words';
-import { changed, lockKey, outlinesOf, search, TILT, tilted, troublesOf, turned, type InHand } from './table-state';
+import { changed, lockKey, outlinesOf, search, TILT, tilted, TroubleFinder, turned, type InHand } from './table-state';
 import TableCanvas, { shownLength } from './TableCanvas';
 import Toolbar from './Toolbar';
 
@@ -97,12 +97,14 @@ function Table({ project, material, parts, starched, stock, table: startTable, s
     }),
     [material, options, laid, locked, laidPrint, list],
   );
-  const kept = useKept('/api/tables', `/api/projects/${project.id}/tables`, startTable, body);
+  const outlines = useMemo(() => outlinesOf(list.items), [list]);
+  const [finder] = useState(() => new TroubleFinder());
+  const troubles = useMemo(() => finder.find(laid, sources, outlines), [finder, laid, sources, outlines]);
+  const kept = useKept('/api/tables', `/api/projects/${project.id}/tables`, startTable, body, troubles.size > 0);
   const { record: table, change, save, conflict } = kept;
   const done = table?.done ?? null;
   const disabled = done !== null;
   const stale = done === null && laid.length > 0 && laidPrint !== print;
-  const troubles = useMemo(() => troublesOf(laid, sources, outlinesOf(list.items)), [laid, sources, list]);
   const wanted = list.items.reduce((sum, { count }) => sum + count, 0);
   const placed = laid.reduce((sum, { placements }) => sum + placements.length, 0);
 
@@ -325,7 +327,7 @@ function Table({ project, material, parts, starched, stock, table: startTable, s
               )}
               <FilesMenu
                 table={table}
-                disabled={running || placed === 0}
+                disabled={running || placed === 0 || stale || troubles.size > 0}
                 onReady={async () => (kept.unsaved || table === null ? await save() : table)}
               />
               {troubles.size > 0 && (

@@ -1,5 +1,5 @@
-import { cutPieces, sourceOutline, type CutItem, type TableList, type TableOptions, type TableSource } from '../../core/cutlist';
-import { measureLaid, overlapsAt, type Laid, type Placement, type Trouble } from '../../core/cutplan';
+import { cutPieces, type CutItem, type TableList, type TableOptions, type TableSource } from '../../core/cutlist';
+import { layoutFaults, measureLaid, type Laid, type LayoutFault, type Placement } from '../../core/cutplan';
 import { bounds, transformed, type Outline } from '../../core/shape';
 
 /** Name of a copy among what is locked. */
@@ -95,22 +95,69 @@ export function search(
   };
 }
 
-/** What stands in the way of each piece, by its lock key. */
-export function troublesOf(
-  laid: readonly Laid[],
-  sources: readonly TableSource[],
-  outlines: ReadonlyMap<string, Outline>,
-): Map<string, Trouble> {
-  const found = new Map<string, Trouble>();
-  for (const { sourceId, placements, length } of laid) {
-    const own = sources.find(({ source }) => source.id === sourceId);
-    if (!own) continue;
-    const known = placements.filter(({ id }) => outlines.has(id));
-    const cloth = sourceOutline(own, length + 10);
-    known.forEach((placement, i) => {
-      const trouble = overlapsAt(i, known, outlines, cloth);
-      if (trouble.outside || trouble.overlaps.length > 0) found.set(lockKey(sourceId, placement), trouble);
-    });
+/** What stands in the way of a piece. */
+export interface Trouble {
+  /** Overlaps others. */
+  overlaps: boolean;
+  /** Part of it lies beside the cloth. */
+  outside: boolean;
+}
+
+interface Checked {
+  placements: readonly Placement[];
+  faults: LayoutFault[];
+}
+
+/**
+ * What stands in the way of each piece. Remembers what it found: when some pieces were moved, only those are looked at again, so
+ * that a piece follows the hand however many lie there.
+ */
+export class TroubleFinder {
+  private sources: readonly TableSource[] = [];
+  private outlines: ReadonlyMap<string, Outline> = new Map();
+  private checked = new Map<string, Checked>();
+
+  /** By the lock key of each piece that has trouble. */
+  find(laid: readonly Laid[], sources: readonly TableSource[], outlines: ReadonlyMap<string, Outline>): Map<string, Trouble> {
+    if (sources !== this.sources || outlines !== this.outlines) this.checked = new Map();
+    this.sources = sources;
+    this.outlines = outlines;
+    const found = new Map<string, Trouble>();
+    for (const { sourceId, placements } of laid) {
+      const own = sources.find(({ source }) => source.id === sourceId);
+      if (!own) continue;
+      const known = placements.filter(({ id }) => outlines.has(id));
+      const faults = this.faultsOf(own, known);
+      const tell = (index: number, trouble: Partial<Trouble>) => {
+        const key = lockKey(sourceId, known[index]!);
+        found.set(key, { ...(found.get(key) ?? { overlaps: false, outside: false }), ...trouble });
+      };
+      for (const { kind, index, other } of faults) {
+        tell(index, kind === 'outside' ? { outside: true } : { overlaps: true });
+        if (other !== undefined) tell(other, { overlaps: true });
+      }
+    }
+    return found;
   }
-  return found;
+
+  private faultsOf({ source }: TableSource, placements: readonly Placement[]): LayoutFault[] {
+    const layout = {
+      placements,
+      outlines: this.outlines,
+      // Where the hand lays pieces, the room for the scissors is its own business.
+      gap: 0,
+      width: source.width,
+      length: source.length ?? Infinity,
+      cloth: source.outline,
+    };
+    const before = this.checked.get(source.id);
+    let faults: LayoutFault[];
+    if (before && before.placements.length === placements.length) {
+      const moved = placements.flatMap((placement, i) => (placement === before.placements[i] ? [] : [i]));
+      const still = before.faults.filter(({ index, other }) => !moved.includes(index) && !moved.includes(other ?? -1));
+      faults = [...still, ...moved.flatMap((only) => layoutFaults({ ...layout, only }))];
+    } else faults = layoutFaults(layout);
+    this.checked.set(source.id, { placements, faults });
+    return faults;
+  }
 }

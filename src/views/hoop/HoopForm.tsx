@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { HOOP_KINDS, HOOP_SHAPES, hoopOutlines, MOUNTS, SIDES, type Hoop } from '../../core/hoop';
 import { InputError } from '../../core/input-error';
-import { formatLength, parseLength } from '../../core/units';
+import { lengthForField, parseLengthBeside } from '../../core/units';
 import { SelectField, textBinder, TextField } from '../../ui/form-fields';
 import { closedPath } from '../../ui/svg-path';
 import { useUnits } from '../../ui/units-context';
@@ -24,7 +24,7 @@ const SIZES = ['fieldWidth', 'fieldHeight', 'outerWidth', 'outerHeight', 'clamp'
 /** A hoop: what the needle reaches, how much the ring takes, and how it is carried. */
 export default function HoopForm({ hoop, onSaved, onClose }: Props) {
   const { system } = useUnits();
-  const shown = (mm: number | undefined) => (mm === undefined ? '' : formatLength(mm, system));
+  const shown = (mm: number | undefined) => (mm === undefined ? '' : lengthForField(mm, system));
   const [words, setWords] = useState({
     shape: hoop?.shape ?? ('rectangle' as Hoop['shape']),
     kind: hoop?.kind ?? ('screw' as Hoop['kind']),
@@ -40,11 +40,13 @@ export default function HoopForm({ hoop, onSaved, onClose }: Props) {
     clamp: shown(hoop?.clamp ?? 14),
     note: hoop?.note ?? '',
   });
+  /** What stood in the fields at first: a bare number counts in its unit. */
+  const [start] = useState(draft);
   const set = (change: Partial<typeof draft>) => setDraft((was) => ({ ...was, ...change }));
   const read = () => {
     const sizes = Object.fromEntries(
       SIZES.map((field) => {
-        const mm = parseLength(draft[field], system, field);
+        const mm = parseLengthBeside(draft[field], start[field], system, field);
         if (!(mm > 0)) throw new InputError(field, 'must be more than nothing');
         return [field, mm];
       }),

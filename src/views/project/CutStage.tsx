@@ -4,6 +4,7 @@ import { clothThickness } from '../../core/cloth';
 import { EXTENT_WORDS, type Extent, type Material } from '../../core/layers';
 import {
   DEFAULT_LAYER_OUTLINE,
+  grainLine,
   layerOutline,
   openPiece,
   seamBulkOf,
@@ -13,7 +14,6 @@ import {
 } from '../../core/pieces';
 import type { ApiError } from '../../ui/api';
 import PieceDrawing from '../../ui/piece/PieceDrawing';
-import { grainAngle } from '../../ui/piece/PieceForm';
 import { counted, keepUnits } from '../../ui/text';
 import { useUnits } from '../../ui/units-context';
 import type { Cloth } from '../../store/cloths';
@@ -248,7 +248,7 @@ function LayerOnPiece({ part, piece, layer, settings, onChange }: LayerProps) {
         <div>
           <PieceDrawing
             piece={piece}
-            grain={grainAngle({ cut: part.wish.cut, grain: part.grain })}
+            grain={grainLine({ cut: part.wish.cut, grain: part.grain })}
             layer={[...outline.outlines, ...outline.holes]}
             hatched
             height="16rem"

@@ -1,6 +1,6 @@
 import { useId } from 'react';
 import type { TestField } from '../../core/measure';
-import { formatLength, parseLength, type LengthSystem } from '../../core/units';
+import { lengthForField, parseLength, type LengthSystem } from '../../core/units';
 import Field from '../../ui/Field';
 
 const GRAMS_PER_OUNCE = 28.349523125;
@@ -23,7 +23,7 @@ export function readTyped(field: TestField, typed: string, system: LengthSystem)
 export function writeReading(field: TestField, value: number | string | undefined, system: LengthSystem): string {
   if (value === undefined) return '';
   if (typeof value === 'string') return value;
-  if (field.kind === 'length') return formatLength(value, system);
+  if (field.kind === 'length') return lengthForField(value, system);
   return field.kind === 'mass' ? `${Number(value.toFixed(2))} g` : String(value);
 }
 

@@ -8,9 +8,10 @@ const SECOND_SEED = 1_000_000_007;
 
 export const POST = jsonEndpoint(cutPlanSchema, async (body, { request }) => {
   const seed = body.seed ?? 1;
+  const since = Date.now();
   const plans = await Promise.all(
     (body.seconds > 0 ? [seed, seed + SECOND_SEED] : [seed]).map((each) =>
-      inThread<CutPlan>('cut-plan', { ...body, seed: each }, { signal: request.signal, seconds: 2 * body.seconds + 30 }),
+      inThread<CutPlan>('cut-plan', { ...body, seed: each, since }, { signal: request.signal, seconds: 2 * body.seconds + 30 }),
     ),
   );
   return plans.reduce((best, plan) => (isBetter(plan, best) ? plan : best));

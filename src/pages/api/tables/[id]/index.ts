@@ -2,6 +2,7 @@ import { InputError } from '../../../../core/input-error';
 import { tableUpdateSchema } from '../../../../schemas/tables';
 import { requireTable, type TableBody } from '../../../../store/rules/table';
 import { recordEndpoints, withoutVersion } from '../../../../server/record-endpoints';
+import { requireSoundTable } from '../../../../server/sound-table';
 import { cutTables } from '../../../../store/cut-tables';
 import { database } from '../../../../store/database';
 
@@ -10,5 +11,5 @@ export const { GET, PUT, DELETE } = recordEndpoints(cutTables, tableUpdateSchema
   const changed = withoutVersion(body) as TableBody;
   if (changed.ofKind !== current.ofKind || changed.ofId !== current.ofId)
     throw new InputError('ofId', 'cannot be changed; start another table');
-  return { ...requireTable(database(), changed), projectId: current.projectId, done: current.done };
+  return { ...requireSoundTable(database(), requireTable(database(), changed)), projectId: current.projectId, done: current.done };
 });

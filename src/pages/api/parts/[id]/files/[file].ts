@@ -15,7 +15,7 @@ export const GET = fileEndpoint(async ({ params, url }) => {
   const db = database();
   const part = parts.get(db, params['id']!);
   const opened = openPiece(part);
-  const piece = writtenPiece(part.name, opened, part.grain, part.count);
+  const piece = writtenPiece(part.name, opened, { cut: part.wish.cut, grain: part.grain, oneWay: part.oneWay }, part.count);
   switch (params['file']) {
     case 'piece.dxf':
       return { name: `${part.name}.dxf`, type: 'image/vnd.dxf', bytes: writeDxf([piece]) };
@@ -34,7 +34,7 @@ export const GET = fileEndpoint(async ({ params, url }) => {
     }
     case 'template.pdf': {
       const material = part.clothId === null ? 'cloth' : (cloths.find(db, part.clothId)?.name ?? 'cloth');
-      const words = `Cut ${part.count}${part.pairs ? ', half of them mirrored' : ''}.`;
+      const words = `Cut ${part.count}${part.pairs ? ', half of them mirrored' : ''}${part.fold === null ? '' : ', opened out: there is no fold to lay it at'}.`;
       const bytes = await templates(part.name, [{ ...piece, material, words }], paperOf(url, ['single']) as Paper | 'single');
       return { name: `${part.name}.pdf`, type: 'application/pdf', bytes };
     }

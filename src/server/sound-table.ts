@@ -1,0 +1,82 @@
+import { fingerprint, tableList, tableSources, clothMaterial, layerMaterial, type CutItem, type TableMaterial } from '../core/cutlist';
+import type { TableSource } from '../core/cutlist';
+import { layoutFaults, type Laid } from '../core/cutplan';
+import { InputError } from '../core/input-error';
+import { cloths } from '../store/cloths';
+import type { CutTableFields } from '../store/cut-tables';
+import type { Db } from '../store/database';
+import { NotFoundError } from '../store/errors';
+import { layers } from '../store/layers';
+import { parts } from '../store/parts';
+import { readSettings } from '../store/settings';
+import { stock } from '../store/stock';
+import { areStarched } from './cut-work';
+
+/** What a table is made of, as things stand now. */
+export interface TableParts {
+  material: TableMaterial;
+  items: CutItem[];
+  sources: TableSource[];
+}
+
+type Asked = Pick<CutTableFields, 'ofKind' | 'ofId' | 'options' | 'partIds'>;
+
+/** @throws {NotFoundError} when the cloth or layer is gone */
+export function tableParts(db: Db, table: Asked): TableParts {
+  const layer = table.ofKind === 'layer' ? layers.find(db, table.ofId) : undefined;
+  const cloth = table.ofKind === 'cloth' ? cloths.find(db, table.ofId) : undefined;
+  if (!layer && !cloth) throw new NotFoundError(table.ofKind);
+  const material = layer ? layerMaterial(layer) : clothMaterial(cloth!);
+  const own = table.partIds.flatMap((partId) => parts.find(db, partId) ?? []);
+  const { items } = tableList(own, material, table.options, areStarched(db, own), readSettings(db).settings.trim);
+  const there = table.options.stockIds.flatMap((stockId) => stock.find(db, stockId) ?? []);
+  return { material, items, sources: tableSources(table.options, there, material) };
+}
+
+/**
+ * Checks that a layout can be cut as it stands, by exact arithmetic and whoever laid it: no piece on another or beside its cloth,
+ * none more often than it is wanted, none against its grain.
+ *
+ * @throws {InputError} naming the placement
+ */
+export function requireSoundLayout(laid: readonly Laid[], { items, sources }: TableParts): void {
+  const outlines = new Map(items.map(({ id, outline }) => [id, outline]));
+  const seen = new Set<string>();
+  laid.forEach(({ sourceId, placements }, k) => {
+    const field = (i: number) => `laid[${k}].placements[${i}]`;
+    placements.forEach(({ id, copy, rotation, flipped }, i) => {
+      const item = items.find((each) => each.id === id);
+      if (!item) throw new InputError(field(i), 'is of a piece that is not cut from this; lay the pieces again');
+      const key = `${id} ${copy}`;
+      if (copy >= item.count || seen.has(key)) throw new InputError(field(i), `lays copy ${copy + 1} of “${item.name}” once more than it is wanted`);
+      seen.add(key);
+      const turn = ((rotation % 360) + 360) % 360;
+      if (!item.free && !item.rotations.includes(turn)) throw new InputError(field(i), `turns “${item.name}” against its grain`);
+      if (flipped && !item.flip) throw new InputError(field(i), `lays “${item.name}” face down, which it may not be`);
+    });
+    const source = sources.find((each) => each.source.id === sourceId)?.source;
+    if (!source) throw new InputError(`laid[${k}].sourceId`, 'is nothing that is cut from here');
+    const [fault] = layoutFaults({
+      ...{ placements, outlines, gap: 0, width: source.width, length: source.length ?? Infinity, cloth: source.outline },
+    });
+    if (!fault) return;
+    const name = items.find(({ id }) => id === placements[fault.index]!.id)!.name;
+    throw new InputError(
+      field(fault.index),
+      fault.kind === 'outside' ? `lays “${name}” partly beside the cloth; move it` : `lays “${name}” on another piece; move one of them`,
+    );
+  });
+}
+
+/**
+ * Checks a table before it is kept. Where pieces have changed since they were laid it is kept as it is: it says so itself, and
+ * nothing is printed or cut by it.
+ *
+ * @throws {InputError} naming the placement
+ */
+export function requireSoundTable<T extends Asked & Pick<CutTableFields, 'laid' | 'fingerprint'>>(db: Db, table: T): T {
+  if (!table.laid.some(({ placements }) => placements.length > 0)) return table;
+  const now = tableParts(db, table);
+  if (fingerprint(now.items) === table.fingerprint) requireSoundLayout(table.laid, now);
+  return table;
+}
