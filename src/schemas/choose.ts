@@ -98,6 +98,9 @@ export const pieceSizeSchema = shape({
   width: number({ min: 1, max: 20_000 }).required(),
   height: number({ min: 1, max: 20_000 }).required(),
   count: number({ min: 1, max: 1000, integer: true }).required(),
+  allowance: number({ min: 0, max: 500 }),
+  trim: number({ min: 0, max: 500 }),
+  edge: number({ min: 0, max: 200_000 }),
 }).default(undefined);
 
 const askingFields = {

@@ -1,11 +1,11 @@
 import type { InferType } from 'yup';
 import { questionFor } from '../core/choose';
-import { fabricOf } from '../core/cloth';
+import { fabricOf, type Fabric } from '../core/cloth';
 import { InputError } from '../core/input-error';
-import type { Cover, ChosenLayer } from '../core/layers';
-import { schoolsOf } from '../core/schools';
+import type { Cover, ChosenLayer, Material } from '../core/layers';
+import { schoolsOf, type Schools } from '../core/schools';
 import { faultsOf, outcomeOf, PEELS, scrapPlan, type Grid, type ScrapReading } from '../core/scrap';
-import { COVER_WORDS, HEAT_SAFETY, pressSetting, pressWords, settingWords, type PressSetting } from '../core/steps';
+import { COVER_WORDS, HEAT_SAFETY, pressSetting, pressWords, settingWords, stackSteps, type PressSetting } from '../core/steps';
 import type { scrapCellSchema, scrapFileSchema, scrapWashSchema } from '../schemas/scraps';
 import { benchRuns, START_STATE, type BenchRun, type BenchStep } from '../store/bench-runs';
 import { cloths } from '../store/cloths';
@@ -192,6 +192,7 @@ export function startScrapBench(id: string): BenchRun {
   ];
   const several = plan.cells.length > 1;
   const pressed = plan.cells.filter(({ setting }) => setting.seconds > 0);
+  const pressing = chosen.find(({ material }) => material.id === plan.materialId)?.material;
   const others = chosen.filter(({ material }) => material.id !== plan.materialId);
   const steps: BenchStep[] = [
     {
@@ -203,6 +204,7 @@ export function startScrapBench(id: string): BenchRun {
         : `Cut ${plan.width} × ${plan.height} mm of cloth, and of each layer`,
       detail: `Along the grain.${several ? ' Write A1, A2 … on the wrong sides and keep them apart: an iron covers more than one.' : ''} Take the overhang of the bare cloth first.`,
     },
+    ...wetting(pressing, chosen, cloth, schools),
     ...others.map(({ material }): BenchStep => ({
       id: `with-${material.id}`,
       stage: 'apply',
@@ -218,6 +220,7 @@ export function startScrapBench(id: string): BenchRun {
       stage: 'apply',
       kind: 'press',
       seconds: setting.seconds,
+      ...(pressing?.family === 'edge-stiffener' ? { lifts: 6, seconds: 5 } : {}),
       title: several ? `Piece ${name}: ${settingWords(setting)}` : `Press it: ${settingWords(setting)}`,
       detail: `${COVER_WORDS[setting.cover]!.charAt(0).toUpperCase()}${COVER_WORDS[setting.cover]!.slice(1)}. One stop, straight down and straight up.`,
       safety: HEAT_SAFETY,
@@ -236,7 +239,7 @@ export function startScrapBench(id: string): BenchRun {
       kind: 'wait',
       seconds: 300,
       title: 'Leave it flat until it is cold',
-      detail: 'Moved while warm, it lets go or sets crooked.',
+      detail: pressing?.form === 'liquid' ? 'It only sets when it is cold.' : 'Moved while warm, it lets go or sets crooked.',
     },
   ];
   return benchRuns.insert(db, {
@@ -253,4 +256,12 @@ export function startScrapBench(id: string): BenchRun {
     state: START_STATE,
     finishedAt: null,
   });
+}
+
+/** A liquid is sprayed or soaked in and rests before it is pressed, on the scrap as on the piece: its steps from the stack's own. */
+function wetting(material: Material | undefined, chosen: ChosenLayer[], fabric: Fabric, schools: Schools): BenchStep[] {
+  if (material?.form !== 'liquid') return [];
+  return stackSteps({
+    ...{ fabric, layers: chosen, stitched: false, floats: false, bias: false, washed: false, cutAlready: true, schools },
+  }).filter(({ id }) => id === `${material.id}-wet` || id === `${material.id}-dry`);
 }

@@ -1,4 +1,12 @@
-import { fingerprint, tableList, tableSources, clothMaterial, layerMaterial, type CutItem, type TableMaterial } from '../core/cutlist';
+import {
+  fingerprint,
+  tableList,
+  tableSources,
+  clothMaterial,
+  layerMaterial,
+  type CutItem,
+  type TableMaterial,
+} from '../core/cutlist';
 import type { TableSource } from '../core/cutlist';
 import { layoutFaults, type Laid } from '../core/cutplan';
 import { InputError } from '../core/input-error';
@@ -48,7 +56,8 @@ export function requireSoundLayout(laid: readonly Laid[], { items, sources }: Ta
       const item = items.find((each) => each.id === id);
       if (!item) throw new InputError(field(i), 'is of a piece that is not cut from this; lay the pieces again');
       const key = `${id} ${copy}`;
-      if (copy >= item.count || seen.has(key)) throw new InputError(field(i), `lays copy ${copy + 1} of “${item.name}” once more than it is wanted`);
+      if (copy >= item.count || seen.has(key))
+        throw new InputError(field(i), `lays copy ${copy + 1} of “${item.name}” once more than it is wanted`);
       seen.add(key);
       const turn = ((rotation % 360) + 360) % 360;
       if (!item.free && !item.rotations.includes(turn)) throw new InputError(field(i), `turns “${item.name}” against its grain`);
@@ -63,7 +72,9 @@ export function requireSoundLayout(laid: readonly Laid[], { items, sources }: Ta
     const name = items.find(({ id }) => id === placements[fault.index]!.id)!.name;
     throw new InputError(
       field(fault.index),
-      fault.kind === 'outside' ? `lays “${name}” partly beside the cloth; move it` : `lays “${name}” on another piece; move one of them`,
+      fault.kind === 'outside'
+        ? `lays “${name}” partly beside the cloth; move it`
+        : `lays “${name}” on another piece; move one of them`,
     );
   });
 }

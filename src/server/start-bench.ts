@@ -1,16 +1,18 @@
-import { questionFor, stepsFor } from '../core/choose';
+import { edgeRuleOf, questionFor, sizeOfPiece, stepsFor } from '../core/choose';
 import { fabricOf } from '../core/cloth';
 import { InputError } from '../core/input-error';
 import type { ChosenLayer } from '../core/layers';
 import { schoolsOf } from '../core/schools';
-import { layerOutline, openPiece, pieceSize, DEFAULT_LAYER_OUTLINE } from '../core/pieces';
+import { layerOutline, openPiece, DEFAULT_LAYER_OUTLINE } from '../core/pieces';
 import { ironSole, pressPlan } from '../core/press';
+import { stepsForCopies } from '../core/steps';
 import { benchRuns, openRunOf, START_STATE, type BenchRun, type BenchStep } from '../store/bench-runs';
 import { cloths } from '../store/cloths';
 import { database } from '../store/database';
 import { layers } from '../store/layers';
 import { parts } from '../store/parts';
 import { readSettings } from '../store/settings';
+import { orderOfPart } from './order-of-work';
 
 /** Seconds to lift an iron and set it down on the next stop. */
 const MOVE_SECONDS = 3;
@@ -38,17 +40,25 @@ export function startBench(partId: string): BenchRun {
   const { settings } = readSettings(db);
   const schools = schoolsOf(settings.schools, part.stack.schools);
   const piece = openPiece(part);
-  const question = questionFor(fabricOf(cloth), part.wish, { schools, piece: { ...pieceSize(piece), count: part.count } });
-  const steps = stepsFor(question, chosen, part.stack.setting);
+  const question = questionFor(fabricOf(cloth), part.wish, {
+    schools,
+    piece: sizeOfPiece(piece, part.wish.role, part.count, settings.trim),
+  });
+  const order = orderOfPart(db, part);
+  const one = stepsFor(question, chosen, part.stack.setting, order);
+  const steps = stepsForCopies(one, part.count, order === 'fuse-together');
   const plate = ironSole(settings.soleLength, settings.soleWidth);
-  const pressed = new Map<string, ReturnType<typeof pressPlan>['stops']>();
-  for (const [i, { material, extent }] of chosen.entries()) {
-    if (material.leaflet.seconds === 0 || pressed.has(material.id)) continue;
+  const withStops: BenchStep[] = steps.map((step) => {
+    // A step's name begins with its layer and the layer's place in the stack.
+    const index = step.kind === 'press' ? layerOf(step.id, chosen) : -1;
+    if (index < 0) return step;
+    const { material, extent } = chosen[index]!;
     const field = part.wish.embroidery;
-    const outlines = layerOutline(piece, extent, material, {
+    const outlines = layerOutline(piece, order === 'cut-first' ? extent : 'full', material, {
       ...DEFAULT_LAYER_OUTLINE,
       trim: settings.trim,
-      ...kept[i]!.cut,
+      rule: edgeRuleOf(part.wish.role),
+      ...kept[index]!.cut,
       ...(field ? { field } : {}),
     }).outlines;
     const stops = (outlines.length > 0 ? outlines : [piece.outline]).flatMap(
@@ -58,16 +68,11 @@ export function startBench(partId: string): BenchRun {
           plate: { outline: plate },
           overlap: settings.stopOverlap,
           order: 'centre-out',
-          secondsPerStop: material.leaflet.seconds,
+          secondsPerStop: step.seconds ?? material.leaflet.seconds,
           moveSeconds: MOVE_SECONDS,
         }).stops,
     );
-    pressed.set(material.id, stops);
-  }
-  const withStops: BenchStep[] = steps.map((step) => {
-    if (step.kind !== 'press') return step;
-    const stops = [...pressed].find(([id]) => step.id.startsWith(id))?.[1];
-    return stops ? { ...step, stops } : step;
+    return { ...step, stops };
   });
   return benchRuns.insert(db, {
     partId: part.id,
@@ -83,4 +88,11 @@ export function startBench(partId: string): BenchRun {
     state: START_STATE,
     finishedAt: null,
   });
+}
+
+/** Index of the layer that a step is for, by the step's name; −1 when it is for none. */
+function layerOf(stepId: string, chosen: readonly ChosenLayer[]): number {
+  const own = stepId.split('#')[0]!;
+  const exact = chosen.findIndex(({ material }, i) => own.startsWith(`${material.id}-${i}-`));
+  return exact >= 0 ? exact : chosen.findIndex(({ material }) => own === `${material.id}-press`);
 }

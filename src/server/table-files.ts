@@ -1,12 +1,4 @@
-import {
-  BUY,
-  copyName,
-  fingerprint,
-  sourceOutline,
-  type CutItem,
-  type TableMaterial,
-  type TableSource,
-} from '../core/cutlist';
+import { BUY, copyName, fingerprint, sourceOutline, type CutItem, type TableMaterial, type TableSource } from '../core/cutlist';
 import { lengthToBuy } from '../core/cutplan';
 import { InputError } from '../core/input-error';
 import { bounds, transformed } from '../core/shape';

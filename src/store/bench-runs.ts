@@ -1,11 +1,11 @@
-import type { Step } from '../core/steps';
+import type { SetStep } from '../core/steps';
 import type { Outline } from '../core/shape';
 import type { PressStop } from '../core/press';
 import type { Db } from './database';
 import { Table, column, type Kept } from './table';
 
 /** A step with the iron stops that were planned for it, when it is pressed. */
-export interface BenchStep extends Step {
+export interface BenchStep extends SetStep {
   stops?: PressStop[];
 }
 

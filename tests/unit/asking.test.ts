@@ -14,10 +14,10 @@ import {
 } from '../../src/core/choose';
 import { PREFERENCES, preferencesFor } from '../../src/core/choose/preferences';
 import { clothBendingLength, clothThickness, type Fabric } from '../../src/core/cloth';
-import { scaleMaterial, stackStiffness, type Material } from '../../src/core/layers';
+import { scaleMaterial, stackStiffness, type ChosenLayer, type Material } from '../../src/core/layers';
 import { LIBRARY_CLOTHS, LIBRARY_LAYERS } from '../../src/core/library';
 import { DEFAULT_SCHOOLS, SCHOOLS, schoolsOf } from '../../src/core/schools';
-import { pressSetting, stackSteps, type StepsFor } from '../../src/core/steps';
+import { orderOfWork, pressSetting, stackSteps, stepsForCopies, type StepsFor } from '../../src/core/steps';
 
 const cloth = (name: string): Fabric => LIBRARY_CLOTHS.find((each) => each.name === name)!;
 const layer = (id: string): Material => LIBRARY_LAYERS.find((each) => each.id === id)!;
@@ -184,15 +184,16 @@ describe('schools of practice', () => {
       .map(({ title, detail }) => `${title} ${detail}`)
       .join('\n');
   it.each([
-    [{ order: 'fuse-together' }, 'on the uncut layer'],
-    [{ order: 'fuse-length' }, 'Fuse a length of cloth'],
+    [{ order: 'fuse-together' }, 'Lay the pieces side by side'],
+    [{ order: 'fuse-length' }, 'Lay a length of cloth that takes all pieces'],
     [{ moving: 'tack' }, 'touch it down in a few places'],
     [{ moving: 'creep' }, 'creep on'],
     [{ cover: 'paper' }, 'under baking paper'],
     [{ cover: 'shoe' }, 'shoe on the iron'],
     [{ starch: 'always' }, 'Starch the cloth before you cut it'],
   ])('%j shows in the steps', (schools, sentence) => {
-    expect(words({ schools: schoolsOf(schools) })).toContain(sentence);
+    const order = orderOfWork(schoolsOf(schools).order, input.layers, false);
+    expect(words({ schools: schoolsOf(schools), order })).toContain(sentence);
     expect(words({})).not.toContain(sentence);
   });
 
@@ -257,26 +258,80 @@ describe('a setting that was found, in a stack of several layers', () => {
   });
 });
 
-describe('many small pieces', () => {
+describe('the order of work', () => {
   const sheer = layer('veil-non-woven-fusible-18-g');
-  const cut = (manySmall: boolean, extent: 'full' | 'net', order = 'by-shape') =>
+  const canvas = LIBRARY_LAYERS.find(({ form, family }) => form === 'sew-in' && family === 'hair-canvas')!;
+  const one = (extent: 'full' | 'net' | 'strip', material = sheer): ChosenLayer[] => [{ material, extent, angle: 0 }];
+  it.each([
+    ['small and full, by shape', 'by-shape', one('full'), true, 'fuse-together'],
+    ['small, not reaching the edge', 'by-shape', one('net'), true, 'cut-first'],
+    ['few or large', 'by-shape', one('full'), false, 'cut-first'],
+    ['asked for', 'fuse-together', one('net'), false, 'fuse-together'],
+    ['a length', 'fuse-length', one('full'), false, 'fuse-length'],
+    ['cut first, whatever the shape', 'cut-first', one('full'), true, 'cut-first'],
+    ['what is sewn in lies on nothing uncut', 'fuse-together', one('full', canvas), true, 'cut-first'],
+    ['nor does a strip', 'fuse-together', one('strip'), true, 'cut-first'],
+  ] as const)('%s', (_words, school, layers, small, expected) => {
+    expect(orderOfWork(school, layers, small)).toBe(expected);
+  });
+
+  const steps = (order: 'cut-first' | 'fuse-together' | 'fuse-length', extent: 'full' | 'net' = 'full') =>
     stackSteps({
       fabric: poplin,
-      layers: [{ material: sheer, extent, angle: 0 }],
+      layers: one(extent),
       stitched: false,
       floats: false,
       bias: false,
       washed: true,
       cutAlready: false,
-      schools: schoolsOf({ order }),
-      manySmall,
-    }).find(({ id }) => id === 'cut')!.detail;
+      schools: schoolsOf({}),
+      order,
+    });
 
-  it('are fused together when their layers reach the edges, and cut first otherwise', () => {
-    expect(cut(true, 'full')).toContain('on the uncut layer');
-    expect(cut(true, 'net')).toContain('Cut the cloth pieces too');
-    expect(cut(false, 'full')).toContain('Cut the cloth pieces too');
-    expect(cut(true, 'full', 'cut-first')).toContain('Cut the cloth pieces too');
+  it('on an uncut layer never cuts the layer to the pattern, nor lays it on top of the cloth', () => {
+    for (const order of ['fuse-together', 'fuse-length'] as const) {
+      const words = steps(order).map(({ title, detail }) => `${title}. ${detail}`);
+      expect(words.join('\n')).not.toMatch(/to the pattern|face down, and the layer on it/);
+      const at = (pattern: RegExp) => words.findIndex((each) => pattern.test(each));
+      expect(at(/^Press .*s a stop/)).toBeGreaterThan(at(/glue side up/));
+      expect(at(/^(Cut the pieces loose|Mark the pieces)/)).toBeGreaterThan(at(/^Press /));
+    }
+    expect(steps('fuse-together')[2]!.title).toBe('Cut the cloth pieces; leave the layer whole');
+    expect(
+      steps('cut-first')
+        .map(({ detail }) => detail)
+        .join(' '),
+    ).toContain('Cut the cloth pieces too');
+  });
+});
+
+describe('a set', () => {
+  const sheer = layer('veil-non-woven-fusible-18-g');
+  const one = stackSteps({
+    ...{ fabric: poplin, layers: [{ material: sheer, extent: 'full', angle: 0 }], stitched: false, floats: false },
+    ...{ bias: false, washed: true, cutAlready: false, schools: schoolsOf({}) },
+  });
+  it('is worked copy by copy: each is laid and pressed, the cooling comes once, each is ticked', () => {
+    const set = stepsForCopies(one, 3);
+    const pressed = set.filter(({ kind }) => kind === 'press');
+    expect(pressed.map(({ title }) => title.slice(0, 12))).toEqual(['Piece 1 of 3', 'Piece 2 of 3', 'Piece 3 of 3']);
+    expect(set.filter(({ kind }) => kind === 'wait')).toHaveLength(1);
+    expect(set.findIndex(({ kind }) => kind === 'wait')).toBeGreaterThan(set.indexOf(pressed[2]!));
+    expect(set.at(-1)!.checks).toEqual(['Piece 1 of 3', 'Piece 2 of 3', 'Piece 3 of 3']);
+    expect(new Set(set.map(({ id }) => id)).size).toBe(set.length);
+    expect(stepsForCopies(one, 1)).toEqual(one);
+  });
+  it('forgets no copy, however many there are', () => {
+    for (const count of [2, 24, 61, 500, 1000]) {
+      const pressed = stepsForCopies(one, count).filter(({ kind }) => kind === 'press');
+      expect(pressed.reduce((sum, { copies }) => sum + (copies ?? 0), 0)).toBe(count);
+      expect(pressed.length).toBeLessThanOrEqual(60);
+    }
+  });
+  it('on one sheet is laid and cut out once', () => {
+    const set = stepsForCopies(one, 5, true);
+    expect(set.filter(({ id }) => id.endsWith('-lay'))).toHaveLength(1);
+    expect(set.filter(({ kind }) => kind === 'press')).toHaveLength(5);
   });
 });
 
@@ -318,8 +373,9 @@ describe('what a stack takes', () => {
   it('counts rows on the roll: two collars of 400 mm side by side on 900 mm', () => {
     const { ranked } = choose(poplin, part('collar'), LIBRARY_LAYERS, { ...ALL, piece: { width: 400, height: 100, count: 4 } });
     const stack = ranked.find(({ id }) => id === 'cotton-woven-fusible-70-g')!;
-    expect(stack.needs.layers[0]!.length).toBe(205);
-    expect(stack.needs.cost).toBeCloseTo(0.205 * layer('cotton-woven-fusible-70-g').pricePerMetre, 6);
+    // Trimmed by 6 mm all round: two of 388 × 88 mm in a row between the selvedges, two rows, 3 mm between them.
+    expect(stack.needs.layers[0]!.length).toBe(179);
+    expect(stack.needs.cost).toBeCloseTo(0.179 * layer('cotton-woven-fusible-70-g').pricePerMetre, 6);
   });
 
   it('is a finite figure for every role and every stack', () => {

@@ -34,6 +34,7 @@ function part(change: Partial<ListedPart> = {}, material: Material = woven): Lis
     pairs: false,
     oneWay: false,
     clothId: 'linen',
+    rule: 'top',
     layers: [{ material, extent: 'full' }],
     ...change,
   };

@@ -380,7 +380,8 @@ describe('round trips', () => {
     const shape = kind.start as PieceShape;
     return [kind.words, { ...plainPiece(shape, 12), grain: 20, marks: [{ kind: 'notch', at: drawShape(shape).outline[0]! }] }];
   });
-  const written = (name: string, spec: PieceSpec): WrittenPiece => writtenPiece(name, openPiece(spec), { cut: 'straight', grain: spec.grain }, 3);
+  const written = (name: string, spec: PieceSpec): WrittenPiece =>
+    writtenPiece(name, openPiece(spec), { cut: 'straight', grain: spec.grain }, 3);
 
   it.each(specs)('%s is the same within 0.01 mm after DXF and SVG', (words, spec) => {
     const piece = written(words, spec);
@@ -500,7 +501,12 @@ describe('broken files', () => {
   });
 
   it('never throws anything but a named error on random damage', () => {
-    const texts = [whole, writeDxf([writtenPiece('Piece', openPiece(plainPiece({ kind: 'circle', diameter: 100 }, 5)), { cut: 'straight', grain: 0 }, 1)])];
+    const texts = [
+      whole,
+      writeDxf([
+        writtenPiece('Piece', openPiece(plainPiece({ kind: 'circle', diameter: 100 }, 5)), { cut: 'straight', grain: 0 }, 1),
+      ]),
+    ];
     fc.assert(
       fc.property(
         fc.constantFrom(...texts),

@@ -73,6 +73,8 @@ describe('the scrap card', () => {
         partName: 'Collar “Möwe” №3',
         clothName: 'Leinen–Baumwolle',
         stackTitle: 'Medium woven fusible, 60 g',
+        glued: true,
+        sheets: true,
         plan: {
           grid: 'seconds',
           materialId: 'medium-woven-fusible-60-g',

@@ -99,7 +99,9 @@ describe('any piece', () => {
   it('is the same after DXF, with its name, quantity, grain, openings, marks and seams', () => {
     fc.assert(
       fc.property(anyPiece, anyName, fc.integer({ min: 1, max: 40 }), (spec, name, count) => {
-        const { pieces, warnings } = read(writeDxf([writtenPiece(name, openPiece(spec), { cut: 'straight', grain: spec.grain }, count)]));
+        const { pieces, warnings } = read(
+          writeDxf([writtenPiece(name, openPiece(spec), { cut: 'straight', grain: spec.grain }, count)]),
+        );
         expect(warnings).toEqual([]);
         expect(pieces).toHaveLength(1);
         expectSame(pieces[0]!, spec, name, count);

@@ -220,7 +220,7 @@ describe('what to buy', () => {
     return question && [...tablePlans(question)].at(-1);
   };
   const line = (more: Partial<Need> = {}) => {
-    const need: Need = { material, parts: [part('panel')], stock: [], starched: false, ...more };
+    const need: Need = { material, parts: [part('panel')], stock: [], starched: false, method: 'cut-first', ...more };
     return shoppingLine(need, last(need), 6, 'metric');
   };
 
@@ -241,7 +241,7 @@ describe('what to buy', () => {
 
   it('grows by what starch takes in before the pieces are sewn', () => {
     const area = (starched: boolean) => {
-      const { list } = shoppingQuestion({ material, parts: [part('panel')], stock: [], starched }, 6);
+      const { list } = shoppingQuestion({ material, parts: [part('panel')], stock: [], starched, method: 'cut-first' }, 6);
       return polygonArea(list.items[0]!.outline);
     };
     expect(area(true)).toBeGreaterThan(area(false) * 1.01);

@@ -3,7 +3,7 @@ export type { Choice, CriterionScore, RankedStack, RuledOutStack, StackLayer } f
 export { AVOIDS, CARES, CUTS, HANDS, HAND_BANDS, ROLES, STRETCHES } from './part';
 export type { Avoid, Care, Cut, Embroidery, Hand, Part, Role, StretchWish } from './part';
 export { ROLE_PROFILES } from './roles';
-export { stepsFor } from './steps-for';
+export { orderFor, stepsFor } from './steps-for';
 export type { RoleArea, RoleKind, RoleProfile } from './roles';
 export { ROLE_WORDS, CARE_WORDS, CUT_WORDS, STRETCH_WORDS } from './words';
 export { LEADS } from './asking';
@@ -11,7 +11,7 @@ export type { Asking, Lead, Weights, Wishes } from './asking';
 export { CRITERIA, CRITERION_IDS } from './criteria';
 export type { CriterionId } from './criteria';
 export type { LayerNeed, Needs } from './needs';
-export { typicalPiece } from './piece-size';
+export { edgeRuleOf, sizeOfPiece, typicalPiece } from './piece-size';
 export type { PieceSize } from './piece-size';
 export { sensitivity, MEASURABLE } from './sensitivity';
 export type { Measurable, Sensitivity } from './sensitivity';

@@ -1,5 +1,7 @@
 import type { ChosenLayer } from '../layers';
+import { DEFAULT_LAYER_OUTLINE, isTape, LAYING, tapeRun } from '../pieces';
 import type { Question } from './context';
+import { allowanceOf, trimOf } from './piece-size';
 import { needsHandSewing, soaks } from './stops';
 
 /** What one layer of a stack takes. */
@@ -9,6 +11,8 @@ export interface LayerNeed {
   length: number;
   /** Minor units. */
   cost: number;
+  /** Usable width of the roll, mm, where no way round does a piece fit on it: it has to be joined, or cut of something wider. */
+  tooWide?: number;
 }
 
 /** What a stack takes for the pieces in question. */
@@ -21,11 +25,11 @@ export interface Needs {
 }
 
 /** Room between pieces on the roll, mm. */
-const GAP = 5;
+const GAP = LAYING.gap;
 /** A strip along an edge, a patch around a point, and the margin of a sheet around its motif, mm. */
-const STRIP = 35;
-const PATCH = 60;
-const FIELD_MARGIN = 40;
+const STRIP = DEFAULT_LAYER_OUTLINE.width;
+const PATCH = DEFAULT_LAYER_OUTLINE.size;
+const FIELD_MARGIN = DEFAULT_LAYER_OUTLINE.fieldMargin;
 /** Cloth is taken as this wide when a liquid is priced by its metre, mm. */
 const CLOTH_WIDTH = 1400;
 /** Face of an iron that is really used at each stop, mm²: sole less overlap and point. */
@@ -44,10 +48,15 @@ const SHRUNK = 3;
 
 /** Size that is cut of a layer, mm. */
 function cutSize({ piece, part }: Question, { material, extent }: ChosenLayer): [width: number, height: number] {
-  const long = Math.max(piece.width, piece.height);
+  const long = piece.edge ?? Math.max(piece.width, piece.height);
+  const within = (by: number): [number, number] => [Math.max(1, piece.width - 2 * by), Math.max(1, piece.height - 2 * by)];
   switch (extent) {
     case 'strip':
-      return [long, Math.min(material.rollWidth > 0 && material.rollWidth < 60 ? material.rollWidth : STRIP, 60)];
+      return [long, isTape(material) ? material.rollWidth : STRIP];
+    case 'trimmed':
+      return within(Math.min(trimOf(piece), allowanceOf(piece)));
+    case 'net':
+      return within(allowanceOf(piece));
     case 'patch':
       return [Math.min(PATCH, piece.width), Math.min(PATCH, piece.height)];
     case 'field': {
@@ -79,13 +88,18 @@ function needOf(question: Question, layer: ChosenLayer): LayerNeed {
   const { material } = layer;
   const [width, height] = cutSize(question, layer);
   const { count } = question.piece;
-  const length =
-    material.rollWidth > 0
-      ? material.rollWidth < 60
-        ? Math.max(width, height) * count
-        : rollLength(width, height, count, material.rollWidth, material.grain)
+  const usable = material.rollWidth - (material.grain ? 2 * LAYING.selvedge : 0);
+  const length = isTape(material)
+    ? tapeRun(layer.extent === 'strip' ? width : Math.max(width, height), count)
+    : material.rollWidth > 0
+      ? rollLength(width, height, count, usable, material.grain)
       : (width * height * count) / CLOTH_WIDTH;
-  return { materialId: material.id, length, cost: (length / 1000) * material.pricePerMetre };
+  return {
+    materialId: material.id,
+    length,
+    cost: (length / 1000) * material.pricePerMetre,
+    ...(material.rollWidth > 0 && !isTape(material) && Math.min(width, height) > usable ? { tooWide: usable } : {}),
+  };
 }
 
 /** Working minutes for one layer. */

@@ -1,3 +1,4 @@
+import { DEFAULT_LAYER_OUTLINE, edgeLength, edgesByRule, pieceSize, type EdgeRule, type OpenPiece } from '../pieces';
 import type { Role } from './part';
 
 /** Size of a piece with its allowances, mm, and how many are cut. */
@@ -5,6 +6,57 @@ export interface PieceSize {
   width: number;
   height: number;
   count: number;
+  /** Widest seam allowance, mm. */
+  allowance?: number | undefined;
+  /** How far the person trims layers, mm. */
+  trim?: number | undefined;
+  /** Length of the edges that a strip runs along, mm. */
+  edge?: number | undefined;
+}
+
+/** Seam allowance and trim of a piece that nobody described, mm. */
+const USUAL_ALLOWANCE = 10;
+export const allowanceOf = ({ allowance }: PieceSize): number => allowance ?? USUAL_ALLOWANCE;
+export const trimOf = ({ trim }: PieceSize): number => trim ?? DEFAULT_LAYER_OUTLINE.trim;
+
+/** Where a strip runs on the piece of a role when no edge was chosen. */
+export function edgeRuleOf(role: Role): EdgeRule {
+  switch (role) {
+    case 'hem':
+    case 'flare-hem':
+    case 'knit-binding':
+    case 'shoulder-seam':
+    case 'zip-area':
+      return 'longest';
+    case 'neck-facing':
+    case 'armhole-facing':
+      return 'hollow';
+    case 'waistband':
+    case 'curved-waistband':
+      return 'fold';
+    default:
+      return 'top';
+  }
+}
+
+/** Size of a described piece as the questions of choosing need it. */
+export function sizeOfPiece(piece: OpenPiece, role: Role, count: number, trim?: number): PieceSize {
+  const { width, height } = pieceSize(piece);
+  const rule = edgeRuleOf(role);
+  const fold = rule === 'fold' ? piece.fold : undefined;
+  return {
+    width: Math.max(1, width),
+    height: Math.max(1, height),
+    count,
+    allowance: Math.max(0, ...piece.allowances),
+    trim,
+    edge: fold ? Math.hypot(fold[1][0] - fold[0][0], fold[1][1] - fold[0][1]) : edgeLength(piece, edgesByRule(piece, rule)),
+  };
+}
+
+/** Width of a band once it is folded and sewn, mm. */
+export function finishedBand(piece: PieceSize): number {
+  return Math.min(piece.width, piece.height) / 2 - allowanceOf(piece);
 }
 
 /** What a part usually measures, so that length, cost and time can be told before a piece is described. */

@@ -43,7 +43,7 @@ const RECIPES: Recipe[] = [
   },
   {
     id: 'chest-piece', roles: ['jacket-front', 'lapel'],
-    suitability: ({ fabric }) => (fabric.arealDensity >= 220 ? 95 : 60),
+    suitability: ({ fabric }) => (fabric.arealDensity >= 220 ? 93 : 60),
     slots: [{ families: ['weft', 'woven'], forms: ['fusible'], weight: [38, 110], duty: 'main' }, { families: ['hair-canvas'], duty: 'patch' }],
   },
   {

@@ -1,6 +1,6 @@
 import type { ChosenLayer } from '../layers';
 import type { Schools } from '../schools';
-import { stackSteps, type FoundSetting, type Step } from '../steps';
+import { orderOfWork, stackSteps, type FoundSetting, type Order, type Step } from '../steps';
 import type { Question } from './context';
 
 /** So many pieces of at most this size are worth fusing together, mm². */
@@ -9,10 +9,12 @@ const SMALL = 40_000;
 
 /** The working order of a stack for what was asked: prepare, cut, apply, check. */
 export function stepsFor(
-  { fabric, part, profile, traits, schools, piece }: Question,
+  question: Question,
   layers: readonly ChosenLayer[],
   found?: FoundSetting,
+  order: Order = orderFor(question, layers),
 ): Step[] {
+  const { fabric, part, profile, traits, schools, piece } = question;
   const stitched = profile.kind === 'stitch';
   return stackSteps({
     fabric,
@@ -24,9 +26,15 @@ export function stepsFor(
     cutAlready: part.cutAlready === true,
     schools,
     ...(found ? { found } : {}),
-    manySmall: piece.count >= MANY && piece.width * piece.height <= SMALL,
+    order: stitched ? 'cut-first' : order,
     longest: Math.max(piece.width, piece.height),
   });
+}
+
+/** In which order the pieces of a question are cut and fused. */
+export function orderFor({ schools, piece, profile }: Question, layers: readonly ChosenLayer[]): Order {
+  if (profile.kind === 'stitch') return 'cut-first';
+  return orderOfWork(schools.order, layers, piece.count >= MANY && piece.width * piece.height <= SMALL);
 }
 
 /** The school that hoops the sheet alone needs a sheet that holds the cloth by itself. */

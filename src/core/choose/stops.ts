@@ -1,5 +1,6 @@
 import { FAMILY_WORDS, isFusible, type Family, type Material, type Wash } from '../layers';
 import type { Question } from './context';
+import { finishedBand } from './piece-size';
 import { STRETCHY } from './traits';
 
 /**
@@ -40,6 +41,9 @@ function give(question: Question, layer: Material): [number, number] {
   const bias = question.part.cut === 'bias' && layer.grain && layer.family !== 'weft' ? GRAIN_GIVE : 0;
   return [Math.max(layer.stretchLength, bias), Math.max(layer.stretchCross, bias)];
 }
+
+/** How far the width of a strip may be from that of the finished band, mm. */
+const STRIP_FIT = 2.5;
 
 /** Most that a layer may stretch where stretch must stop, %. */
 const STOPPED = 10;
@@ -101,6 +105,16 @@ export const STOPS: readonly Stop[] = [
     group: 'You asked to do without',
     when: ({ schools }, layer) => schools.starch === 'never' && layer.family === 'starch',
     words: () => 'You never starch, by your ways of working.',
+  },
+  {
+    id: 'strip-width',
+    group: 'Width',
+    when: ({ part, piece }, layer) =>
+      layer.family === 'waistband-strip' &&
+      (part.role === 'waistband' || part.role === 'curved-waistband') &&
+      Math.abs(layer.rollWidth - finishedBand(piece)) > STRIP_FIT,
+    words: ({ piece }, layer) =>
+      `It makes a band of ${layer.rollWidth} mm; yours is about ${Math.round(finishedBand(piece))} mm wide when it is folded and sewn.`,
   },
   {
     id: 'no-iron',

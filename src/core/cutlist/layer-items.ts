@@ -57,6 +57,7 @@ export function layerItems(
         cut = layerOutline(piece, extent, material, {
           ...DEFAULT_LAYER_OUTLINE,
           trim,
+          rule: part.rule,
           ...layer.cut,
           ...(part.field ? { field: part.field } : {}),
         });

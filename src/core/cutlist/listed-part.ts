@@ -1,5 +1,6 @@
 import type { Extent, Material } from '../layers';
-import type { LayerCut, PieceCut, PieceSpec } from '../pieces';
+import { edgeRuleOf, type Role } from '../choose';
+import type { EdgeRule, LayerCut, PieceCut, PieceSpec } from '../pieces';
 
 /** A part of a project, as far as cutting is concerned. */
 export interface ListedPart {
@@ -13,6 +14,8 @@ export interface ListedPart {
   /** A print or nap of the cloth runs one way. */
   oneWay: boolean;
   clothId: string | null;
+  /** Where its strips run when no edge was chosen. */
+  rule: EdgeRule;
   layers: { material: Material; extent: Extent; cut?: LayerCut }[];
   /** Stitched field, mm. */
   field?: { width: number; height: number };
@@ -23,7 +26,7 @@ export interface KeptPart extends PieceSpec {
   id: string;
   name: string;
   clothId: string | null;
-  wish: { cut: PieceCut; embroidery?: { width: number; height: number } };
+  wish: { role: Role; cut: PieceCut; embroidery?: { width: number; height: number } };
   count: number;
   pairs: boolean;
   oneWay: boolean;
@@ -46,6 +49,7 @@ export function listedPart(part: KeptPart, materialOf: (id: string) => Material 
     pairs,
     oneWay,
     clothId,
+    rule: edgeRuleOf(wish.role),
     layers,
     ...(wish.embroidery ? { field: { width: wish.embroidery.width, height: wish.embroidery.height } } : {}),
   };

@@ -1,7 +1,7 @@
 import type { Fabric } from '../cloth';
 import { leftoverSource, SQUARING, type Placement, type Source } from '../cutplan';
 import type { Material } from '../layers';
-import { oneSided, shrinkageOf } from '../pieces';
+import { LAYING, oneSided, shrinkageOf } from '../pieces';
 import type { Outline } from '../shape';
 import { clothItems } from './cloth-items';
 import type { CutList } from './cut-item';
@@ -67,10 +67,6 @@ export const BUY = 'buy';
 const USUAL_CLOTH = 1400;
 /** Sheets of one stack that are laid out one by one. */
 const MOST_SHEETS = 30;
-/** Kept free along a selvedge, mm. */
-const SELVEDGE = 10;
-/** Room for the scissors, mm. */
-const GAP = 3;
 
 export function layerMaterial(layer: Material): TableMaterial {
   const { id, name, rollWidth, grain, pricePerMetre, preShrink } = layer;
@@ -94,12 +90,16 @@ export function clothMaterial(
 }
 
 /** How things are laid when nobody said otherwise: everything from the cupboard first. */
-export function usualOptions(material: TableMaterial, stock: readonly StockEntry[]): TableOptions {
+export function usualOptions(
+  material: TableMaterial,
+  stock: readonly StockEntry[],
+  method: LayingMethod = 'cut-first',
+): TableOptions {
   return {
-    method: 'cut-first',
+    method,
     glueUp: true,
-    gap: GAP,
-    margin: material.grain ? SELVEDGE : 0,
+    gap: LAYING.gap,
+    margin: material.grain ? LAYING.selvedge : 0,
     squaring: SQUARING,
     folded: false,
     shrink: true,

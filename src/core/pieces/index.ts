@@ -1,12 +1,15 @@
 export { MARK_KINDS, MARK_WORDS, openPiece, pieceSize, plainPiece } from './piece';
 export type { Mark, MarkKind, OpenPiece, PieceSpec } from './piece';
-export { DEFAULT_LAYER_OUTLINE, isTape, layerOutline } from './layer-outline';
+export { edgeLength, EDGE_RULES, edgesByRule } from './strip-edges';
+export type { EdgeRule } from './strip-edges';
+export { DEFAULT_LAYER_OUTLINE, isTape, layerOutline, stripEdges } from './layer-outline';
 export type { LayerCut, LayerOutline, LayerOutlineOptions } from './layer-outline';
 export { allowedTurns, clothTurns, FREELY, grainLine, grainOfTurns, type Turns } from './turns';
 export { freeTurns } from './free-turns';
 export type { Grained, PieceCut } from './turns';
-export { seamBulkOf } from './seam-bulk';
+export { runsIntoSeam, seamBulkOf } from './seam-bulk';
 export type { SeamBulk } from './seam-bulk';
-export { oneSided, tapeLength } from './tape';
+export { oneSided, tapeLength, tapeRun } from './tape';
+export { LAYING } from './laying-room';
 export { enlarged, shrinkageOf } from './shrink';
 export type { Shrinkage } from './shrink';

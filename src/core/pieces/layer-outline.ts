@@ -13,12 +13,13 @@ import {
   type Point,
 } from '../shape';
 import type { OpenPiece } from './piece';
+import { edgeLength, edgesByRule, type EdgeRule } from './strip-edges';
 
 /** How one layer of a part is cut, where it differs from the usual. */
 export interface LayerCut {
   /** How far a trimmed layer stays inside the cut edge, mm. */
   trim?: number;
-  /** Edges of the shape that a strip runs along; the top when none is named. */
+  /** Edges of the shape that a strip runs along; those of the rule when none is named. */
   edges?: number[];
   /** Width of a strip, mm. */
   width?: number;
@@ -38,9 +39,11 @@ export interface LayerOutlineOptions extends LayerCut {
   field?: { width: number; height: number };
   /** Sheet beyond the field on every side, mm. */
   fieldMargin: number;
+  /** Where a strip runs when no edge is chosen. */
+  rule: EdgeRule;
 }
 
-export const DEFAULT_LAYER_OUTLINE: LayerOutlineOptions = { trim: 6, width: 30, size: 50, fieldMargin: 40 };
+export const DEFAULT_LAYER_OUTLINE: LayerOutlineOptions = { trim: 6, width: 30, size: 50, fieldMargin: 40, rule: 'top' };
 
 export interface LayerOutline {
   /** Counter-clockwise, mm. */
@@ -96,7 +99,7 @@ export function layerOutline(
     case 'net':
       return moved((allowance) => allowance);
     case 'strip':
-      return strip(piece, isTape(material) ? material.rollWidth : options.width, options.edges, whole);
+      return strip(piece, isTape(material) ? material.rollWidth : options.width, options, whole);
     case 'patch': {
       const box = bounds(outline);
       const size = Math.min(options.size, box.maxX - box.minX, box.maxY - box.minY);
@@ -119,18 +122,33 @@ function measured(region: readonly Outline[], whole: number): LayerOutline {
   return { outlines, holes, area, removedArea: Math.max(0, whole - area) };
 }
 
-/** The strip is what lies between the seam line and the same line moved in by its width along the chosen edges. */
-function strip(piece: OpenPiece, width: number, edges: readonly number[] | undefined, whole: number): LayerOutline {
-  const { outline, allowances } = piece;
-  const chosen = edges && edges.length > 0 ? segmentsOf(piece, edges) : topSegments(outline);
-  const runningLength = [...chosen].reduce((sum, i) => sum + segmentLength(outline, i), 0);
+/**
+ * The strip is what lies between the seam line and the same line moved in by its width along the chosen edges; or what lies
+ * beside the fold, where nothing is chosen and the rule says so.
+ */
+function strip(piece: OpenPiece, width: number, options: LayerOutlineOptions, whole: number): LayerOutline {
+  const { outline, allowances, fold } = piece;
   const net = inset(outline, allowances).outlines;
+  if (fold && options.rule === 'fold' && !options.edges?.length) {
+    const [a, b] = fold;
+    const runningLength = Math.hypot(b[0] - a[0], b[1] - a[1]);
+    const [nx, ny] = [-(b[1] - a[1]) / runningLength, (b[0] - a[0]) / runningLength];
+    const beside: Outline = [a, b, [b[0] + width * nx, b[1] + width * ny], [a[0] + width * nx, a[1] + width * ny]];
+    return { ...measured(intersection([beside], net), whole), runningLength };
+  }
+  const edges = stripEdges(piece, options);
+  const chosen = segmentsOf(piece, edges);
   const inner = inset(
     outline,
     allowances.map((allowance, i) => (chosen.has(i) ? allowance + width : 0)),
   ).outlines;
   const left = inner.length > 0 ? net.flatMap((path) => difference(path, inner)) : net;
-  return { ...measured(left, whole), runningLength };
+  return { ...measured(left, whole), runningLength: edgeLength(piece, edges) };
+}
+
+/** Edges that a strip runs along: those that were chosen, or those of the rule. */
+export function stripEdges(piece: OpenPiece, { edges, rule }: Pick<LayerOutlineOptions, 'edges' | 'rule'>): number[] {
+  return edges && edges.length > 0 ? edges : edgesByRule(piece, rule);
 }
 
 function segmentsOf({ edges }: OpenPiece, chosen: readonly number[]): Set<number> {
@@ -176,23 +194,6 @@ function rectangleAt([cx, cy]: Point, width: number, height: number): Outline {
     [cx + width / 2, cy + height / 2],
     [cx - width / 2, cy + height / 2],
   ];
-}
-
-function segmentLength(outline: Outline, i: number): number {
-  const a = outline[i]!;
-  const b = outline[(i + 1) % outline.length]!;
-  return Math.hypot(b[0] - a[0], b[1] - a[1]);
-}
-
-/** Segments whose inner side looks down: the top of the piece. Segments within 45° of level count. */
-function topSegments(outline: Outline): Set<number> {
-  const top = new Set<number>();
-  outline.forEach((a, i) => {
-    const b = outline[(i + 1) % outline.length]!;
-    const dx = b[0] - a[0];
-    if (dx < 0 && -dx >= Math.abs(b[1] - a[1])) top.add(i);
-  });
-  return top;
 }
 
 /** Corners that turn by less than this are no corners to turn out, or too sharp to be clipped, radians. */

@@ -9,6 +9,11 @@ export interface SeamBulk {
   clears: boolean;
 }
 
+/** Whether a layer is caught in the seam: at full size, or trimmed by less than the allowance. mm. */
+export function runsIntoSeam(extent: Extent, allowance: number, trim: number): boolean {
+  return extent === 'full' || (extent === 'trimmed' && trim < allowance);
+}
+
 /**
  * Thickness of a seam and of a turned corner against what the machine clears under its raised foot.
  *
@@ -26,7 +31,7 @@ export function seamBulkOf(
 ): SeamBulk {
   let inSeam = clothThickness;
   for (const { thickness, extent } of layers) {
-    if (extent === 'full' || (extent === 'trimmed' && trim < allowance)) inSeam += thickness;
+    if (runsIntoSeam(extent, allowance, trim)) inSeam += thickness;
   }
   return { seam: 2 * inSeam, corner: 4 * inSeam, clears: 4 * inSeam <= clearance };
 }

@@ -12,5 +12,10 @@ export function oneSided(material: Pick<Material, 'form'>): boolean {
 /** Running length of a tape for all pieces, ends included, mm; undefined when it is not a tape. */
 export function tapeLength(layer: LayerOutline, material: Pick<Material, 'rollWidth'>, count: number): number | undefined {
   if (!isTape(material) || layer.runningLength === undefined) return undefined;
-  return count * (layer.runningLength + TAPE_ENDS);
+  return tapeRun(layer.runningLength, count);
+}
+
+/** Length of tape for edges of this length, ends included, mm. */
+export function tapeRun(edge: number, count: number): number {
+  return count * (edge + TAPE_ENDS);
 }

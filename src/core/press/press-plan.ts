@@ -76,7 +76,7 @@ export function pressPlan(options: PressOptions): PressPlan {
   const level = rowsOfStops(outline, sole, overlap, 0);
   const upright = rowsOfStops(outline, sole, overlap, 90);
   const rows = upright.flat().length < level.flat().length ? upright : level;
-  const stops = ordered(rows, outline, order, Math.max(stepX, stepY));
+  const stops = ordered(rows, outline, order);
   if (stops.length > MOST_STOPS)
     throw new InputError('plate', `is too small for this piece: ${stops.length} stops, at most ${MOST_STOPS} are planned`);
   const pressed = unionOf(stops.map((stop) => transformed(plate, false, stop.rotation, stop.x, stop.y)));
@@ -163,16 +163,17 @@ function stretches(piece: Outline, bottom: number, top: number, width: number): 
 }
 
 /** Puts the rows into working order. */
-function ordered(rows: PressStop[][], outline: Outline, order: PressOrder, step: number): PressStop[] {
+function ordered(rows: PressStop[][], outline: Outline, order: PressOrder): PressStop[] {
   if (order === 'one-way') return rows.flatMap((row, r) => (r % 2 === 0 ? row : [...row].reverse()));
   const box = bounds(outline);
   const cx = (box.minX + box.maxX) / 2;
   const cy = (box.minY + box.maxY) / 2;
   const far = (stop: PressStop) => Math.hypot(stop.x - cx, stop.y - cy);
   const angle = (stop: PressStop) => Math.atan2(stop.y - cy, stop.x - cx);
-  // Rings as wide as a step, each walked round, so that the iron does not jump from side to side.
-  const ring = (stop: PressStop) => Math.round(far(stop) / step);
+  // To the nearest millimetre, so that rounding does not decide between stops that lie equally far out.
+  const ring = (stop: PressStop) => Math.round(far(stop));
   const all = rows.flat().sort((a, b) => ring(a) - ring(b) || angle(a) - angle(b) || far(a) - far(b));
+  // Each stop lies no nearer to the middle than the one before: no lump is pushed together between two pressed places.
   if (order === 'centre-out') return all;
   // Edge first: the outer ring all the way round, then inward.
   const outer = new Set(

@@ -2,11 +2,11 @@ import type { Fabric } from '../cloth';
 import { isFusible, type Material } from '../layers';
 import type { Step, StepsFor } from './step';
 import { pressWords, settingFor } from './press-setting';
-import { HEAT_SAFETY, SPRAY_SAFETY, lower } from './words';
+import { BLADE_SAFETY, HEAT_SAFETY, SPRAY_SAFETY, lower } from './words';
 
 /** Fusing, sticking and sewing of a stack that is worn, in the order of its layers. */
 export function applySteps(input: StepsFor): Step[] {
-  const { layers, fabric, schools, longest } = input;
+  const { layers, fabric, schools, longest, order = 'cut-first' } = input;
   const steps: Step[] = [];
   let first = true;
   layers.forEach(({ material, extent }, index) => {
@@ -16,16 +16,18 @@ export function applySteps(input: StepsFor): Step[] {
     if (isFusible(material.form)) {
       const { leaflet } = material;
       const setting = settingFor(material, input);
-      steps.push({
-        id: `${id}-lay`,
-        stage: 'apply',
-        kind: 'do',
-        title: first ? 'Lay the cloth face down, and the layer on it glue side down' : `Lay ${name} on, glue side down`,
-        detail:
-          extent === 'full'
-            ? 'Edges together, square to the paper pattern, no creases.'
-            : 'The same margin all round, no creases.',
-      });
+      if (order !== 'cut-first' && first) steps.push(...onUncutLayer(id, name, order));
+      else
+        steps.push({
+          id: `${id}-lay`,
+          stage: 'apply',
+          kind: 'do',
+          title: first ? 'Lay the cloth face down, and the layer on it glue side down' : `Lay ${name} on, glue side down`,
+          detail:
+            extent === 'full'
+              ? 'Edges together, square to the paper pattern, no creases.'
+              : 'The same margin all round, no creases.',
+        });
       steps.push({
         id: `${id}-press`,
         stage: 'apply',
@@ -65,7 +67,44 @@ export function applySteps(input: StepsFor): Step[] {
     }
     first = false;
   });
+  if (order !== 'cut-first' && !first) steps.push(cutOut(order));
   return steps;
+}
+
+/** Laying on a layer that is still whole: pieces side by side, or a length of cloth. */
+function onUncutLayer(id: string, name: string, order: 'fuse-together' | 'fuse-length'): Step[] {
+  return [
+    {
+      id: `${id}-lay`,
+      stage: 'apply',
+      kind: 'do',
+      title:
+        order === 'fuse-together'
+          ? `Lay the pieces side by side on ${name}`
+          : `Lay a length of cloth that takes all pieces on ${name}`,
+      detail:
+        order === 'fuse-together'
+          ? 'The layer whole, glue side up; each piece wrong side onto the glue, face up, its grain with the layer’s. Cover bare glue with paper.'
+          : 'The layer glue side up, cloth wrong side down, grain with grain, no creases. Cover bare glue with paper.',
+    },
+  ];
+}
+
+function cutOut(order: 'fuse-together' | 'fuse-length'): Step {
+  return {
+    id: 'cut-out',
+    stage: 'apply',
+    kind: 'do',
+    title:
+      order === 'fuse-together'
+        ? 'Cut the pieces loose, then out along their edges'
+        : 'Mark the pieces and cut them through both',
+    detail:
+      order === 'fuse-together'
+        ? 'Where the layer ends at the seam line, trim only the layer to it.'
+        : 'Patterns face up on the cloth, along its grain.',
+    safety: BLADE_SAFETY,
+  };
 }
 
 function sewnStep(id: string, material: Material, extent: string, fabric: Fabric): Step {
@@ -109,11 +148,20 @@ function sewnStep(id: string, material: Material, extent: string, fabric: Fabric
       detail:
         'On the right side, short stitches of about 1.5 mm; one stitch across the point; clip to the thread, never through it.',
     };
+  if (fabric.construction === 'leather' || fabric.construction === 'coated')
+    return {
+      ...base,
+      title: `Hold ${name} on the wrong side with clips`,
+      detail:
+        extent === 'full'
+          ? 'Every needle hole stays: no basting. The seam itself catches it at the edge.'
+          : 'Every needle hole stays: no basting. A few spots of fabric glue near its edge hold it to the seam line.',
+    };
   if (extent === 'net')
     return {
       ...base,
-      title: `Baste ${name} just outside the seam line`,
-      detail: 'Flat on the wrong side; nothing of it runs into the seam.',
+      title: `Baste ${name} 2–3 mm inside the seam line`,
+      detail: 'Flat on the wrong side, its edge on the seam line; long stitches in it, to be taken out later.',
     };
   return {
     ...base,

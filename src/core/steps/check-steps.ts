@@ -2,7 +2,7 @@ import { isFusible } from '../layers';
 import type { Step, StepsFor } from './step';
 
 /** What to look at before going on, by how the layers were put on. */
-export function checkSteps({ layers, stitched }: StepsFor): Step[] {
+export function checkSteps({ layers, stitched, cutAlready }: StepsFor): Step[] {
   const checks: string[] = [];
   if (stitched) {
     checks.push(
@@ -20,7 +20,9 @@ export function checkSteps({ layers, stitched }: StepsFor): Step[] {
       'Same size as the paper pattern',
     );
   } else if (layers.every(({ material }) => material.form === 'liquid')) {
-    checks.push('No flakes, no scorch', 'Evenly stiff all over', 'Same size as the paper pattern');
+    checks.push('No flakes, no scorch', 'Evenly stiff all over', 'Grain straight, edges square');
+    // Before anything is cut there is nothing to lay the pattern on; cut by it afterwards, pieces agree with it.
+    if (cutAlready) checks.push('Same size as the paper pattern');
   } else {
     checks.push(
       'Both layers lie flat together',

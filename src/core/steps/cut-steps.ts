@@ -10,23 +10,12 @@ const EXTENT_CUT: Record<string, string> = {
   field: 'a little larger than the hoop on all sides',
 };
 
-/** When the pieces are cut. */
-const ORDER: Record<string, string> = {
-  'cut-first': 'Cut the cloth pieces too, then fuse.',
-  'fuse-together': 'Lay the cut cloth pieces close together on the uncut layer, fuse them in one go, then cut them out.',
-  'fuse-length': 'Fuse a length of cloth that takes all pieces, then cut them through both.',
-};
-
-/** By shape: many small pieces whose layers reach their edges are fused together, everything else is cut first. */
-function orderOf(school: string, manySmall: boolean, layers: StepsFor['layers']): string {
-  if (school !== 'by-shape') return school;
-  return manySmall && layers.every(({ extent }) => extent === 'full') ? 'fuse-together' : 'cut-first';
-}
-
-/** Cutting the layers, with their extent, glue side and grain. */
-export function cutSteps({ layers, bias, stitched, schools, cutAlready, manySmall }: StepsFor): Step[] {
+/** Cutting the pieces and their layers, with extent, glue side and grain, in the order of work. */
+export function cutSteps({ layers, bias, stitched, cutAlready, order = 'cut-first' }: StepsFor): Step[] {
   const cut = layers.filter(({ material }) => material.form !== 'liquid');
-  if (cut.length === 0) return [];
+  if (cut.length === 0) return stitched || cutAlready ? [] : [treatedCloth(bias)];
+  if (order === 'fuse-length') return [];
+  if (order === 'fuse-together') return cutAlready ? [] : [clothAlone(bias)];
   const words = cut.map(
     ({ material, extent, angle }) => `${lower(material.name)} ${EXTENT_CUT[extent]}${angle ? `, turned ${angle}°` : ''}`,
   );
@@ -35,7 +24,7 @@ export function cutSteps({ layers, bias, stitched, schools, cutAlready, manySmal
   const detail = [
     `${words.join('; ')}.`,
     glued ? 'One side carries the glue: glue up, pattern face up; glue down, pattern face down.' : '',
-    glued && !stitched && !cutAlready ? (ORDER[orderOf(schools.order, manySmall === true, cut)] ?? '') : '',
+    glued && !stitched && !cutAlready ? 'Cut the cloth pieces too, then fuse.' : '',
     grain ? (bias ? 'On the bias, like the piece.' : 'Grain the same way as the piece.') : '',
   ].filter(Boolean);
   return [
@@ -48,4 +37,27 @@ export function cutSteps({ layers, bias, stitched, schools, cutAlready, manySmal
       safety: BLADE_SAFETY,
     },
   ];
+}
+
+/** What was sprayed, starched or soaked as a length is cut after it is pressed. */
+function treatedCloth(bias: boolean): Step {
+  return {
+    id: 'cut',
+    stage: 'cut',
+    kind: 'do',
+    title: 'Cut the pieces from the treated cloth',
+    detail: `Only now: it keeps the size that it has after pressing.${bias ? ' On the bias, as marked.' : ''}`,
+    safety: BLADE_SAFETY,
+  };
+}
+
+function clothAlone(bias: boolean): Step {
+  return {
+    id: 'cut',
+    stage: 'cut',
+    kind: 'do',
+    title: 'Cut the cloth pieces; leave the layer whole',
+    detail: `The layer is only cut to a length that takes them all.${bias ? ' Cloth and layer on the bias alike.' : ''}`,
+    safety: BLADE_SAFETY,
+  };
 }

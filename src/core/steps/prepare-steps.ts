@@ -54,6 +54,13 @@ export function prepareSteps({ fabric, layers, washed, cutAlready, schools, foun
   return steps;
 }
 
+/** A misted stabilizer rests until the cloth has drunk it; a spray for pressing only soaks in. Seconds. */
+const LIGHT_REST = 600;
+const SOAK_IN = 180;
+/** An edge stiffener is dried in short lifts, about half a minute a section. */
+const LIFT = 5;
+const LIFTS = 6;
+
 function liquidSteps(material: Material, cutAlready: boolean, schools: Schools, found: FoundSetting | undefined): Step[] {
   // Drying a liquid follows its leaflet; the schools of heat are about glue.
   const setting = found?.materialId === material.id ? found : material.leaflet;
@@ -98,7 +105,7 @@ function liquidSteps(material: Material, cutAlready: boolean, schools: Schools, 
         id: `${id}-dry`,
         stage: 'prepare',
         kind: 'wait',
-        seconds: spray ? 30 : 180,
+        seconds: spray ? 30 : material.family === 'liquid-stabilizer' ? LIGHT_REST : SOAK_IN,
         title: 'Let it soak in',
         detail: 'It scorches and flakes if it is pressed wet.',
       };
@@ -106,9 +113,12 @@ function liquidSteps(material: Material, cutAlready: boolean, schools: Schools, 
     id: `${id}-press`,
     stage: 'prepare',
     kind: 'press',
-    seconds: setting.seconds,
-    title: 'Press it dry and smooth',
-    detail: `Iron ${IRON[setting.ironDots]}, no steam, ${COVER[setting.cover]}. Lift and set down.${cutAlready ? ' Do not pull the cut edges.' : ''}`,
+    seconds: spray ? LIFT : setting.seconds,
+    ...(spray ? { lifts: LIFTS } : {}),
+    title: spray ? `Press a section in lifts of ${LIFT} s until it is dry` : 'Press it dry and smooth',
+    detail: spray
+      ? `Paper folded over the strip, iron ${IRON[setting.ironDots]}, no steam. About ${LIFT * LIFTS} s a section of one iron length; stop sooner when it is dry.`
+      : `Iron ${IRON[setting.ironDots]}, no steam, ${COVER[setting.cover]}. Lift and set down.${cutAlready ? ' Do not pull the cut edges.' : ''}`,
     safety: HEAT_SAFETY,
   };
   if (soaked && schools.strongStarch === 'rounds') {

@@ -1,5 +1,6 @@
 import type { Fabric } from '../cloth';
 import type { ChosenLayer } from '../layers';
+import type { Order } from './order';
 import type { FoundSetting } from './press-setting';
 import type { Schools } from '../schools';
 
@@ -20,6 +21,8 @@ export interface Step {
   detail: string;
   /** Seconds for one iron stop (`press`) or for the whole wait (`wait`). */
   seconds?: number;
+  /** How often each stop is pressed again, with lifts in between (`press`); once when it is not said. */
+  lifts?: number;
   /** What to look for (`check`). */
   checks?: string[];
   /** Shown once, calmly, with the step. */
@@ -42,8 +45,8 @@ export interface StepsFor {
   schools: Schools;
   /** Setting that was found best on a scrap of this very pair, and the layer it is for. */
   found?: FoundSetting;
-  /** Many small pieces of one stack: fused together where each decides for itself. */
-  manySmall?: boolean;
+  /** When pieces are cut; cloth and layer apart when it is not said. */
+  order?: Order;
   /** Longest side of the piece, mm; a long one is tacked before it is pressed. */
   longest?: number;
 }

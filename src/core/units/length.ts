@@ -156,7 +156,7 @@ export function lengthForField(millimetres: number, system: LengthSystem): strin
  */
 export function parseLengthBeside(text: string, beside: string, system: LengthSystem, field = 'length'): number {
   const bare = /^[\d.,\s½¼¾⅛⅜⅝⅞⅓⅔/-]+$/.test(text);
-  const unit = bare ? /\d\s*(mm|cm|m|in|ft|yd)\b/.exec(beside)?.[1] ?? /[½¼¾⅛⅜⅝⅞]\s*(in)\b/.exec(beside)?.[1] : undefined;
+  const unit = bare ? (/\d\s*(mm|cm|m|in|ft|yd)\b/.exec(beside)?.[1] ?? /[½¼¾⅛⅜⅝⅞]\s*(in)\b/.exec(beside)?.[1]) : undefined;
   return parseLength(unit ? `${text} ${unit}` : text, system, field);
 }
 

@@ -7,9 +7,13 @@ export interface ScrapCardInput {
   stackTitle: string;
   plan: ScrapPlan;
   predicted: { bendingLength: number; low: number; high: number };
+  /** Whether anything is glued; a scrap that is only sprayed is not peeled. */
+  glued: boolean;
   /** Expected overhang on the jig, mm. */
   expectedOverhang: number;
   washed: string;
+  /** Whether any layer is cut, besides what is sprayed or soaked in. */
+  sheets: boolean;
 }
 
 const IRON = ['no iron', 'cool', 'medium', 'hot'];
@@ -25,7 +29,7 @@ export async function scrapCard(input: ScrapCardInput, paper: Paper): Promise<Ui
   let y = page.paragraph(`Cloth: ${input.clothName}`, [left, 26], width - 2 * left, 3.8);
   y = page.paragraph(`Layers: ${input.stackTitle}`, [left, y + 1], width - 2 * left, 3.8);
   y = page.paragraph(
-    `Cut ${plan.cells.length > 1 ? `${plan.cells.length} pieces of ${plan.cellWidth} x ${plan.cellHeight}` : `${plan.width} x ${plan.height}`} mm of cloth and of each layer, along the grain. Expected bending length ${Math.round(input.predicted.low)} to ${Math.round(input.predicted.high)} mm: on the jig it should overhang about ${Math.round(input.expectedOverhang)} mm.`,
+    `Cut ${plan.cells.length > 1 ? `${plan.cells.length} pieces of ${plan.cellWidth} x ${plan.cellHeight}` : `${plan.width} x ${plan.height}`} mm of cloth${input.sheets ? ' and of each layer' : ''}, along the grain. Expected bending length ${Math.round(input.predicted.low)} to ${Math.round(input.predicted.high)} mm: on the jig it should overhang about ${Math.round(input.expectedOverhang)} mm.`,
     [left, y + 1],
     width - 2 * left,
     3.8,
@@ -38,10 +42,18 @@ export async function scrapCard(input: ScrapCardInput, paper: Paper): Promise<Ui
     ['Iron', 20],
     ['Seconds', 18],
     ['Overhang', 24],
-    ['Peel 1-5', 20],
-    ['Bubbles', 20],
-    ['Shows', 18],
-    ['Glue', 16],
+    ...(input.glued
+      ? ([
+          ['Peel 1-5', 20],
+          ['Bubbles', 20],
+          ['Shows', 18],
+          ['Glue', 16],
+        ] as [string, number][])
+      : ([
+          ['Flakes', 24],
+          ['Marks', 24],
+          ['Feel', 26],
+        ] as [string, number][])),
     ['Shrank', 18],
   ];
   const rowHeight = Math.min(14, (height - y - 78) / plan.cells.length);
@@ -70,13 +82,19 @@ export async function scrapCard(input: ScrapCardInput, paper: Paper): Promise<Ui
     x += columnWidth;
   }
   y += 7;
-  page.text('Peel by hand', [left, y], { size: 3.6, bold: true });
-  y = page.paragraph(PEELS.map(({ step, words }) => `${step} ${words}`).join(' · '), [left, y + 5], width - 2 * left, 3.4);
+  if (input.glued) {
+    page.text('Peel by hand', [left, y], { size: 3.6, bold: true });
+    y = page.paragraph(PEELS.map(({ step, words }) => `${step} ${words}`).join(' · '), [left, y + 5], width - 2 * left, 3.4);
+  }
   page.text('Feel: fluid / soft / firm / crisp / rigid', [left, y + 3], { size: 3.8 });
   page.text('Taken: piece ______   Date: ______________', [left, y + 11], { size: 3.8 });
-  page.text(`After the wash (${input.washed}): peel ____  shrank ____ %  overhang ____ mm  Date: ____________`, [left, y + 19], {
-    size: 3.8,
-  });
+  page.text(
+    `After the wash (${input.washed}): ${input.glued ? 'peel ____  ' : ''}shrank ____ %  overhang ____ mm  Date: ____________`,
+    [left, y + 19],
+    {
+      size: 3.8,
+    },
+  );
   page.text('The material’s own leaflet goes before this card. Hot iron: fingers clear.', [left, height - 12], { size: 3.2 });
   return document.save();
 }

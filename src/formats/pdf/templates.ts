@@ -109,7 +109,11 @@ function draw(page: Page, piece: Template, put: (p: Point) => Point): void {
   if (piece.fold) {
     const fold = piece.fold.map(put) as [Point, Point];
     page.line(fold[0], fold.at(-1)!, { weight: 0.6, dash: [8, 2, 1.5, 2] });
-    page.text('Lay this edge at the fold', [fold[0][0] + 3, (fold[0][1] + fold[1][1]) / 2 + 30], { size: 3.6, bold: true, turn: 90 });
+    page.text('Lay this edge at the fold', [fold[0][0] + 3, (fold[0][1] + fold[1][1]) / 2 + 30], {
+      size: 3.6,
+      bold: true,
+      turn: 90,
+    });
   }
   for (const { kind, at } of piece.marks) {
     const [x, y] = put(at);
@@ -130,10 +134,7 @@ function arrow(page: Page, a: Point, b: Point, oneWay: boolean): void {
   page.line(a, b, { weight: 0.4 });
   const length = Math.hypot(b[0] - a[0], b[1] - a[1]) || 1;
   const d: Point = [(b[0] - a[0]) / length, (b[1] - a[1]) / length];
-  for (const [tip, side] of [
-    [b, 1],
-    ...(oneWay ? [] : [[a, -1] as const]),
-  ] as const) {
+  for (const [tip, side] of [[b, 1], ...(oneWay ? [] : [[a, -1] as const])] as const) {
     for (const turn of [1, -1]) {
       const back: Point = [tip[0] - side * 4 * d[0] - turn * 2 * d[1], tip[1] - side * 4 * d[1] + turn * 2 * d[0]];
       page.line(tip, back, { weight: 0.4 });

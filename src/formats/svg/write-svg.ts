@@ -49,7 +49,12 @@ export function writeSvg(title: string, pieces: readonly WrittenPiece[], sheets:
         const [tx, ty] = put(grainEnds(piece.outline, piece.grain ?? 0))[1]!;
         lines.push(`<text x="${figure(tx + 2)}" y="${figure(ty)}" font-size="5">${escaped(words)}</text>`);
       }
-      if (piece.fold) lines.push(`<path data-line="fold" class="fold" d="M${put([...piece.fold]).map(pair).join('L')}"/>`);
+      if (piece.fold)
+        lines.push(
+          `<path data-line="fold" class="fold" d="M${put([...piece.fold])
+            .map(pair)
+            .join('L')}"/>`,
+        );
       for (const { kind, at } of piece.marks) {
         const [cx, cy] = put([at])[0]!;
         lines.push(`<circle data-mark="${kind}" cx="${figure(cx)}" cy="${figure(cy)}" r="1"/>`);

@@ -17,6 +17,8 @@ interface Props {
   label: string;
   /** Edge that is worked on. */
   edge?: number | null;
+  /** Edges that are chosen. */
+  marked?: readonly number[];
   /** Edges can be touched. */
   onEdge?: ((edge: number) => void) | undefined;
   /** Places can be touched. */
@@ -37,6 +39,7 @@ export default function PieceDrawing({
   height = '15rem',
   label,
   edge = null,
+  marked = [],
   onEdge,
   onPlace,
   written = false,
@@ -114,7 +117,7 @@ export default function PieceDrawing({
       )}
       {runs.map(({ edge: own, points, closed }, k) => (
         <g key={k}>
-          {own === edge && (
+          {(own === edge || marked.includes(own)) && (
             <path
               d={closed ? closedPath(points) : openPath(points)}
               fill="none"

@@ -10,7 +10,7 @@ import { UnitsProvider } from '../../ui/units-context';
 import type { BenchRun, BenchState } from '../../store/bench-runs';
 import type { LogEntry } from '../../store/log';
 import LogForm from '../logbook/LogForm';
-import { act, actionFor, back, ringOut, secondsLeft, setAside } from './bench-moves';
+import { act, actionFor, back, ringOut, secondsLeft, setAside, placeOf, stopsOf } from './bench-moves';
 import PressDrawing from './PressDrawing';
 
 interface Props {
@@ -167,6 +167,7 @@ export default function BenchView({ run, units, sound, projectId, log }: Props) 
   }
   const stops = step?.stops ?? [];
   const pressing = step?.kind === 'press';
+  const place = step ? placeOf(step, Math.min(state.stop, stopsOf(step) - 1)) : { stop: 0, lift: 0, copy: 0 };
   const bigWord =
     action.kind === 'start'
       ? pressing
@@ -244,7 +245,7 @@ export default function BenchView({ run, units, sound, projectId, log }: Props) 
         <div className={`grid min-h-0 flex-1 items-center gap-6 ${pressing ? 'md:grid-cols-2' : ''}`}>
           {pressing && (
             <div className="flex h-full min-h-0 items-center justify-center py-3">
-              <PressDrawing plan={plan} stops={stops} current={state.stop} />
+              <PressDrawing plan={plan} stops={stops} current={place.stop} />
             </div>
           )}
           <div className={pressing ? '' : 'mx-auto max-w-4xl text-center'}>
@@ -263,7 +264,9 @@ export default function BenchView({ run, units, sound, projectId, log }: Props) 
             )}
             {pressing && (
               <p className="mt-2 text-2xl font-semibold">
-                Stop {Math.min(state.stop + 1, stops.length)} of {stops.length}
+                Stop {Math.min(place.stop + 1, stops.length)} of {stops.length}
+                {(step.lifts ?? 1) > 1 && `, lift ${place.lift + 1} of ${step.lifts}`}
+                {(step.copies ?? 1) > 1 && `, piece ${place.copy + 1} of ${step.copies} here`}
               </p>
             )}
             {step.kind === 'wait' && left === undefined && (

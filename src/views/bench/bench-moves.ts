@@ -1,4 +1,4 @@
-import type { BenchPlan, BenchState } from '../../store/bench-runs';
+import type { BenchPlan, BenchState, BenchStep } from '../../store/bench-runs';
 
 /** What the one big target does next. */
 export type BenchAction =
@@ -16,6 +16,17 @@ export function secondsLeft(state: BenchState, now: number): number | undefined 
   return Math.max(0, (Date.parse(state.endsAt) - now) / 1000);
 }
 
+/** How often the iron is set down in a step: every stop, with all its lifts, on every copy. */
+export function stopsOf({ stops, lifts = 1, copies = 1 }: BenchStep): number {
+  return (stops?.length ?? 1) * lifts * copies;
+}
+
+/** Where the iron stands in a step: which stop of which copy, and which lift. */
+export function placeOf({ stops, lifts = 1 }: BenchStep, done: number): { stop: number; lift: number; copy: number } {
+  const each = (stops?.length ?? 1) * lifts;
+  return { stop: Math.floor((done % each) / lifts), lift: done % lifts, copy: Math.floor(done / each) };
+}
+
 /** What a tap means right now. */
 export function actionFor(plan: BenchPlan, state: BenchState): BenchAction {
   const step = plan.steps[state.step];
@@ -23,7 +34,7 @@ export function actionFor(plan: BenchPlan, state: BenchState): BenchAction {
   if (state.pausedLeft !== null) return { kind: 'resume' };
   if (state.endsAt !== null) return { kind: 'pause' };
   const last = state.step === plan.steps.length - 1;
-  if (step.kind === 'press' && state.stop < (step.stops?.length ?? 1)) return { kind: 'start', seconds: step.seconds ?? 10 };
+  if (step.kind === 'press' && state.stop < stopsOf(step)) return { kind: 'start', seconds: step.seconds ?? 10 };
   if (step.kind === 'wait' && state.stop === 0) return { kind: 'start', seconds: step.seconds ?? 60 };
   return last ? { kind: 'finish' } : { kind: 'next' };
 }
@@ -52,7 +63,7 @@ export function ringOut(plan: BenchPlan, state: BenchState): BenchState {
   const step = plan.steps[state.step];
   if (!step) return state;
   const stop = state.stop + 1;
-  const done = step.kind === 'wait' || stop >= (step.stops?.length ?? 1);
+  const done = step.kind === 'wait' || stop >= stopsOf(step);
   const last = state.step === plan.steps.length - 1;
   return done && !last ? atStep(state, state.step + 1) : { ...state, stop, endsAt: null, pausedLeft: null };
 }

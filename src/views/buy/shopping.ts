@@ -5,6 +5,7 @@ import {
   tableSources,
   usualOptions,
   type KeptPart,
+  type LayingMethod,
   type StockEntry,
   type TableMaterial,
 } from '../../core/cutlist';
@@ -21,6 +22,8 @@ export interface Need {
   stock: StockEntry[];
   /** Some of the parts are soaked in starch before they are sewn, which shrinks them. */
   starched: boolean;
+  /** How they lie on it, as on a cutting table. */
+  method: LayingMethod;
 }
 
 /** What one material comes to. */
@@ -48,8 +51,8 @@ const SECONDS = 0.4;
 const TAPE_SHRINK = 0;
 
 /** The layout that has to be found for a material; undefined where none is needed. */
-export function shoppingQuestion({ material, parts, stock, starched }: Need, trim: number) {
-  const options = usualOptions(material, stock);
+export function shoppingQuestion({ material, parts, stock, starched, method }: Need, trim: number) {
+  const options = usualOptions(material, stock, method);
   const list = tableList(parts, material, options, starched, trim);
   const sources = tableSources(options, stock, material);
   const question: TablePlanOptions | undefined =

@@ -103,7 +103,9 @@ export default function StockForm({ entry, materials, onSaved, onClose }: Props)
               <TextField
                 label="Width"
                 {...text('width')}
-                hint={material && material.rollWidth > 0 ? `usually ${formatLength(material.rollWidth, system)}` : WIDTH_HINT[system]}
+                hint={
+                  material && material.rollWidth > 0 ? `usually ${formatLength(material.rollWidth, system)}` : WIDTH_HINT[system]
+                }
               />
               <TextField label={kind === 'roll' ? 'Length that is left' : 'Length'} {...text('length')} hint="along the grain" />
               {kind === 'sheet' && <TextField label="How many sheets" {...text('count')} />}

@@ -6,6 +6,7 @@ import {
   tableList,
   tableSources,
   usualOptions,
+  type LayingMethod,
   type TableMaterial,
   type TableOptions,
   type TableSource,
@@ -42,6 +43,8 @@ interface Props {
   parts: Part[];
   /** Some of them are soaked in starch before they are sewn. */
   starched: boolean;
+  /** How it is laid when nobody said otherwise. */
+  method: LayingMethod;
   stock: Stock[];
   /** The table that is open, or that has just been cut. */
   table: CutTable | null;
@@ -69,8 +72,8 @@ export default function TableView(props: Props) {
   );
 }
 
-function Table({ project, material, parts, starched, stock, table: startTable, settings }: Props) {
-  const [options, setOptions] = useState<TableOptions>(() => startTable?.options ?? usualOptions(material, stock));
+function Table({ project, material, parts, starched, method, stock, table: startTable, settings }: Props) {
+  const [options, setOptions] = useState<TableOptions>(() => startTable?.options ?? usualOptions(material, stock, method));
   const history = useHistory<Arranged>({ laid: startTable?.laid ?? [], locked: startTable?.locked ?? [] });
   const [inHand, setInHand] = useState<InHand>();
   const [scale, setScale] = useState<number>();

@@ -1,6 +1,6 @@
 import { useEffect, useMemo, useState } from 'react';
-import type { Choice, PieceSize, RankedStack, Weights } from '../../core/choose';
-import { openPiece, pieceSize } from '../../core/pieces';
+import { sizeOfPiece, type Choice, type RankedStack, type Weights } from '../../core/choose';
+import { openPiece } from '../../core/pieces';
 import { schoolsOf, type Schools } from '../../core/schools';
 import { fabricOf } from '../../core/cloth';
 import type { ApiError } from '../../ui/api';
@@ -18,6 +18,8 @@ interface Props {
   part: Part;
   cloth: Cloth | undefined;
   onSave: (part: Part, change: Partial<Part>) => Promise<boolean>;
+  /** How far the person trims layers, mm. */
+  trim: number;
   /** The person's ways of working. */
   ways: Partial<Schools>;
   onCloth: () => void;
@@ -28,13 +30,13 @@ interface Props {
 const STITCHED: readonly Part['wish']['role'][] = ['embroidery', 'badge', 'applique', 'quilt-piece', 'free-stitching'];
 
 /** Chooses the stack of a part: the best of each kind, one tap to take it. */
-export default function ChooseStage({ part, cloth, ways, onSave, onCloth, onNext }: Props) {
+export default function ChooseStage({ part, cloth, trim, ways, onSave, onCloth, onNext }: Props) {
   const [choice, setChoice] = useState<Choice>();
   const [error, setError] = useState<string>();
   const [all, setAll] = useState(false);
   const [weights, setWeights] = useState<Weights>({});
   const [schools, setSchools] = useState<Partial<Schools>>(part.stack?.schools ?? {});
-  const size = useMemo(() => sizeOf(part), [part]);
+  const size = useMemo(() => sizeOfPiece(openPiece(part), part.wish.role, part.count, trim), [part, trim]);
   useEffect(() => {
     if (!cloth) return undefined;
     const abort = new AbortController();
@@ -183,12 +185,6 @@ export default function ChooseStage({ part, cloth, ways, onSave, onCloth, onNext
   );
 }
 
-/** Width, height and number of the pieces, to the millimetre. */
-function sizeOf(part: Part): PieceSize {
-  const { width, height } = pieceSize(openPiece(part));
-  return { width: Math.max(1, Math.round(width)), height: Math.max(1, Math.round(height)), count: part.count };
-}
-
 /** The front sentence that asks what this part asks. */
 function sentenceOf(part: Part): SentenceState {
   const { wish, clothId } = part;
@@ -205,6 +201,6 @@ function sentenceOf(part: Part): SentenceState {
     ...(wish.embroidery
       ? { stitches: wish.embroidery.stitches, width: wish.embroidery.width, height: wish.embroidery.height }
       : {}),
-    piece: sizeOf(part),
+    piece: sizeOfPiece(openPiece(part), part.wish.role, part.count),
   };
 }

@@ -1,5 +1,6 @@
 import { AlertTriangle, ArrowRight, Check } from 'lucide-react';
 import { useMemo, useState } from 'react';
+import { edgeRuleOf } from '../../core/choose';
 import { clothThickness } from '../../core/cloth';
 import { EXTENT_WORDS, type Extent, type Material } from '../../core/layers';
 import {
@@ -8,6 +9,7 @@ import {
   layerOutline,
   openPiece,
   seamBulkOf,
+  stripEdges,
   type LayerCut,
   type LayerOutline,
   type OpenPiece,
@@ -20,7 +22,7 @@ import type { Cloth } from '../../store/cloths';
 import type { CutTable } from '../../store/cut-tables';
 import type { Part } from '../../store/parts';
 import type { Settings } from '../../store/settings';
-import LayerCutOptions from './LayerCutOptions';
+import LayerCutOptions, { toggled } from './LayerCutOptions';
 import { cuttings, type Cutting } from './cuttings';
 
 export interface StageLayer {
@@ -230,15 +232,19 @@ function LayerOnPiece({ part, piece, layer, settings, onChange }: LayerProps) {
   const units = useUnits();
   const { material, extent, cut } = layer;
   const [placing, setPlacing] = useState(false);
+  const rule = edgeRuleOf(part.wish.role);
+  const besideFold = rule === 'fold' && piece.fold !== undefined && !cut?.edges?.length;
+  const edges = extent !== 'strip' || besideFold ? [] : stripEdges(piece, { rule, ...cut });
   const outline: LayerOutline = useMemo(() => {
     const field = part.wish.embroidery;
     return layerOutline(piece, extent, material, {
       ...DEFAULT_LAYER_OUTLINE,
       trim: settings.trim,
+      rule,
       ...cut,
       ...(field ? { field: { width: field.width, height: field.height } } : {}),
     });
-  }, [piece, extent, material, cut, settings.trim, part.wish.embroidery]);
+  }, [piece, extent, material, cut, settings.trim, rule, part.wish.embroidery]);
   const count = outline.outlines.length;
   const splits = count > 1 && extent !== 'strip';
   return (
@@ -253,6 +259,8 @@ function LayerOnPiece({ part, piece, layer, settings, onChange }: LayerProps) {
             hatched
             height="16rem"
             label={`${material.name} on the piece ${part.name}`}
+            marked={edges}
+            onEdge={extent === 'strip' ? (edge) => onChange({ cut: { ...cut, edges: toggled(edges, edge) } }) : undefined}
             onPlace={
               placing
                 ? (at) => {
@@ -269,6 +277,7 @@ function LayerOnPiece({ part, piece, layer, settings, onChange }: LayerProps) {
             part={part}
             extent={extent}
             cut={cut}
+            edges={edges}
             trim={settings.trim}
             placing={placing}
             onPlacing={setPlacing}

@@ -9,6 +9,8 @@ interface Props {
   part: Part;
   extent: Extent;
   cut: LayerCut | undefined;
+  /** Edges that a strip runs along, chosen or proposed. */
+  edges: readonly number[];
   /** The person's usual trim, mm. */
   trim: number;
   /** The next touch of the drawing says where the patch lies. */
@@ -21,7 +23,7 @@ interface Props {
 const MOST_EDGES = 14;
 
 /** How far a layer reaches on its piece, and what goes with that. */
-export default function LayerCutOptions({ part, extent, cut = {}, trim, placing, onPlacing, onChange }: Props) {
+export default function LayerCutOptions({ part, extent, cut = {}, edges, trim, placing, onPlacing, onChange }: Props) {
   const set = (change: LayerCut) => onChange({ cut: { ...cut, ...change } });
   const names = edgeNames(part.shape);
   return (
@@ -46,6 +48,9 @@ export default function LayerCutOptions({ part, extent, cut = {}, trim, placing,
           <LengthField label="Size" value={cut.size ?? DEFAULT_LAYER_OUTLINE.size} min={1} onChange={(size) => set({ size })} />
         )}
       </div>
+      {extent === 'strip' && names.length > MOST_EDGES && (
+        <p className="quiet text-[0.92rem]">Touch the edges that it runs along in the drawing.</p>
+      )}
       {extent === 'strip' && names.length <= MOST_EDGES && (
         <fieldset>
           <legend className="font-semibold">Along</legend>
@@ -54,12 +59,17 @@ export default function LayerCutOptions({ part, extent, cut = {}, trim, placing,
               <CheckField
                 key={name}
                 label={name}
-                checked={cut.edges?.includes(i) ?? false}
-                onChange={(on) => set({ edges: on ? [...(cut.edges ?? []), i] : (cut.edges ?? []).filter((edge) => edge !== i) })}
+                checked={edges.includes(i)}
+                onChange={() => set({ edges: toggled(edges, i) })}
               />
             ))}
           </div>
-          {!cut.edges?.length && <p className="quiet text-[0.92rem]">None chosen: it runs along the top.</p>}
+          {!cut.edges?.length && (
+            <p className="quiet text-[0.92rem]">
+              {edges.length === 0 ? 'Proposed: beside the fold.' : 'Proposed for this part.'} Touch an edge here or in the drawing
+              to change it.
+            </p>
+          )}
         </fieldset>
       )}
       {(extent === 'patch' || extent === 'field') && (
@@ -76,4 +86,10 @@ export default function LayerCutOptions({ part, extent, cut = {}, trim, placing,
       )}
     </div>
   );
+}
+
+/** The same edges with one more or less; the last one stays. */
+export function toggled(edges: readonly number[], edge: number): number[] {
+  const next = edges.includes(edge) ? edges.filter((each) => each !== edge) : [...edges, edge];
+  return next.length > 0 ? next : [...edges];
 }

@@ -190,6 +190,7 @@ export default function ProjectView({ data, startPart, startStage }: Props) {
                   cloth={cloth}
                   onSave={save}
                   onCloth={() => go('cloth')}
+                  trim={data.settings.trim}
                   ways={data.settings.schools}
                   onNext={() => go('scrap')}
                 />

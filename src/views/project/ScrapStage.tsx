@@ -183,7 +183,12 @@ function Trial({ part, layers, scrap, onScrap, onGone, onNext, onAnother }: Prop
   const outcomes = Object.fromEntries(Object.entries(scrap.readings).map(([name, reading]) => [name, outcomeOf(reading)]));
   const knownBefore = Object.values(scrap.readings).find(({ overhangBefore }) => overhangBefore !== null)?.overhangBefore ?? null;
   // An open field that was read can be taken instead of the best.
-  const taken = scrap.readings[open] ? open : best;
+  const other = open !== best && scrap.readings[open] ? open : undefined;
+  const file = (chosen: string) =>
+    void put('file', { chosen, doneOn: today(), washDue: remind && due ? due : null }).then(
+      () => toast('Filed. The next choice knows of it.'),
+      (problem: Error) => setError(problem.message),
+    );
   const bestSetting = scrap.plan.cells.find(({ name }) => name === best)?.setting;
 
   /** Saves and hands on what is kept now; what another tab changed meanwhile is shown, and nothing overwritten. */
@@ -308,18 +313,15 @@ function Trial({ part, layers, scrap, onScrap, onGone, onNext, onAnother }: Prop
                     <input type="date" className="input" value={due} onChange={(e) => setDue(e.target.value)} />
                   </label>
                 )}
-                <button
-                  type="button"
-                  className="btn btn-primary w-full"
-                  onClick={() =>
-                    void put('file', { chosen: taken, doneOn: today(), washDue: remind && due ? due : null }).then(
-                      () => toast('Filed. The next choice knows of it.'),
-                      (problem: Error) => setError(problem.message),
-                    )
-                  }
-                >
-                  Take {taken} and file it
+                <button type="button" className="btn btn-primary w-full" onClick={() => file(best)}>
+                  Take {best}
+                  {scrap.plan.cells.length > 1 ? ', the best,' : ''} and file it
                 </button>
+                {other && (
+                  <button type="button" className="btn w-full" onClick={() => file(other)}>
+                    Take {other}, which is open, instead
+                  </button>
+                )}
               </div>
             )}
             {scrap.filedOn && (

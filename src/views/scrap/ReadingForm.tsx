@@ -22,6 +22,9 @@ const AMOUNT_WORDS: Record<'bubbles' | 'showThrough' | 'glueThrough', { title: s
   glueThrough: { title: 'Glue came through', words: { none: 'no', some: 'a little', much: 'yes' } },
 };
 
+/** What is looked for on the face where nothing was glued. */
+const MARKS_TITLE = 'Flakes, water marks or scorch on the face';
+
 const EMPTY: ScrapReading = {
   overhangBefore: null,
   overhangAfter: null,
@@ -127,10 +130,10 @@ export default function ReadingForm({ start, knownBefore, glued, expected, onSav
           (peel) => set({ peel }),
         )}
       <div className="grid gap-4 xl:grid-cols-3">
-        {(['bubbles', 'showThrough', 'glueThrough'] as const).map((key) => (
+        {(glued ? (['bubbles', 'showThrough', 'glueThrough'] as const) : (['showThrough'] as const)).map((key) => (
           <div key={key}>
             {choices(
-              AMOUNT_WORDS[key].title,
+              glued ? AMOUNT_WORDS[key].title : MARKS_TITLE,
               AMOUNTS.map((amount) => [amount, AMOUNT_WORDS[key].words[amount]] as const),
               reading[key],
               (amount) => set({ [key]: amount }),

@@ -1,12 +1,15 @@
 import { clothThickness } from '../../cloth';
+import { runsIntoSeam } from '../../pieces';
 import type { Judged } from '../context';
+import { allowanceOf, trimOf } from '../piece-size';
 import { points, ramp, type Criterion } from './criterion';
 
 /** Thickness of everything that runs into a turned seam: cloth and layer, twice, mm. */
 export function seamBulk({ layers, question }: Judged): number {
   const cloth = clothThickness(question.fabric).value;
   let inSeam = 0;
-  for (const { material, extent } of layers) if (extent === 'full') inSeam += material.thickness;
+  const [allowance, trim] = [allowanceOf(question.piece), trimOf(question.piece)];
+  for (const { material, extent } of layers) if (runsIntoSeam(extent, allowance, trim)) inSeam += material.thickness;
   return 2 * (cloth + inSeam);
 }
 
@@ -23,6 +26,8 @@ export const bulk: Criterion = {
     const bare = 2 * clothThickness(stack.question.fabric).value;
     const more = seamBulk(stack) - bare;
     if (more < 0.05) return 'Stays out of the seam, so corners turn as easily as in bare cloth.';
+    if (stack.layers.every(({ extent }) => extent !== 'full'))
+      return `Trimmed, but caught by the stitching: adds about ${more.toFixed(1)} mm in the seam.`;
     return `Runs into the seam and adds about ${more.toFixed(1)} mm there.`;
   },
 };

@@ -1,8 +1,10 @@
 import { CARE_WORDS } from '../../../../core/choose';
 import { overhangFromBendingLength } from '../../../../core/cloth';
+import { isGlued } from '../../../../core/layers';
 import { scrapCard } from '../../../../formats/pdf';
 import { fileEndpoint } from '../../../../server/endpoint';
 import { database } from '../../../../store/database';
+import { layers } from '../../../../store/layers';
 import { parts } from '../../../../store/parts';
 import { scraps } from '../../../../store/scraps';
 import { readSettings } from '../../../../store/settings';
@@ -12,6 +14,7 @@ export const GET = fileEndpoint(async ({ params, url }) => {
   const db = database();
   const scrap = scraps.get(db, params['id']!);
   const part = parts.get(db, scrap.partId);
+  const materials = layers.evenDeleted(db, scrap.layerIds);
   const asked = url.searchParams.get('paper');
   const paper = asked === 'letter' || (asked !== 'a4' && readSettings(db).settings.units === 'inch') ? 'letter' : 'a4';
   const bytes = await scrapCard(
@@ -20,6 +23,8 @@ export const GET = fileEndpoint(async ({ params, url }) => {
       clothName: scrap.clothName,
       stackTitle: scrap.stackTitle,
       plan: scrap.plan,
+      glued: materials.some(({ form }) => isGlued(form)),
+      sheets: materials.some(({ form }) => form !== 'liquid'),
       predicted: scrap.predicted,
       expectedOverhang: overhangFromBendingLength(scrap.predicted.bendingLength),
       washed: CARE_WORDS[part.wish.care],

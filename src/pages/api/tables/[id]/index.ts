@@ -11,5 +11,9 @@ export const { GET, PUT, DELETE } = recordEndpoints(cutTables, tableUpdateSchema
   const changed = withoutVersion(body) as TableBody;
   if (changed.ofKind !== current.ofKind || changed.ofId !== current.ofId)
     throw new InputError('ofId', 'cannot be changed; start another table');
-  return { ...requireSoundTable(database(), requireTable(database(), changed)), projectId: current.projectId, done: current.done };
+  return {
+    ...requireSoundTable(database(), requireTable(database(), changed)),
+    projectId: current.projectId,
+    done: current.done,
+  };
 });
