@@ -1,6 +1,6 @@
 import * as yup from 'yup';
 import { SHEERNESS, TONES } from '../core/cloth';
-import { COVERS, ENDS, FAMILIES, FORMS, GLUES, WASHES } from '../core/layers';
+import { COVERS, ENDS, FAMILIES, FORMS, GLUES, LAW_FIGURES, WASHES } from '../core/layers';
 import { TEST_IDS } from '../core/measure';
 import { fabricFields, partSchema, schoolsSchema } from './choose';
 import { bundledHoop, bundledHooping, bundledMotif } from './hoop';
@@ -62,9 +62,11 @@ export const layerFields = {
   family: oneOf(FAMILIES).required(),
   form: oneOf(FORMS).required(),
   arealDensity: number({ above: 0, max: 3000 }).required(),
-  thickness: number({ min: 0, max: 50 }).required(),
-  bendingLength: number({ min: 0, max: 1000 }).required(),
-  membraneStiffness: number({ min: 0, max: 1_000_000 }).required(),
+  // What was not measured is left out, and follows the family's law at this weight.
+  thickness: number({ min: 0, max: 50 }),
+  bendingLength: number({ min: 0, max: 1000 }),
+  membraneStiffness: number({ min: 0, max: 1_000_000 }),
+  estimated: yup.array().of(oneOf(LAW_FIGURES).required()).max(3, 'must hold each figure once').default([]),
   stretchLength: number({ min: 0, max: 400 }).required(),
   stretchCross: number({ min: 0, max: 400 }).required(),
   tones: yup

@@ -1,10 +1,11 @@
-import type { Material } from '../core/layers';
+import type { LawFigure, Material } from '../core/layers';
 import { Table, column, type Kept } from './table';
 
 export interface LayerFields extends Omit<Material, 'id'> {
   note: string;
   origin: 'library' | 'own';
   inStock: boolean;
+  estimated: readonly LawFigure[];
 }
 export type Layer = LayerFields & Kept;
 
@@ -33,4 +34,5 @@ export const layers = new Table<LayerFields>('layer', 'layer', [
   column('stiffening'),
   column('pricePerMetre'),
   column('inStock', 'boolean'),
+  column('estimated', 'json'),
 ]);

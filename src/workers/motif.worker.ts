@@ -14,7 +14,7 @@ import type { Outline, Point } from '../core/shape';
 
 /** What the page asks of a motif: its maps, or what an elastic ground does under it. */
 export type MotifRequest =
-  { id: number; kind: 'maps'; motif: Motif; cell: number; trim: number } | { id: number; kind: 'drift'; options: DriftOptions };
+  { id: number; kind: 'maps'; motif: Motif; trim: number } | { id: number; kind: 'drift'; options: DriftOptions };
 
 /** Where the stitching is dense, what hangs together, where a sheet is trimmed round it and cut apart between. */
 export interface MotifMaps {
@@ -38,7 +38,7 @@ addEventListener('message', ({ data }: MessageEvent<MotifRequest>) => {
       const islands = islandsOf(data.motif, bounds);
       const trims = trimOutlines(islands, data.trim);
       const apart = cutApartLines(trims, SHEET_PAST);
-      const maps = { density: densityMap(data.motif, bounds, data.cell), islands, trims, apart };
+      const maps = { density: densityMap(data.motif, bounds), islands, trims, apart };
       postMessage({ id: data.id, maps } satisfies MotifAnswer);
     }
   } catch (error) {

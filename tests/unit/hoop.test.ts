@@ -288,7 +288,12 @@ describe('what a motif asks of a cloth', () => {
     const tear = LIBRARY_LAYERS.find(({ family, form }) => family === 'tear-away' && form === 'loose')!;
     const need = (floats: boolean, material = tear) =>
       sheetRecipe(hoop, [{ material, extent: 'field', angle: 0 }], floats, 7)[0]!;
-    expect(need(false)).toMatchObject({ width: 130, height: 130, count: 7, how: 'slid under the hoop' });
+    expect(need(false)).toMatchObject({
+      width: 130,
+      height: 130,
+      count: 7,
+      how: 'slid under the hoop once it is on the machine',
+    });
     expect(need(true)).toMatchObject({ width: 190, height: 190, how: 'hooped alone, the cloth laid on it' });
     expect(need(false).rollLength).toBe(3 * 130);
     const kept = [{ kind: 'leftover', width: 140, length: 135 }, { kind: 'leftover', width: 120, length: 500 }, { kind: 'roll', width: 500, length: 900 }]; // prettier-ignore
@@ -301,7 +306,14 @@ describe('what a motif asks of a cloth', () => {
     const wet = starching(lawn, layers, hoop, { x: 200, y: 200, angle: 0 }, napkin, part)!;
     expect(wet.area).toBeGreaterThan(170 * 170 * 0.95);
     expect(wet.area).toBeLessThan(172 * 172);
-    expect(wet.millilitres).toBeCloseTo(wet.area * 1e-6 * lawn.arealDensity * 0.2 * wet.rounds, 9);
+    // Wet to the touch, 80 to 120 % of its own weight, in every round, on every piece.
+    const once = wet.area * 1e-6 * lawn.arealDensity;
+    expect(wet.each).toBeGreaterThan(0.8 * once);
+    expect(wet.each).toBeLessThan(1.2 * once);
+    expect(wet.rounds).toBe(3);
+    const set = starching(lawn, layers, hoop, { x: 200, y: 200, angle: 0 }, napkin, part, 6)!;
+    expect(set.millilitres).toBeCloseTo(6 * 3 * wet.each, 9);
+    expect(set.rinsed).toBe(true);
     expect(starching({ ...lawn, water: 'spots' }, layers, hoop, { x: 0, y: 0, angle: 0 }, napkin, part)).toBeUndefined();
     const steps = hoopingSteps(hoop, false, layers, true, 0);
     expect(steps.find(({ id }) => id === 'hoop')!.checks!.join()).toMatch(/corner/);

@@ -68,7 +68,7 @@ describe('hooping, step by step', () => {
 
   it('has the steps that the stack asks for, in working order', () => {
     expect(ids(false, [cutAway])).toEqual(['cross', 'hoop', 'mount']);
-    expect(ids(false, [tearAway])).toEqual(['cross', 'hoop', 'slide', 'mount']);
+    expect(ids(false, [tearAway])).toEqual(['cross', 'hoop', 'mount', 'slide']);
     expect(ids(true, [sticky])).toEqual(['cross', 'hoop', 'float', 'mount']);
     expect(ids(false, [starch, topping, cutAway], true)).toEqual(['starch', 'cross', 'hoop', 'topping', 'mount']);
     // A sheet that is slid under lies loose; beside one that is hooped it is hooped too.
@@ -86,7 +86,7 @@ describe('hooping, step by step', () => {
   it('says how far the cross is turned, but not of quarter turns', () => {
     const cross = (tilt: number) => hoopingSteps(hoop, false, [], false, tilt).find(({ id }) => id === 'cross')!.detail;
     expect(cross(30)).toMatch(/turned by 30°/);
-    for (const tilt of [0, 90, 180, 270]) expect(cross(tilt)).toMatch(/Fold, crease/);
+    for (const tilt of [0, 90, 180, 270]) expect(cross(tilt)).toMatch(/Crease lightly/);
   });
 
   it('speaks of the hoop that is used', () => {

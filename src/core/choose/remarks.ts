@@ -267,6 +267,19 @@ export const CAUTIONS: readonly Remark[] = [
     words: () => 'Spray where there is fresh air, away from flames, and never over a hot iron.',
   },
   {
+    id: 'too-wide',
+    when: (s) => s.needs.layers.some(({ tooWide }) => tooWide !== undefined),
+    words: (s) => {
+      const need = s.needs.layers.find(({ tooWide }) => tooWide !== undefined)!;
+      return `The piece fits on its roll no way round (${Math.round(need.tooWide! / 10)} cm can be used): take a wider one, or join it.`;
+    },
+  },
+  {
+    id: 'estimated-layer',
+    when: (s) => s.layers.some(({ material }) => (material.estimated?.length ?? 0) > 0),
+    words: () => 'Figures of the layer were not measured; they are what is usual for its kind at its weight.',
+  },
+  {
     id: 'buckram-water',
     when: (s) => has(s, 'buckram'),
     words: () => 'Buckram goes limp when it gets wet: never wash it.',

@@ -1,6 +1,6 @@
 import type { ChosenLayer } from '../layers';
 import type { Schools } from '../schools';
-import { orderOfWork, stackSteps, type FoundSetting, type Order, type Step } from '../steps';
+import { orderOfWork, stackSteps, STITCH_ROLES, type FoundSetting, type Order, type Step, type StitchRole } from '../steps';
 import type { Question } from './context';
 
 /** So many pieces of at most this size are worth fusing together, mm². */
@@ -20,6 +20,7 @@ export function stepsFor(
     fabric,
     layers,
     stitched,
+    ...(STITCH_ROLES.includes(part.role as StitchRole) ? { role: part.role as StitchRole } : {}),
     floats: stitched && (traits.hoopMarks || floatsBySchool(schools, layers)),
     bias: part.cut === 'bias',
     washed: part.care !== 'none' && part.care !== 'dry-clean',

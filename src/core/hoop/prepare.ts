@@ -11,16 +11,23 @@ export interface Starching {
   /** mm². */
   area: number;
   rounds: number;
-  /** Spray for all rounds, ml. */
+  /** Spray for one round on one piece, ml. */
+  each: number;
+  /** Spray for all rounds on all pieces of the set, ml. */
   millilitres: number;
-  /** Drying, all rounds, minutes. */
+  /** Drying, all rounds of one piece, minutes; the pieces of a set dry side by side. */
   minutes: number;
+  /** It is rinsed out once it is sewn. */
+  rinsed: boolean;
 }
 
 /** Starched this far past the ring, mm. */
 const PAST_RING = 10;
-/** A mist is about this share of the cloth's own weight; 1 ml weighs 1 g. */
-const MIST = 0.2;
+/** Sprayed until it feels wet, cloth takes up about this share of its own weight in a round; 1 ml weighs 1 g. */
+const WET = 0.9;
+/** Rounds of spraying and pressing: cloth that is thin or loose asks for one more than a firm one. */
+const ROUNDS = { firm: 2, usual: 3 };
+const FIRM = 200;
 const DRYING_MINUTES = 10;
 
 /** What is starched before hooping; nothing when the stack holds no liquid or the cloth must not be wetted. */
@@ -31,15 +38,17 @@ export function starching(
   at: HoopPlace,
   ground: Ground,
   part: Part,
+  count = 1,
 ): Starching | undefined {
   if (fabric.water !== 'safe' || !layers.some(({ material }) => material.form === 'liquid')) return undefined;
   const { outer } = hoopOutlines(hoop, at);
   const where = intersection(grownBy([outer], PAST_RING), [ground.outline]);
   const area = regionArea(where);
-  const rounds = traitsOf(fabric, part).loose || fabric.arealDensity < 90 ? 2 : 1;
+  const rounds = !traitsOf(fabric, part).loose && fabric.arealDensity >= FIRM ? ROUNDS.firm : ROUNDS.usual;
   // g/m² → g: mm² · 10⁻⁶.
-  const millilitres = area * 1e-6 * fabric.arealDensity * MIST * rounds;
-  return { where, area, rounds, millilitres, minutes: rounds * DRYING_MINUTES };
+  const each = area * 1e-6 * fabric.arealDensity * WET;
+  const rinsed = layers.some(({ material }) => material.form === 'liquid' && material.ends === 'rinsed');
+  return { where, area, rounds, each, millilitres: each * rounds * count, minutes: rounds * DRYING_MINUTES, rinsed };
 }
 
 export interface HoopStep {
@@ -52,7 +61,7 @@ export interface HoopStep {
 
 export const MOVING_NEEDLE = 'Hands clear of the moving hoop; needle up before anything is slid under it.';
 
-/** Hooping, step by step. @param tilt of the motif on the cloth, degrees */
+/** Hooping, step by step. @param tilt of the hoop on the cloth, degrees */
 export function hoopingSteps(
   hoop: Hoop,
   floats: boolean,
@@ -70,16 +79,17 @@ export function hoopingSteps(
     steps.push({
       id: 'starch',
       title: 'Starch what comes under the clamp',
-      detail: 'The whole ring and a little more, not just the motif. Let it dry, then press.',
+      detail:
+        'The whole ring and a little more, not just the motif: until it feels wet, then pressed under a cloth, round by round.',
       safety: 'Fresh air, away from flames, and never over a hot iron.',
     });
   steps.push({
     id: 'cross',
-    title: 'Mark the centre cross',
+    title: 'Fold for the hoop and mark both folds',
     detail:
       Math.abs(tilt % 90) < 0.5
-        ? 'Fold, crease lightly, mark both creases; or measure from the two edges that the drawing names.'
-        : `Measure from the two edges that the drawing names; the cross is turned by ${Math.round(tilt)}°.`,
+        ? 'At the two distances that the card names: they cross at the hoop’s own middle. Crease lightly, mark both creases.'
+        : `Measure from the two edges that the card names: that is the hoop’s own middle. The hoop is turned by ${Math.round(tilt)}°.`,
   });
   if (floats) {
     steps.push({
@@ -91,7 +101,8 @@ export function hoopingSteps(
     steps.push({
       id: 'float',
       title: 'Lay the cloth on it, cross on cross',
-      detail: 'Smooth from the middle outwards. Baste a frame round the motif if the machine can.',
+      detail:
+        'The folds on the marks of the hoop. Smooth from the middle outwards. Baste a frame round the motif if the machine can.',
       ...(sprayed ? { safety: 'Spray away from the machine, with fresh air, never near a flame.' } : {}),
     });
   } else
@@ -104,26 +115,26 @@ export function hoopingSteps(
           : 'Lower the magnets one after the other, from one side to the other; fingers clear of them. Draw slack in before the last one.',
       checks: DRUM,
     });
-  if (slid)
-    steps.push({
-      id: 'slide',
-      title: 'Slide the sheet under the hoop',
-      detail: 'Past the field on every side.',
-      safety: MOVING_NEEDLE,
-    });
   if (topping)
     steps.push({ id: 'topping', title: 'Lay the topping on', detail: 'A few drops of water outside the motif hold it.' });
   steps.push({
     id: 'mount',
     title: hoop.mount === 'arm' ? 'Slide the hoop onto the arm' : 'Hang the hoop on the bar',
-    detail: `Its mount is on the ${hoop.mountSide}. Lower the foot, turn the wheel by hand once over the cross.`,
+    detail: `Its mount is on the ${hoop.mountSide}. Lower the foot and turn the wheel by hand once over the middle of the design.`,
     checks: [
       'Nothing of the project folded underneath',
-      'The sheet reaches past the field on every side',
-      'The needle stands over the cross',
+      ...(slid ? [] : ['The sheet reaches past the field on every side']),
+      'The design is moved and turned in the field as the card says',
     ],
     safety: MOVING_NEEDLE,
   });
+  if (slid)
+    steps.push({
+      id: 'slide',
+      title: 'Slide the sheet under the hoop, on the machine',
+      detail: 'Now that it hangs there. Past the field on every side.',
+      safety: MOVING_NEEDLE,
+    });
   return steps;
 }
 

@@ -55,7 +55,7 @@ export function sheetRecipe(hoop: Hoop, layers: readonly ChosenLayer[], floats: 
         : floats
           ? 'hooped alone, the cloth laid on it'
           : slid(material)
-            ? 'slid under the hoop'
+            ? 'slid under the hoop once it is on the machine'
             : `${JOINS[material.form] ?? 'laid under the cloth'}, hooped with it`,
     };
   });

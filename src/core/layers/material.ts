@@ -93,7 +93,13 @@ export interface Material {
   stiffening: number;
   /** Minor units for a metre of roll, or for a metre of cloth treated. */
   pricePerMetre: number;
+  /** Figures that nobody measured: they follow the law of the family at this weight. */
+  estimated?: readonly LawFigure[];
 }
+
+/** Figures that grow with the weight by a law of the family. */
+export const LAW_FIGURES = ['thickness', 'bendingLength', 'membraneStiffness'] as const;
+export type LawFigure = (typeof LAW_FIGURES)[number];
 
 export function isGlued(form: Form): boolean {
   return form === 'fusible' || form === 'fusible-both' || form === 'sticky' || form === 'spray-glued';

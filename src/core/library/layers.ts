@@ -1,4 +1,4 @@
-import type { Cover, Ends, Family, Form, Glue, Leaflet, Material, Wash } from '../layers';
+import type { Cover, Ends, Family, Form, Glue, LawFigure, Leaflet, Material, Wash } from '../layers';
 import type { Sheerness, Tone } from '../cloth';
 
 /**
@@ -317,10 +317,32 @@ export function slug(name: string): string {
   return name.toLowerCase().replace(/[^a-z0-9]+/g, '-').replace(/^-|-$/g, '');
 }
 
+/**
+ * Figures of a family's member at a weight, mm and N/m: thickness by the family's bulk, bending length by a power of the weight,
+ * stiffness in the sheet in proportion to it. A liquid has none of its own.
+ *
+ * @param arealDensity g/m² @param form where it differs from the family's usual one, for the stiffness of what is not glued
+ * @example familyLaw('firm-nonwoven', 200) // { thickness: 0.83, bendingLength: 75, membraneStiffness: 4800 }
+ */
+export function familyLaw(family: Family, arealDensity: number, form?: Form): Record<LawFigure, number> {
+  const p = PATTERNS[family];
+  if ((form ?? p.form) === 'liquid') return { thickness: 0, bendingLength: 0, membraneStiffness: 0 };
+  const [bendingLength, atWeight, exponent] = p.bending;
+  return {
+    thickness: Math.round((arealDensity / p.bulk) * 100) / 100,
+    bendingLength: Math.round(bendingLength * (arealDensity / atWeight) ** exponent * 10) / 10,
+    membraneStiffness: Math.round(p.membrane * arealDensity),
+  };
+}
+
+/** How a family is usually put on, cut and kept: what a new layer of it starts with. */
+export function familyUsual(family: Family) {
+  const { form, stretch, rollWidth, leaflet, glue, wash, dryClean, preShrink, grain, ends, price } = PATTERNS[family];
+  return { form, stretch, rollWidth, leaflet, glue, wash, dryClean, preShrink, grain, ends, price };
+}
+
 function build(family: Family, [name, arealDensity, overrides]: Row): Material {
   const p = PATTERNS[family];
-  const [bendingLength, atWeight, exponent] = p.bending;
-  const liquid = p.form === 'liquid';
   const opacity: Sheerness = 'opaque';
   return {
     id: slug(name),
@@ -328,9 +350,7 @@ function build(family: Family, [name, arealDensity, overrides]: Row): Material {
     family,
     form: p.form,
     arealDensity,
-    thickness: liquid ? 0 : Math.round((arealDensity / p.bulk) * 100) / 100,
-    bendingLength: liquid ? 0 : Math.round(bendingLength * (arealDensity / atWeight) ** exponent * 10) / 10,
-    membraneStiffness: Math.round(p.membrane * arealDensity),
+    ...familyLaw(family, arealDensity),
     stretchLength: p.stretch[0],
     stretchCross: p.stretch[1],
     tones: p.tones,

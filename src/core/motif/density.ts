@@ -1,4 +1,4 @@
-import { requireNumber } from '../input-error';
+import { InputError, requireNumber } from '../input-error';
 import type { MotifBounds } from './figures';
 import { STITCH, type Motif } from './motif';
 
@@ -18,27 +18,39 @@ export interface DensityMap {
 export const CELLS = { min: 1, max: 5, usual: 2 } as const;
 /** Smoothing never falls below this, mm: rows of a fill have their holes up to 4 mm apart. */
 const LEAST_SIGMA = 2;
+/** A map of more cells than this says no more to anyone and takes megabytes to send. */
+const MOST_CELLS = 60_000;
 /** Counts are gathered this finely, mm, and in at most so many cells a side. */
 const FINE = 1;
 const MOST_FINE = 1000;
 
 /**
  * Stitches per cm², smoothed with a bell curve (a Gaussian, σ at least 2 mm) whose volume is one: inside an even fill the
- * figure is that of the fill, at its edge half of it.
+ * figure is that of the fill, at its edge half of it. The map reaches past the stitches as far as the bell curve does, so that
+ * its values times the area of a cell add up to the stitches.
  *
- * @param cell side of a cell, mm, 1–5 @param weigh what a stitch counts: one, or the thread it sews in, mm
+ * @param asked side of a cell, mm, 1–5; 2, or what a very large motif allows, when it is not said @param weigh what a stitch counts: one, or the thread it sews in, mm
  * @throws {InputError} when the cell is out of range
  */
 export function densityMap(
   { x, y, command }: Motif,
   bounds: MotifBounds,
-  cell: number = CELLS.usual,
+  asked?: number,
   weigh: 'stitches' | 'thread' = 'stitches',
 ): DensityMap {
-  requireNumber('cell', cell, 'mm', { min: CELLS.min, max: CELLS.max });
-  const sigma = Math.max(LEAST_SIGMA, cell * 0.6);
   const width = bounds.maxX - bounds.minX;
   const height = bounds.maxY - bounds.minY;
+  const least = Math.sqrt((width * height) / MOST_CELLS);
+  const cell = asked ?? Math.max(CELLS.usual, Math.ceil(least));
+  if (asked !== undefined) {
+    requireNumber('cell', asked, 'mm', { min: CELLS.min, max: CELLS.max });
+    if (asked < least)
+      throw new InputError(
+        'cell',
+        `must be at least ${Math.ceil(least)} for a motif of ${Math.round(width)} × ${Math.round(height)} mm, saw ${asked}`,
+      );
+  }
+  const sigma = Math.max(LEAST_SIGMA, cell * 0.6);
   const fine = Math.max(FINE, width / MOST_FINE, height / MOST_FINE);
   const pad = Math.ceil((3 * sigma) / fine);
   const across = Math.ceil(width / fine) + 1 + 2 * pad;
@@ -60,20 +72,22 @@ export function densityMap(
     grid[at + across + 1]! += amount * rx * ry;
   }
   const smooth = smoothed(grid, across, up, sigma / fine);
-  const columns = Math.max(1, Math.ceil(width / cell - 1e-9));
-  const rows = Math.max(1, Math.ceil(height / cell - 1e-9));
+  // As far out as the smoothing reaches: what lies at the rim belongs to the motif too.
+  const rim = Math.ceil((3 * sigma) / cell);
+  const columns = Math.max(1, Math.ceil(width / cell - 1e-9)) + 2 * rim;
+  const rows = Math.max(1, Math.ceil(height / cell - 1e-9)) + 2 * rim;
   const perSquare = 100 / (fine * fine);
-  const at = (cx: number, cy: number) => smooth[Math.min(up - 1, cy) * across + Math.min(across - 1, cx)]!;
+  const at = (cx: number, cy: number) => (cx < 0 || cy < 0 || cx >= across || cy >= up ? 0 : smooth[cy * across + cx]!);
   const values = Array.from({ length: columns * rows }, (_, k) => {
-    const gx = (((k % columns) + 0.5) * cell) / fine + pad;
-    const gy = ((Math.floor(k / columns) + 0.5) * cell) / fine + pad;
+    const gx = (((k % columns) - rim + 0.5) * cell) / fine + pad;
+    const gy = ((Math.floor(k / columns) - rim + 0.5) * cell) / fine + pad;
     const [cx, cy] = [Math.floor(gx), Math.floor(gy)];
     const [rx, ry] = [gx - cx, gy - cy];
     const low = at(cx, cy) * (1 - rx) + at(cx + 1, cy) * rx;
     const high = at(cx, cy + 1) * (1 - rx) + at(cx + 1, cy + 1) * rx;
     return (low * (1 - ry) + high * ry) * perSquare;
   });
-  return { cell, columns, rows, minX: bounds.minX, minY: bounds.minY, values };
+  return { cell, columns, rows, minX: bounds.minX - rim * cell, minY: bounds.minY - rim * cell, values };
 }
 
 /** Largest value of a map, and the middle of its cell, mm. */

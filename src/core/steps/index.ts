@@ -5,5 +5,7 @@ export { ORDERS, orderOfWork } from './order';
 export type { Order } from './order';
 export { stepsForCopies } from './copies';
 export type { SetStep } from './copies';
+export { finishing, STITCH_ROLES, STITCH_ROLE_WORDS } from './finishing';
+export type { Finish, StitchRole } from './finishing';
 export { stackSteps } from './stack-steps';
 export type { Step, StepKind, StepsFor, StepStage } from './step';

@@ -1,5 +1,6 @@
 import type { Fabric } from '../cloth';
 import type { ChosenLayer } from '../layers';
+import type { StitchRole } from './finishing';
 import type { Order } from './order';
 import type { FoundSetting } from './press-setting';
 import type { Schools } from '../schools';
@@ -35,6 +36,8 @@ export interface StepsFor {
   layers: readonly ChosenLayer[];
   /** The stack is stitched on rather than worn. */
   stitched: boolean;
+  /** What it is sewn as, when it is stitched. */
+  role?: StitchRole;
   /** The cloth is not hooped itself but lies on the sheet. */
   floats: boolean;
   bias: boolean;

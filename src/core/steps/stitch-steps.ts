@@ -1,11 +1,12 @@
 import { isFusible } from '../layers';
 import type { Step, StepsFor } from './step';
 import { pressWords, settingFor } from './press-setting';
-import { HEAT_SAFETY, SPRAY_SAFETY, NEEDLE_SAFETY, BLADE_SAFETY, lower } from './words';
+import { finishing } from './finishing';
+import { HEAT_SAFETY, SPRAY_SAFETY, NEEDLE_SAFETY, lower } from './words';
 
 /** Joining, hooping, stitching and taking away of a stack that is stitched on. */
 export function stitchSteps(input: StepsFor): Step[] {
-  const { layers, floats, schools } = input;
+  const { layers, floats, schools, role = 'embroidery' } = input;
   const steps: Step[] = [];
   const sheets = layers.filter(({ material }) => material.form !== 'liquid' && material.family !== 'topping');
   const topping = layers.find(({ material }) => material.family === 'topping');
@@ -68,9 +69,18 @@ export function stitchSteps(input: StepsFor): Step[] {
       id: 'hoop',
       stage: 'apply',
       kind: 'do',
-      title: under ? 'Hoop the cloth, and slide the sheet under the hoop' : 'Hoop cloth and sheet together',
+      title: under ? 'Hoop the cloth alone' : 'Hoop cloth and sheet together',
       detail: 'Finger tight, never with a tool. Draw the slack in a little all the way round; the weave stays straight.',
     });
+    if (under)
+      steps.push({
+        id: 'slide',
+        stage: 'apply',
+        kind: 'do',
+        title: 'Hang the hoop on the machine, and slide the sheet under it',
+        detail: 'Past the field on every side; needle up before anything is slid under it.',
+        safety: NEEDLE_SAFETY,
+      });
   }
   if (topping)
     steps.push({
@@ -90,31 +100,9 @@ export function stitchSteps(input: StepsFor): Step[] {
   });
   const torn = sheets.some(({ material }) => material.ends === 'torn');
   const trimmed = sheets.some(({ material }) => material.ends === 'cut');
-  const rinsed = layers.some(({ material }) => material.ends === 'rinsed' && material.form !== 'liquid');
-  if (torn)
-    steps.push({
-      id: 'tear',
-      stage: 'apply',
-      kind: 'do',
-      title: 'Tear the sheet away',
-      detail: 'One layer at a time, thumb on the stitches, toward the motif.',
-    });
-  if (trimmed)
-    steps.push({
-      id: 'trim',
-      stage: 'apply',
-      kind: 'do',
-      title: 'Trim the sheet to 3–6 mm round the stitching',
-      detail: 'Never flush: the edge would sink after washing. Cut it apart between separate motifs.',
-      safety: BLADE_SAFETY,
-    });
-  if (rinsed)
-    steps.push({
-      id: 'rinse',
-      stage: 'apply',
-      kind: 'do',
-      title: 'Trim what is loose and rinse the rest out',
-      detail: 'Lukewarm, until nothing feels slippery.',
-    });
+  const rinsed = layers.some(({ material }) => material.ends === 'rinsed');
+  finishing(role, trimmed, torn, rinsed).forEach((finish, i) =>
+    steps.push({ id: `finish-${i}`, stage: 'apply', kind: 'do', ...finish }),
+  );
   return steps;
 }

@@ -72,12 +72,12 @@ export const LAYER_COLUMNS: readonly CsvColumn[] = [
     { field: 'arealDensity', header: 'weight g/m²', aliases: ['weight', 'gsm', 'g/m2', 'areal density'], required: true },
     weightOf('arealDensity'),
   ),
-  numberColumn({ field: 'thickness', header: 'thickness mm', aliases: ['thickness'], required: true }, lengthOf('thickness')),
+  numberColumn({ field: 'thickness', header: 'thickness mm', aliases: ['thickness'] }, lengthOf('thickness')),
   numberColumn(
-    { field: 'bendingLength', header: 'bending length mm', aliases: ['bending length', 'stiffness'], required: true },
+    { field: 'bendingLength', header: 'bending length mm', aliases: ['bending length', 'stiffness'] },
     lengthOf('bendingLength'),
   ),
-  numberColumn({ field: 'membraneStiffness', header: 'membrane stiffness N/m', aliases: ['membrane stiffness'], fallback: 800 }),
+  numberColumn({ field: 'membraneStiffness', header: 'membrane stiffness N/m', aliases: ['membrane stiffness'] }),
   numberColumn({ field: 'stretchLength', header: 'stretch along %', aliases: ['stretch along', 'stretch length'], fallback: 1 }),
   numberColumn({
     field: 'stretchCross',

@@ -70,7 +70,7 @@ export async function hoopGauge(
   page.testSquare([MARGIN, foot]);
   page.text(`Gauge of ${name}`, [MARGIN + 58, foot + 6], { size: 5.5, bold: true });
   page.paragraph(
-    'Outer line: what must lie on cloth. Dashed: what the needle reaches. Lay the cross on the marked middle of the motif; where the outer line leaves the cloth, this hoop cannot hold it there.',
+    'Outer line: what must lie on cloth. Dashed: what the needle reaches. The cross is the hoop’s own middle: lay it where the two folds of the hoop cross, not on the middle of the motif, which may lie elsewhere in the field. Where the outer line leaves the cloth, this hoop cannot hold it there.',
     [MARGIN + 58, foot + 14],
     page.width - 2 * MARGIN - 60,
   );

@@ -2,6 +2,6 @@ import { mappedMotif, readMotif } from '../../formats/stitches';
 import { answer } from './answer';
 
 /** Reads and maps a stitch file that came from outside in a thread with a limit of its own. */
-void answer(({ bytes, name, cell }: { bytes: Uint8Array; name: string; cell: number }) =>
+void answer(({ bytes, name, cell }: { bytes: Uint8Array; name: string; cell?: number }) =>
   mappedMotif(readMotif(bytes, name), cell),
 );

@@ -9,7 +9,8 @@ import { cutTables, tablesOfProject, type CutTableFields } from '../cut-tables';
 import type { Db } from '../database';
 import { hoopings } from '../hoopings';
 import { hoops, type HoopFields } from '../hoops';
-import { layers, type LayerFields } from '../layers';
+import { layers } from '../layers';
+import { withEstimates, type LayerBody } from '../rules/layer';
 import { logEntries } from '../log';
 import { insertMotif, motifs } from '../motifs';
 import { parts, type PartFields } from '../parts';
@@ -65,7 +66,7 @@ export function importBundle(db: Db, bundle: Bundle): ImportCount {
         if (layer.inStock) db.prepare('UPDATE layer SET in_stock = 1 WHERE id = ?').run(id);
         return false;
       }
-      layers.bringIn(db, { ...layer, origin: 'own' } as LayerFields, id);
+      layers.bringIn(db, withEstimates(layer as LayerBody, 'own'), id);
       return true;
     },
     projects: ({ id, ...project }) => {

@@ -23,8 +23,8 @@ function ask(request: MotifRequest): Promise<MotifAnswer> {
 }
 
 /** Density and islands of a motif, worked out beside the page. @param cell mm @param trim what is left of a sheet round the stitching, mm */
-export async function mapsOf(motif: Motif, cell: number, trim: number): Promise<MotifMaps> {
-  return ((await ask({ id: ++count, kind: 'maps', motif, cell, trim })) as { maps: MotifMaps }).maps;
+export async function mapsOf(motif: Motif, trim: number): Promise<MotifMaps> {
+  return ((await ask({ id: ++count, kind: 'maps', motif, trim })) as { maps: MotifMaps }).maps;
 }
 
 /** What an elastic ground does under a motif, worked out beside the page. */

@@ -118,7 +118,9 @@ function Shopping({ projects, needs, settings, startProject }: Props) {
               {busy
                 ? `Laying out ${lines.length + 1} of ${asked.length} …`
                 : buying.length === 0
-                  ? 'The cupboard covers everything.'
+                  ? lines.some(({ misfits }) => misfits > 0)
+                    ? 'Some pieces fit on no roll; see below what would help.'
+                    : 'The cupboard covers everything.'
                   : `${counted(buying.length, 'thing')} to buy, about ${formatMoney(sum, settings.currency)} in all${lines.some(({ buy, cost }) => buy > 0 && cost === 0) ? ', without those that have no price' : ''}.`}
             </p>
             {lines.length > 0 && (
@@ -161,7 +163,8 @@ function LineRow({ line, currency }: { line: Line; currency: string }) {
         {material.name}
         {misfits > 0 && (
           <span className="block text-error">
-            {counted(misfits, 'piece')} {misfits === 1 ? 'fits' : 'fit'} on no roll {units.length(material.rollWidth)} wide
+            {counted(misfits, 'piece')} {misfits === 1 ? 'fits' : 'fit'} on no roll {units.length(material.rollWidth)} wide: take
+            a wider one, or cut in parts with a seam between
           </span>
         )}
       </th>
@@ -171,6 +174,8 @@ function LineRow({ line, currency }: { line: Line; currency: string }) {
             <strong>{units.length(buy)}</strong>
             <span className="quiet block">{tape > 0 ? 'tape' : `${units.length(material.rollWidth)} wide`}</span>
           </>
+        ) : misfits > 0 ? (
+          'not to be had from this roll'
         ) : (
           'nothing'
         )}

@@ -15,12 +15,14 @@ import {
   type Form,
   type Glue,
   type Wash,
+  type LawFigure,
 } from '../../core/layers';
-import { formatArealDensity, lengthForField, parseArealDensity, parseLengthBeside } from '../../core/units';
+import { familyLaw, familyUsual } from '../../core/library';
+import { formatArealDensity, lengthForField, parseArealDensity, parseLengthBeside, type LengthSystem } from '../../core/units';
 import { CheckField, plainOptions, SelectField, textBinder, TextField } from '../../ui/form-fields';
 import { useUnits } from '../../ui/units-context';
 import type { Layer } from '../../store/layers';
-import { readNumber, WIDTH_HINT } from './draft-parsing';
+import { readNumber, readOptional, WIDTH_HINT } from './draft-parsing';
 import RecordDialog from './RecordDialog';
 
 interface Props {
@@ -62,9 +64,9 @@ export default function LayerForm({ layer, onSaved, onClose }: Props) {
     family: layer?.family ?? ('nonwoven' as Family),
     form: layer?.form ?? ('fusible' as Form),
     arealDensity: layer ? formatArealDensity(layer.arealDensity, system) : '',
-    thickness: String(layer?.thickness ?? 0.2),
-    bendingLength: String(layer?.bendingLength ?? 28),
-    membraneStiffness: String(layer?.membraneStiffness ?? 900),
+    thickness: measured(layer, 'thickness'),
+    bendingLength: measured(layer, 'bendingLength'),
+    membraneStiffness: measured(layer, 'membraneStiffness'),
     stretchLength: String(layer?.stretchLength ?? 2),
     stretchCross: String(layer?.stretchCross ?? 4),
     tones: layer?.tones ?? ['light' as const],
@@ -92,9 +94,9 @@ export default function LayerForm({ layer, onSaved, onClose }: Props) {
     family: draft.family,
     form: draft.form,
     arealDensity: parseArealDensity(draft.arealDensity, system),
-    thickness: readNumber('thickness', draft.thickness, 'mm'),
-    bendingLength: readNumber('bendingLength', draft.bendingLength, 'mm'),
-    membraneStiffness: readNumber('membraneStiffness', draft.membraneStiffness, 'N/m'),
+    ...given('thickness', readOptional('thickness', draft.thickness, 'mm')),
+    ...given('bendingLength', readOptional('bendingLength', draft.bendingLength, 'mm')),
+    ...given('membraneStiffness', readOptional('membraneStiffness', draft.membraneStiffness, 'N/m')),
     stretchLength: readNumber('stretchLength', draft.stretchLength, 'per cent'),
     stretchCross: readNumber('stretchCross', draft.stretchCross, 'per cent'),
     tones: draft.tones,
@@ -117,6 +119,19 @@ export default function LayerForm({ layer, onSaved, onClose }: Props) {
     pricePerMetre: Math.round(readNumber('pricePerMetre', draft.price, '') * 100),
     inStock: draft.inStock,
   });
+  /** What an empty field counts as, in the field and below it. */
+  const byLaw = (figure: LawFigure, measuredBy = '') => {
+    if (draft[figure].trim() !== '') return { hint: measuredBy || undefined };
+    let weight: number | undefined;
+    try {
+      weight = parseArealDensity(draft.arealDensity, system);
+    } catch {
+      weight = undefined;
+    }
+    if (weight === undefined) return { hint: 'Empty when it was not measured.' };
+    const about = familyLaw(draft.family, weight, draft.form)[figure];
+    return { placeholder: `about ${about}`, hint: `Not measured: about ${about}, as is usual for the kind at this weight.` };
+  };
   return (
     <RecordDialog<Layer>
       title={layer ? layer.name : 'A new layer'}
@@ -136,7 +151,7 @@ export default function LayerForm({ layer, onSaved, onClose }: Props) {
                 label="Family"
                 value={draft.family}
                 options={FAMILIES.map((family) => [family, FAMILY_WORDS[family]] as const)}
-                onChange={(family) => set({ family })}
+                onChange={(family) => set({ family, ...(layer ? {} : usualOf(family, system)) })}
               />
               <SelectField
                 label="Form"
@@ -145,11 +160,15 @@ export default function LayerForm({ layer, onSaved, onClose }: Props) {
                 onChange={(form) => set({ form })}
               />
               <TextField label="Weight" {...text('arealDensity')} hint="For a liquid, what it leaves when dry" />
-              <TextField label="Thickness, mm" {...text('thickness')} />
-              <TextField label="Bending length, mm" {...text('bendingLength')} hint="Half its overhang on the 41.5° jig" />
+              <TextField label="Thickness, mm" {...text('thickness')} {...byLaw('thickness')} />
+              <TextField
+                label="Bending length, mm"
+                {...text('bendingLength')}
+                {...byLaw('bendingLength', 'Half its overhang on the 41.5° jig')}
+              />
               <TextField label="Stretch along, %" {...text('stretchLength')} />
               <TextField label="Stretch across, %" {...text('stretchCross')} />
-              <TextField label="Stiffness in the sheet, N/m" {...text('membraneStiffness')} hint="About 20 times the grams" />
+              <TextField label="Stiffness in the sheet, N/m" {...text('membraneStiffness')} {...byLaw('membraneStiffness')} />
               <TextField label="Width of the roll" {...text('rollWidth')} />
               <TextField label="Price of a metre" {...text('price', errors['pricePerMetre'])} />
               <SelectField
@@ -218,4 +237,30 @@ export default function LayerForm({ layer, onSaved, onClose }: Props) {
       }}
     </RecordDialog>
   );
+}
+
+/** A figure as it was measured; empty where it was only estimated. */
+function measured(layer: Layer | undefined, figure: LawFigure): string {
+  return layer === undefined || layer.estimated.includes(figure) ? '' : String(layer[figure]);
+}
+
+function given(figure: LawFigure, value: number | undefined): Partial<Record<LawFigure, number>> {
+  return value === undefined ? {} : { [figure]: value };
+}
+
+/** What a new layer of a family starts with: how it is put on, kept and sold. */
+function usualOf(family: Family, system: LengthSystem) {
+  const { form, stretch, rollWidth, leaflet, glue, wash, dryClean, preShrink, grain, ends } = familyUsual(family);
+  return {
+    form,
+    stretchLength: String(stretch[0]),
+    stretchCross: String(stretch[1]),
+    rollWidth: lengthForField(rollWidth, system),
+    ironDots: String(leaflet.ironDots),
+    seconds: String(leaflet.seconds),
+    steam: leaflet.steam,
+    cover: leaflet.cover,
+    coolMinutes: String(leaflet.coolMinutes),
+    ...{ glue, wash, dryClean, preShrink, grain, ends },
+  };
 }

@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import { BUY, type CutItem, type TableMaterial, type TableOptions, type TableSource } from '../../core/cutlist';
 import { largestLeftover, lengthToBuy, type Laid } from '../../core/cutplan';
-import { intersection, polygonArea, regionArea, transformed, type Outline } from '../../core/shape';
+import { bounds, intersection, polygonArea, regionArea, transformed, type Outline } from '../../core/shape';
 import { formatMoney } from '../../core/units';
 import { counted } from '../../ui/text';
 import { useUnits } from '../../ui/units-context';
@@ -54,6 +54,20 @@ export default function Outcome({ material, options, sources, laid, items, wante
   const shrink = material.preShrink ? PRE_SHRINK : 0;
   const buy = lengthToBuy(bought?.length ?? 0, shrink, settings.units, options.squaring);
   const width = sources.find(({ source }) => source.id === BUY)?.fullWidth ?? 0;
+  const widest = Math.max(0, ...sources.map(({ source }) => source.width));
+  // Of what is wider than every source in any of its turns, the widest is named.
+  const tooWide = items
+    .map((item) => ({
+      name: item.name,
+      across: Math.min(
+        ...item.rotations.map((turn) => {
+          const { minX, maxX } = bounds(transformed(item.outline, false, turn));
+          return maxX - minX;
+        }),
+      ),
+    }))
+    .filter(({ across }) => across > widest + 0.01)
+    .sort((a, b) => b.across - a.across)[0];
   const waste = figures.used > 0 ? 1 - figures.pieces / figures.used : 0;
   return (
     <section className="sheet grid gap-x-6 gap-y-3 p-4 sm:grid-cols-3" aria-label="What it comes to">
@@ -66,10 +80,16 @@ export default function Outcome({ material, options, sources, laid, items, wante
               ? 'the one piece'
               : `all ${counted(wanted, 'piece')}`}
         </p>
-        {placed < wanted && <p className="text-[0.95rem]">The rest finds no room. Take a wider roll, or let pieces be joined.</p>}
+        {placed < wanted && (
+          <p className="text-[0.95rem]">
+            {tooWide
+              ? `“${tooWide.name}” takes at least ${units.length(tooWide.across)} across, the widest here has ${units.length(widest)}. Take a wider ${material.kind === 'cloth' ? 'cloth' : 'layer'}, or cut it in parts with a seam allowance where they join.`
+              : 'The rest finds no room. Take a longer or wider piece.'}
+          </p>
+        )}
       </div>
       <div>
-        <h2 className="chalk-heading">{bought ? 'To buy' : 'Nothing to buy'}</h2>
+        <h2 className="chalk-heading">{bought ? 'To buy' : placed < wanted ? 'Not to be had from this' : 'Nothing to buy'}</h2>
         {bought ? (
           <p className="text-lg">
             <strong>{units.length(buy.buy)}</strong> of {units.length(width)} wide
@@ -77,7 +97,7 @@ export default function Outcome({ material, options, sources, laid, items, wante
               `, about ${formatMoney(Math.round((buy.buy / 1000) * material.pricePerMetre), settings.currency)}`}
           </p>
         ) : (
-          <p>{placed > 0 ? 'The cupboard covers it.' : ''}</p>
+          <p>{placed < wanted ? 'No length of it is enough.' : placed > 0 ? 'The cupboard covers it.' : ''}</p>
         )}
         {bought && (
           <p className="quiet text-[0.95rem]">

@@ -13,6 +13,8 @@ import type { HoopingData } from './stages';
 interface Props extends HoopingData {
   record: Hooping;
   stitches: Motif;
+  /** Pieces of the set that are sewn. */
+  sewn: number;
   /** Saves what is not saved yet, and gives the record as it then is. */
   onSaveFirst: () => Promise<Hooping | undefined>;
   onFiled: (hooping: Hooping) => void;
@@ -27,7 +29,7 @@ const OUTCOMES = [
 ] as const;
 
 /** Trimmed, looked at, filed; and looked at again after the wash. */
-export default function CheckStage({ motif, sheets, stitches, record, onSaveFirst, onFiled }: Props) {
+export default function CheckStage({ motif, sheets, stitches, sewn, record, onSaveFirst, onFiled }: Props) {
   const { result } = record;
   const [trim, setTrim] = useState<number>(4);
   const [maps, setMaps] = useState<MotifMaps>();
@@ -38,7 +40,7 @@ export default function CheckStage({ motif, sheets, stitches, record, onSaveFirs
   const [busy, setBusy] = useState(false);
   useEffect(() => {
     let gone = false;
-    mapsOf(stitches, 2, trim)
+    mapsOf(stitches, trim)
       .then((found) => !gone && setMaps(found))
       .catch((problem: Error) => setError(problem.message));
     return () => {
@@ -49,6 +51,7 @@ export default function CheckStage({ motif, sheets, stitches, record, onSaveFirs
   const shown = useMemo(() => widerBox(bounds, trim), [bounds, trim]);
   const cut = sheets.some(({ material }) => material.ends === 'cut');
   const torn = sheets.some(({ material }) => material.ends === 'torn');
+  const rinsed = sheets.some(({ material }) => material.ends === 'rinsed');
   const asked = AFTER_CHECKS.filter(({ washed }) => (result ? true : !washed));
   const all = result ? [...result.wrong, ...(result.washed?.wrong ?? wrong)] : wrong;
   const found = AFTER_CHECKS.filter(({ id }) => all.includes(id));
@@ -69,6 +72,9 @@ export default function CheckStage({ motif, sheets, stitches, record, onSaveFirs
     }
   };
   const done = result !== null && result.washed !== null;
+  /** Filed once for the whole set: a set that is not finished is asked about. */
+  const [early, setEarly] = useState(false);
+  const unfinished = !result && sewn < record.count;
   return (
     <div className="grid items-start gap-5 lg:grid-cols-[1fr_24rem]">
       <section className="min-w-0 space-y-3" aria-label="Trimming">
@@ -108,7 +114,7 @@ export default function CheckStage({ motif, sheets, stitches, record, onSaveFirs
           </div>
         )}
         <ol className="space-y-2">
-          {finishing(record.role, cut, torn).map(({ title, detail, safety }) => (
+          {finishing(record.role, cut, torn, rinsed).map(({ title, detail, safety }) => (
             <li key={title}>
               <p className="leading-snug font-semibold">{title}</p>
               <p className="text-[0.95rem] leading-snug">{detail}</p>
@@ -177,8 +183,22 @@ export default function CheckStage({ motif, sheets, stitches, record, onSaveFirs
             {error}
           </p>
         )}
+        {unfinished && (
+          <div className="border-l-4 border-accent pl-3">
+            <p>
+              {sewn === 0 ? 'Nothing is marked as sewn yet' : `${sewn} of ${record.count} are marked as sewn`}. It is filed once,
+              for all of them.
+            </p>
+            <CheckField label="File it now all the same" checked={early} onChange={setEarly} />
+          </div>
+        )}
         {!done && (
-          <button type="button" className="btn btn-primary w-full" disabled={busy} onClick={() => void file()}>
+          <button
+            type="button"
+            className="btn btn-primary w-full"
+            disabled={busy || (unfinished && !early)}
+            onClick={() => void file()}
+          >
             {result ? 'File what the wash showed' : 'File it'}
           </button>
         )}

@@ -66,8 +66,8 @@ function View({ hooping: start, startStage, ...data }: Props) {
   }, [kept.id, kept.name]);
 
   const body = useMemo(() => {
-    const { name, note, projectId, partId, motifId, clothId } = start;
-    return { name, note, projectId, partId, motifId, clothId, ...placed, ...rest };
+    const { name, note, projectId, partId, motifId, clothId, role } = start;
+    return { name, note, projectId, partId, motifId, clothId, role, ...placed, ...rest };
   }, [start, placed, rest]);
   const store = useKept<Hooping>('/api/hoopings', '/api/hoopings', start, body);
   const { record, change, conflict, settle } = store;
@@ -178,6 +178,8 @@ function View({ hooping: start, startStage, ...data }: Props) {
             hull={hull}
             placed={placed}
             count={rest.count}
+            role={start.role}
+            pieceNumber={Math.min(rest.count - 1, rest.run ? rest.run.pieces - (rest.run.done ? 1 : 0) : 0)}
             prepared={rest.prepared}
             onPrepared={(prepared) => set({ prepared })}
             onNext={() => go('sew')}
@@ -194,7 +196,14 @@ function View({ hooping: start, startStage, ...data }: Props) {
             onNext={() => go('check')}
           />
         ) : (
-          <CheckStage {...data} record={record!} stitches={motif} onSaveFirst={store.save} onFiled={store.keep} />
+          <CheckStage
+            {...data}
+            record={record!}
+            sewn={rest.run?.pieces ?? 0}
+            stitches={motif}
+            onSaveFirst={store.save}
+            onFiled={store.keep}
+          />
         )}
       </div>
       {conflict && (

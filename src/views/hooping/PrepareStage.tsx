@@ -1,6 +1,15 @@
 import { Printer } from 'lucide-react';
 import type { Part } from '../../core/choose';
-import { hoopingSteps, measuringEdges, offcutsFor, sheetRecipe, starching, type Ground } from '../../core/hoop';
+import {
+  hoopFolds,
+  hoopingSteps,
+  offcutsFor,
+  sheetRecipe,
+  starching,
+  type Ground,
+  type HoopFolds,
+  type StitchRole,
+} from '../../core/hoop';
 import type { ChosenLayer } from '../../core/layers';
 import type { Outline } from '../../core/shape';
 import { counted } from '../../ui/text';
@@ -12,7 +21,11 @@ interface Props extends HoopingData {
   hull: Outline;
   placed: Placed;
   count: number;
-  /** Ids of steps that are done. */
+  /** What it is sewn as. */
+  role: StitchRole;
+  /** Number of the piece of the set that is in hand, from 0. */
+  pieceNumber: number;
+  /** Ids of steps that are done, those of later pieces with the piece's number: `2/hoop`. */
   prepared: readonly string[];
   onPrepared: (prepared: string[]) => void;
   onNext: () => void;
@@ -28,6 +41,8 @@ export default function PrepareStage({
   hoops,
   placed,
   count,
+  role,
+  pieceNumber,
   prepared,
   onPrepared,
   onNext,
@@ -37,14 +52,16 @@ export default function PrepareStage({
   if (!hoop || !placed.hoopPlace) return <p>Place the motif first.</p>;
   const layers: ChosenLayer[] = sheets.map(({ material, angle }) => ({ material, angle, extent: 'field' }));
   const ground: Ground = { ...placed.ground, marks };
-  const part = { role: 'embroidery', stretch: 'any', cut: wish.cut, care: wish.care } as Part;
+  const part = { role, stretch: 'any', cut: wish.cut, care: wish.care } as Part;
   const needs = sheetRecipe(hoop, layers, placed.floats, count);
-  const starch = placed.floats ? undefined : starching(cloth.fabric, layers, hoop, placed.hoopPlace, ground, part);
-  const steps = hoopingSteps(hoop, placed.floats, layers, starch !== undefined, placed.place.angle);
-  const edges = measuringEdges(placed.ground.outline, placed.place);
-  const toggle = (id: string) => onPrepared(prepared.includes(id) ? prepared.filter((each) => each !== id) : [...prepared, id]);
+  const starch = placed.floats ? undefined : starching(cloth.fabric, layers, hoop, placed.hoopPlace, ground, part, count);
+  const steps = hoopingSteps(hoop, placed.floats, layers, starch !== undefined, placed.hoopPlace.angle);
+  const folds = hoopFolds(placed.ground.outline, placed.place, placed.hoopPlace);
+  const key = (id: string) => (pieceNumber === 0 ? id : `${pieceNumber}/${id}`);
+  const isDone = (id: string) => prepared.includes(key(id));
+  const toggle = (id: string) => onPrepared(isDone(id) ? prepared.filter((each) => each !== key(id)) : [...prepared, key(id)]);
   const ids = steps.flatMap(({ id, checks }) => (checks ? checks.map((_, i) => `${id}-${i}`) : [id]));
-  const left = ids.filter((id) => !prepared.includes(id)).length;
+  const left = ids.filter((id) => !isDone(id)).length;
   return (
     <div className="grid items-start gap-5 lg:grid-cols-2">
       <div className="space-y-4">
@@ -102,22 +119,40 @@ export default function PrepareStage({
               Starch
             </h2>
             <p className="mt-1">
-              The whole ring and 10 mm more, {units.area(starch.area)}: about{' '}
-              <strong>{Math.max(1, Math.round(starch.millilitres))} ml</strong>{' '}
-              {starch.rounds > 1 ? `in ${starch.rounds} rounds` : 'in one round'}, drying about {starch.minutes} minutes.
+              The whole ring and 10 mm more, {units.area(starch.area)}: about <strong>{millilitres(starch.each)}</strong> a round,{' '}
+              {starch.rounds} rounds, each until it feels wet and pressed under a cloth
+              {count > 1 ? `, on each of ${count} pieces` : ''}: <strong>{millilitres(starch.millilitres)}</strong> in all. Drying
+              about {starch.minutes} minutes a piece
+              {count > 1 ? '; spray the whole set ahead, and let it dry side by side' : ''}.
+              {starch.rinsed && ' It is rinsed out once everything is sewn.'}
             </p>
           </section>
         )}
         <section className="sheet p-4" aria-labelledby="mark">
           <h2 id="mark" className="chalk-heading">
-            Mark the middle
+            Fold for the hoop{count > 1 ? ', the same on every piece' : ''}
           </h2>
+          {folds.edges.length === 0 ? (
+            <p className="mt-1">
+              The edges are curved: lay the gauge of the hoop on where the drawing shows it, and mark its cross.
+            </p>
+          ) : (
+            <ul className="mt-1 space-y-0.5">
+              {folds.edges.map(({ edge, distance }) => (
+                <li key={edge}>
+                  Fold <strong>{units.length(distance)}</strong> from the {edgeWords(placed.ground.outline, edge)}.
+                </li>
+              ))}
+            </ul>
+          )}
           <p className="mt-1">
-            {edges.length === 0
-              ? 'The edges are curved: lay the paper on and prick through its cross.'
-              : `${edges.map(({ edge, distance }) => `${units.length(Math.round(distance))} from the ${edgeWords(placed.ground.outline, edge)}`).join(', ')}.`}
-            {placed.place.angle !== 0 && ` The cross is turned by ${Math.round(placed.place.angle)}°.`}
-            {placed.place.flipped && ' The motif is mirrored.'}
+            The marks of the hoop go onto the folds
+            {Math.abs(placed.hoopPlace.angle % 90) > 0.5 && `, the hoop turned by ${Math.round(placed.hoopPlace.angle)}°`}.
+          </p>
+          <h3 className="mt-3 font-semibold">At the machine</h3>
+          <p>
+            {designWords(folds, units.length)}
+            {placed.place.flipped && ' Mirror it.'}
           </p>
           <div className="mt-3 flex flex-wrap gap-2">
             <a className="btn" href={`/api/motifs/${motif.id}/files/paper.pdf`} download>
@@ -131,7 +166,7 @@ export default function PrepareStage({
       </div>
       <section className="sheet p-4" aria-labelledby="steps">
         <h2 id="steps" className="chalk-heading">
-          In this order
+          {count > 1 ? `Piece ${pieceNumber + 1} of ${count}, in this order` : 'In this order'}
         </h2>
         <ol className="mt-2 space-y-3">
           {steps.map(({ id, title, detail, safety, checks }, i) => (
@@ -141,11 +176,11 @@ export default function PrepareStage({
                 {checks ? (
                   <p className="leading-snug font-semibold">{title}</p>
                 ) : (
-                  <Tick id={id} words={title} strong done={prepared.includes(id)} onToggle={toggle} />
+                  <Tick id={id} words={title} strong done={isDone(id)} onToggle={toggle} />
                 )}
                 <p className="text-[0.95rem] leading-snug">{detail}</p>
                 {checks?.map((words, k) => (
-                  <Tick key={words} id={`${id}-${k}`} words={words} done={prepared.includes(`${id}-${k}`)} onToggle={toggle} />
+                  <Tick key={words} id={`${id}-${k}`} words={words} done={isDone(`${id}-${k}`)} onToggle={toggle} />
                 ))}
                 {safety && <p className="mt-1 border-l-4 border-accent pl-2 text-[0.95rem] leading-snug">{safety}</p>}
               </div>
@@ -159,6 +194,30 @@ export default function PrepareStage({
       </section>
     </div>
   );
+}
+
+/** Half a millilitre and more, as a measuring cup reads. */
+function millilitres(ml: number): string {
+  return ml < 10 ? `${Math.max(0.5, Math.round(2 * ml) / 2)} ml` : `${Math.round(ml)} ml`;
+}
+
+/** Less than this is no shift, mm, and no turn, degrees. */
+const NO_SHIFT = 0.5;
+const NO_TURN = 0.5;
+
+/** By how much the design is moved and turned in the field, in words. */
+export function designWords({ right, up, turn }: HoopFolds, length: (mm: number) => string): string {
+  const moves = [
+    Math.abs(right) < NO_SHIFT ? '' : `${length(Math.abs(right))} to the ${right > 0 ? 'right' : 'left'}`,
+    Math.abs(up) < NO_SHIFT ? '' : `${length(Math.abs(up))} ${up > 0 ? 'up' : 'down'}`,
+  ].filter(Boolean);
+  const moved =
+    moves.length === 0 ? 'The design stays in the middle of the field' : `Move the design ${moves.join(' and ')} in the field`;
+  const turned =
+    Math.abs(turn) < NO_TURN
+      ? ''
+      : `, and turn it by ${Math.round(Math.abs(turn))}° ${turn > 0 ? 'counter-clockwise' : 'clockwise'}`;
+  return `${moved}${turned}.`;
 }
 
 function Tick({

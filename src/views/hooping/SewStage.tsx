@@ -3,7 +3,7 @@ import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { hoopOutlines, MOVING_NEEDLE, stackInPlane } from '../../core/hoop';
 import { stackStiffness, type ChosenLayer } from '../../core/layers';
 import { SPEEDS, type Where } from '../../core/machine';
-import { COLOUR, type Motif } from '../../core/motif';
+import { COLOUR, STITCH, type Motif } from '../../core/motif';
 import { bounds, transformed } from '../../core/shape';
 import MotifCanvas from '../../ui/motif/MotifCanvas';
 import { counted } from '../../ui/text';
@@ -134,9 +134,15 @@ export default function SewStage({
   const mirrored = pairs && shown.pieces - (shown.done ? 1 : 0) >= Math.ceil(count / 2);
   const toStop = useMemo(() => {
     let sewn = 0;
-    for (let i = shown.record; i < records && stitches.command[i] !== COLOUR; i++) sewn++;
+    for (let i = shown.record; i < records && stitches.command[i] !== COLOUR; i++) if (stitches.command[i] === STITCH) sewn++;
     return sewn;
   }, [shown.record, records, stitches]);
+  /** Ticked by hand: the simulated machine is not needed. */
+  const sewnElsewhere = () =>
+    put(
+      { record: records, stitches: motif.figures.stitches, colour: colours, done: true, pieces: state.current.pieces + 1 },
+      true,
+    );
   const nextPiece = () => {
     const seed = state.current.seed + 1;
     put({ record: 0, stitches: 0, colour: 1, drift: 0, seed, done: false }, true);
@@ -244,6 +250,11 @@ export default function SewStage({
                 }}
               >
                 <Play size={28} aria-hidden="true" /> Start
+              </button>
+            )}
+            {!shown.done && !machine.sewing && (
+              <button type="button" className="btn w-full" onClick={sewnElsewhere}>
+                Sewn on a machine of my own
               </button>
             )}
           </div>

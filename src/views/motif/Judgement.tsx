@@ -1,5 +1,5 @@
 import { useEffect, useMemo, useState } from 'react';
-import { centred, STITCH_ROLE_WORDS, STITCH_ROLES, type DriftMap, type StitchRole } from '../../core/hoop';
+import { centred, smallestHoop, STITCH_ROLE_WORDS, STITCH_ROLES, type DriftMap, type StitchRole } from '../../core/hoop';
 import { widerBox, type Motif } from '../../core/motif';
 import type { Outline } from '../../core/shape';
 import { call } from '../../ui/api';
@@ -76,6 +76,7 @@ export default function Judgement({ motif, stitches, cloths, startCloth, part, h
         [side, side],
         [0, side],
       ];
+      const first = smallestHoop(hoops, bounds.maxX - bounds.minX, bounds.maxY - bounds.minY);
       const kept = await call<Hooping>('POST', '/api/hoopings', {
         name: `${motif.name} on ${cloth.name}`.slice(0, 120),
         projectId: part?.projectId ?? null,
@@ -83,7 +84,7 @@ export default function Judgement({ motif, stitches, cloths, startCloth, part, h
         motifId: motif.id,
         clothId,
         role,
-        hoopId: hoops[0]?.id ?? null,
+        hoopId: hoops[first ?? -1]?.id ?? null,
         ground: { outline, obstacles: [] },
         stack: { title: stack.title, layers: stack.layers.map(({ materialId, angle }) => ({ materialId, angle })) },
         floats: judged!.marks,

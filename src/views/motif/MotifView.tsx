@@ -63,7 +63,7 @@ function View(props: MotifViewProps) {
       .then((read) => {
         if (gone) return undefined;
         setMotif(read);
-        return mapsOf(read, 2, TRIM).then((found) => !gone && setMaps(found));
+        return mapsOf(read, TRIM).then((found) => !gone && setMaps(found));
       })
       .catch((problem: Error) => setError(problem.message));
     return () => {

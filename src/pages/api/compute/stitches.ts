@@ -12,10 +12,8 @@ const MEGABYTES = 1024;
 /** Reads a stitch file and tells what it holds; the body is the file. */
 export const POST: APIRoute = async ({ request, url }) => {
   try {
-    const cell = requireNumber('cell', Number(url.searchParams.get('cell') ?? CELLS.usual), 'mm', {
-      min: CELLS.min,
-      max: CELLS.max,
-    });
+    const asked = url.searchParams.get('cell');
+    const cell = asked === null ? undefined : requireNumber('cell', Number(asked), 'mm', { min: CELLS.min, max: CELLS.max });
     const name = (url.searchParams.get('name') ?? '').slice(0, 200);
     const bytes = await readBody(request, LARGEST_STITCH_FILE);
     const limits = { signal: request.signal, seconds: SECONDS, megabytes: MEGABYTES };

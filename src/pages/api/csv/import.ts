@@ -4,7 +4,8 @@ import { csvImportSchema } from '../../../schemas/csv';
 import { BUNDLE_LIMIT, jsonEndpoint } from '../../../server/endpoint';
 import { cloths, type ClothFields } from '../../../store/cloths';
 import { database } from '../../../store/database';
-import { layers, type LayerFields } from '../../../store/layers';
+import { layers } from '../../../store/layers';
+import { withEstimates, type LayerBody } from '../../../store/rules/layer';
 
 /** Brings a table in: all of its sound rows in one go, or nothing. */
 export const POST = jsonEndpoint(
@@ -31,7 +32,7 @@ export const POST = jsonEndpoint(
         const made =
           kind === 'cloths'
             ? cloths.insert(db, { ...record, origin: 'own', tests: {} } as unknown as ClothFields)
-            : layers.insert(db, { ...record, origin: 'own' } as unknown as LayerFields);
+            : layers.insert(db, withEstimates(record as unknown as LayerBody, 'own'));
         ids.push(made.id);
       }
       return { added: ids.length, leftOut: table.faulty, sameName: same, ids };

@@ -1,10 +1,11 @@
 import { layerSchema } from '../../../schemas/records';
 import { endpoint, jsonEndpoint } from '../../../server/endpoint';
 import { database } from '../../../store/database';
-import { layers, type LayerFields } from '../../../store/layers';
+import { layers } from '../../../store/layers';
+import { withEstimates, type LayerBody } from '../../../store/rules/layer';
 
 export const GET = endpoint(() => ({ layers: layers.list(database()) }));
 
-export const POST = jsonEndpoint(layerSchema, (body) => layers.insert(database(), { ...body, origin: 'own' } as LayerFields), {
+export const POST = jsonEndpoint(layerSchema, (body) => layers.insert(database(), withEstimates(body as LayerBody, 'own')), {
   status: 201,
 });

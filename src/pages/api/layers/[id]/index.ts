@@ -1,9 +1,8 @@
 import { layerUpdateSchema } from '../../../../schemas/records';
 import { recordEndpoints, withoutVersion } from '../../../../server/record-endpoints';
-import { layers, type LayerFields } from '../../../../store/layers';
+import { layers } from '../../../../store/layers';
+import { withEstimates, type LayerBody } from '../../../../store/rules/layer';
 
-export const { GET, PUT, DELETE } = recordEndpoints(
-  layers,
-  layerUpdateSchema,
-  (body, current) => ({ ...withoutVersion(body), origin: current.origin }) as LayerFields,
+export const { GET, PUT, DELETE } = recordEndpoints(layers, layerUpdateSchema, (body, current) =>
+  withEstimates(withoutVersion(body) as LayerBody, current.origin),
 );

@@ -18,8 +18,15 @@ export interface Finish {
 
 const BLADES = 'Cut away from the hand; cap blades when they lie down.';
 
-/** What is done once it is sewn, in working order. @param cut a sheet is cut away @param torn a sheet is torn away */
-export function finishing(role: StitchRole, cut: boolean, torn: boolean): Finish[] {
+/**
+ * What is done once it is sewn, in working order.
+ *
+ * @param cut a sheet is cut away @param torn a sheet is torn away @param rinsed something is washed out: a sheet, or starch
+ */
+export function finishing(role: StitchRole, cut: boolean, torn: boolean, rinsed = false): Finish[] {
+  const rinse: Finish[] = rinsed
+    ? [{ title: 'Rinse out what is meant to go', detail: 'Lukewarm, until nothing feels slippery or stiff. Dry it flat.' }]
+    : [];
   const steps: Finish[] = [];
   if (torn) steps.push({ title: 'Tear the sheet away', detail: 'One layer at a time, thumb on the stitches, toward the motif.' });
   if (role === 'quilt-piece')
@@ -30,6 +37,7 @@ export function finishing(role: StitchRole, cut: boolean, torn: boolean): Finish
         detail: 'It stays as part of the quilt. Trim it with the block to the seam line, so that it does not thicken the seams.',
         safety: BLADES,
       },
+      ...rinse,
     ];
   if (role === 'badge')
     return [
@@ -44,6 +52,7 @@ export function finishing(role: StitchRole, cut: boolean, torn: boolean): Finish
         detail: 'A thin line of washable textile glue round the cut edge, left to dry; or a hot tool where all layers melt.',
         safety: 'A flame or hot tool only away from sprays, on a safe surface, with fresh air: natural fibres may catch.',
       },
+      ...rinse,
     ];
   if (role === 'applique')
     steps.push({
@@ -57,5 +66,5 @@ export function finishing(role: StitchRole, cut: boolean, torn: boolean): Finish
       detail: 'Never flush, or its edge sinks after washing. Cut it apart between separate islands.',
       safety: BLADES,
     });
-  return steps;
+  return [...steps, ...rinse];
 }
