@@ -20,6 +20,9 @@ const threads = {
         platform: 'node',
         format: 'esm',
         target: 'node20',
+        // A native driver is loaded as it is.
+        external: ['better-sqlite3'],
+        banner: { js: "import { createRequire } from 'node:module'; const require = createRequire(import.meta.url);" },
       }),
   },
 };

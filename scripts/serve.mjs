@@ -94,7 +94,8 @@ await new Promise((resolve, reject) => {
 // Open the database now, so that a trouble with it is told at the start and not with the first page.
 const answer = await fetch(`http://127.0.0.1:${port}/api/settings`);
 if (!answer.ok) {
-  console.error('The database could not be opened; the lines above say why.');
+  const told = await answer.json().catch(() => undefined);
+  console.error(told?.error?.message ?? 'The database could not be opened; the lines above say why.');
   process.exit(1);
 }
 console.log(

@@ -6,7 +6,7 @@ import { secureHeaders } from './server/security-headers';
 
 const WRITES = ['POST', 'PUT', 'PATCH', 'DELETE'];
 
-export const onRequest = defineMiddleware(async ({ request, url }, next) => {
+export const onRequest = defineMiddleware(async ({ request, url, routePattern }, next) => {
   const refused = refusedOrigin(request, ownHosts(process.env['PORT'] ?? '4310', process.env['NEMBREL_HOSTS']));
   let response: Response;
   if (refused) response = json({ error: { message: refused, field: null } }, 403);
@@ -17,7 +17,9 @@ export const onRequest = defineMiddleware(async ({ request, url }, next) => {
     // A path or method that no endpoint has answers in JSON too.
     const type = response.headers.get('content-type') ?? '';
     if (url.pathname.startsWith('/api/') && response.status === 404 && !type.includes('json'))
-      response = errorAnswer(new NotFoundError('address'));
+      response = routePattern.startsWith('/api/')
+        ? json({ error: { message: `${request.method} is not answered at this address.`, field: null } }, 405)
+        : errorAnswer(new NotFoundError('address'));
   }
   // The answer itself, not another one around its body: a client that goes away meanwhile has that body closed, and a second
   // answer cannot be made of a closed body.

@@ -3,9 +3,8 @@ import { CARES, CUTS } from '../core/choose';
 import { AFTER_CHECKS, HOOP_KINDS, HOOP_SHAPES, MOUNTS, SIDES, STITCH_ROLES } from '../core/hoop';
 import { SPEEDS } from '../core/machine';
 import { number, oneOf, outline, shape, text } from './rules';
-import { day, instant } from './shared';
+import { day, instant, id } from './shared';
 
-const id = text(100, 1);
 const name = text(120, 1).required();
 const note = text(4000).default('');
 const version = number({ min: 1, integer: true }).required();

@@ -7,14 +7,13 @@ import { bundledHoop, bundledHooping, bundledMotif } from './hoop';
 import { pieceFields, stackLayer } from './pieces';
 import { number, oneOf, shape, text } from './rules';
 import { scrapSchema } from './scraps';
-import { day, instant, predicted, pressFields } from './shared';
+import { day, id, instant, predicted, pressFields } from './shared';
 import { bundledTable, stockFields } from './tables';
 
 const version = number({ min: 1, integer: true });
 /** Name of a thing: something is written. */
 const name = text(120, 1).required();
 const note = text(4000).default('');
-const id = text(100, 1);
 
 /** Readings of a home test: numbers and choices by field; what they may be, the test itself says. */
 const readings = yup
@@ -203,6 +202,9 @@ export const settingsSchema = shape({
   schools: schoolsSchema.default({}),
 });
 
+/** A bundle holds as many records of a kind as the application is meant to hold, and more. */
+const MOST_RECORDS = 100_000;
+
 /** A bundle of records, as it is exported, imported, and kept for the demo. */
 export const bundleSchema = shape({
   format: yup.string().oneOf(['nembrel-bundle']).required(),
@@ -211,35 +213,35 @@ export const bundleSchema = shape({
     .array()
     .of(shape({ id: id.required(), ...clothFields, tests: testsSchema }).required())
     .default([])
-    .max(10_000),
+    .max(MOST_RECORDS),
   layers: yup
     .array()
     .of(shape({ id: id.required(), ...layerFields }).required())
     .default([])
-    .max(10_000),
+    .max(MOST_RECORDS),
   projects: yup
     .array()
     .of(shape({ id: id.required(), ...projectFields }).required())
     .default([])
-    .max(1000),
+    .max(MOST_RECORDS),
   parts: yup
     .array()
     .of(shape({ id: id.required(), projectId: id.required(), ...partFields }).required())
     .default([])
-    .max(10_000),
+    .max(MOST_RECORDS),
   log: yup
     .array()
     .of(shape({ id: id.required(), ...logFields }).required())
     .default([])
-    .max(10_000),
-  scraps: yup.array().of(scrapSchema.required()).default([]).max(10_000),
-  hoops: yup.array().of(bundledHoop.required()).default([]).max(1000),
-  motifs: yup.array().of(bundledMotif.required()).default([]).max(1000),
-  hoopings: yup.array().of(bundledHooping.required()).default([]).max(10_000),
+    .max(MOST_RECORDS),
+  scraps: yup.array().of(scrapSchema.required()).default([]).max(MOST_RECORDS),
+  hoops: yup.array().of(bundledHoop.required()).default([]).max(MOST_RECORDS),
+  motifs: yup.array().of(bundledMotif.required()).default([]).max(MOST_RECORDS),
+  hoopings: yup.array().of(bundledHooping.required()).default([]).max(MOST_RECORDS),
   stock: yup
     .array()
     .of(shape({ id: id.required(), ...stockFields }).required())
     .default([])
-    .max(10_000),
-  tables: yup.array().of(bundledTable.required()).default([]).max(10_000),
+    .max(MOST_RECORDS),
+  tables: yup.array().of(bundledTable.required()).default([]).max(MOST_RECORDS),
 });

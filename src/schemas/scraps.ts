@@ -2,7 +2,7 @@ import * as yup from 'yup';
 import { HANDS } from '../core/choose';
 import { AMOUNTS, GRIDS } from '../core/scrap';
 import { number, oneOf, shape, text } from './rules';
-import { day, predicted, pressFields } from './shared';
+import { day, id, predicted, pressFields } from './shared';
 
 const note = text(1000).default('');
 const peel = number({ min: 1, max: 5, integer: true }).nullable().default(null);
@@ -37,8 +37,8 @@ const washFields = {
 
 /** A scrap as it travels in a bundle. */
 export const scrapSchema = shape({
-  id: text(100, 1).required(),
-  partId: text(100, 1).required(),
+  id: id.required(),
+  partId: id.required(),
   clothId: text(100, 1).required(),
   clothName: text(120, 1).required(),
   stackTitle: text(400, 1).required(),

@@ -6,6 +6,13 @@ import { number, oneOf, shape } from './rules';
 
 /** Shapes that several records share. */
 
+/** Name of a record in a bundle or behind a reference: what our own names are made of, and nothing that a page could trip over. */
+export const id = yup.string().test(
+  'id',
+  ({ value }) => `must be 1 to 100 letters, figures, dots, hyphens and underscores, saw ${shown(value)}`,
+  (value) => value === undefined || value === null || /^[A-Za-z0-9._-]{1,100}$/.test(value),
+);
+
 /** A local date: a day that the calendar has. */
 export const day = yup.string().test(
   'day',
@@ -22,12 +29,12 @@ export const instant = yup.string().test(
 
 /** What a stack was expected to be like. */
 export const predicted = shape({
-  bendingLength: number({ above: 0 }).required(),
-  low: number({ above: 0 }).required(),
-  high: number({ above: 0 }).required(),
-  rigidity: number({ min: 0 }).required(),
-  arealDensity: number({ above: 0 }).required(),
-  thickness: number({ min: 0 }).required(),
+  bendingLength: number({ above: 0, max: 100_000 }).required(),
+  low: number({ above: 0, max: 100_000 }).required(),
+  high: number({ above: 0, max: 100_000 }).required(),
+  rigidity: number({ min: 0, max: 1e15 }).required(),
+  arealDensity: number({ above: 0, max: 100_000 }).required(),
+  thickness: number({ min: 0, max: 1000 }).required(),
 });
 
 /** Fields of how a layer is pressed; a shoe on the iron is a cover too. */

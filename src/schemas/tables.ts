@@ -1,9 +1,8 @@
 import * as yup from 'yup';
 import { LAYING_METHODS } from '../core/cutlist';
 import { number, oneOf, outline, shape, text } from './rules';
-import { day } from './shared';
+import { day, id } from './shared';
 
-const id = text(100, 1);
 const version = number({ min: 1, integer: true }).required();
 const size = () => number({ above: 0, max: 200_000 }).required();
 

@@ -2,13 +2,16 @@ import type { APIContext, APIRoute } from 'astro';
 import type * as yup from 'yup';
 import { InputError } from '../core/input-error';
 import { validate } from '../schemas/validate';
+import { DatabaseError, writeTrouble } from '../store/database-trouble';
 import { NotFoundError, StaleError } from '../store/errors';
 import { RequestError } from './errors';
 
 /** Largest JSON body, bytes: an outline of 10 000 corners is half of it. */
 const JSON_LIMIT = 1024 * 1024;
-/** A bundle carries a whole cupboard. */
-export const BUNDLE_LIMIT = 32 * 1024 * 1024;
+/** A bundle carries a whole cupboard, with every stitch of its motifs. */
+export const BUNDLE_LIMIT = 512 * 1024 * 1024;
+/** A pasted table. */
+export const TABLE_LIMIT = 8 * 1024 * 1024;
 
 /** Answers with JSON. */
 export function json(body: unknown, status = 200): Response {
@@ -19,7 +22,7 @@ export function json(body: unknown, status = 200): Response {
 }
 
 /** Of a body that is too large so much is read and thrown away, bytes: who is cut off while sending never sees the answer. */
-const DRAINED = 256 * 1024 * 1024;
+const DRAINED = 768 * 1024 * 1024;
 
 /** Reads a body up to a limit; longer ones are refused without being kept. */
 export async function readBody(request: Request, limit: number): Promise<Uint8Array> {
@@ -46,13 +49,18 @@ export async function readBody(request: Request, limit: number): Promise<Uint8Ar
   return Buffer.concat(chunks);
 }
 
-async function readJson(request: Request, limit: number): Promise<unknown> {
+/** @throws {RequestError} where JSON is due and something else is said to come */
+export function requireJson(request: Request): void {
   const type = (request.headers.get('content-type') ?? '').split(';')[0]!.trim().toLowerCase();
   if (type !== 'application/json')
     throw new RequestError(
       415,
       `Send JSON with the header Content-Type: application/json; saw ${type === '' ? 'no type' : JSON.stringify(type)}.`,
     );
+}
+
+async function readJson(request: Request, limit: number): Promise<unknown> {
+  requireJson(request);
   const bytes = await readBody(request, limit);
   let text: string;
   try {
@@ -73,6 +81,12 @@ export function errorAnswer(error: unknown): Response {
   if (error instanceof NotFoundError) return json({ error: { message: error.message, field: null } }, 404);
   if (error instanceof StaleError)
     return json({ error: { message: error.message, field: 'version' }, current: error.current }, 409);
+  const trouble = writeTrouble(error);
+  if (trouble) {
+    console.error(error);
+    return json({ error: { message: trouble, field: null } }, 507);
+  }
+  if (error instanceof DatabaseError) return json({ error: { message: error.message, field: null } }, 503);
   if (error instanceof RequestError) return json({ error: { message: error.message, field: 'body' } }, error.status);
   console.error(error);
   return json(

@@ -5,7 +5,7 @@ import { InputError } from '../core/input-error';
 import { stackStiffness, type ChosenLayer, type Family } from '../core/layers';
 import { carryFactor } from '../core/learn';
 import { islandsOf, motifFigures, stitchedMotif, type Motif, type StitchedArea } from '../core/motif';
-import { mappedMotif, readMotif, type ReadMotif } from '../formats/stitches';
+import { mappedMotif, type MappedMotif, type ReadMotif } from '../formats/stitches';
 import { cloths } from '../store/cloths';
 import { database, type Db } from '../store/database';
 import { layers } from '../store/layers';
@@ -16,9 +16,15 @@ import { readSettings } from '../store/settings';
 /** Threads that a new motif is drawn in, one after the other, until the person says otherwise. */
 const THREADS = ['#1f4e79', '#b3541e', '#3f6b35', '#8a2f3c', '#6b5b95', '#c48a12', '#2d7f7b', '#5a4632'];
 
-/** Keeps a stitch file as a motif. @throws {InputError} */
-export function keepMotif(bytes: Uint8Array, name: string): KeptMotif & { warnings: string[] } {
-  return keep(readMotif(bytes, name));
+/** What a stitch file comes to: read, counted and mapped. */
+export interface ReadAndMapped {
+  read: ReadMotif;
+  mapped: MappedMotif;
+}
+
+/** Keeps a stitch file, read and counted elsewhere, as a motif. */
+export function keepMotif({ read, mapped }: ReadAndMapped): KeptMotif & { warnings: string[] } {
+  return keep(read, mapped);
 }
 
 /** Keeps outlines with their stitching as a motif, where there is no stitch file. @throws {InputError} */
@@ -26,8 +32,8 @@ export function keepOutlines(name: string, areas: readonly StitchedArea[]): Kept
   return keep({ motif: stitchedMotif(name, areas), incomplete: false, warnings: [] });
 }
 
-function keep(read: ReadMotif): KeptMotif & { warnings: string[] } {
-  const { density: _map, name, ...figures } = mappedMotif(read);
+function keep(read: ReadMotif, mapped = mappedMotif(read)): KeptMotif & { warnings: string[] } {
+  const { density: _map, name, ...figures } = mapped;
   const colours = figures.colours.map((_, i) => THREADS[i % THREADS.length]!);
   const kept = insertMotif(database(), { name: name || 'Motif', note: '', colours: colours.slice(0, 200), figures }, read.motif);
   return { ...kept, warnings: read.warnings };

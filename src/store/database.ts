@@ -3,44 +3,95 @@ import { copyFileSync, existsSync, mkdirSync, readdirSync, readFileSync } from '
 import { dirname, isAbsolute, join } from 'node:path';
 import { projectRoot } from './project-root';
 import { loadDemo } from './demo';
+import { DatabaseError, plainTrouble } from './database-trouble';
 import { seedLibrary } from './seed';
 
 export type Db = Database.Database;
 
-/**
- * Opens a database file and brings it up to date: migrations in one transaction each, after a copy of the
- * file as it was. WAL with full synchronisation, so that what was confirmed survives a kill or a power cut.
- */
-export function openDatabase(path: string): Db {
-  const existed = path !== ':memory:' && existsSync(path);
-  if (path !== ':memory:') mkdirSync(dirname(path), { recursive: true });
+/** Opens a connection to a file that is known to be up to date: WAL with full synchronisation, references kept. */
+export function connect(path: string): Db {
   const db = new Database(path);
   db.pragma('journal_mode = WAL');
   db.pragma('synchronous = FULL');
   db.pragma('foreign_keys = ON');
   db.pragma('busy_timeout = 5000');
-  migrate(db, existed ? path : undefined);
-  seedLibrary(db);
   return db;
 }
 
-function migrate(db: Db, backupOf: string | undefined): void {
-  const folder = join(projectRoot(), 'src/store/migrations');
-  const files = readdirSync(folder)
+/**
+ * Opens a database file and brings it up to date: migrations in one transaction each, after a copy of the
+ * file as it was. What was confirmed survives a kill or a power cut.
+ *
+ * @throws {DatabaseError} in plain words, with the path and what to do
+ */
+export function openDatabase(path: string): Db {
+  let db: Db | undefined;
+  try {
+    const existed = path !== ':memory:' && existsSync(path);
+    if (path !== ':memory:') mkdirSync(dirname(path), { recursive: true });
+    db = connect(path);
+    if (existed) requireOurs(db, path);
+    migrate(db, existed ? path : undefined);
+    seedLibrary(db);
+    return db;
+  } catch (error) {
+    db?.close();
+    throw plainTrouble(error, path);
+  }
+}
+
+/** Numbers of the migrations that there are. */
+export function migrationsThere(): number[] {
+  return migrationFiles().map((name) => Number(name.slice(0, 3)));
+}
+
+function migrationFiles(): string[] {
+  return readdirSync(migrationFolder())
     .filter((name) => /^\d{3}_.+\.sql$/.test(name))
     .sort();
+}
+
+function migrationFolder(): string {
+  return join(projectRoot(), 'src/store/migrations');
+}
+
+/** A file of something else, or of a newer version, is left as it is. @throws {DatabaseError} */
+function requireOurs(db: Db, path: string): void {
+  const version = db.pragma('user_version', { simple: true }) as number;
+  const newest = Math.max(...migrationsThere());
+  if (version > newest)
+    throw new DatabaseError(
+      `${path} was written by a newer Nembrel (version ${version}; this one knows up to ${newest}). It was not touched. Update Nembrel, or name another file with NEMBREL_DB.`,
+    );
+  const tables = (db.prepare("SELECT name FROM sqlite_master WHERE type = 'table'").all() as { name: string }[]).map(
+    ({ name }) => name,
+  );
+  if (tables.length > 0 && !tables.includes('cloth'))
+    throw new DatabaseError(
+      `${path} is a database of another program. It was not touched. Name another file with NEMBREL_DB, or move this one away.`,
+    );
+}
+
+function migrate(db: Db, backupOf: string | undefined): void {
   const done = db.pragma('user_version', { simple: true }) as number;
-  const due = files.filter((name) => Number(name.slice(0, 3)) > done);
+  const due = migrationFiles().filter((name) => Number(name.slice(0, 3)) > done);
   if (due.length === 0) return;
   if (backupOf && done > 0) {
     db.pragma('wal_checkpoint(TRUNCATE)');
     copyFileSync(backupOf, `${backupOf}.before-${due[0]!.slice(0, 3)}`);
   }
   for (const name of due) {
-    db.transaction(() => {
-      db.exec(readFileSync(join(folder, name), 'utf8'));
-      db.pragma(`user_version = ${Number(name.slice(0, 3))}`);
-    })();
+    try {
+      db.transaction(() => {
+        db.exec(readFileSync(join(migrationFolder(), name), 'utf8'));
+        db.pragma(`user_version = ${Number(name.slice(0, 3))}`);
+      })();
+    } catch (error) {
+      const kept = backupOf && done > 0 ? ` A copy from before is ${backupOf}.before-${due[0]!.slice(0, 3)}.` : '';
+      throw new DatabaseError(
+        `${backupOf ?? 'The database'} could not be brought up to date: the step ${name} failed (${(error as Error).message}). Nothing of that step was kept.${kept} Start the older Nembrel, or bring a backup back.`,
+      );
+    }
   }
 }
 
@@ -48,13 +99,26 @@ function migrate(db: Db, backupOf: string | undefined): void {
 const KEPT = Symbol.for('nembrel.db');
 type Keeper = { [KEPT]?: Db };
 
+/** Where the database file is. */
+export function databasePath(): string {
+  const wanted = process.env['NEMBREL_DB'] ?? 'data/nembrel.db';
+  return isAbsolute(wanted) ? wanted : join(projectRoot(), wanted);
+}
+
+/** @throws {DatabaseError} */
 export function database(): Db {
   const keeper = globalThis as Keeper;
   if (!keeper[KEPT]) {
-    const wanted = process.env['NEMBREL_DB'] ?? 'data/nembrel.db';
-    const db = openDatabase(isAbsolute(wanted) ? wanted : join(projectRoot(), wanted));
+    const db = openDatabase(databasePath());
     if (process.env['NEMBREL_DEMO'] === '1') loadDemo(db, { onlyIfEmpty: true });
     keeper[KEPT] = db;
   }
   return keeper[KEPT];
+}
+
+/** Closes the connection; the next question opens it again. */
+export function closeDatabase(): void {
+  const keeper = globalThis as Keeper;
+  keeper[KEPT]?.close();
+  delete keeper[KEPT];
 }

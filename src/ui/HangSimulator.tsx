@@ -69,7 +69,7 @@ export default function HangSimulator({ fabric, clothName, stackTitle, role, lay
       ],
     };
   }, [fabric, materials, percent, role, expected]);
-  const frames = useDrape(predicted.sheets, materials && view !== 'strip' ? view : undefined);
+  const { frames, error: broke } = useDrape(predicted.sheets, materials && view !== 'strip' ? view : undefined);
   const words = (index: number) => {
     const frame = frames[index];
     if (!frame) return 'laying it down …';
@@ -109,6 +109,11 @@ export default function HangSimulator({ fabric, clothName, stackTitle, role, lay
               />
             ))}
           </div>
+          {broke && (
+            <p role="alert" className="mt-2 font-semibold text-error">
+              {broke}
+            </p>
+          )}
           <button type="button" className="btn" onClick={() => dialog.current?.close()}>
             Close
           </button>

@@ -1,6 +1,6 @@
 import { useEffect, useId, useRef, useState } from 'react';
 import { InputError } from '../core/input-error';
-import { formatLength, lengthForField, parseLengthBeside } from '../core/units';
+import { formatLength, lengthForField, parseLengthBeside, type LengthSystem } from '../core/units';
 import Field from './Field';
 import { useUnits } from './units-context';
 
@@ -23,13 +23,13 @@ interface Props {
 export default function LengthField({ label, value, onChange, onFault, error, hint, min = 0 }: Props) {
   const { system } = useUnits();
   const id = useId();
-  const [text, setText] = useState(() => lengthForField(value, system));
+  const [text, setText] = useState(() => shown(value, system));
   const [fault, setFault] = useState<string>();
   const [editing, setEditing] = useState(false);
   /** What stood there before it was typed over: a bare number counts in its unit. */
   const beside = useRef(text);
   useEffect(() => {
-    if (!editing) setText(lengthForField(value, system));
+    if (!editing) setText(shown(value, system));
   }, [value, system, editing]);
 
   const read = (typed: string) => {
@@ -61,10 +61,15 @@ export default function LengthField({ label, value, onChange, onFault, error, hi
         }}
         onBlur={() => {
           setEditing(false);
-          if (!fault) setText(lengthForField(value, system));
+          if (!fault) setText(shown(value, system));
         }}
         onChange={(event) => read(event.target.value)}
       />
     </Field>
   );
+}
+
+/** In inches as a ruler reads, which changes nothing that is kept until it is typed over; in millimetres exactly. */
+function shown(mm: number, system: LengthSystem): string {
+  return system === 'inch' ? formatLength(mm, system) : lengthForField(mm, system);
 }

@@ -1,4 +1,5 @@
 import type { TablePlan, TablePlanOptions } from '../core/cutplan';
+import { onTrouble } from './worker-trouble';
 import type { LayAnswer, LayRequest } from '../workers/cut-table.worker';
 
 /** Looks for layouts in a worker, one question after the other. */
@@ -36,6 +37,12 @@ export class LayoutRunner {
 
   private start(): Worker {
     const worker = new Worker(new URL('../workers/cut-table.worker.ts', import.meta.url), { type: 'module' });
+    onTrouble(worker, (error) => {
+      this.settle?.fail(error);
+      this.settle = undefined;
+      worker.terminate();
+      this.worker = undefined;
+    });
     worker.onmessage = ({ data }: MessageEvent<LayAnswer>) => {
       if (data.run !== this.run || !this.settle) return;
       const { done, fail, heard } = this.settle;

@@ -1,13 +1,18 @@
 import { useEffect, useRef, useState } from 'react';
 import type { SheetCloth, Support } from '../core/drape';
+import { onTrouble } from './worker-trouble';
 import type { DrapeFrame, DrapeRequest } from '../workers/drape.worker';
 
 /**
  * Lets sheets drape in a worker and hands out the newest frame of each. A change of cloth goes on from where the
  * sheet hangs; a change of support starts anew. Nothing runs while `support` is undefined.
  */
-export function useDrape(cloths: readonly SheetCloth[], support: Support | undefined): (DrapeFrame | undefined)[] {
+export function useDrape(
+  cloths: readonly SheetCloth[],
+  support: Support | undefined,
+): { frames: (DrapeFrame | undefined)[]; error: string | undefined } {
   const [frames, setFrames] = useState<(DrapeFrame | undefined)[]>([]);
+  const [error, setError] = useState<string>();
   const worker = useRef<Worker | undefined>(undefined);
   const sent = useRef<string[]>([]);
 
@@ -16,6 +21,8 @@ export function useDrape(cloths: readonly SheetCloth[], support: Support | undef
     const made = new Worker(new URL('../workers/drape.worker.ts', import.meta.url), { type: 'module' });
     worker.current = made;
     setFrames([]);
+    setError(undefined);
+    onTrouble(made, (trouble) => setError(trouble.message));
     made.onmessage = ({ data }: MessageEvent<DrapeFrame>) =>
       setFrames((all) => {
         const next = [...all];
@@ -38,5 +45,5 @@ export function useDrape(cloths: readonly SheetCloth[], support: Support | undef
     });
   }, [cloths]);
 
-  return frames;
+  return { frames, error };
 }

@@ -6,9 +6,16 @@ import { useLeaving } from './saving/use-leaving';
  * A record that is saved by itself soon after each change; see {@link Saver}.
  *
  * @param base collection of the record, such as `/api/tables` @param create where it is first kept
- * @param body what is sent, as it stands now @param hold what is on the screen cannot be kept as it is: it waits until it can
+ * @param body what is sent, as it stands now @param hold why it waits: more is on its way, or what is
+ * on the screen cannot be kept as it is
  */
-export function useKept<T extends Versioned>(base: string, create: string, start: T | null, body: object, hold = false) {
+export function useKept<T extends Versioned>(
+  base: string,
+  create: string,
+  start: T | null,
+  body: object,
+  hold?: 'working' | 'unsound',
+) {
   const [state, setState] = useState<SavingState<T>>();
   /** What is sent: as things stand on the screen when its turn comes. */
   const latest = useRef(body);
@@ -34,7 +41,13 @@ export function useKept<T extends Versioned>(base: string, create: string, start
     setTold(changes);
     own.change(latest.current as Partial<T>);
   }, [held, hold, changes, own]);
-  useLeaving(useCallback(() => held || own.leave(), [own, held]));
+  useLeaving(
+    useCallback(() => {
+      if (held && hold === 'unsound') return true;
+      if (held) own.change(latest.current as Partial<T>);
+      return own.leave();
+    }, [own, held, hold]),
+  );
 
   const { record, saving, unsaved, away, error, conflict } = state ?? own.state;
   const [elsewhere, setError] = useState<string>();
@@ -51,6 +64,8 @@ export function useKept<T extends Versioned>(base: string, create: string, start
     /** Says that something was changed. */
     change: useCallback(() => setChanges((was) => was + 1), []),
     unsaved: unsaved || held,
+    /** It waits until what is on the screen can be kept. */
+    held: held && hold === 'unsound',
     saving,
     away,
     error: elsewhere ?? error?.message,

@@ -272,6 +272,12 @@ test('a piece without a grain may be tilted to any angle, one with a grain not',
   await open(page, '/tables/tq-waistcoats/layer/medium-firm-non-woven-fusible-62-g');
   await expect(page.getByRole('status').filter({ hasText: /^Saved$/ })).toBeVisible({ timeout: 20_000 });
   await laidPieces(page).first().focus();
+  // Alone it has room to turn: what lies on another is not kept.
+  await inHand.getByRole('button', { name: 'Tilt by 5° to the left' }).click();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('status').filter({ hasText: /^Saved$/ })).toBeVisible();
+  for (let i = 0; i < 40; i++) await page.keyboard.press('Shift+ArrowRight');
+  await expect(page.getByRole('status').filter({ hasText: /^Saved$/ })).toBeVisible();
   const before = await layouts();
   await inHand.getByRole('button', { name: 'Tilt by 5° to the left' }).click();
   const kept = page.waitForResponse((response) => response.request().method() === 'PUT' && response.ok());

@@ -41,7 +41,10 @@ describe('where a strip runs', () => {
   });
 
   it('for a waistband: beside the fold', () => {
-    const spec = { ...plainPiece({ kind: 'rectangle', width: 800, height: 45 }, 10), fold: 2 };
+    const spec = {
+      ...plainPiece({ kind: 'rectangle', width: 800, height: 45, corners: [], corner: 0 } as unknown as PieceShape, 10),
+      fold: 2,
+    };
     const piece = openPiece(spec);
     const strip = layerOutline(piece, 'strip', { rollWidth: 35 }, { ...DEFAULT_LAYER_OUTLINE, rule: 'fold' });
     expect(strip.runningLength).toBeCloseTo(800, 6);
@@ -52,7 +55,9 @@ describe('where a strip runs', () => {
   });
 
   it('otherwise along the top, and always along what was chosen', () => {
-    const piece = openPiece(plainPiece({ kind: 'rectangle', width: 300, height: 100 }, 0));
+    const piece = openPiece(
+      plainPiece({ kind: 'rectangle', width: 300, height: 100, corners: [], corner: 0 } as unknown as PieceShape, 0),
+    );
     const run = (edges: number[]) => layerOutline(piece, 'strip', { rollWidth: 900 }, { ...DEFAULT_LAYER_OUTLINE, edges });
     expect(run([]).runningLength).toBeCloseTo(300, 6);
     expect(run([1]).runningLength).toBeCloseTo(100, 6);

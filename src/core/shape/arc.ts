@@ -7,8 +7,11 @@ export const CHORD_ERROR = 0.02;
 export function arcSteps(radius: number, angle: number): number {
   // Sagitta of a chord: r (1 − cos(α/2)) ≤ error.
   const half = Math.acos(Math.max(0, 1 - CHORD_ERROR / Math.max(radius, CHORD_ERROR)));
-  return Math.max(2, Math.ceil(Math.abs(angle) / 2 / half));
+  return Math.min(MOST_STEPS, Math.max(2, Math.ceil(Math.abs(angle) / 2 / half)));
 }
+
+/** A full circle of a hundred metres takes fewer; a slip of a figure must not make more points than memory holds. */
+const MOST_STEPS = 20_000;
 
 /**
  * Points on an arc, both ends included.

@@ -130,8 +130,8 @@ export function formatLength(millimetres: number, system: LengthSystem): string 
 const ON_A_MARK = 0.02;
 
 /**
- * Writes a length for a field, so that what is read back is what was kept: to a hundredth of a millimetre, and in inches only
- * what lies on a sixteenth; anything else stays in millimetres.
+ * Writes a length for a field that is read back: to a hundredth of a millimetre, in inches by sixteenths where it lies on one and
+ * else by thousandths, so that opening and saving a form changes nothing.
  *
  * @example lengthForField(12.7, 'metric') // '12.7 mm'
  * @example lengthForField(12.7, 'inch') // '½ in'
@@ -141,7 +141,7 @@ export function lengthForField(millimetres: number, system: LengthSystem): strin
     const sixteenth = MM_PER_INCH / 16;
     const off = millimetres - Math.round(millimetres / sixteenth) * sixteenth;
     if (Math.abs(off) < ON_A_MARK) return formatInches(millimetres);
-    return `${trimmed(millimetres, 2)} mm`;
+    return `${trimmed(millimetres / MM_PER_INCH, 3)} in`;
   }
   const size = Math.abs(millimetres);
   if (size < 99.995) return `${trimmed(millimetres, 2)} mm`;

@@ -130,6 +130,7 @@ function readRow(kind: TableKind, cells: Record<string, string>, mapping: Mappin
  * @throws {InputError} when the text is not a table, or is larger than can be taken
  */
 export function readTable(kind: TableKind, text: string, mapping?: Mapping): TablePreview {
+  requireFewCells(text);
   const parsed = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, ''), {
     header: true,
     skipEmptyLines: 'greedy',
@@ -160,6 +161,36 @@ export function readTable(kind: TableKind, text: string, mapping?: Mapping): Tab
     sound: rows.length - faulty,
     faulty,
   };
+}
+
+/** Separators that a table may have, more than its cells can need. */
+const MOST_SEPARATORS = MOST_ROWS * 60;
+const SEPARATORS = [',', ';', '\t', '|'];
+
+/**
+ * Bounds a table before it is taken apart: making millions of empty cells only to say that they are too many takes a minute.
+ *
+ * @throws {InputError} for a line with too many columns, or too many cells in all
+ */
+function requireFewCells(text: string): void {
+  const counts = new Map(SEPARATORS.map((separator) => [separator, { inLine: 0, all: 0, most: 0 }]));
+  for (let i = 0; i < text.length; i++) {
+    const character = text[i]!;
+    if (character === '\n') for (const count of counts.values()) count.inLine = 0;
+    const count = counts.get(character);
+    if (!count) continue;
+    count.all++;
+    count.inLine++;
+    if (count.inLine > count.most) count.most = count.inLine;
+    // Words in cells hold a few; nothing that is a table holds so many in one line.
+    if (count.inLine > 10 * MOST_COLUMNS)
+      throw new InputError(
+        'text',
+        `has a line of more than ${10 * MOST_COLUMNS} cells; at most ${MOST_COLUMNS} columns are read`,
+      );
+    if (count.all > MOST_SEPARATORS)
+      throw new InputError('text', `has more cells than ${MOST_ROWS} rows can hold; bring it in in parts`);
+  }
 }
 
 /** Writes cloths or layers as a table that {@link readTable} reads back the same. */

@@ -111,6 +111,17 @@ export function dxfEntities(text: string): DxfFile {
   return file;
 }
 
+/** No figure of a drawing is larger, in any unit. */
+const LARGEST_FIGURE = 1e9;
+
+/** A figure of the file. @throws {InputError} for what is none, or none of a drawing */
+export function figure(value: string): number {
+  const number = Number(value);
+  if (!(Math.abs(number) <= LARGEST_FIGURE))
+    throw new InputError('file', `holds a figure that no drawing has: ${JSON.stringify(value.slice(0, 30))}`);
+  return number;
+}
+
 type MutableEntity = DxfEntity & { vertices: DxfEntity[] };
 
 function entityOf(type: string, pairs: readonly [number, string][]): MutableEntity {
@@ -122,9 +133,9 @@ function entityOf(type: string, pairs: readonly [number, string][]): MutableEnti
     vertices: [],
     number: (code, otherwise) => {
       const value = first(code);
-      return value === undefined || value === '' ? otherwise : Number(value);
+      return value === undefined || value === '' ? otherwise : figure(value);
     },
     text: (code) => first(code) ?? '',
-    numbers: (code) => pairs.filter(([c]) => c === code).map(([, value]) => Number(value)),
+    numbers: (code) => pairs.filter(([c]) => c === code).map(([, value]) => figure(value)),
   };
 }

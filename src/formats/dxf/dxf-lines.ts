@@ -1,6 +1,7 @@
 import type { Outline, Point } from '../../core/shape';
 import { arcSegments, distance, type Warnings } from '../drawing/drawing';
-import type { DxfEntity } from './dxf-entities';
+import { InputError } from '../../core/input-error';
+import { figure, type DxfEntity } from './dxf-entities';
 
 /** Points of an entity in the file's units; undefined for what is no line. */
 export function pointsOf(entity: DxfEntity, warnings: Warnings): { points: Outline; closed: boolean } | undefined {
@@ -34,14 +35,16 @@ export function pointsOf(entity: DxfEntity, warnings: Warnings): { points: Outli
     }
     case 'ARC': {
       const radius = entity.number(40, 0);
-      const from = (entity.number(50, 0) * Math.PI) / 180;
-      const to = (entity.number(51, 360) * Math.PI) / 180;
+      const from = turn(entity.number(50, 0));
+      const to = turn(entity.number(51, 360));
       return radius > 0 ? { points: round(centre, radius, from, to > from ? to : to + 2 * Math.PI), closed: false } : undefined;
     }
     case 'ELLIPSE': {
       const [ax, ay, ratio] = [entity.number(11, 0), entity.number(21, 0), entity.number(40, 1)];
       const [from, to] = [entity.number(41, 0), entity.number(42, 2 * Math.PI)];
-      const span = to > from ? to - from : to - from + 2 * Math.PI;
+      const whole = 2 * Math.PI;
+      const within = (((to - from) % whole) + whole) % whole;
+      const span = within < 1e-9 ? whole : within;
       const points = Array.from({ length: ELLIPSE_STEPS + 1 }, (_, i): Point => {
         const t = from + (span * i) / ELLIPSE_STEPS;
         return [centre.x + Math.cos(t) * ax - Math.sin(t) * ratio * ay, centre.y + Math.cos(t) * ay + Math.sin(t) * ratio * ax];
@@ -77,21 +80,36 @@ function lightVertices({ pairs }: DxfEntity): { at: Point; bulge: number }[] {
   const found: { at: Point; bulge: number }[] = [];
   for (const [code, value] of pairs) {
     const last = found.at(-1);
-    if (code === 10) found.push({ at: [Number(value), 0], bulge: 0 });
-    else if (code === 20 && last) last.at[1] = Number(value);
-    else if (code === 42 && last) last.bulge = Number(value);
+    if (code === 10) found.push({ at: [figure(value), 0], bulge: 0 });
+    else if (code === 20 && last) last.at[1] = figure(value);
+    else if (code === 42 && last) last.bulge = figure(value);
   }
   return found;
 }
 
+/** An angle of the file within one turn, radians. */
+function turn(degrees: number): number {
+  return ((((degrees % 360) + 360) % 360) * Math.PI) / 180;
+}
+
+/** An arc of a larger radius is no line of a piece, in the file's unit; made into points it would fill the memory. */
+const LARGEST_RADIUS = 1e6;
+
+/** @throws {InputError} */
+function requireRadius(radius: number): number {
+  if (!(radius <= LARGEST_RADIUS)) throw new InputError('file', `holds an arc of a radius of more than ${LARGEST_RADIUS}`);
+  return radius;
+}
+
 function round(centre: { x: number; y: number }, radius: number, from: number, to: number): Outline {
   const start: Point = [centre.x + radius * Math.cos(from), centre.y + radius * Math.sin(from)];
-  return [start, ...arcSegments([centre.x, centre.y], radius, from, to).map(({ to: point }) => point)];
+  return [start, ...arcSegments([centre.x, centre.y], requireRadius(radius), from, to).map(({ to: point }) => point)];
 }
 
 /** Arc between two corners of a polyline: its bulge is the tangent of a quarter of the angle, positive to the left. */
 function bulged(a: Point, b: Point, bulge: number): Outline {
   const chord = distance(a, b);
+  if (chord === 0) return [a, b];
   const angle = 4 * Math.atan(bulge);
   const radius = chord / 2 / Math.sin(angle / 2);
   const middle: Point = [(a[0] + b[0]) / 2, (a[1] + b[1]) / 2];
@@ -99,7 +117,7 @@ function bulged(a: Point, b: Point, bulge: number): Outline {
   const left: Point = [-(b[1] - a[1]) / chord, (b[0] - a[0]) / chord];
   const centre: Point = [middle[0] + away * left[0], middle[1] + away * left[1]];
   const from = Math.atan2(a[1] - centre[1], a[0] - centre[0]);
-  return [a, ...arcSegments(centre, Math.abs(radius), from, from + angle).map(({ to }) => to)];
+  return [a, ...arcSegments(centre, requireRadius(Math.abs(radius)), from, from + angle).map(({ to }) => to)];
 }
 
 /** Points of a B-spline by de Boor's algorithm, sixteen to a span; the fit points where it has no control points. */

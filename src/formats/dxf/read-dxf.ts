@@ -16,6 +16,7 @@ import {
 import type { GroupFacts } from '../drawing/pieces';
 import { dxfEntities, type DxfBlock, type DxfEntity } from './dxf-entities';
 import { pointsOf } from './dxf-lines';
+import { joinedLines } from './joined-lines';
 
 /**
  * Layers of the apparel pattern standard: what each line of a piece is. Everything else on a piece (turn points, grading,
@@ -240,38 +241,21 @@ function sorted(lines: readonly Line[], apparel: boolean) {
     if (closed || distance(points[0]!, points.at(-1)!) < JOIN) add(points, layer, group);
     else {
       const key = `${group} ${layer}`;
-      open.set(key, [...(open.get(key) ?? []), line]);
+      const own = open.get(key);
+      if (own) own.push(line);
+      else open.set(key, [line]);
     }
   }
   let rest = 0;
-  for (const [, own] of open) {
-    const waiting = [...own];
-    while (waiting.length > 0) {
-      const chain = waiting.shift()!;
-      let points = [...chain.points];
-      for (let grown = true; grown && distance(points[0]!, points.at(-1)!) >= JOIN;) {
-        grown = false;
-        for (let i = 0; i < waiting.length; i++) {
-          const next = joined(points, waiting[i]!.points);
-          if (!next) continue;
-          points = next;
-          waiting.splice(i, 1);
-          grown = true;
-          break;
-        }
-      }
-      if (points.length > 2 && distance(points[0]!, points.at(-1)!) < JOIN) add(points, chain.layer, chain.group);
+  for (const own of open.values()) {
+    const chains = joinedLines(
+      own.map(({ points }) => points),
+      JOIN,
+    );
+    for (const points of chains) {
+      if (points.length > 2 && distance(points[0]!, points.at(-1)!) < JOIN) add(points, own[0]!.layer, own[0]!.group);
       else rest++;
     }
   }
   return { loops, marks, rest };
-}
-
-/** One line of two whose ends meet, or undefined. */
-function joined(a: Outline, b: Outline): Outline | undefined {
-  if (distance(a.at(-1)!, b[0]!) < JOIN) return [...a, ...b.slice(1)];
-  if (distance(a.at(-1)!, b.at(-1)!) < JOIN) return [...a, ...[...b].reverse().slice(1)];
-  if (distance(a[0]!, b.at(-1)!) < JOIN) return [...b, ...a.slice(1)];
-  if (distance(a[0]!, b[0]!) < JOIN) return [...[...b].reverse(), ...a.slice(1)];
-  return undefined;
 }

@@ -1,5 +1,6 @@
 import type { DriftMap, DriftOptions } from '../../core/hoop';
 import type { Motif } from '../../core/motif';
+import { onTrouble } from '../worker-trouble';
 import type { MotifAnswer, MotifMaps, MotifRequest } from '../../workers/motif.worker';
 
 let worker: Worker | undefined;
@@ -9,6 +10,12 @@ const waiting = new Map<number, { done: (answer: MotifAnswer) => void; fail: (er
 function ask(request: MotifRequest): Promise<MotifAnswer> {
   if (!worker) {
     worker = new Worker(new URL('../../workers/motif.worker.ts', import.meta.url), { type: 'module' });
+    onTrouble(worker, (error) => {
+      worker?.terminate();
+      worker = undefined;
+      for (const { fail } of waiting.values()) fail(error);
+      waiting.clear();
+    });
     worker.onmessage = ({ data }: MessageEvent<MotifAnswer>) => {
       const asked = waiting.get(data.id);
       waiting.delete(data.id);

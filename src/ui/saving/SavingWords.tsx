@@ -2,11 +2,15 @@ import type { SavingState } from './saver';
 
 type Shown = Pick<SavingState<unknown>, 'saving' | 'unsaved' | 'away' | 'record'>;
 
-/** How what is on the screen stands with the server, in a word or two. */
-export default function SavingWords({ state }: { state: Shown }) {
+/**
+ * How what is on the screen stands with the server, in a word or two.
+ *
+ * @param held why it waits, when what is on the screen cannot be kept as it is
+ */
+export default function SavingWords({ state, held = '' }: { state: Shown; held?: string }) {
   return (
-    <span role="status" className={state.away ? 'font-semibold text-error' : 'quiet'}>
-      {savingWords(state)}
+    <span role="status" className={state.away || held ? 'font-semibold text-error' : 'quiet'}>
+      {held || savingWords(state)}
     </span>
   );
 }

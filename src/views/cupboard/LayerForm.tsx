@@ -104,10 +104,10 @@ export default function LayerForm({ layer, onSaved, onClose }: Props) {
     rollWidth: parseLengthBeside(draft.rollWidth, WIDTH_HINT[system], system, 'rollWidth'),
     leaflet: {
       ironDots: Number(draft.ironDots),
-      seconds: readNumber('leaflet', draft.seconds, 'seconds'),
+      seconds: readNumber('leaflet.seconds', draft.seconds, 'seconds'),
       steam: draft.steam,
       cover: draft.cover,
-      coolMinutes: readNumber('leaflet', draft.coolMinutes, 'minutes'),
+      coolMinutes: readNumber('leaflet.coolMinutes', draft.coolMinutes, 'minutes'),
     },
     glue: draft.glue,
     wash: draft.wash,
@@ -182,14 +182,14 @@ export default function LayerForm({ layer, onSaved, onClose }: Props) {
               <legend className="mb-1 font-semibold">The leaflet says</legend>
               <div className="grid gap-4 sm:grid-cols-2 lg:grid-cols-4">
                 <SelectField label="Iron" value={draft.ironDots} options={IRON} onChange={(ironDots) => set({ ironDots })} />
-                <TextField label="Seconds a stop" {...text('seconds', errors['leaflet'])} />
+                <TextField label="Seconds a stop" {...text('seconds', errors['leaflet.seconds'])} />
                 <SelectField
                   label="Cover"
                   value={draft.cover}
                   options={COVERS.map((cover) => [cover, COVER_WORDS[cover]] as const)}
                   onChange={(cover) => set({ cover })}
                 />
-                <TextField label="Minutes to cool" {...text('coolMinutes')} />
+                <TextField label="Minutes to cool" {...text('coolMinutes', errors['leaflet.coolMinutes'])} />
               </div>
             </fieldset>
             <div className="grid gap-4 sm:grid-cols-2 lg:grid-cols-4">

@@ -51,7 +51,11 @@ export default function RecordDialog<T extends Versioned>({ title, path, record,
     } catch (problem) {
       const error = problem as ApiError;
       if (error.status === 409) setConflict({ mine: { ...record!, ...fields }, theirs: error.current as T });
-      else setErrors({ [error.field?.replace(/[.[].*$/, '') ?? 'general']: plainMessage(error) });
+      else {
+        // Under the very field where the form has it, and under what that belongs to.
+        const field = error.field ?? 'general';
+        setErrors({ [field]: plainMessage(error), [field.replace(/[.[].*$/, '')]: plainMessage(error) });
+      }
     } finally {
       setBusy(false);
     }

@@ -103,11 +103,13 @@ function Table({ project, material, parts, starched, method, stock, table: start
   const outlines = useMemo(() => outlinesOf(list.items), [list]);
   const [finder] = useState(() => new TroubleFinder());
   const troubles = useMemo(() => finder.find(laid, sources, outlines), [finder, laid, sources, outlines]);
-  const kept = useKept('/api/tables', `/api/projects/${project.id}/tables`, startTable, body, troubles.size > 0);
+  const stale = (startTable?.done ?? null) === null && laid.length > 0 && laidPrint !== print;
+  const [laying, setLaying] = useState(false);
+  const hold = laying ? 'working' : troubles.size > 0 && !stale ? 'unsound' : undefined;
+  const kept = useKept('/api/tables', `/api/projects/${project.id}/tables`, startTable, body, hold);
   const { record: table, change, save, conflict } = kept;
   const done = table?.done ?? null;
   const disabled = done !== null;
-  const stale = done === null && laid.length > 0 && laidPrint !== print;
   const wanted = list.items.reduce((sum, { count }) => sum + count, 0);
   const placed = laid.reduce((sum, { placements }) => sum + placements.length, 0);
 
@@ -118,16 +120,25 @@ function Table({ project, material, parts, starched, method, stock, table: start
     useCallback(
       ({ laid: found }: TablePlan, ended: boolean) => {
         history.set({ laid: found, locked: history.now.locked }, `search ${searches.current}`);
-        if (ended) change();
+        if (ended) {
+          setLaying(false);
+          change();
+        }
       },
 
       [history, change],
     ),
   );
+  // A search that broke off keeps what was laid before it.
+  useEffect(() => {
+    if (layer.error !== undefined) setLaying(false);
+  }, [layer.error]);
   const lay = (seconds = options.seconds) => {
     setInHand(undefined);
     searches.current += 1;
     setLaidPrint(print);
+    setLaying(true);
+    change();
     layer.start({ ...search(list, sources, options, laid, locked), seconds });
   };
 
@@ -211,7 +222,9 @@ function Table({ project, material, parts, starched, method, stock, table: start
       </p>
       <div className="flex flex-wrap items-center justify-between gap-3">
         <h1 className="text-2xl font-bold">Cutting table: {material.name}</h1>
-        {!done && <SavingWords state={kept} />}
+        {!done && (
+          <SavingWords state={kept} held={kept.held ? 'Not kept while a piece lies on another or beside the cloth.' : ''} />
+        )}
       </div>
       {kept.error && (
         <p role="alert" className="alert alert-error mt-3">

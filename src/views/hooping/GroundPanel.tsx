@@ -3,6 +3,7 @@ import { edgeDistance, fromEdge } from '../../core/hoop';
 import { anticlockwise, bounds, type Outline, type Point } from '../../core/shape';
 import LengthField from '../../ui/LengthField';
 import { counted } from '../../ui/text';
+import { useUnits } from '../../ui/units-context';
 import { edgeWords } from './edge-words';
 import type { HoopingData, Placed } from './stages';
 
@@ -18,6 +19,7 @@ const SEAM = 12;
 
 /** The cloth: typed, or the part's own piece; seams and zips on it. */
 export default function GroundPanel({ ground, piece, frozen, onGround }: Props) {
+  const units = useUnits();
   const box = bounds(ground.outline);
   const resize = (outline: Outline) => onGround({ outline, obstacles: ground.obstacles, strips: [] });
   const rectangle = (width: number, height: number): Outline => [
@@ -32,20 +34,37 @@ export default function GroundPanel({ ground, piece, frozen, onGround }: Props) 
   return (
     <section className="sheet space-y-3 p-4" aria-label="The cloth">
       <h2 className="font-semibold">The cloth</h2>
-      <div className="grid grid-cols-2 gap-3">
-        <LengthField
-          label="Width"
-          value={Math.round(box.maxX - box.minX)}
-          min={20}
-          onChange={(mm) => Math.abs(mm - (box.maxX - box.minX)) > 0.5 && resize(rectangle(mm, box.maxY - box.minY))}
-        />
-        <LengthField
-          label="Height"
-          value={Math.round(box.maxY - box.minY)}
-          min={20}
-          onChange={(mm) => Math.abs(mm - (box.maxY - box.minY)) > 0.5 && resize(rectangle(box.maxX - box.minX, mm))}
-        />
-      </div>
+      {isRectangle(ground.outline) ? (
+        <div className="grid grid-cols-2 gap-3">
+          <LengthField
+            label="Width"
+            value={box.maxX - box.minX}
+            min={20}
+            onChange={(mm) => Math.abs(mm - (box.maxX - box.minX)) > 0.001 && resize(rectangle(mm, box.maxY - box.minY))}
+          />
+          <LengthField
+            label="Height"
+            value={box.maxY - box.minY}
+            min={20}
+            onChange={(mm) => Math.abs(mm - (box.maxY - box.minY)) > 0.001 && resize(rectangle(box.maxX - box.minX, mm))}
+          />
+        </div>
+      ) : (
+        <div className="space-y-2">
+          <p>
+            A piece of {units.size(box.maxX - box.minX, box.maxY - box.minY)}, as it is cut; its size is changed where it is
+            drawn.
+          </p>
+          <button
+            type="button"
+            className="btn"
+            disabled={frozen}
+            onClick={() => resize(rectangle(Math.round(box.maxX - box.minX), Math.round(box.maxY - box.minY)))}
+          >
+            Take a plain rectangle instead
+          </button>
+        </div>
+      )}
       {piece && (
         <button
           type="button"
@@ -103,6 +122,12 @@ export default function GroundPanel({ ground, piece, frozen, onGround }: Props) 
       </details>
     </section>
   );
+}
+
+/** Whether an outline is an upright rectangle, whose sides can be typed. */
+export function isRectangle(outline: Outline): boolean {
+  const { minX, minY, maxX, maxY } = bounds(outline);
+  return outline.length === 4 && outline.every(([x, y]) => (x === minX || x === maxX) && (y === minY || y === maxY));
 }
 
 /** A strip along an edge, so far from it and so wide. */

@@ -2,6 +2,7 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 import type { DriftOptions } from '../../core/hoop';
 import { readWhere, type Where } from '../../core/machine';
 import type { Motif } from '../../core/motif';
+import { onTrouble } from '../../ui/worker-trouble';
 import type { MachineRequest } from '../../workers/machine.worker';
 
 export type MachineStopKind = 'colour' | 'break' | 'pause' | 'done';
@@ -70,6 +71,7 @@ export function useMachine({ motif, seed, record, ground, onStop, onWhere }: Opt
           error: line.startsWith('ERROR') ? line.slice(6) : was.error,
         }));
       };
+      onTrouble(own, (error) => setSeen((was) => ({ ...was, sewing: false, error: error.message })));
       own.postMessage({ kind: 'load', motif, ...from, ground } satisfies MachineRequest);
     },
     [motif, ground],

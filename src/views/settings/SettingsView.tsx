@@ -9,7 +9,8 @@ import type { Conflict } from '../../ui/saving/saver';
 import StaleDialog from '../../ui/StaleDialog';
 import { UnitsProvider } from '../../ui/units-context';
 import type { Settings } from '../../store/settings';
-import { broughtIn } from './brought-in';
+import BackupPanel from './BackupPanel';
+import BinPanel from './BinPanel';
 
 interface Kept {
   settings: Settings;
@@ -29,7 +30,6 @@ export default function SettingsView({ start }: { start: Kept }) {
   const [errors, setErrors] = useState<Record<string, string>>({});
   const [faults, setFaults] = useState<string[]>([]);
   const [saved, setSaved] = useState(false);
-  const [bundle, setBundle] = useState<string>();
   const [conflict, setConflict] = useState<Conflict<Kept>>();
   const set = (change: Partial<Settings>) => {
     setDraft((was) => ({ ...was, ...change }));
@@ -54,19 +54,6 @@ export default function SettingsView({ start }: { start: Kept }) {
       const error = problem as ApiError;
       if (error.status === 409) setConflict({ mine: { settings, version }, theirs: error.current as Kept });
       else setErrors({ [error.field?.replace('settings.', '') ?? 'general']: plainMessage(error) });
-    }
-  };
-  const bringIn = async (file: File | undefined) => {
-    if (!file) return;
-    try {
-      const count = await call<Record<string, number>>('POST', '/api/bundle', JSON.parse(await file.text()));
-      setBundle(broughtIn(count));
-    } catch (problem) {
-      setBundle(
-        problem instanceof SyntaxError
-          ? 'That file is not a bundle: it is not valid JSON. Nothing was changed.'
-          : `${(problem as Error).message} Nothing was changed.`,
-      );
     }
   };
   const sole = ironSole(draft.soleLength, draft.soleWidth);
@@ -170,25 +157,6 @@ export default function SettingsView({ start }: { start: Kept }) {
             />
           </div>
         </section>
-        <section className="sheet space-y-3 p-5">
-          <h2 className="chalk-heading">Take it with you</h2>
-          <p>One file with your projects, cutting tables, scraps, logbook, motifs, hoops, shelf, and own cloths and layers.</p>
-          <div className="flex flex-wrap items-center gap-3">
-            <a className="btn" href="/api/bundle" download="nembrel-bundle.json">
-              Save a bundle
-            </a>
-            <label className="btn">
-              Bring a bundle in
-              <input
-                type="file"
-                accept="application/json,.json"
-                className="sr-only"
-                onChange={(e) => void bringIn(e.target.files?.[0])}
-              />
-            </label>
-          </div>
-          <p role="status">{bundle}</p>
-        </section>
         <section className="sheet space-y-3 p-5 lg:col-span-2">
           <h2 className="chalk-heading">Ways of working</h2>
           <p>Where practitioners disagree, this is what you hold to. Any part can be switched for itself.</p>
@@ -208,6 +176,10 @@ export default function SettingsView({ start }: { start: Kept }) {
           )}
         </div>
       </form>
+      <div className="mt-5 grid items-start gap-5 lg:grid-cols-2">
+        <BackupPanel />
+        <BinPanel />
+      </div>
       {conflict && (
         <StaleDialog
           conflict={conflict}

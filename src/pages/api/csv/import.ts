@@ -1,17 +1,22 @@
 import { InputError } from '../../../core/input-error';
-import { readTable } from '../../../formats/csv';
+import type { TablePreview } from '../../../formats/csv';
 import { csvImportSchema } from '../../../schemas/csv';
-import { BUNDLE_LIMIT, jsonEndpoint } from '../../../server/endpoint';
+import { jsonEndpoint, TABLE_LIMIT } from '../../../server/endpoint';
+import { inThread } from '../../../server/threads/in-thread';
 import { cloths, type ClothFields } from '../../../store/cloths';
 import { database } from '../../../store/database';
 import { layers } from '../../../store/layers';
 import { withEstimates, type LayerBody } from '../../../store/rules/layer';
 
+/** How long a table may take to read, s. */
+const SECONDS = 20;
+
 /** Brings a table in: all of its sound rows in one go, or nothing. */
 export const POST = jsonEndpoint(
   csvImportSchema,
-  ({ kind, text, mapping, skipFaulty, skipSameName }) => {
-    const table = readTable(kind, text, mapping);
+  async ({ kind, text, mapping, skipFaulty, skipSameName }, { request }) => {
+    const limits = { signal: request.signal, seconds: SECONDS };
+    const table = await inThread<TablePreview>('read-table', { kind, text, mapping }, limits);
     const faulty = table.rows.find(({ faults }) => faults.length > 0);
     if (faulty && !skipFaulty)
       throw new InputError(
@@ -38,5 +43,5 @@ export const POST = jsonEndpoint(
       return { added: ids.length, leftOut: table.faulty, sameName: same, ids };
     })();
   },
-  { status: 201, limit: BUNDLE_LIMIT },
+  { status: 201, limit: TABLE_LIMIT },
 );

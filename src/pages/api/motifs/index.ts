@@ -1,9 +1,13 @@
 import type { APIRoute } from 'astro';
 import { LARGEST_STITCH_FILE } from '../../../formats/stitches';
 import { endpoint, errorAnswer, json, readBody } from '../../../server/endpoint';
-import { keepMotif } from '../../../server/motif-work';
+import { keepMotif, type ReadAndMapped } from '../../../server/motif-work';
+import { inThread } from '../../../server/threads/in-thread';
 import { database } from '../../../store/database';
 import { motifs } from '../../../store/motifs';
+
+/** How long a stitch file may take to read, s. */
+const SECONDS = 30;
 
 export const GET = endpoint(() => ({ motifs: motifs.list(database()) }));
 
@@ -11,7 +15,9 @@ export const GET = endpoint(() => ({ motifs: motifs.list(database()) }));
 export const POST: APIRoute = async ({ request, url }) => {
   try {
     const bytes = await readBody(request, LARGEST_STITCH_FILE);
-    return json(keepMotif(bytes, (url.searchParams.get('name') ?? '').slice(0, 200)), 201);
+    const name = (url.searchParams.get('name') ?? '').slice(0, 200);
+    const limits = { signal: request.signal, seconds: SECONDS };
+    return json(keepMotif(await inThread<ReadAndMapped>('read-motif', { bytes, name, keep: true }, limits)), 201);
   } catch (error) {
     return errorAnswer(error);
   }

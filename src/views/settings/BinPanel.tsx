@@ -1,0 +1,73 @@
+import { RotateCcw } from 'lucide-react';
+import { useCallback, useEffect, useState } from 'react';
+import { toast } from 'sonner';
+import { call } from '../../ui/api';
+import { readableDate } from '../../ui/text';
+import { attempt } from '../../ui/undo-toast';
+import type { Deleted, DeletedKind } from '../../store/bin';
+
+const KIND_WORDS: Record<DeletedKind, string> = {
+  project: 'project',
+  part: 'part',
+  cloth: 'cloth',
+  layer: 'layer',
+  stock: 'kept piece',
+  log: 'logbook entry',
+  scrap: 'scrap test',
+  hoop: 'hoop',
+  motif: 'motif',
+  hooping: 'hooping',
+};
+
+/** What was deleted in the last thirty days, each with its way back. */
+export default function BinPanel() {
+  const [deleted, setDeleted] = useState<Deleted[]>();
+  const [error, setError] = useState<string>();
+  const look = useCallback(
+    () =>
+      call<{ deleted: Deleted[] }>('GET', '/api/bin')
+        .then((answer) => setDeleted(answer.deleted))
+        .catch((problem: Error) => setError(problem.message)),
+    [],
+  );
+  useEffect(() => {
+    void look();
+  }, [look]);
+  const takeBack = async (row: Deleted) => {
+    if (!(await attempt(`“${row.name}” could not be taken back`, () => call('POST', row.restore)))) return;
+    toast(`“${row.name}” is back.`);
+    await look();
+  };
+  return (
+    <section className="sheet space-y-3 p-5" aria-labelledby="bin">
+      <h2 id="bin" className="chalk-heading">
+        Deleted
+      </h2>
+      <p>What was deleted in the last thirty days can be taken back.</p>
+      {error && (
+        <p role="alert" className="font-semibold text-error">
+          {error}
+        </p>
+      )}
+      {deleted?.length === 0 && <p className="quiet">Nothing was deleted lately.</p>}
+      {deleted && deleted.length > 0 && (
+        <ul className="max-h-96 space-y-1 overflow-y-auto" tabIndex={0} aria-label="Deleted things">
+          {deleted.map((row) => (
+            <li key={`${row.kind}-${row.id}`} className="flex min-h-[44px] items-center gap-3">
+              <span className="min-w-0 flex-1">
+                <span className="block truncate font-semibold">{row.name}</span>
+                <span className="quiet block text-[0.92rem]">
+                  {KIND_WORDS[row.kind]}
+                  {row.of && ` of ${row.of}`}, {readableDate(row.deletedAt)}
+                </span>
+              </span>
+              <button type="button" className="btn" onClick={() => void takeBack(row)} aria-label={`Take back ${row.name}`}>
+                <RotateCcw size={17} aria-hidden="true" /> Take back
+              </button>
+            </li>
+          ))}
+        </ul>
+      )}
+    </section>
+  );
+}
