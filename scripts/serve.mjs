@@ -80,7 +80,8 @@ const server = createHttpServer((request, response) => {
   if (request.url.startsWith('/_image')) return refuse(404, 'There is no such address.');
   const application = () => handler(request, response);
   // At once, in the same turn: of a request whose sender went away while files were looked through nothing can be made any more.
-  if (request.url.startsWith('/api/') || (request.method !== 'GET' && request.method !== 'HEAD')) return compress(request, response, application);
+  if (request.url.startsWith('/api/') || (request.method !== 'GET' && request.method !== 'HEAD'))
+    return compress(request, response, application);
   return compress(request, response, () => files(request, response, application));
 });
 // A client that never finishes its request does not hold a connection for ever.

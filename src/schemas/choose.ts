@@ -116,6 +116,8 @@ export const chooseSchema = shape({
   fabric: fabricSchema,
   part: partSchema,
   limit: number({ min: 1, max: 200, integer: true }),
+  /** Words of refused layers that are looked for. */
+  find: text(100),
   ...askingFields,
 });
 

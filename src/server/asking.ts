@@ -13,19 +13,20 @@ export interface AskedWith {
   schools?: object | undefined;
   piece?: object | undefined;
   limit?: number | undefined;
+  find?: string | undefined;
 }
 
 /**
  * What is known here that bears on an answer. A request that names a cloth of the cupboard gets its logbook, the
  * cupboard and the person's ways of working; one that does not is answered from the request alone.
  */
-export function askingOf({ clothId, wishes, weights, schools, piece, limit }: AskedWith): Asking {
+export function askingOf({ clothId, wishes, weights, schools, piece, limit, find }: AskedWith): Asking {
   const db = database();
   const mine = (wishes as Wishes | undefined)?.useMine === true;
   const asking: Asking = {};
   if (clothId !== undefined) asking.memory = memoryOfCloth(db, clothId);
   if (clothId !== undefined || mine) {
-    asking.atHand = new Set(layers.list(db, 'in_stock = 1').map(({ id }) => id));
+    asking.atHand = new Set(layers.all(db).flatMap(({ id, inStock }) => (inStock ? [id] : [])));
   }
   const own = clothId !== undefined ? readSettings(db).settings.schools : {};
   asking.schools = { ...own, ...(schools as Partial<Schools> | undefined) };
@@ -33,5 +34,6 @@ export function askingOf({ clothId, wishes, weights, schools, piece, limit }: As
   if (weights) asking.weights = weights as Weights;
   if (piece) asking.piece = piece as PieceSize;
   if (limit !== undefined) asking.limit = limit;
+  if (find) asking.find = find;
   return asking;
 }

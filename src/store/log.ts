@@ -63,6 +63,36 @@ export function logList(db: Db): LogEntry[] {
   return logEntries.list(db, '1', [], 'done_on DESC, created_at DESC, id');
 }
 
+/** A prediction and what was measured of it, mm. */
+export interface MeasuredPair {
+  title: string;
+  predicted: number;
+  low: number;
+  high: number;
+  measured: number;
+}
+
+/** So many of the latest readings are drawn; the counts are of all. */
+const MOST_DRAWN = 400;
+
+/** How good the predictions were: the latest pairs, and of all of them how many fell inside their range. */
+export function measuredPairs(db: Db): { pairs: MeasuredPair[]; total: number; inside: number } {
+  const where = 'deleted_at IS NULL AND measured_bending_length IS NOT NULL AND predicted_bending_length IS NOT NULL';
+  const { total, inside } = db
+    .prepare(
+      `SELECT count(*) AS total, coalesce(sum(measured_bending_length BETWEEN predicted_low AND predicted_high), 0) AS inside
+         FROM log_entry WHERE ${where}`,
+    )
+    .get() as { total: number; inside: number };
+  const pairs = db
+    .prepare(
+      `SELECT title, predicted_bending_length AS predicted, predicted_low AS low, predicted_high AS high,
+              measured_bending_length AS measured FROM log_entry WHERE ${where} ORDER BY done_on DESC LIMIT ${MOST_DRAWN}`,
+    )
+    .all() as MeasuredPair[];
+  return { pairs, total, inside };
+}
+
 export function logOfPart(db: Db, partId: string): LogEntry[] {
   return logEntries.list(db, 'part_id = ?', [partId], 'done_on DESC, created_at DESC, id');
 }

@@ -58,3 +58,31 @@ export function stockOf(db: Db, ofKind: StockFields['ofKind'], ofId: string): St
     "kind = 'leftover' DESC, width * length DESC, id",
   );
 }
+
+/** Something that a roll or leftover can be of. */
+export interface MaterialName {
+  kind: StockFields['ofKind'];
+  id: string;
+  name: string;
+  /** mm; 0 when it is not known. */
+  rollWidth: number;
+}
+
+/** A cupboard of more layers than this names only those that are at hand or are in use. */
+const MOST_NAMED = 600;
+
+/** Cloths, and layers that are no liquid, by name; of very many layers those that are at hand or kept as pieces. */
+export function materialNames(db: Db): MaterialName[] {
+  const { n } = db.prepare("SELECT count(*) AS n FROM layer WHERE deleted_at IS NULL AND form != 'liquid'").get() as {
+    n: number;
+  };
+  const few = n > MOST_NAMED ? "AND (in_stock = 1 OR id IN (SELECT of_id FROM stock WHERE of_kind = 'layer'))" : '';
+  return db
+    .prepare(
+      `SELECT 'cloth' AS kind, id, name, coalesce(roll_width, 0) AS rollWidth FROM cloth WHERE deleted_at IS NULL
+       UNION ALL
+       SELECT 'layer', id, name, roll_width FROM layer WHERE deleted_at IS NULL AND form != 'liquid' ${few}
+       ORDER BY 1, 3 COLLATE NOCASE`,
+    )
+    .all() as MaterialName[];
+}

@@ -1,3 +1,4 @@
+import type { Statement } from 'better-sqlite3';
 import { randomUUID } from 'node:crypto';
 import { NotFoundError, StaleError } from './errors';
 import type { Db } from './database';
@@ -12,6 +13,9 @@ export interface Kept {
 
 type ColumnKind = 'plain' | 'json' | 'boolean';
 
+/** Prepared statements that a table keeps for a connection. */
+const MOST_STATEMENTS = 60;
+
 /** A property and the column it is kept in. */
 export interface Column {
   property: string;
@@ -24,7 +28,7 @@ export function column(property: string, kind: ColumnKind = 'plain'): Column {
   return { property, column: property.replace(/[A-Z]/g, (letter) => `_${letter.toLowerCase()}`), kind };
 }
 
-type Value = string | number | null;
+export type Value = string | number | null;
 
 function toColumn(kind: ColumnKind, value: unknown): Value {
   if (value === undefined || value === null) return null;
@@ -54,6 +58,11 @@ export class Table<T extends object> {
     private readonly optional: readonly string[] = [],
   ) {}
 
+  /** Rows by connection, with what other connections (`seen`) and this one (`writes`) had written by then. */
+  private readonly kept = new WeakMap<Db, { rows: (T & Kept)[]; seen: number; writes: number }>();
+  private writes = 0;
+  private readonly statements = new WeakMap<Db, Map<string, Statement>>();
+
   private read(row: Record<string, Value>): T & Kept {
     const record: Record<string, unknown> = {
       id: row['id'],
@@ -68,15 +77,60 @@ export class Table<T extends object> {
     return record as T & Kept;
   }
 
-  list(db: Db, where = '1', params: Value[] = [], order = 'name COLLATE NOCASE, id'): (T & Kept)[] {
-    const rows = db
-      .prepare(`SELECT * FROM ${this.name} WHERE deleted_at IS NULL AND ${where} ORDER BY ${order}`)
-      .all(...params) as Record<string, Value>[];
+  list(
+    db: Db,
+    where = '1',
+    params: readonly Value[] = [],
+    order = 'name COLLATE NOCASE, id',
+    { limit = -1, offset = 0 }: { limit?: number; offset?: number } = {},
+  ): (T & Kept)[] {
+    const rows = this.statement(
+      db,
+      `SELECT * FROM ${this.name} WHERE deleted_at IS NULL AND ${where} ORDER BY ${order} LIMIT ? OFFSET ?`,
+    ).all(...params, limit, offset) as Record<string, Value>[];
     return rows.map((row) => this.read(row));
   }
 
+  /** How many rows there are. */
+  count(db: Db, where = '1', params: readonly Value[] = []): number {
+    const sql = `SELECT count(*) AS n FROM ${this.name} WHERE deleted_at IS NULL AND ${where}`;
+    return (this.statement(db, sql).get(...params) as { n: number }).n;
+  }
+
+  /** Rows by id, in one question; those that are not there are left out. */
+  byIds(db: Db, ids: readonly string[]): (T & Kept)[] {
+    if (ids.length === 0) return [];
+    const sql = `SELECT * FROM ${this.name} WHERE deleted_at IS NULL AND id IN (SELECT value FROM json_each(?))`;
+    return (this.statement(db, sql).all(JSON.stringify(ids)) as Record<string, Value>[]).map((row) => this.read(row));
+  }
+
+  /** A statement of this connection, prepared once. */
+  private statement(db: Db, sql: string): Statement {
+    let own = this.statements.get(db);
+    if (!own) this.statements.set(db, (own = new Map()));
+    let found = own.get(sql);
+    if (!found) {
+      // A search has its own text for every number of words; the oldest go when there are very many.
+      if (own.size >= MOST_STATEMENTS) own.delete(own.keys().next().value!);
+      own.set(sql, (found = db.prepare(sql)));
+    }
+    return found;
+  }
+
+  /** All rows as they are now, read once until somebody writes: what is asked with every question. Not to be changed. */
+  all(db: Db): readonly (T & Kept)[] {
+    const seen = db.pragma('data_version', { simple: true }) as number;
+    const kept = this.kept.get(db);
+    // What is not confirmed yet may be taken back.
+    if (db.inTransaction) return this.list(db);
+    if (kept && kept.seen === seen && kept.writes === this.writes) return kept.rows;
+    const rows = this.list(db);
+    this.kept.set(db, { rows, seen, writes: this.writes });
+    return rows;
+  }
+
   find(db: Db, id: string): (T & Kept) | undefined {
-    const row = db.prepare(`SELECT * FROM ${this.name} WHERE id = ? AND deleted_at IS NULL`).get(id) as
+    const row = this.statement(db, `SELECT * FROM ${this.name} WHERE id = ? AND deleted_at IS NULL`).get(id) as
       Record<string, Value> | undefined;
     return row && this.read(row);
   }
@@ -91,6 +145,7 @@ export class Table<T extends object> {
   insert(db: Db, fields: T, { id = randomUUID(), at = new Date().toISOString() }: { id?: string; at?: string } = {}): T & Kept {
     const names = ['id', 'created_at', 'updated_at', ...this.columns.map((c) => c.column)];
     const values = [id, at, at, ...this.values(fields)];
+    this.writes++;
     db.prepare(`INSERT INTO ${this.name} (${names.join(', ')}) VALUES (${names.map(() => '?').join(', ')})`).run(...values);
     return this.get(db, id);
   }
@@ -118,6 +173,7 @@ export class Table<T extends object> {
    * @throws {StaleError} with the row as it is now @throws {NotFoundError}
    */
   update(db: Db, id: string, fields: T, version: number): T & Kept {
+    this.writes++;
     const sets = [...this.columns.map((c) => `${c.column} = ?`), 'updated_at = ?', 'version = version + 1'];
     const { changes } = db
       .prepare(`UPDATE ${this.name} SET ${sets.join(', ')} WHERE id = ? AND version = ? AND deleted_at IS NULL`)
@@ -127,6 +183,7 @@ export class Table<T extends object> {
   }
 
   remove(db: Db, id: string): void {
+    this.writes++;
     const { changes } = db
       .prepare(`UPDATE ${this.name} SET deleted_at = ? WHERE id = ? AND deleted_at IS NULL`)
       .run(new Date().toISOString(), id);
@@ -135,6 +192,7 @@ export class Table<T extends object> {
 
   /** Takes a deletion back. */
   restore(db: Db, id: string): T & Kept {
+    this.writes++;
     db.prepare(`UPDATE ${this.name} SET deleted_at = NULL WHERE id = ?`).run(id);
     return this.get(db, id);
   }

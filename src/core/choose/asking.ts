@@ -24,6 +24,8 @@ export type Weights = Partial<Record<CriterionId, number>>;
 export interface Asking {
   /** Most stacks to return, 24 if not given. */
   limit?: number;
+  /** Words of refused layers that are looked for; without them some of every heading are told. */
+  find?: string;
   /** What was filed about this cloth, by the stack's id. */
   memory?: ReadonlyMap<string, PairRecord>;
   /** Ids of layers that are in the cupboard. */

@@ -18,9 +18,10 @@ import { embroideryLoad, motifDensity, typicalDensity } from './embroidery-load'
 import { needsOf, type Needs } from './needs';
 import { HAND_BANDS, type Hand, type Part, type Role } from './part';
 import { typicalPiece, type PieceSize } from './piece-size';
-import { candidatesFor } from './recipes';
+import type { Refused } from './recipes';
 import { cautionsFor, reasonsFor } from './remarks';
 import { ROLE_PROFILES } from './roles';
+import { standingOf } from './standing';
 import { stepsFor } from './steps-for';
 import { traitsOf } from './traits';
 
@@ -33,6 +34,8 @@ export interface StackLayer {
   extent: Extent;
   /** Turn against the grain, degrees. */
   angle: number;
+  /** mm. */
+  thickness: number;
 }
 
 export interface CriterionScore {
@@ -78,7 +81,10 @@ export interface RuledOutStack {
 
 export interface Choice {
   ranked: RankedStack[];
+  /** Layers that are not offered; of a large cupboard only some, see `ruledOutGroups`. */
   ruledOut: RuledOutStack[];
+  /** How many there are under each heading. */
+  ruledOutGroups: { group: string; count: number }[];
   /** The cloth without anything, for comparison. */
   bare: { predicted: Predicted; inBand: boolean; words: string };
   /** Wanted bending length, mm. */
@@ -138,7 +144,8 @@ export function lastingLayers(role: Role, materials: readonly Material[]): Mater
   return materials.filter(({ ends }) => working || (ends !== 'torn' && ends !== 'rinsed' && ends !== 'melted'));
 }
 
-function judge(question: Question, candidate: Candidate): Judged {
+/** Works out what criteria and remarks are written against. */
+export function judge(question: Question, candidate: Candidate): Judged {
   const stays = lastingLayers(
     question.part.role,
     candidate.layers.map(({ material }) => material),
@@ -176,7 +183,8 @@ function weightOf(criterion: Criterion, question: Question): number {
   return criterion.weight(question) * lead * (question.weights[criterion.id] ?? 1);
 }
 
-function scoreOf(stack: Judged): number {
+/** Weighted mean of the criteria, 0–100. */
+export function scoreOf(stack: Judged): number {
   let sum = 0;
   let weights = 0;
   for (const criterion of CRITERIA) {
@@ -197,6 +205,7 @@ function publicLayers(layers: readonly ChosenLayer[]): StackLayer[] {
     materialId: material.id,
     extent,
     angle,
+    thickness: material.thickness,
   }));
 }
 
@@ -268,20 +277,13 @@ function memoryOf({ predicted }: Judged, { readings, good, fair, poor }: PairRec
 export function choose(fabric: Fabric, part: Part, library: readonly Material[], asking: Asking = {}): Choice {
   const question = questionFor(fabric, part, asking);
   const limit = asking.limit ?? DEFAULT_LIMIT;
-  const { candidates, refused } = candidatesFor(question, library);
-  const judged = candidates.map((candidate) => {
-    const stack = judge(question, candidate);
-    return { stack, score: scoreOf(stack) };
-  });
-  judged.sort((a, b) => b.score - a.score || (a.stack.id < b.stack.id ? -1 : 1));
+  const { ranked: judged, refused } = standingOf(fabric, part, library, asking);
   const worth = judged.filter(({ score }, i) => score >= WORTH_SHOWING || i < 3);
   const bare = stackStiffness(fabric, []);
   const inBand = bare.bendingLength >= question.band[0] && bare.bendingLength <= question.band[1];
   return {
     ranked: worth.slice(0, limit).map(({ stack, score }) => describe(stack, score)),
-    ruledOut: refused
-      .map((r) => ({ id: r.id, title: r.title, layers: publicLayers(r.layers), why: r.why, group: r.group }))
-      .sort((a, b) => (a.group === b.group ? (a.id < b.id ? -1 : 1) : a.group < b.group ? -1 : 1)),
+    ...ruledOutOf(refused, asking.find),
     bare: { predicted: publicPredicted(bare), inBand, words: bareWords(question, inBand) },
     band: question.band,
     hand: question.hand,
@@ -289,6 +291,50 @@ export function choose(fabric: Fabric, part: Part, library: readonly Material[],
     piece: question.piece,
   };
 }
+
+/**
+ * What was not offered, by heading and name. Of a large cupboard only some are told one by one, a few of every heading first; the
+ * others are counted, and found by their words.
+ */
+function ruledOutOf(refused: readonly Refused[], find: string | undefined): Pick<Choice, 'ruledOut' | 'ruledOutGroups'> {
+  const groups = new Map<string, Refused[]>();
+  for (const each of refused) {
+    const own = groups.get(each.group);
+    if (own) own.push(each);
+    else groups.set(each.group, [each]);
+  }
+  const words = (find ?? '').toLowerCase().split(/\s+/).filter(Boolean);
+  const names = [...groups.keys()].sort();
+  const shown: Refused[] = [];
+  if (words.length > 0) {
+    for (const name of names)
+      for (const each of groups.get(name)!) {
+        if (shown.length >= MOST_RULED_OUT) break;
+        const text = `${each.material.name} ${each.why()}`.toLowerCase();
+        if (words.every((word) => text.includes(word))) shown.push(each);
+      }
+  } else {
+    const few = Math.max(FEW_RULED_OUT, Math.floor(MOST_RULED_OUT / Math.max(1, names.length)));
+    for (const name of names)
+      shown.push(...(refused.length <= MOST_RULED_OUT ? groups.get(name)! : groups.get(name)!.slice(0, few)));
+  }
+  return {
+    ruledOut: shown
+      .map(({ material, layers, why, group }) => ({
+        id: material.id,
+        title: material.name,
+        layers: publicLayers(layers),
+        why: why(),
+        group,
+      }))
+      .sort((a, b) => (a.group === b.group ? (a.id < b.id ? -1 : 1) : a.group < b.group ? -1 : 1)),
+    ruledOutGroups: names.map((group) => ({ group, count: groups.get(group)!.length })),
+  };
+}
+
+/** So many refused layers are told one by one, and at least so many of every heading. */
+const MOST_RULED_OUT = 400;
+const FEW_RULED_OUT = 10;
 
 function bareWords({ profile, hand, traits, part }: Question, inBand: boolean): string {
   if (profile.kind === 'stitch') return '';

@@ -144,12 +144,12 @@ function titleOf(layers: readonly ChosenLayer[]): string {
   return names.join(' + ');
 }
 
+/** A layer that is not offered. Its reason is only put into words when somebody reads it. */
 export interface Refused {
-  id: string;
-  title: string;
+  material: Material;
   layers: ChosenLayer[];
-  why: string;
   group: string;
+  why: () => string;
 }
 
 /** First hard stop that a layer meets in this duty. */
@@ -203,13 +203,13 @@ export function candidatesFor(question: Question, library: readonly Material[]):
     const stop = firstStop(question, material, duty);
     const base = profile.families[material.family];
     if (stop) {
-      refused.push({ id: material.id, title: material.name, layers: [layer], why: stop.words(question, material), group: stop.group });
+      refused.push({ material, layers: [layer], group: stop.group, why: () => stop.words(question, material) });
       continue;
     }
     passing.add(material.id);
     if (base === undefined) {
       if (material.family === 'topping' && topping?.id === material.id) continue;
-      refused.push({ id: material.id, title: material.name, layers: [layer], ...notForRole(question, material) });
+      refused.push({ material, layers: [layer], group: NOT_FOR_ROLE, why: () => notForRole(question, material) });
       continue;
     }
     const preferred = preferences(material);
@@ -260,11 +260,13 @@ function slotOptions(question: Question, slot: Slot, library: readonly Material[
 const GOES_AWAY: Family[] = ['pressing-spray', 'starch', 'liquid-stabilizer', 'edge-stiffener', 'tear-away', 'wash-away', 'heat-away'];
 const SHEETS: Family[] = ['tear-away', 'cut-away', 'mesh', 'wash-away', 'heat-away', 'topping'];
 
-function notForRole({ profile }: Question, layer: Material): { why: string; group: string } {
-  const group = 'Made for something else';
-  if (layer.family === 'topping') return { group, why: 'A topping is for lofty or looped cloth under an embroidery needle; there is nothing to keep stitches from sinking into here.' };
-  if (SHEETS.includes(layer.family)) return { group, why: 'It is a sheet for stitching on, not a support that is worn.' };
-  if (GOES_AWAY.includes(layer.family)) return { group, why: `It washes out again, and ${profile.phrase} needs support that stays.` };
-  if (profile.kind === 'stitch') return { group, why: 'It is support for wear, not a sheet that holds cloth still under the needle.' };
-  return { group, why: `It does not ${profile.job}: it is not used for ${profile.phrase}.` };
+/** Heading of what serves another purpose. */
+const NOT_FOR_ROLE = 'Made for something else';
+
+function notForRole({ profile }: Question, layer: Material): string {
+  if (layer.family === 'topping') return 'A topping is for lofty or looped cloth under an embroidery needle; there is nothing to keep stitches from sinking into here.';
+  if (SHEETS.includes(layer.family)) return 'It is a sheet for stitching on, not a support that is worn.';
+  if (GOES_AWAY.includes(layer.family)) return `It washes out again, and ${profile.phrase} needs support that stays.`;
+  if (profile.kind === 'stitch') return 'It is support for wear, not a sheet that holds cloth still under the needle.';
+  return `It does not ${profile.job}: it is not used for ${profile.phrase}.`;
 }

@@ -1,8 +1,8 @@
 import { clothBendingLength, clothThickness, overhangFromBendingLength, type Fabric } from '../cloth';
 import type { Material } from '../layers';
 import type { Asking } from './asking';
-import { choose, type Choice } from './choose';
 import type { Part } from './part';
+import { standingOf, thinned, type Standing } from './standing';
 
 export const MEASURABLE = [
   'overhang',
@@ -101,8 +101,8 @@ function levelsOf(property: Measurable, fabric: Fabric): Level[] {
 }
 
 /** A stack without its weight: what decides whether another kind of answer leads. */
-function kindOf(choice: Choice): string | undefined {
-  return choice.ranked[0]?.layers.map(({ family, form }) => `${family}/${form}`).join('+');
+function kindOf({ ranked }: Standing): string | undefined {
+  return ranked[0]?.stack.layers.map(({ material: { family, form } }) => `${family}/${form}`).join('+');
 }
 
 /** A change of weight within one kind counts as half a change of the answer. */
@@ -122,9 +122,10 @@ export function sensitivity(
   asking: Asking,
   measured: readonly string[] = [],
 ): Sensitivity[] {
-  const now = choose(fabric, part, library, { ...asking, limit: 1 });
-  const best = now.ranked[0];
+  const now = standingOf(fabric, part, library, asking);
+  const best = now.ranked[0]?.stack;
   if (!best) return [];
+  const those = thinned(library, now);
   const found: Sensitivity[] = [];
   for (const property of MEASURABLE) {
     if (measured.includes(property)) continue;
@@ -134,8 +135,8 @@ export function sensitivity(
     const levels = levelsOf(property, fabric);
     const middle = levels[Math.floor(levels.length / 2)]?.value ?? 0;
     for (const level of levels) {
-      const answer = choose({ ...fabric, ...level.fabric }, part, library, { ...asking, limit: 1 });
-      const first = answer.ranked[0];
+      const answer = standingOf({ ...fabric, ...level.fabric }, part, those, asking);
+      const first = answer.ranked[0]?.stack;
       if (!first || first.id === best.id) continue;
       const share = level.chance * (kindOf(answer) === kindOf(now) ? SAME_KIND : 1);
       chance += share;

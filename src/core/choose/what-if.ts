@@ -1,8 +1,9 @@
 import type { Fabric } from '../cloth';
 import type { Material } from '../layers';
 import type { Asking } from './asking';
-import { choose, questionFor, type Choice } from './choose';
+import { questionFor } from './choose';
 import { HANDS, type Care, type Part } from './part';
+import { standingOf, thinned, type Standing } from './standing';
 import { CARE_WORDS } from './words';
 
 /** One way in which the question could have been put, and what it would do to the answer. */
@@ -71,15 +72,12 @@ function changesFor(fabric: Fabric, part: Part, asking: Asking): Change[] {
   return changes;
 }
 
-/** Enough to find any stack's rank. */
-const ALL = 100_000;
-
-function standing(answer: Choice, stackId: string): WhatIf['stack'] {
-  const rank = answer.ranked.findIndex(({ id }) => id === stackId);
-  if (rank >= 0) return { rank: rank + 1, score: answer.ranked[rank]!.score };
+function standing({ ranked, refused }: Standing, stackId: string): WhatIf['stack'] {
+  const rank = ranked.findIndex(({ stack }) => stack.id === stackId);
+  if (rank >= 0) return { rank: rank + 1, score: ranked[rank]!.score };
   const parts = stackId.split('+');
-  const refused = answer.ruledOut.find(({ id }) => parts.includes(id));
-  return refused && { why: refused.why };
+  const out = refused.find(({ material }) => parts.includes(material.id));
+  return out && { why: out.why() };
 }
 
 /**
@@ -89,17 +87,18 @@ function standing(answer: Choice, stackId: string): WhatIf['stack'] {
  * @returns one entry for each near-by change, those that put another stack first leading
  */
 export function whatIf(fabric: Fabric, part: Part, library: readonly Material[], asking: Asking, stackId: string): WhatIf[] {
-  const now = choose(fabric, part, library, { ...asking, limit: 1 });
+  const now = standingOf(fabric, part, library, asking);
+  const those = thinned(library, now);
   return changesFor(fabric, part, asking)
     .map(({ id, words, ...change }): WhatIf => {
-      const answer = choose({ ...fabric, ...change.fabric }, { ...part, ...change.part }, library, { ...asking, limit: ALL });
+      const answer = standingOf({ ...fabric, ...change.fabric }, { ...part, ...change.part }, those, asking);
       const best = answer.ranked[0];
       return {
         id,
         change: words,
         stack: standing(answer, stackId),
-        best: best && { id: best.id, title: best.title, score: best.score },
-        bestChanges: best?.id !== now.ranked[0]?.id,
+        best: best && { id: best.stack.id, title: best.stack.title, score: best.score },
+        bestChanges: best?.stack.id !== now.ranked[0]?.stack.id,
       };
     })
     .sort((a, b) => Number(b.bestChanges) - Number(a.bestChanges));

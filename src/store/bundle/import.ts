@@ -62,8 +62,9 @@ export function importBundle(db: Db, bundle: Bundle): ImportCount {
       return true;
     },
     layers: ({ id, ...layer }) => {
-      if (layers.find(db, id)) {
-        if (layer.inStock) db.prepare('UPDATE layer SET in_stock = 1 WHERE id = ?').run(id);
+      const there = layers.find(db, id);
+      if (there) {
+        if (layer.inStock && !there.inStock) layers.update(db, id, { ...there, inStock: true }, there.version);
         return false;
       }
       layers.bringIn(db, withEstimates(layer as LayerBody, 'own'), id);

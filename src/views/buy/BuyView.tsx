@@ -1,6 +1,7 @@
 import { Printer } from 'lucide-react';
-import { useEffect, useMemo, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { formatMoney } from '../../core/units';
+import { call } from '../../ui/api';
 import { CheckField } from '../../ui/form-fields';
 import { GivenUp, LayoutRunner } from '../../ui/layout-runner';
 import { counted } from '../../ui/text';
@@ -9,11 +10,13 @@ import type { Settings } from '../../store/settings';
 import { shoppingLine, shoppingQuestion, type Line, type Need } from './shopping';
 
 interface Props {
+  /** Projects with something to cut, last touched first. */
   projects: { id: string; name: string }[];
+  /** What those of `start` need. */
   needs: Need[];
   settings: Settings;
-  /** Only this project at first. */
-  startProject: string | null;
+  /** Ids of the projects that are shopped for at first. */
+  start: string[];
 }
 
 /** How far the counting has come, and for which needs. */
@@ -33,19 +36,36 @@ export default function BuyView(props: Props) {
   );
 }
 
-function Shopping({ projects, needs, settings, startProject }: Props) {
+/** Projects that are listed before one is searched for. */
+const LISTED = 12;
+
+function Shopping({ projects, needs, settings, start }: Props) {
   const units = useUnits();
-  const [chosen, setChosen] = useState<Set<string>>(
-    () => new Set(startProject === null ? projects.map(({ id }) => id) : [startProject]),
-  );
+  const [chosen, setChosen] = useState<readonly string[]>(start);
+  const [search, setSearch] = useState('');
+  const [asked, setAsked] = useState<Need[]>(needs);
+  const [trouble, setTrouble] = useState<string>();
   const [answer, setAnswer] = useState<Answer>();
-  const asked = useMemo(
-    () =>
-      needs
-        .map((need) => ({ ...need, parts: need.parts.filter(({ projectId }) => chosen.has(projectId)) }))
-        .filter(({ parts }) => parts.length > 0),
-    [needs, chosen],
-  );
+  const fetched = useRef<readonly string[]>(start);
+  useEffect(() => {
+    if (fetched.current === chosen) return undefined;
+    fetched.current = chosen;
+    const abort = new AbortController();
+    const query = new URLSearchParams(chosen.map((id) => ['project', id]));
+    call<{ needs: Need[] }>('GET', `/api/needs?${query}`, undefined, abort.signal)
+      .then((found) => {
+        setAsked(found.needs);
+        setTrouble(undefined);
+      })
+      .catch((problem: Error) => !abort.signal.aborted && setTrouble(problem.message));
+    return () => abort.abort();
+  }, [chosen]);
+  const listed = useMemo(() => {
+    const words = search.toLowerCase().split(/\s+/).filter(Boolean);
+    const fits = projects.filter(({ name }) => words.every((word) => name.toLowerCase().includes(word)));
+    const first = fits.filter(({ id }) => chosen.includes(id));
+    return [...first, ...fits.filter(({ id }) => !chosen.includes(id)).slice(0, Math.max(0, LISTED - first.length))];
+  }, [projects, search, chosen]);
   useEffect(() => {
     const runner = new LayoutRunner();
     const lines: Line[] = [];
@@ -92,26 +112,31 @@ function Shopping({ projects, needs, settings, startProject }: Props) {
           <fieldset className="sheet no-print p-4">
             <legend className="sr-only">Projects</legend>
             <h2 className="chalk-heading">For</h2>
-            {projects.map(({ id, name }) => (
+            {projects.length > LISTED && (
+              <label className="mt-1 block">
+                <span className="sr-only">Search projects</span>
+                <input
+                  type="search"
+                  className="input"
+                  placeholder={`search ${projects.length} projects …`}
+                  value={search}
+                  onChange={(e) => setSearch(e.target.value)}
+                />
+              </label>
+            )}
+            {listed.map(({ id, name }) => (
               <CheckField
                 key={id}
                 label={name}
-                checked={chosen.has(id)}
-                onChange={(on) =>
-                  setChosen((was) => {
-                    const next = new Set(was);
-                    if (on) next.add(id);
-                    else next.delete(id);
-                    return next;
-                  })
-                }
+                checked={chosen.includes(id)}
+                onChange={(on) => setChosen((was) => (on ? [...was, id] : was.filter((each) => each !== id)))}
               />
             ))}
           </fieldset>
           <div className="min-w-0 space-y-4">
-            {error && (
+            {(error ?? trouble) && (
               <p role="alert" className="alert alert-error">
-                {error}
+                {error ?? trouble}
               </p>
             )}
             <p role="status" className="text-lg">

@@ -25,7 +25,6 @@ interface Props {
   compared: boolean;
   clothName: string;
   clothThickness: number;
-  thicknesses: Record<string, number>;
   onOpen: (stack: RankedStack) => void;
   onTake: () => void;
   onHang: () => void;
@@ -34,7 +33,7 @@ interface Props {
 
 /** One answer opened: how it hangs, why, what to look out for, how it is put on. */
 export default function AnswerDetail(props: Props) {
-  const { stack, siblings, choice, fabric, part, asked, currency, compared, clothName, clothThickness, thicknesses } = props;
+  const { stack, siblings, choice, fabric, part, asked, currency, compared, clothName, clothThickness } = props;
   const { onOpen, onTake, onHang, onCompare } = props;
   const units = useUnits();
   const { predicted, terms } = stack;
@@ -133,7 +132,7 @@ export default function AnswerDetail(props: Props) {
             cloth={{ name: clothName, thickness: clothThickness }}
             layers={stack.layers.map((layer) => ({
               name: `${layer.material}${layer.angle ? `, turned ${layer.angle}°` : ''}: ${EXTENT_WORDS[layer.extent]}`,
-              thickness: thicknesses[layer.materialId] ?? 0.2,
+              thickness: layer.thickness,
               extent: layer.extent,
               above: layer.family === 'topping',
             }))}

@@ -1,22 +1,26 @@
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { lazy, Suspense, useEffect, useMemo, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { questionFor, type Choice, type RankedStack } from '../../core/choose';
 import { clothThickness, fabricOf, type Fabric } from '../../core/cloth';
 import type { Schools } from '../../core/schools';
 import { call, type ApiError } from '../../ui/api';
-import HangSimulator from '../../ui/HangSimulator';
 import { UnitsProvider } from '../../ui/units-context';
 import type { LengthSystem } from '../../core/units';
 import AnswerDetail from './AnswerDetail';
 import AnswerList from './AnswerList';
 import { groupAnswers } from './answers';
-import Compare from './Compare';
 import MeasureNext from './MeasureNext';
 import MoreWishes from './MoreWishes';
 import RuledOut from './RuledOut';
 import Sentence from './Sentence';
-import TakeToProject from './TakeToProject';
+
+import { useRefused } from './use-refused';
 import { askedWith, partOf, toQuery, type SentenceState } from './sentence-state';
+
+/** What only opens when it is asked for is only fetched then. */
+const Compare = lazy(() => import('./Compare'));
+const HangSimulator = lazy(() => import('../../ui/HangSimulator'));
+const TakeToProject = lazy(() => import('./TakeToProject'));
 
 interface Props {
   units: LengthSystem;
@@ -24,15 +28,13 @@ interface Props {
   /** The person's ways of working. */
   ways: Partial<Schools>;
   cloths: (Fabric & { id: string; name: string; own: boolean; measured: string[] })[];
-  thicknesses: Record<string, number>;
-  projects: { id: string; name: string }[];
   start: SentenceState;
   /** The answer to `start`, worked out on the server so that it stands there from the first paint. */
   startChoice: Choice;
 }
 
 /** The front door: the question as a sentence, the answers below it. */
-export default function ChooseView({ units, currency, ways, cloths, thicknesses, projects, start, startChoice }: Props) {
+export default function ChooseView({ units, currency, ways, cloths, start, startChoice }: Props) {
   const [state, setState] = useState(start);
   const [choice, setChoice] = useState(startChoice);
   const [openId, setOpenId] = useState<string>();
@@ -70,6 +72,7 @@ export default function ChooseView({ units, currency, ways, cloths, thicknesses,
   const fabric = useMemo(() => fabricOf(cloth), [cloth]);
   const part = partOf(state);
   const asked = askedWith({ ...state, clothId: cloth.id });
+  const { find, setFind, shown } = useRefused({ fabric, part, ...asked }, choice);
   const comparedStacks = compared
     .map((id) => choice.ranked.find((stack) => stack.id === id))
     .filter((stack): stack is RankedStack => stack !== undefined);
@@ -169,7 +172,6 @@ export default function ChooseView({ units, currency, ways, cloths, thicknesses,
               choice={choice}
               clothName={cloth.name}
               clothThickness={clothThickness(cloth).value}
-              thicknesses={thicknesses}
               onOpen={(stack) => setOpenId(stack.id)}
               onTake={() => setTaking(true)}
               onHang={() => setHanging(true)}
@@ -191,39 +193,40 @@ export default function ChooseView({ units, currency, ways, cloths, thicknesses,
           </p>
         </div>
       )}
-      <RuledOut ruledOut={choice.ruledOut} />
-      {taking && open && (
-        <TakeToProject
-          stack={open}
-          clothId={cloth.id}
-          wish={{ ...part }}
-          schools={state.schools}
-          size={state.piece}
-          projects={projects}
-          onClose={() => setTaking(false)}
-        />
-      )}
-      {hanging && open && (
-        <HangSimulator
-          fabric={fabric}
-          clothName={cloth.name}
-          stackTitle={open.title}
-          role={state.role}
-          layerIds={openLayerIds}
-          expected={open.predicted.bendingLength}
-          onClose={() => setHanging(false)}
-        />
-      )}
-      {comparing && (
-        <Compare
-          stacks={comparedStacks}
-          choice={choice}
-          currency={currency}
-          onDrop={toggleCompared}
-          onOpen={show}
-          onClose={() => setComparing(false)}
-        />
-      )}
+      <RuledOut choice={shown} find={find} onFind={setFind} />
+      <Suspense>
+        {taking && open && (
+          <TakeToProject
+            stack={open}
+            clothId={cloth.id}
+            wish={{ ...part }}
+            schools={state.schools}
+            size={state.piece}
+            onClose={() => setTaking(false)}
+          />
+        )}
+        {hanging && open && (
+          <HangSimulator
+            fabric={fabric}
+            clothName={cloth.name}
+            stackTitle={open.title}
+            role={state.role}
+            layerIds={openLayerIds}
+            expected={open.predicted.bendingLength}
+            onClose={() => setHanging(false)}
+          />
+        )}
+        {comparing && (
+          <Compare
+            stacks={comparedStacks}
+            choice={choice}
+            currency={currency}
+            onDrop={toggleCompared}
+            onOpen={show}
+            onClose={() => setComparing(false)}
+          />
+        )}
+      </Suspense>
     </UnitsProvider>
   );
 }

@@ -1,25 +1,34 @@
-import { useState } from 'react';
-import type { RuledOutStack } from '../../core/choose';
+import type { Choice, RuledOutStack } from '../../core/choose';
 
 interface Props {
-  ruledOut: RuledOutStack[];
+  choice: Pick<Choice, 'ruledOut' | 'ruledOutGroups'>;
+  /** Words that are looked for; of a large cupboard the server looks. */
+  find: string;
+  onFind: (find: string) => void;
 }
 
 /** Everything that was not offered, gathered by reason and searchable: “why not the medium woven?” */
-export default function RuledOut({ ruledOut }: Props) {
-  const [search, setSearch] = useState('');
-  const words = search.toLowerCase().split(/\s+/).filter(Boolean);
+export default function RuledOut({ choice, find, onFind }: Props) {
+  const { ruledOut, ruledOutGroups } = choice;
+  const total = ruledOutGroups.reduce((sum, { count }) => sum + count, 0);
+  const words = find.toLowerCase().split(/\s+/).filter(Boolean);
   const found = ruledOut.filter((stack) => words.every((word) => `${stack.title} ${stack.why}`.toLowerCase().includes(word)));
   const groups = new Map<string, RuledOutStack[]>();
   for (const stack of found) groups.set(stack.group, [...(groups.get(stack.group) ?? []), stack]);
+  const countOf = (group: string, here: number) =>
+    words.length > 0 ? here : (ruledOutGroups.find((each) => each.group === group)?.count ?? here);
   const order = [...groups].sort((a, b) =>
-    a[0] === 'Made for something else' ? 1 : b[0] === 'Made for something else' ? -1 : b[1].length - a[1].length,
+    a[0] === 'Made for something else'
+      ? 1
+      : b[0] === 'Made for something else'
+        ? -1
+        : countOf(b[0], b[1].length) - countOf(a[0], a[1].length),
   );
   return (
     <section aria-labelledby="ruled-out" className="mt-8">
       <div className="flex flex-wrap items-end justify-between gap-3 border-b border-base-300 pb-2">
         <h2 id="ruled-out" className="chalk-heading">
-          Ruled out: {ruledOut.length} {ruledOut.length === 1 ? 'layer' : 'layers'}
+          Ruled out: {total} {total === 1 ? 'layer' : 'layers'}
         </h2>
         <label className="flex items-center gap-2">
           <span className="font-semibold whitespace-nowrap">Why not</span>
@@ -27,8 +36,8 @@ export default function RuledOut({ ruledOut }: Props) {
             className="input w-64"
             type="search"
             placeholder="medium woven …"
-            value={search}
-            onChange={(e) => setSearch(e.target.value)}
+            value={find}
+            onChange={(e) => onFind(e.target.value)}
           />
         </label>
       </div>
@@ -36,7 +45,7 @@ export default function RuledOut({ ruledOut }: Props) {
         <details key={group} open={words.length > 0} className="border-b border-base-300">
           <summary className="flex min-h-[48px] cursor-pointer items-center gap-2 font-semibold">
             {group}
-            <span className="badge badge-neutral">{stacks.length}</span>
+            <span className="badge badge-neutral">{countOf(group, stacks.length)}</span>
           </summary>
           <ul className="mb-3 grid gap-x-8 gap-y-2 md:grid-cols-2">
             {stacks.slice(0, 80).map((stack) => (
@@ -44,7 +53,11 @@ export default function RuledOut({ ruledOut }: Props) {
                 <span className="font-semibold">{stack.title}.</span> {stack.why}
               </li>
             ))}
-            {stacks.length > 80 && <li className="quiet">And {stacks.length - 80} more; search to narrow them down.</li>}
+            {countOf(group, stacks.length) > Math.min(80, stacks.length) && (
+              <li className="quiet">
+                And {countOf(group, stacks.length) - Math.min(80, stacks.length)} more; search to narrow them down.
+              </li>
+            )}
           </ul>
         </details>
       ))}

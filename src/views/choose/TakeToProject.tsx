@@ -16,16 +16,17 @@ interface Props {
   schools: Partial<Schools>;
   /** Size that was asked for. */
   size: PieceSize | undefined;
-  projects: { id: string; name: string }[];
   onClose: () => void;
 }
 
 const NEW = 'new';
 
 /** Puts an answer to a project as the stack of a new part. */
-export default function TakeToProject({ stack, clothId, wish, schools, size, projects, onClose }: Props) {
+export default function TakeToProject({ stack, clothId, wish, schools, size, onClose }: Props) {
   const dialog = useRef<HTMLDialogElement>(null);
-  const [projectId, setProjectId] = useState(projects[0]?.id ?? NEW);
+  const [projects, setProjects] = useState<{ id: string; name: string }[]>([]);
+  const [picked, setProjectId] = useState<string>();
+  const projectId = picked ?? projects[0]?.id ?? NEW;
   const [projectName, setProjectName] = useState('');
   const word = ROLE_WORDS[wish.role];
   const [draft, setDraft] = useState<PieceDraft>({
@@ -37,6 +38,11 @@ export default function TakeToProject({ stack, clothId, wish, schools, size, pro
   const [faults, setFaults] = useState<Set<string>>(new Set());
   const [busy, setBusy] = useState(false);
   useEffect(() => dialog.current?.showModal(), []);
+  useEffect(() => {
+    call<{ projects: { id: string; name: string }[] }>('GET', '/api/projects?names=yes')
+      .then((answer) => setProjects(answer.projects))
+      .catch((problem: Error) => setErrors({ general: problem.message }));
+  }, []);
 
   const save = async () => {
     if (projectId === NEW && projectName.trim() === '') {

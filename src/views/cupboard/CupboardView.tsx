@@ -1,6 +1,6 @@
-import type { ColumnDef } from '@tanstack/react-table';
+import type { ColumnDef, SortingState } from '@tanstack/react-table';
 import { Plus } from 'lucide-react';
-import { useMemo, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { attempt, undoToast } from '../../ui/undo-toast';
 import { clothBendingLength } from '../../core/cloth';
@@ -11,6 +11,7 @@ import { CheckField } from '../../ui/form-fields';
 import OutlineThumb from '../../ui/OutlineThumb';
 import { counted } from '../../ui/text';
 import { UnitsProvider } from '../../ui/units-context';
+import { usePage, type Page } from '../../ui/use-page';
 import type { Cloth } from '../../store/cloths';
 import type { Layer } from '../../store/layers';
 import type { Settings } from '../../store/settings';
@@ -25,14 +26,21 @@ export type Shelf = 'cloth' | 'layers' | 'stock';
 /** An entry of the stock with the name of what it is of. */
 type StockRow = Stock & { name: string };
 
+/** What is open in a form: a row, or a new one. */
+type Editing =
+  | { shelf: 'cloth'; row: Cloth | undefined }
+  | { shelf: 'layers'; row: Layer | undefined }
+  | { shelf: 'stock'; row: StockRow | undefined };
+
 interface Props {
-  cloths: Cloth[];
-  layers: Layer[];
+  /** First pages of both shelves. */
+  cloths: Page<Cloth>;
+  layers: Page<Layer>;
   settings: Settings;
-  stock: Stock[];
+  stock: StockRow[];
   startShelf: Shelf;
   /** A cloth that is opened for editing at once. */
-  startEdit: string | null;
+  startEdit: Cloth | null;
 }
 
 const SEARCHES: Record<Shelf, string> = { cloth: 'linen, jersey …', layers: 'light tricot …', stock: 'drawer, leftover …' };
@@ -41,19 +49,23 @@ const ADD_WORDS: Record<Shelf, string> = { cloth: 'Add a cloth', layers: 'Add a 
 const IRON = ['no iron', 'cool', 'medium', 'hot'];
 
 /** Deletes a row at once and offers to take it back. */
-function useRows<T extends { id: string; name: string }>(start: T[], path: string) {
-  const [rows, setRows] = useState(start);
-  const put = (row: T) =>
-    setRows((all) =>
-      all.some(({ id }) => id === row.id) ? all.map((each) => (each.id === row.id ? row : each)) : [row, ...all],
-    );
-  const remove = async (row: T) => {
-    if (!(await attempt(`“${row.name}” could not be deleted`, () => call('DELETE', `${path}/${row.id}`)))) return;
-    setRows((all) => all.filter(({ id }) => id !== row.id));
-    undoToast(`“${row.name}” is deleted.`, async () => put(await call<T>('POST', `${path}/${row.id}/restore`)));
-  };
-  return { rows, put, remove };
+async function removeRow<T extends { id: string; name: string }>(row: T, path: string, list: RowList<T>) {
+  if (!(await attempt(`“${row.name}” could not be deleted`, () => call('DELETE', `${path}/${row.id}`)))) return;
+  list.drop(row.id);
+  undoToast(`“${row.name}” is deleted.`, async () =>
+    list.put({ ...row, ...(await call<T>('POST', `${path}/${row.id}/restore`)) }),
+  );
 }
+
+interface RowList<T> {
+  put: (row: T) => void;
+  drop: (id: string) => void;
+}
+
+const NAME_FIRST: SortingState = [{ id: 'name', desc: false }];
+
+/** Order of a list as an address asks for it. */
+const sortWords = ([first]: SortingState): string => (first ? `${first.desc ? '-' : ''}${first.id}` : '');
 
 /** Cloth and layers: what there is, what is known of it. */
 export default function CupboardView({
@@ -68,21 +80,32 @@ export default function CupboardView({
   const [search, setSearch] = useState('');
   const [family, setFamily] = useState('all');
   const [mine, setMine] = useState(false);
-  const cloths = useRows(startCloths, '/api/cloths');
-  const layers = useRows(startLayers, '/api/layers');
-  const nameOf = ({ ofKind, ofId }: Stock) =>
-    (ofKind === 'cloth' ? startCloths : startLayers).find(({ id }) => id === ofId)?.name ?? 'something that was deleted';
-  const stock = useRows<StockRow>(
-    startStock.map((entry) => ({ ...entry, name: nameOf(entry) })),
-    '/api/stock',
-  );
-  const [editing, setEditing] = useState<{ shelf: Shelf; id: string | null } | null>(
-    startEdit ? { shelf: 'cloth', id: startEdit } : null,
-  );
+  const [clothSort, setClothSort] = useState(NAME_FIRST);
+  const [layerSort, setLayerSort] = useState(NAME_FIRST);
+  const cloths = usePage('/api/cloths', startCloths, {
+    search: shelf === 'cloth' ? search : '',
+    sort: clothSort === NAME_FIRST ? '' : sortWords(clothSort),
+    mine: mine && shelf === 'cloth' ? 'yes' : '',
+  });
+  const layers = usePage('/api/layers', startLayers, {
+    search: shelf === 'layers' ? search : '',
+    sort: layerSort === NAME_FIRST ? '' : sortWords(layerSort),
+    family: family === 'all' ? '' : family,
+    mine: mine && shelf === 'layers' ? 'yes' : '',
+  });
+  const [stockRows, setStockRows] = useState(startStock);
+  const stock: RowList<StockRow> = {
+    put: (row) =>
+      setStockRows((all) =>
+        all.some(({ id }) => id === row.id) ? all.map((each) => (each.id === row.id ? row : each)) : [row, ...all],
+      ),
+    drop: (gone) => setStockRows((all) => all.filter(({ id }) => id !== gone)),
+  };
+  const [editing, setEditing] = useState<Editing | null>(startEdit ? { shelf: 'cloth', row: startEdit } : null);
   const searchField = useRef<HTMLInputElement>(null);
   const { units: system } = settings;
   useHotkeys('slash', () => searchField.current?.focus(), { preventDefault: true });
-  useHotkeys('n', () => setEditing({ shelf, id: null }), { preventDefault: true });
+  useHotkeys('n', () => setEditing({ shelf, row: undefined } as Editing), { preventDefault: true });
 
   const clothColumns = useMemo<ColumnDef<Cloth>[]>(
     () => [
@@ -96,6 +119,7 @@ export default function CupboardView({
       {
         id: 'made',
         header: 'Made of',
+        enableSorting: false,
         accessorFn: (row) =>
           row.fibres.map(({ fibre, percent }) => (row.fibres.length === 1 ? fibre : `${percent} % ${fibre}`)).join(', '),
       },
@@ -113,6 +137,7 @@ export default function CupboardView({
       {
         id: 'bending',
         header: 'Bending length',
+        enableSorting: false,
         accessorFn: (row) => clothBendingLength(row).value,
         cell: (c) => {
           const { value, source } = clothBendingLength(c.row.original);
@@ -123,6 +148,7 @@ export default function CupboardView({
       {
         id: 'tests',
         header: 'Tests',
+        enableSorting: false,
         accessorFn: (row) => Object.keys(row.tests).length,
         cell: (c) => {
           const done = Object.keys(c.row.original.tests).length;
@@ -206,23 +232,18 @@ export default function CupboardView({
     ],
     [system],
   );
-  const stockMaterials = useMemo<StockMaterial[]>(
-    () => [
-      ...cloths.rows.map(({ id, name, rollWidth }) => ({ kind: 'cloth' as const, id, name, rollWidth: rollWidth ?? 0 })),
-      ...layers.rows
-        .filter(({ form }) => form !== 'liquid')
-        .map(({ id, name, rollWidth }) => ({ kind: 'layer' as const, id, name, rollWidth })),
-    ],
-    [cloths.rows, layers.rows],
-  );
-  const shownCloths = useMemo(() => cloths.rows.filter((cloth) => !mine || cloth.origin === 'own'), [cloths.rows, mine]);
-  const shownLayers = useMemo(
-    () =>
-      layers.rows.filter(
-        (layer) => (family === 'all' || layer.family === family) && (!mine || layer.inStock || layer.origin === 'own'),
-      ),
-    [layers.rows, family, mine],
-  );
+  // What a piece can be of is only asked for when somebody writes one down.
+  const [materials, setMaterials] = useState<StockMaterial[]>();
+  const writesStock = editing?.shelf === 'stock';
+  useEffect(() => {
+    if (!writesStock || materials) return;
+    void attempt('The names of cloths and layers could not be read', async () =>
+      setMaterials((await call<{ materials: StockMaterial[] }>('GET', '/api/materials')).materials),
+    );
+  }, [writesStock, materials]);
+  const nameOf = ({ ofKind, ofId }: Stock) =>
+    materials?.find(({ kind, id }) => kind === ofKind && id === ofId)?.name ?? 'something that was deleted';
+  const error = shelf === 'cloth' ? cloths.error : shelf === 'layers' ? layers.error : undefined;
 
   return (
     <UnitsProvider value={system}>
@@ -232,9 +253,9 @@ export default function CupboardView({
           <div role="tablist" aria-label="Shelves" className="mt-2 flex gap-1">
             {(
               [
-                ['cloth', `Cloth (${cloths.rows.length})`],
-                ['layers', `Layers (${layers.rows.length})`],
-                ['stock', `Rolls and leftovers (${stock.rows.length})`],
+                ['cloth', `Cloth (${startCloths.total})`],
+                ['layers', `Layers (${startLayers.total})`],
+                ['stock', `Rolls and leftovers (${stockRows.length})`],
               ] as const
             ).map(([each, word]) => (
               <button
@@ -281,7 +302,7 @@ export default function CupboardView({
               onChange={(e) => setSearch(e.target.value)}
             />
           </label>
-          <button type="button" className="btn btn-primary" onClick={() => setEditing({ shelf, id: null })}>
+          <button type="button" className="btn btn-primary" onClick={() => setEditing({ shelf, row: undefined } as Editing)}>
             <Plus size={18} aria-hidden="true" /> {ADD_WORDS[shelf]}
           </button>
         </div>
@@ -304,28 +325,33 @@ export default function CupboardView({
           Jig and gauges to print
         </a>
       </p>
+      {error && (
+        <p role="alert" className="mt-2 font-semibold text-error">
+          {error}
+        </p>
+      )}
       <div className="mt-3">
         {shelf === 'cloth' ? (
           <ShelfTable
-            rows={shownCloths}
+            rows={cloths.rows}
+            server={{ ...cloths, sorting: clothSort, onSorting: setClothSort, onGo: cloths.go }}
             columns={clothColumns}
             wideOnly={['weave', 'iron']}
-            search={search}
             thing="cloth"
             things="cloths"
-            onEdit={(row) => setEditing({ shelf: 'cloth', id: row.id })}
-            onDelete={(row) => void cloths.remove(row)}
+            onEdit={(row) => setEditing({ shelf: 'cloth', row })}
+            onDelete={(row) => void removeRow(row, '/api/cloths', cloths)}
           />
         ) : shelf === 'stock' ? (
-          stock.rows.length > 0 ? (
+          stockRows.length > 0 ? (
             <ShelfTable
-              rows={stock.rows}
+              rows={stockRows}
               columns={stockColumns}
               search={search}
               thing="entry"
               things="entries"
-              onEdit={(row) => setEditing({ shelf: 'stock', id: row.id })}
-              onDelete={(row) => void stock.remove(row)}
+              onEdit={(row) => setEditing({ shelf: 'stock', row })}
+              onDelete={(row) => void removeRow(row, '/api/stock', stock)}
             />
           ) : (
             <div className="sheet max-w-2xl p-6">
@@ -338,14 +364,14 @@ export default function CupboardView({
           )
         ) : (
           <ShelfTable
-            rows={shownLayers}
+            rows={layers.rows}
+            server={{ ...layers, sorting: layerSort, onSorting: setLayerSort, onGo: layers.go }}
             columns={layerColumns}
             wideOnly={['price']}
-            search={search}
             thing="layer"
             things="layers"
-            onEdit={(row) => setEditing({ shelf: 'layers', id: row.id })}
-            onDelete={(row) => void layers.remove(row)}
+            onEdit={(row) => setEditing({ shelf: 'layers', row })}
+            onDelete={(row) => void removeRow(row, '/api/layers', layers)}
           />
         )}
         {shelf !== 'stock' && (
@@ -355,29 +381,19 @@ export default function CupboardView({
         )}
       </div>
       {editing?.shelf === 'cloth' && (
-        <ClothForm
-          key={editing.id ?? 'new'}
-          cloth={cloths.rows.find(({ id }) => id === editing.id)}
-          onSaved={cloths.put}
-          onClose={() => setEditing(null)}
-        />
+        <ClothForm key={editing.row?.id ?? 'new'} cloth={editing.row} onSaved={cloths.put} onClose={() => setEditing(null)} />
       )}
-      {editing?.shelf === 'stock' && (
+      {editing?.shelf === 'stock' && materials && (
         <StockForm
-          key={editing.id ?? 'new'}
-          entry={stock.rows.find(({ id }) => id === editing.id)}
-          materials={stockMaterials}
+          key={editing.row?.id ?? 'new'}
+          entry={editing.row}
+          materials={materials}
           onSaved={(saved) => stock.put({ ...saved, name: nameOf(saved) })}
           onClose={() => setEditing(null)}
         />
       )}
       {editing?.shelf === 'layers' && (
-        <LayerForm
-          key={editing.id ?? 'new'}
-          layer={layers.rows.find(({ id }) => id === editing.id)}
-          onSaved={layers.put}
-          onClose={() => setEditing(null)}
-        />
+        <LayerForm key={editing.row?.id ?? 'new'} layer={editing.row} onSaved={layers.put} onClose={() => setEditing(null)} />
       )}
     </UnitsProvider>
   );

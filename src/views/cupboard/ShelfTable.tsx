@@ -10,6 +10,7 @@ import {
 } from '@tanstack/react-table';
 import { ArrowDown, ArrowUp, Pencil, Trash2 } from 'lucide-react';
 import { useState } from 'react';
+import Pager from '../../ui/Pager';
 import { counted } from '../../ui/text';
 
 interface Props<T extends { id: string; name: string }> {
@@ -17,13 +18,27 @@ interface Props<T extends { id: string; name: string }> {
   columns: ColumnDef<T>[];
   /** Ids of the columns that a tablet held upright has no room for. */
   wideOnly?: readonly string[];
-  search: string;
+  /** Words that are searched here; where the server searches, none. */
+  search?: string;
+  /** The server sorts and cuts the list: its order, and which page is here. */
+  server?: ServerList;
   /** What one row is called. */
   thing: string;
   /** Many of them, where an s does not do. */
   things: string;
   onEdit: (row: T) => void;
   onDelete: (row: T) => void;
+}
+
+/** A list that is sorted and cut by the server. */
+export interface ServerList {
+  sorting: SortingState;
+  onSorting: (sorting: SortingState) => void;
+  page: number;
+  pages: number;
+  total: number;
+  busy: boolean;
+  onGo: (page: number) => void;
 }
 
 /** Columns whose words may take two lines. */
@@ -36,18 +51,27 @@ export default function ShelfTable<T extends { id: string; name: string }>({
   rows,
   columns,
   wideOnly = [],
-  search,
+  search = '',
+  server,
   thing,
   things,
   onEdit,
   onDelete,
 }: Props<T>) {
-  const [sorting, setSorting] = useState<SortingState>([{ id: 'name', desc: false }]);
+  const [own, setOwn] = useState<SortingState>([{ id: 'name', desc: false }]);
+  const sorting = server ? server.sorting : own;
   const table = useReactTable({
     data: rows,
     columns,
     state: { sorting, globalFilter: search },
-    onSortingChange: setSorting,
+    onSortingChange: (change) => {
+      const next = typeof change === 'function' ? change(sorting) : change;
+      if (server) server.onSorting(next);
+      else setOwn(next);
+    },
+    manualSorting: server !== undefined,
+    manualPagination: server !== undefined,
+    manualFiltering: server !== undefined,
     getCoreRowModel: getCoreRowModel(),
     getSortedRowModel: getSortedRowModel(),
     getFilteredRowModel: getFilteredRowModel(),
@@ -66,7 +90,7 @@ export default function ShelfTable<T extends { id: string; name: string }>({
     },
   });
   const fits = (id: string) => (wideOnly.includes(id) ? 'max-lg:hidden' : '');
-  const found = table.getFilteredRowModel().rows.length;
+  const found = server ? server.total : table.getFilteredRowModel().rows.length;
   return (
     <>
       <div className="overflow-x-auto">
@@ -142,7 +166,16 @@ export default function ShelfTable<T extends { id: string; name: string }>({
         </table>
       </div>
       {found === 0 && <p className="py-4">Nothing in the cupboard has all of those words.</p>}
-      {found > PAGE && (
+      {server && (
+        <Pager
+          page={server.page}
+          pages={server.pages}
+          words={counted(found, thing, things)}
+          busy={server.busy}
+          onGo={server.onGo}
+        />
+      )}
+      {!server && found > PAGE && (
         <div className="mt-3 flex items-center gap-3">
           <button type="button" className="btn" disabled={!table.getCanPreviousPage()} onClick={() => table.previousPage()}>
             Before

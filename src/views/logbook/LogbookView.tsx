@@ -1,11 +1,16 @@
 import { Trash2 } from 'lucide-react';
-import { useMemo, useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { attempt, undoToast } from '../../ui/undo-toast';
 import { call } from '../../ui/api';
 import PredictedMeasured from '../../ui/PredictedMeasured';
 import { counted, keepUnits, readableDate, today } from '../../ui/text';
-import type { LogEntry } from '../../store/log';
-import PredictionChart from './PredictionChart';
+import Pager from '../../ui/Pager';
+import { usePage, type Page } from '../../ui/use-page';
+import type { ListedEntry } from '../../store/lists';
+import type { LogEntry, MeasuredPair } from '../../store/log';
+
+/** Charts come after the entries: their library is large. */
+const PredictionChart = lazy(() => import('./PredictionChart'));
 
 const OUTCOMES: Record<LogEntry['outcome'], { words: string; badge: string; mark: string }> = {
   good: { words: 'came out well', badge: 'badge-success', mark: '●' },
@@ -17,37 +22,26 @@ const OUTCOMES: Record<LogEntry['outcome'], { words: string; badge: string; mark
 export default function LogbookView({
   start,
   due,
-  projectOf,
+  measured,
 }: {
   /** Scraps whose wash is still to be looked at, earliest first. */
   due: { id: string; title: string; clothName: string; washDue: string; href: string }[];
-  start: LogEntry[];
-  projectOf: Record<string, { id: string; name: string }>;
+  start: Page<ListedEntry>;
+  measured: { pairs: MeasuredPair[]; total: number; inside: number };
 }) {
-  const [entries, setEntries] = useState(start);
   const [search, setSearch] = useState('');
   const [outcome, setOutcome] = useState<LogEntry['outcome'] | 'all'>('all');
-  const shown = useMemo(() => {
-    const words = search.toLowerCase().split(/\s+/).filter(Boolean);
-    return entries.filter(
-      (entry) =>
-        (outcome === 'all' || entry.outcome === outcome) &&
-        words.every((word) => `${entry.title} ${entry.clothName} ${entry.stackTitle} ${entry.note}`.toLowerCase().includes(word)),
-    );
-  }, [entries, search, outcome]);
-  const measured = entries.filter((entry) => entry.measuredBendingLength !== null && entry.predictedBendingLength !== null);
-  const inside = measured.filter(
-    (entry) => entry.measuredBendingLength! >= entry.predictedLow! && entry.measuredBendingLength! <= entry.predictedHigh!,
-  );
-  const remove = async (entry: LogEntry) => {
+  const list = usePage('/api/log', start, { search, outcome: outcome === 'all' ? '' : outcome });
+  const shown = list.rows;
+  const remove = async (entry: ListedEntry) => {
     if (!(await attempt('The entry could not be taken out', () => call('DELETE', `/api/log/${entry.id}`)))) return;
-    setEntries((all) => all.filter(({ id }) => id !== entry.id));
+    list.drop(entry.id);
     undoToast(`“${entry.title}” is taken out of the logbook.`, async () => {
-      const back = await call<LogEntry>('POST', `/api/log/${entry.id}/restore`);
-      setEntries((all) => [...all, back].sort((a, b) => (a.doneOn < b.doneOn ? 1 : -1)));
+      await call('POST', `/api/log/${entry.id}/restore`);
+      await list.refresh();
     });
   };
-  if (entries.length === 0) {
+  if (start.total === 0 && shown.length === 0) {
     return (
       <>
         <h1 className="text-2xl font-bold">Logbook</h1>
@@ -113,7 +107,7 @@ export default function LogbookView({
       <div className="mt-4 grid items-start gap-5 lg:grid-cols-[1fr_24rem]">
         <ol className="space-y-2">
           {shown.map((entry) => {
-            const project = entry.partId ? projectOf[entry.partId] : undefined;
+            const { project } = entry;
             const words = OUTCOMES[entry.outcome];
             return (
               <li key={entry.id} className="sheet grid gap-x-4 gap-y-1 p-3 md:grid-cols-[1fr_13rem_44px]">
@@ -169,14 +163,25 @@ export default function LogbookView({
             );
           })}
           {shown.length === 0 && <li className="py-4">Nothing filed has all of those words.</li>}
+          <li>
+            <Pager
+              page={list.page}
+              pages={list.pages}
+              words={counted(list.total, 'entry', 'entries')}
+              busy={list.busy}
+              onGo={list.go}
+            />
+          </li>
         </ol>
-        {measured.length > 0 && (
+        {measured.total > 0 && (
           <aside className="sheet min-w-0 p-4" aria-label="Expected against measured">
             <h2 className="chalk-heading">How good the predictions were</h2>
             <p className="mt-1 text-[0.95rem]">
-              {inside.length} of {counted(measured.length, 'reading')} fell inside the expected range; four out of five should.
+              {measured.inside} of {counted(measured.total, 'reading')} fell inside the expected range; four out of five should.
             </p>
-            <PredictionChart entries={measured} />
+            <Suspense fallback={<div className="h-72" />}>
+              <PredictionChart pairs={measured.pairs} />
+            </Suspense>
             <p className="quiet text-[0.92rem]">
               Bending length in mm. On the line, the reading was as expected; above it the piece came out stiffer.
             </p>

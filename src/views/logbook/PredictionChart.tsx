@@ -1,13 +1,13 @@
 import { Chart, LineElement, LinearScale, PointElement, ScatterController, Tooltip } from 'chart.js';
 import { useEffect, useRef } from 'react';
-import type { LogEntry } from '../../store/log';
+import type { MeasuredPair } from '../../store/log';
 
 /** The body face; a canvas does not inherit it. */
 Chart.defaults.font.family = "'Atkinson Hyperlegible Next Variable', system-ui, sans-serif";
 Chart.register(ScatterController, LinearScale, PointElement, LineElement, Tooltip);
 
 /** Measured against expected bending length, one point a reading. */
-export default function PredictionChart({ entries }: { entries: LogEntry[] }) {
+export default function PredictionChart({ pairs }: { pairs: MeasuredPair[] }) {
   const canvas = useRef<HTMLCanvasElement>(null);
   useEffect(() => {
     if (!canvas.current) return undefined;
@@ -15,10 +15,7 @@ export default function PredictionChart({ entries }: { entries: LogEntry[] }) {
     const ink = style.getPropertyValue('--color-base-content');
     const grid = style.getPropertyValue('--color-base-300');
     const chalk = style.getPropertyValue('--color-primary');
-    const most =
-      Math.ceil(
-        (Math.max(...entries.flatMap((entry) => [entry.measuredBendingLength!, entry.predictedBendingLength!])) * 1.06) / 20,
-      ) * 20;
+    const most = Math.ceil((Math.max(...pairs.flatMap(({ measured, predicted }) => [measured, predicted])) * 1.06) / 20) * 20;
     const axis = (title: string) => ({
       min: 0,
       max: most,
@@ -31,7 +28,7 @@ export default function PredictionChart({ entries }: { entries: LogEntry[] }) {
       data: {
         datasets: [
           {
-            data: entries.map((entry) => ({ x: entry.predictedBendingLength!, y: entry.measuredBendingLength! })),
+            data: pairs.map(({ predicted, measured }) => ({ x: predicted, y: measured })),
             pointRadius: 5,
             pointBackgroundColor: chalk,
             pointBorderColor: ink,
@@ -56,9 +53,9 @@ export default function PredictionChart({ entries }: { entries: LogEntry[] }) {
           tooltip: {
             callbacks: {
               label: (item) => {
-                const entry = entries[item.dataIndex];
+                const entry = pairs[item.dataIndex];
                 return entry
-                  ? `${entry.title}: expected ${Math.round(entry.predictedBendingLength!)}, measured ${Math.round(entry.measuredBendingLength!)} mm`
+                  ? `${entry.title}: expected ${Math.round(entry.predicted)}, measured ${Math.round(entry.measured)} mm`
                   : '';
               },
             },
@@ -69,13 +66,13 @@ export default function PredictionChart({ entries }: { entries: LogEntry[] }) {
       },
     });
     return () => chart.destroy();
-  }, [entries]);
+  }, [pairs]);
   return (
     <div className="relative w-full min-w-0 overflow-hidden">
       <canvas
         ref={canvas}
         role="img"
-        aria-label={`Measured against expected bending length of ${entries.length} readings; the list beside it has the same figures`}
+        aria-label={`Measured against expected bending length of ${pairs.length} readings; the list beside it has the same figures`}
       />
     </div>
   );

@@ -4,7 +4,9 @@ import { useHotkeys } from 'react-hotkeys-hook';
 import { attempt, undoToast } from '../../ui/undo-toast';
 import type { ApiError } from '../../ui/api';
 import { call } from '../../ui/api';
+import Pager from '../../ui/Pager';
 import { counted } from '../../ui/text';
+import { usePage, type Page } from '../../ui/use-page';
 import type { ProjectSummary } from '../../store/projects';
 
 const MARKS: ['chosen' | 'cut' | 'filed', string][] = [
@@ -14,8 +16,11 @@ const MARKS: ['chosen' | 'cut' | 'filed', string][] = [
 ];
 
 /** All projects, each with how far its parts have come. */
-export default function ProjectsView({ start }: { start: ProjectSummary[] }) {
-  const [projects, setProjects] = useState(start);
+export default function ProjectsView({ start }: { start: Page<ProjectSummary> }) {
+  const [search, setSearch] = useState('');
+  const list = usePage('/api/projects', start, { search });
+  const projects = list.rows;
+  const nothing = start.total === 0 && projects.length === 0 && search === '';
   const [name, setName] = useState('');
   const [error, setError] = useState<string>();
   const field = useRef<HTMLInputElement>(null);
@@ -36,10 +41,10 @@ export default function ProjectsView({ start }: { start: ProjectSummary[] }) {
   };
   const remove = async (project: ProjectSummary) => {
     if (!(await attempt('The project could not be deleted', () => call('DELETE', `/api/projects/${project.id}`)))) return;
-    setProjects((all) => all.filter(({ id }) => id !== project.id));
+    list.drop(project.id);
     undoToast(`“${project.name}” is deleted.`, async () => {
       await call('POST', `/api/projects/${project.id}/restore`);
-      setProjects((all) => [...all, project]);
+      list.put(project);
     });
   };
   const demo = async () => {
@@ -55,7 +60,7 @@ export default function ProjectsView({ start }: { start: ProjectSummary[] }) {
       <div className="flex flex-wrap items-end justify-between gap-4">
         <div className="flex items-center gap-4">
           <h1 className="text-2xl font-bold">Projects</h1>
-          {projects.length > 0 && (
+          {!nothing && (
             <a className="btn" href="/buy">
               What to buy
             </a>
@@ -89,7 +94,18 @@ export default function ProjectsView({ start }: { start: ProjectSummary[] }) {
           {error}
         </p>
       )}
-      {projects.length === 0 ? (
+      {start.total > start.size && (
+        <label className="mt-3 block w-fit font-semibold">
+          Search
+          <input type="search" className="input w-72" value={search} onChange={(e) => setSearch(e.target.value)} />
+        </label>
+      )}
+      {list.error && (
+        <p role="alert" className="mt-2 font-semibold text-error">
+          {list.error}
+        </p>
+      )}
+      {nothing ? (
         <div className="sheet mt-6 max-w-2xl p-6">
           <h2 className="chalk-heading">Nothing on the table yet</h2>
           <p className="mt-1">
@@ -149,6 +165,8 @@ export default function ProjectsView({ start }: { start: ProjectSummary[] }) {
           ))}
         </ul>
       )}
+      {!nothing && projects.length === 0 && <p className="mt-5">No project has all of those words.</p>}
+      <Pager page={list.page} pages={list.pages} words={counted(list.total, 'project')} busy={list.busy} onGo={list.go} />
     </>
   );
 }

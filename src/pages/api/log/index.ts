@@ -1,10 +1,18 @@
 import { logSchema } from '../../../schemas/records';
 import { endpoint, jsonEndpoint } from '../../../server/endpoint';
 import { database } from '../../../store/database';
-import { logEntries, logList } from '../../../store/log';
+import { logPage, PAGE_SIZES } from '../../../store/lists';
+import { logEntries, logList, logOfPart } from '../../../store/log';
+import { pageAsked } from '../../../store/page';
 import { requireLog, type LogBody } from '../../../store/rules/log';
 
-export const GET = endpoint(() => ({ log: logList(database()) }));
+/** One page with `page`, what belongs to a part with `part`, or all. */
+export const GET = endpoint(({ url: { searchParams } }) => {
+  const db = database();
+  if (searchParams.has('page')) return logPage(db, pageAsked(searchParams, PAGE_SIZES.log), searchParams.get('outcome') ?? 'all');
+  const part = searchParams.get('part');
+  return { log: part === null ? logList(db) : logOfPart(db, part) };
+});
 
 export const POST = jsonEndpoint(logSchema, (body) => logEntries.insert(database(), requireLog(database(), body as LogBody)), {
   status: 201,

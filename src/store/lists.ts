@@ -1,0 +1,87 @@
+import { FAMILIES } from '../core/layers';
+import { InputError } from '../core/input-error';
+import { cloths, type Cloth } from './cloths';
+import type { Db } from './database';
+import { layers, type Layer } from './layers';
+import { logEntries, type LogEntry } from './log';
+import { pageOf, type Page, type PageAsked } from './page';
+import { parts } from './parts';
+import { projects, summariesOf, type ProjectSummary } from './projects';
+
+/** Rows on one page of a list; a longer one is slow to read and slow to draw. */
+export const PAGE_SIZES = { cloths: 40, layers: 40, log: 25, projects: 24 } as const;
+
+export function clothPage(db: Db, asked: PageAsked, mine: boolean): Page<Cloth> {
+  return pageOf(db, cloths, asked, {
+    searched: ['name', 'construction', 'weave', 'fibres', 'note'],
+    sorts: {
+      name: 'name COLLATE NOCASE',
+      weight: 'areal_density',
+      weave: 'coalesce(weave, construction)',
+      stretch: 'max(stretch_length, stretch_cross)',
+      iron: 'iron_dots',
+    },
+    order: 'name COLLATE NOCASE, id',
+    ...(mine ? { where: "origin = 'own'" } : {}),
+  });
+}
+
+/** @param family one of the families, or `all` @throws {InputError} */
+export function layerPage(db: Db, asked: PageAsked, family: string, mine: boolean): Page<Layer> {
+  if (family !== 'all' && !(FAMILIES as readonly string[]).includes(family))
+    throw new InputError('family', `must be all or a family of layers, saw ${JSON.stringify(family.slice(0, 30))}`);
+  const where = [...(family === 'all' ? [] : ['family = ?']), ...(mine ? ["(origin = 'own' OR in_stock = 1)"] : [])];
+  return pageOf(db, layers, asked, {
+    searched: ['name', 'family', 'form', 'note'],
+    sorts: {
+      name: 'name COLLATE NOCASE',
+      family: 'family',
+      weight: 'areal_density',
+      bending: 'bending_length',
+      roll: 'roll_width',
+      price: 'price_per_metre',
+      stock: 'in_stock',
+    },
+    order: 'name COLLATE NOCASE, id',
+    where: where.length > 0 ? where.join(' AND ') : '1',
+    params: family === 'all' ? [] : [family],
+  });
+}
+
+/** An entry of the logbook with the project that it belongs to. */
+export interface ListedEntry extends LogEntry {
+  project: { id: string; name: string } | null;
+}
+
+/** @param outcome good, fair, poor, or all @throws {InputError} */
+export function logPage(db: Db, asked: PageAsked, outcome: string): Page<ListedEntry> {
+  if (!['all', 'good', 'fair', 'poor'].includes(outcome))
+    throw new InputError('outcome', `must be all, good, fair or poor, saw ${JSON.stringify(outcome.slice(0, 30))}`);
+  const page = pageOf(db, logEntries, asked, {
+    searched: ['title', 'cloth_name', 'stack_title', 'note'],
+    sorts: {},
+    order: 'done_on DESC, created_at DESC, id',
+    ...(outcome === 'all' ? {} : { where: 'outcome = ?', params: [outcome] }),
+  });
+  const owners = new Map(
+    parts
+      .byIds(
+        db,
+        page.rows.flatMap(({ partId }) => partId ?? []),
+      )
+      .map((part) => [part.id, part.projectId]),
+  );
+  const names = new Map(projects.byIds(db, [...owners.values()]).map(({ id, name }) => [id, { id, name }]));
+  const rows = page.rows.map((entry) => ({ ...entry, project: names.get(owners.get(entry.partId ?? '') ?? '') ?? null }));
+  return { ...page, rows };
+}
+
+/** Projects with how far they have come, last touched first. */
+export function projectPage(db: Db, asked: PageAsked): Page<ProjectSummary> {
+  const page = pageOf(db, projects, asked, {
+    searched: ['name', 'note'],
+    sorts: { name: 'name COLLATE NOCASE' },
+    order: 'updated_at DESC, rowid',
+  });
+  return { ...page, rows: summariesOf(db, page.rows) };
+}
