@@ -33,7 +33,9 @@ export async function readBody(request: Request, limit: number): Promise<Uint8Ar
   let size = 0;
   let tooLarge = declared > limit;
   for (;;) {
-    const { done, value } = await reader.read();
+    const { done, value } = await reader.read().catch(() => {
+      throw new RequestError(400, 'The request broke off before it was whole. Nothing was saved.');
+    });
     if (done) break;
     size += value.length;
     tooLarge ||= size > limit;

@@ -29,8 +29,9 @@ export default function LengthField({ label, value, onChange, onFault, error, hi
   /** What stood there before it was typed over: a bare number counts in its unit. */
   const beside = useRef(text);
   useEffect(() => {
-    if (!editing) setText(shown(value, system));
-  }, [value, system, editing]);
+    // What cannot be read stays as it was typed.
+    if (!editing && fault === undefined) setText(shown(value, system));
+  }, [value, system, editing, fault]);
 
   const read = (typed: string) => {
     setText(typed);
@@ -59,10 +60,7 @@ export default function LengthField({ label, value, onChange, onFault, error, hi
           beside.current = text;
           setEditing(true);
         }}
-        onBlur={() => {
-          setEditing(false);
-          if (!fault) setText(shown(value, system));
-        }}
+        onBlur={() => setEditing(false)}
         onChange={(event) => read(event.target.value)}
       />
     </Field>

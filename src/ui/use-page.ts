@@ -32,7 +32,9 @@ export function usePage<T extends { id: string }>(path: string, start: Page<T>, 
       const own = (abort.current = new AbortController());
       setBusy(true);
       try {
-        setShown(await call<Page<T>>('GET', `${path}?${text ? `${text}&` : ''}page=${page}`, undefined, own.signal));
+        const answer = await call<Page<T>>('GET', `${path}?${text ? `${text}&` : ''}page=${page}`, undefined, own.signal);
+        if (own.signal.aborted) return;
+        setShown(answer);
         setError(undefined);
         setBusy(false);
       } catch (problem) {

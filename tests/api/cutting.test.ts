@@ -56,7 +56,7 @@ const tableOf = ({ cloth, part, roll }: Scene, changes: object = {}) => ({
   laid: [
     {
       sourceId: roll.id,
-      placements: [{ id: `${part.id}`, copy: 0, rotation: 0, flipped: false, x: 0, y: 0 }],
+      placements: [{ id: `${part.id}/cloth/0`, copy: 0, rotation: 0, flipped: false, x: 0, y: 0 }],
       length: 100,
       density: 0.14,
     },

@@ -315,5 +315,5 @@ test('what to buy: for one project or several, after what the cupboard covers', 
   const before = await page.getByRole('row').count();
   await page.getByRole('checkbox', { name: 'Stewards’ waistcoats' }).check();
   await expect(status).toBeVisible({ timeout: 30_000 });
-  expect(await page.getByRole('row').count()).toBeGreaterThan(before);
+  await expect.poll(() => page.getByRole('row').count()).toBeGreaterThan(before);
 });

@@ -46,7 +46,7 @@ test('from an unknown cloth to a setting that the next choice knows', async ({ p
   await expect(page.getByText('2 of 10 tests done')).toBeVisible();
   await page.reload();
   await alive(page);
-  await expect(along.getByRole('textbox').nth(2)).toHaveValue('44.5 mm');
+  await expect(along.getByRole('textbox').nth(2)).toHaveValue('44.45 mm');
 
   // The choice: wishes and weights change the order; two stacks side by side; it hangs.
   await page.getByRole('link', { name: 'Choose layers for it' }).click();

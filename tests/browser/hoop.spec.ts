@@ -221,7 +221,8 @@ test('a strip holds the clamp and leaves every measure as it was; seams keep the
   await expect(page.getByText(/strips? of waste cloth basted on/)).toBeVisible();
   await page.getByRole('tab', { name: /Prepare/ }).click();
   await expect(page.getByRole('heading', { name: 'Baste on' })).toBeVisible();
-  await expect(page.getByText(/60 mm from the (left|lower) edge, 60 mm from the (left|lower) edge/)).toBeVisible();
+  for (const edge of ['left', 'lower'])
+    await expect(page.getByRole('listitem').filter({ hasText: `Fold 60 mm from the ${edge} edge.` })).toBeVisible();
   await page.getByRole('tab', { name: /Place/ }).click();
   await page.getByRole('button', { name: /^Take (it|them) off$/ }).click();
   await expect(page.getByRole('heading', { name: 'It cannot be hooped here' })).toBeVisible();

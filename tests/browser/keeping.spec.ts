@@ -132,7 +132,7 @@ test('a bundle: saved, brought in again without doubles, a wrong file told apart
   const bundle = JSON.parse(readFileSync(path, 'utf8')) as Record<string, unknown[]>;
   expect(bundle['scraps']!.length).toBeGreaterThanOrEqual(2);
   expect(bundle['cloths']!.some((cloth) => 'tests' in (cloth as object))).toBe(true);
-  const picker = page.locator('input[type=file]');
+  const picker = page.getByLabel('Bring a bundle in');
   await picker.setInputFiles({ name: 'bundle.json', mimeType: 'application/json', buffer: readFileSync(path) });
   await expect(page.getByText('All of it was there already. Nothing was changed.')).toBeVisible();
   await picker.setInputFiles({ name: 'notes.json', mimeType: 'application/json', buffer: Buffer.from('dear diary') });

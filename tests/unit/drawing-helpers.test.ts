@@ -185,6 +185,10 @@ describe('asking for a layout', () => {
     terminate() {
       this.ended = true;
     }
+    addEventListener(kind: string, hear: (event: Event) => void) {
+      if (kind === 'error') this.break = () => hear(new Event('error'));
+    }
+    break = () => {};
     answer(data: LayAnswer) {
       this.onmessage!({ data });
     }
@@ -231,5 +235,17 @@ describe('asking for a layout', () => {
     one.close();
     await gone;
     expect(FakeWorker.last.ended).toBe(true);
+  });
+
+  it('fails when its worker dies, and asks another one the next time', async () => {
+    const one = runner();
+    const asked = one.lay(options);
+    const dead = FakeWorker.last;
+    dead.break();
+    await expect(asked).rejects.toThrow('broke off');
+    const next = one.lay(options);
+    expect(FakeWorker.last).not.toBe(dead);
+    FakeWorker.last.answer({ run: 2, plan: plan(1), ended: true });
+    expect((await next).done).toBe(1);
   });
 });

@@ -1,5 +1,5 @@
 import { Trash2 } from 'lucide-react';
-import { lazy, Suspense, useState } from 'react';
+import { lazy, Suspense, useEffect, useState } from 'react';
 import { attempt, undoToast } from '../../ui/undo-toast';
 import { call } from '../../ui/api';
 import PredictedMeasured from '../../ui/PredictedMeasured';
@@ -41,6 +41,9 @@ export default function LogbookView({
       await list.refresh();
     });
   };
+  // Drawn here only: what the server streams in later would need a script within the document.
+  const [drawn, setDrawn] = useState(false);
+  useEffect(() => setDrawn(true), []);
   if (start.total === 0 && shown.length === 0) {
     return (
       <>
@@ -179,9 +182,13 @@ export default function LogbookView({
             <p className="mt-1 text-[0.95rem]">
               {measured.inside} of {counted(measured.total, 'reading')} fell inside the expected range; four out of five should.
             </p>
-            <Suspense fallback={<div className="h-72" />}>
-              <PredictionChart pairs={measured.pairs} />
-            </Suspense>
+            {drawn ? (
+              <Suspense fallback={<div className="h-72" />}>
+                <PredictionChart pairs={measured.pairs} />
+              </Suspense>
+            ) : (
+              <div className="h-72" />
+            )}
             <p className="quiet text-[0.92rem]">
               Bending length in mm. On the line, the reading was as expected; above it the piece came out stiffer.
             </p>
