@@ -26,6 +26,8 @@ export default defineConfig({
   reporter: [['line'], ['json']],
   use: {
     viewport: { width: 1280, height: 800 },
+    // Nothing fades: what is looked at stands still at once.
+    contextOptions: { reducedMotion: 'reduce' },
     launchOptions: {
       executablePath: process.env['NEMBREL_CHROMIUM'] ?? '/usr/bin/chromium',
       args: CHROMIUM_SWITCHES,

@@ -221,8 +221,19 @@ test('a strip holds the clamp and leaves every measure as it was; seams keep the
   await expect(page.getByText(/strips? of waste cloth basted on/)).toBeVisible();
   await page.getByRole('tab', { name: /Prepare/ }).click();
   await expect(page.getByRole('heading', { name: 'Baste on' })).toBeVisible();
-  for (const edge of ['left', 'lower'])
-    await expect(page.getByRole('listitem').filter({ hasText: `Fold 60 mm from the ${edge} edge.` })).toBeVisible();
+  // Done as the card says, the motif comes to lie where it was wanted: 60 mm from either edge.
+  const fold = async (edge: string) => {
+    const words = await page.getByRole('listitem').filter({ hasText: `from the ${edge} edge.` }).textContent();
+    const [, figure, unit] = /Fold ([\d.]+) (mm|cm)/.exec(words!)!;
+    return Number(figure) * (unit === 'cm' ? 10 : 1);
+  };
+  const shift = await page.getByText(/^Move the design/).textContent();
+  const [, right, side, up, way] = /design ([\d.]+) mm to the (right|left) and ([\d.]+) mm (up|down)/.exec(shift!)!;
+  const [, turn] = /the hoop turned by (\d+)°/.exec((await page.getByText(/The marks of the hoop go onto/).textContent())!)!;
+  const [x, y] = [Number(right) * (side === 'left' ? -1 : 1), Number(up) * (way === 'down' ? -1 : 1)];
+  const angle = (Number(turn) * Math.PI) / 180;
+  expect((await fold('left')) + x * Math.cos(angle) - y * Math.sin(angle)).toBeCloseTo(60, -0.3);
+  expect((await fold('lower')) + x * Math.sin(angle) + y * Math.cos(angle)).toBeCloseTo(60, -0.3);
   await page.getByRole('tab', { name: /Place/ }).click();
   await page.getByRole('button', { name: /^Take (it|them) off$/ }).click();
   await expect(page.getByRole('heading', { name: 'It cannot be hooped here' })).toBeVisible();

@@ -205,32 +205,6 @@ describe('reasons and cautions', () => {
   it('each has an id of its own, and every one is said of some stack', () => {
     const remarks = [...REASONS, ...CAUTIONS];
     expect(new Set(remarks.map(({ id }) => id)).size).toBe(remarks.length);
-    const said = new Set<string>();
-    const note = (stacks: RankedStack[]) => {
-      for (const { reasons, cautions } of stacks) for (const words of [...reasons, ...cautions]) said.add(words);
-    };
-    const motif = { stitches: 9000, width: 80, height: 80, nearEdge: true };
-    for (const fabric of LIBRARY_CLOTHS) {
-      for (const role of ROLES) {
-        for (const more of [
-          {},
-          { stretch: 'keep' },
-          { stretch: 'stop' },
-          { cut: 'bias', care: 'none' },
-          { embroidery: motif },
-        ] as Partial<Part>[])
-          note(choose(fabric, part(role, more), LIBRARY_LAYERS, { limit: 12 }).ranked);
-      }
-    }
-    const dense = { ...motif, stitches: 16_000 };
-    note(ask(poplin, part('embroidery', { embroidery: dense })).ranked);
-    note(ask({ ...poplin, shrinkLength: 5 }, part('collar')).ranked);
-    const id = ask(poplin, part('collar')).ranked[0]!.id;
-    for (const [good, poor] of [
-      [2, 0],
-      [0, 1],
-    ] as const)
-      note(ask(poplin, part('collar'), { memory: new Map([[id, { readings: [], good, fair: 0, poor }]]) }).ranked);
     const patterns: [string, RegExp][] = [
       ['worked-before', /^Came out well on this cloth/],
       ['in-band', /^Hangs (fluid|soft|firm|crisp|rigid), as you asked/],
@@ -262,9 +236,40 @@ describe('reasons and cautions', () => {
       ['coverage', /^Keep it out of the seams/],
       ['estimated', /overhang reading would narrow it/],
     ];
-    const words = [...said];
-    expect(patterns.filter(([, pattern]) => !words.some((each) => pattern.test(each))).map(([name]) => name)).toEqual([]);
-    for (const each of words) expect(each).toMatch(/^[A-Z].{8,}\.$/);
+    const said = new Set<string>();
+    let waiting = patterns;
+    const note = (stacks: RankedStack[]) => {
+      for (const { reasons, cautions } of stacks) for (const words of [...reasons, ...cautions]) said.add(words);
+      const words = [...said];
+      waiting = waiting.filter(([, pattern]) => !words.some((each) => pattern.test(each)));
+    };
+    const motif = { stitches: 9000, width: 80, height: 80, nearEdge: true };
+    // Those that only one asking in particular brings up come below; the rest is looked for until all are found.
+    const rare = ['worked-before', 'went-wrong-before', 'cloth-shrinks', 'motif-too-dense'];
+    for (const fabric of LIBRARY_CLOTHS) {
+      for (const role of ROLES) {
+        if (waiting.every(([name]) => rare.includes(name))) break;
+        for (const more of [
+          {},
+          { stretch: 'keep' },
+          { stretch: 'stop' },
+          { cut: 'bias', care: 'none' },
+          { embroidery: motif },
+        ] as Partial<Part>[])
+          note(choose(fabric, part(role, more), LIBRARY_LAYERS, { limit: 12 }).ranked);
+      }
+    }
+    const dense = { ...motif, stitches: 16_000 };
+    note(ask(poplin, part('embroidery', { embroidery: dense })).ranked);
+    note(ask({ ...poplin, shrinkLength: 5 }, part('collar')).ranked);
+    const id = ask(poplin, part('collar')).ranked[0]!.id;
+    for (const [good, poor] of [
+      [2, 0],
+      [0, 1],
+    ] as const)
+      note(ask(poplin, part('collar'), { memory: new Map([[id, { readings: [], good, fair: 0, poor }]]) }).ranked);
+    expect(waiting.map(([name]) => name)).toEqual([]);
+    for (const each of said) expect(each).toMatch(/^[A-Z].{8,}\.$/);
   });
 
   it('a caution about shrinking goes when the cloth is washed already, or never will be', () => {
