@@ -37,16 +37,22 @@ function fingerprint(file) {
     .digest('hex');
 }
 
-/** Installs the packages of package-lock.json when they are missing or another set was installed. */
-export async function installPackages() {
+/**
+ * Installs the packages of package-lock.json when they are missing or another set was installed.
+ *
+ * @param developing also those that only tests and lint need; who only starts Nembrel goes without
+ */
+export async function installPackages({ developing = true } = {}) {
   const major = Number(process.versions.node.split('.')[0]);
   if (major < 20) {
     console.error(`Nembrel needs Node.js 20 or newer; this is ${process.version}.`);
     process.exit(1);
   }
   const stamp = join(root, 'node_modules/.nembrel-packages');
-  const wanted = fingerprint('package-lock.json');
-  if (existsSync(stamp) && readFileSync(stamp, 'utf8') === wanted) return;
+  const whole = fingerprint('package-lock.json');
+  const wanted = developing ? whole : `${whole} to run`;
+  // Whoever has them all has those that it takes to run.
+  if (existsSync(stamp) && [whole, wanted].includes(readFileSync(stamp, 'utf8'))) return;
   // Not `npm ci`: it refuses a lock file that lacks optional packages of other platforms. This keeps to the lock file
   // as well, and --no-save leaves it as it is.
   await quietly('Installing packages (a few minutes the first time)', 'npm', [
@@ -55,6 +61,7 @@ export async function installPackages() {
     '--loglevel=error',
     '--no-fund',
     '--no-audit',
+    ...(developing ? [] : ['--omit=dev']),
   ]);
   writeFileSync(stamp, wanted);
 }
