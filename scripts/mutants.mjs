@@ -40,7 +40,10 @@ try {
       missed += 1;
       continue;
     }
-    writeFileSync(path, source.replace(fault.from, () => fault.to));
+    writeFileSync(
+      path,
+      source.replace(fault.from, () => fault.to),
+    );
     const found = noticed(fault);
     writeFileSync(path, source);
     if (found) caught += 1;

@@ -1,6 +1,6 @@
 import type { Asking, PieceSize, Weights, Wishes } from '../core/choose';
 import type { Schools } from '../core/schools';
-import { database } from '../store/database';
+import type { Db } from '../store/database';
 import { layers } from '../store/layers';
 import { memoryOfCloth } from '../store/log';
 import { readSettings } from '../store/settings';
@@ -20,8 +20,7 @@ export interface AskedWith {
  * What is known here that bears on an answer. A request that names a cloth of the cupboard gets its logbook, the
  * cupboard and the person's ways of working; one that does not is answered from the request alone.
  */
-export function askingOf({ clothId, wishes, weights, schools, piece, limit, find }: AskedWith): Asking {
-  const db = database();
+export function askingOf(db: Db, { clothId, wishes, weights, schools, piece, limit, find }: AskedWith): Asking {
   const mine = (wishes as Wishes | undefined)?.useMine === true;
   const asking: Asking = {};
   if (clothId !== undefined) asking.memory = memoryOfCloth(db, clothId);

@@ -2,7 +2,7 @@ import { layerItems, listedPart } from '../core/cutlist';
 import { InputError } from '../core/input-error';
 import { bounds, polygonArea, type Outline } from '../core/shape';
 import { cutTables, tablesOfProject, type CutTable, type TableDone } from '../store/cut-tables';
-import { database, type Db } from '../store/database';
+import type { Db } from '../store/database';
 import { StaleError } from '../store/errors';
 import { layers } from '../store/layers';
 import { requireTable, type TableBody } from '../store/rules/table';
@@ -24,8 +24,7 @@ export function areStarched(db: Db, all: readonly { stack: { layers: { materialI
 }
 
 /** Starts a cutting table, or gives the open one of the same material. */
-export function startTable(projectId: string, body: TableBody): CutTable {
-  const db = database();
+export function startTable(db: Db, projectId: string, body: TableBody): CutTable {
   const project = projects.get(db, projectId);
   const open = tablesOfProject(db, project.id).find(
     (table) => table.done === null && table.ofKind === body.ofKind && table.ofId === body.ofId,
@@ -47,8 +46,7 @@ export interface DoneBody {
  * @throws {InputError} when nothing is laid yet, or a source has been used by another table meanwhile
  * @throws {StaleError} when the table was changed meanwhile
  */
-export function finishTable(id: string, { doneOn, keep, version }: DoneBody): CutTable {
-  const db = database();
+export function finishTable(db: Db, id: string, { doneOn, keep, version }: DoneBody): CutTable {
   return db.transaction(() => {
     const table = cutTables.get(db, id);
     if (table.version !== version) throw new StaleError(table);
@@ -136,8 +134,7 @@ function markCut(db: Db, table: CutTable): string[] {
  *
  * @throws {InputError} when a leftover of it has been used @throws {StaleError}
  */
-export function undoTable(id: string, version: number): CutTable {
-  const db = database();
+export function undoTable(db: Db, id: string, version: number): CutTable {
   return db.transaction(() => {
     const table = cutTables.get(db, id);
     if (table.version !== version) throw new StaleError(table);

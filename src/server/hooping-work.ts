@@ -3,7 +3,7 @@ import { fabricOf } from '../core/cloth';
 import { InputError } from '../core/input-error';
 import type { Part } from '../core/choose';
 import { cloths } from '../store/cloths';
-import { database } from '../store/database';
+import type { Db } from '../store/database';
 import { StaleError } from '../store/errors';
 import { hoopings, type Hooping, type HoopingResult } from '../store/hoopings';
 import { logEntries, withMeasured } from '../store/log';
@@ -25,8 +25,7 @@ interface ResultBody {
  *
  * @throws {InputError} without a stack, or when it is filed already @throws {StaleError}
  */
-export function fileHooping(id: string, { doneOn, wrong, outcome, note, version }: ResultBody): Hooping {
-  const db = database();
+export function fileHooping(db: Db, id: string, { doneOn, wrong, outcome, note, version }: ResultBody): Hooping {
   return db.transaction(() => {
     const hooping = hoopings.get(db, id);
     if (hooping.version !== version) throw new StaleError(hooping);
@@ -34,7 +33,7 @@ export function fileHooping(id: string, { doneOn, wrong, outcome, note, version 
     if (!hooping.stack) throw new InputError('stack', 'is missing; say what lies under the motif first');
     const kept = motifs.get(db, hooping.motifId);
     const cloth = cloths.get(db, hooping.clothId);
-    const modelShare = shareOf(hooping);
+    const modelShare = shareOf(db, hooping);
     const held = heldBy(wrong);
     const entry = logEntries.insert(
       db,
@@ -68,8 +67,11 @@ export function fileHooping(id: string, { doneOn, wrong, outcome, note, version 
 }
 
 /** Looks at it again after the first wash; what fails then counts as not held. @throws {InputError} {StaleError} */
-export function fileWash(id: string, { doneOn, wrong, version }: Pick<ResultBody, 'doneOn' | 'wrong' | 'version'>): Hooping {
-  const db = database();
+export function fileWash(
+  db: Db,
+  id: string,
+  { doneOn, wrong, version }: Pick<ResultBody, 'doneOn' | 'wrong' | 'version'>,
+): Hooping {
   return db.transaction(() => {
     const hooping = hoopings.get(db, id);
     if (hooping.version !== version) throw new StaleError(hooping);
@@ -98,8 +100,7 @@ export function fileWash(id: string, { doneOn, wrong, version }: Pick<ResultBody
 }
 
 /** Pull of the motif ÷ what the model says its ground carries. */
-function shareOf({ motifId, clothId, stack, partId, role }: Hooping): number {
-  const db = database();
+function shareOf(db: Db, { motifId, clothId, stack, partId, role }: Hooping): number {
   const load = loadOf(db, motifs.get(db, motifId));
   const own = partId === null ? undefined : parts.find(db, partId)?.wish;
   const part: Part = {

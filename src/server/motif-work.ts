@@ -7,7 +7,7 @@ import { carryFactor } from '../core/learn';
 import { islandsOf, motifFigures, stitchedMotif, type Motif, type StitchedArea } from '../core/motif';
 import { mappedMotif, type MappedMotif, type ReadMotif } from '../formats/stitches';
 import { cloths } from '../store/cloths';
-import { database, type Db } from '../store/database';
+import type { Db } from '../store/database';
 import { layers } from '../store/layers';
 import { memoryOfCloth } from '../store/log';
 import { insertMotif, motifs, stitchesOf, type KeptMotif } from '../store/motifs';
@@ -23,19 +23,19 @@ export interface ReadAndMapped {
 }
 
 /** Keeps a stitch file, read and counted elsewhere, as a motif. */
-export function keepMotif({ read, mapped }: ReadAndMapped): KeptMotif & { warnings: string[] } {
-  return keep(read, mapped);
+export function keepMotif(db: Db, { read, mapped }: ReadAndMapped): KeptMotif & { warnings: string[] } {
+  return keep(db, read, mapped);
 }
 
 /** Keeps outlines with their stitching as a motif, where there is no stitch file. @throws {InputError} */
-export function keepOutlines(name: string, areas: readonly StitchedArea[]): KeptMotif & { warnings: string[] } {
-  return keep({ motif: stitchedMotif(name, areas), incomplete: false, warnings: [] });
+export function keepOutlines(db: Db, name: string, areas: readonly StitchedArea[]): KeptMotif & { warnings: string[] } {
+  return keep(db, { motif: stitchedMotif(name, areas), incomplete: false, warnings: [] });
 }
 
-function keep(read: ReadMotif, mapped = mappedMotif(read)): KeptMotif & { warnings: string[] } {
+function keep(db: Db, read: ReadMotif, mapped = mappedMotif(read)): KeptMotif & { warnings: string[] } {
   const { density: _map, name, ...figures } = mapped;
   const colours = figures.colours.map((_, i) => THREADS[i % THREADS.length]!);
-  const kept = insertMotif(database(), { name: name || 'Motif', note: '', colours: colours.slice(0, 200), figures }, read.motif);
+  const kept = insertMotif(db, { name: name || 'Motif', note: '', colours: colours.slice(0, 200), figures }, read.motif);
   return { ...kept, warnings: read.warnings };
 }
 
@@ -78,8 +78,7 @@ export interface JudgeBody {
 const OFFERED = 4;
 
 /** A motif against a cloth: bare, with a stack, and with what choosing offers. @throws {InputError} {NotFoundError} */
-export function judge(motifId: string, { clothId, cut, care, role, layers: asked, nearEdge }: JudgeBody): Judgement {
-  const db = database();
+export function judge(db: Db, motifId: string, { clothId, cut, care, role, layers: asked, nearEdge }: JudgeBody): Judgement {
   const load = loadOf(db, motifs.get(db, motifId));
   const cloth = cloths.get(db, clothId);
   const fabric = fabricOf(cloth);
@@ -164,8 +163,7 @@ const UNDER_MOTIFS: readonly Family[] = [
 ];
 
 /** The best stack for each of the person's own cloths under each load, from the same engine that answers on the screens. */
-export function chart(): { cloth: { id: string; name: string }; cells: { stack: string; share: number }[] }[] {
-  const db = database();
+export function chart(db: Db): { cloth: { id: string; name: string }; cells: { stack: string; share: number }[] }[] {
   const all = layers.list(db).filter(({ family }) => UNDER_MOTIFS.includes(family));
   const { settings } = readSettings(db);
   return cloths
@@ -191,8 +189,7 @@ export function chart(): { cloth: { id: string; name: string }; cells: { stack: 
 }
 
 /** Stitches of a kept motif. @throws {NotFoundError} */
-export function keptStitches(id: string): { kept: KeptMotif; motif: Motif } {
-  const db = database();
+export function keptStitches(db: Db, id: string): { kept: KeptMotif; motif: Motif } {
   const kept = motifs.get(db, id);
   return { kept, motif: stitchesOf(db, kept) };
 }

@@ -9,7 +9,7 @@ import { COVER_WORDS, HEAT_SAFETY, pressSetting, pressWords, settingWords, stack
 import type { scrapCellSchema, scrapFileSchema, scrapWashSchema } from '../schemas/scraps';
 import { benchRuns, START_STATE, type BenchRun, type BenchStep } from '../store/bench-runs';
 import { cloths } from '../store/cloths';
-import { database } from '../store/database';
+import type { Db } from '../store/database';
 import { StaleError } from '../store/errors';
 import { layers } from '../store/layers';
 import { logEntries, withMeasured, type LogFields } from '../store/log';
@@ -18,8 +18,7 @@ import { scraps, type Scrap } from '../store/scraps';
 import { readSettings } from '../store/settings';
 
 /** The cloth and the layers of a part that is far enough to be tried. @throws {InputError} naming what is missing */
-function ready(partId: string) {
-  const db = database();
+function ready(db: Db, partId: string) {
   const part = parts.get(db, partId);
   if (part.clothId === null) throw new InputError('clothId', 'is missing; say which cloth the part is cut from first');
   if (part.stack === null) throw new InputError('stack', 'is missing; choose layers for the part first');
@@ -32,9 +31,8 @@ function ready(partId: string) {
 }
 
 /** Starts a scrap test for a part. @throws {InputError} when it has no cloth or no stack yet */
-export function startScrap(partId: string, grid: Grid): Scrap {
-  const db = database();
-  const { part, stack, cloth, chosen } = ready(partId);
+export function startScrap(db: Db, partId: string, grid: Grid): Scrap {
+  const { part, stack, cloth, chosen } = ready(db, partId);
   const schools = schoolsOf(readSettings(db).settings.schools, stack.schools);
   const plan = scrapPlan(questionFor(fabricOf(cloth), part.wish).fabric, chosen, schools, grid);
   return scraps.insert(db, {
@@ -54,8 +52,7 @@ export function startScrap(partId: string, grid: Grid): Scrap {
 }
 
 /** Keeps the readings of one field. @throws {InputError} for a field that the scrap does not have */
-export function readScrap(id: string, { cell, reading, version }: InferType<typeof scrapCellSchema>): Scrap {
-  const db = database();
+export function readScrap(db: Db, id: string, { cell, reading, version }: InferType<typeof scrapCellSchema>): Scrap {
   const scrap = scraps.get(db, id);
   if (!scrap.plan.cells.some(({ name }) => name === cell))
     throw new InputError(
@@ -86,12 +83,13 @@ function noteOf(reading: ScrapReading): string {
 
 /** Files what a scrap showed, with what was expected of the pair. */
 function fileEntry(
+  db: Db,
   { clothId, clothName, stackTitle, layerIds, predicted }: Scrap,
   setting: PressSetting,
   { faults, ...seen }: Pick<LogFields, 'partId' | 'doneOn' | 'title' | 'outcome' | 'overhang' | 'note'> & { faults: string[] },
 ): void {
   logEntries.insert(
-    database(),
+    db,
     withMeasured({
       ...seen,
       benchRunId: null,
@@ -114,8 +112,7 @@ function fileEntry(
  * Takes a field's setting for the real piece and files the scrap: a logbook entry, the reminder of the wash, and
  * the setting on the part, all together.
  */
-export function fileScrap(id: string, { chosen, doneOn, washDue, version }: InferType<typeof scrapFileSchema>): Scrap {
-  const db = database();
+export function fileScrap(db: Db, id: string, { chosen, doneOn, washDue, version }: InferType<typeof scrapFileSchema>): Scrap {
   return db.transaction(() => {
     const scrap = scraps.get(db, id);
     if (scrap.version !== version) throw new StaleError(scrap);
@@ -125,7 +122,7 @@ export function fileScrap(id: string, { chosen, doneOn, washDue, version }: Infe
     if (!cell || !reading) throw new InputError('chosen', `must be a field that was read, saw ${JSON.stringify(chosen)}`);
     const { setting } = cell;
     const part = parts.get(db, scrap.partId);
-    fileEntry(scrap, setting, {
+    fileEntry(db, scrap, setting, {
       partId: part.id,
       doneOn,
       title: `${part.name}, scrap${scrap.plan.cells.length > 1 ? ` ${chosen}` : ''}`,
@@ -147,8 +144,7 @@ export function fileScrap(id: string, { chosen, doneOn, washDue, version }: Infe
 }
 
 /** Keeps what was seen after the wash, and files it too. */
-export function washScrap(id: string, { version, ...wash }: InferType<typeof scrapWashSchema>): Scrap {
-  const db = database();
+export function washScrap(db: Db, id: string, { version, ...wash }: InferType<typeof scrapWashSchema>): Scrap {
   return db.transaction(() => {
     const scrap = scraps.get(db, id);
     if (scrap.version !== version) throw new StaleError(scrap);
@@ -162,7 +158,7 @@ export function washScrap(id: string, { version, ...wash }: InferType<typeof scr
       wash.bubbles === 'none' ? '' : 'bubbles',
       (wash.shrink ?? 0) >= 1 ? `shrank ${Math.round(wash.shrink!)} %` : '',
     ].filter(Boolean);
-    fileEntry(scrap, setting, {
+    fileEntry(db, scrap, setting, {
       partId: part?.id ?? null,
       doneOn: wash.doneOn,
       title: `${part?.name ?? scrap.clothName}, scrap after the wash`,
@@ -176,12 +172,11 @@ export function washScrap(id: string, { version, ...wash }: InferType<typeof scr
 }
 
 /** A bench run that presses the fields of a scrap one after the other. */
-export function startScrapBench(id: string): BenchRun {
-  const db = database();
+export function startScrapBench(db: Db, id: string): BenchRun {
   const scrap = scraps.get(db, id);
   const open = benchRuns.list(db, 'scrap_id = ? AND finished_at IS NULL', [id], 'created_at DESC')[0];
   if (open) return open;
-  const { part, chosen, cloth, stack } = ready(scrap.partId);
+  const { part, chosen, cloth, stack } = ready(db, scrap.partId);
   const { plan } = scrap;
   const schools = schoolsOf(readSettings(db).settings.schools, stack.schools);
   const rectangle = (width: number, height: number): [number, number][] => [

@@ -8,7 +8,7 @@ import { ironSole, pressPlan } from '../core/press';
 import { stepsForCopies } from '../core/steps';
 import { benchRuns, openRunOf, START_STATE, type BenchRun, type BenchStep } from '../store/bench-runs';
 import { cloths } from '../store/cloths';
-import { database } from '../store/database';
+import type { Db } from '../store/database';
 import { layers } from '../store/layers';
 import { parts } from '../store/parts';
 import { readSettings } from '../store/settings';
@@ -23,8 +23,7 @@ const MOVE_SECONDS = 3;
  *
  * @throws {InputError} when the part has no cloth or no stack yet
  */
-export function startBench(partId: string): BenchRun {
-  const db = database();
+export function startBench(db: Db, partId: string): BenchRun {
   const part = parts.get(db, partId);
   const open = openRunOf(db, part.id);
   if (open) return open;

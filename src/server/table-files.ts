@@ -7,7 +7,7 @@ import { grainWords, writeDxf, type WrittenPiece } from '../formats/dxf';
 import { cuttingList, layoutSheet, PAPERS, templates, type Paper, type Template } from '../formats/pdf';
 import { writeSvg } from '../formats/svg';
 import { cutTables, type CutTable } from '../store/cut-tables';
-import { database } from '../store/database';
+import type { Db } from '../store/database';
 import { projects } from '../store/projects';
 import { readSettings } from '../store/settings';
 import { requireSoundLayout, tableParts } from './sound-table';
@@ -40,8 +40,8 @@ export function paperOf(url: URL, extra: readonly string[] = []): Paper {
  *
  * @throws {NotFoundError} @throws {InputError} when nothing is laid yet, or the pieces have changed since
  */
-export async function tableFile(tableId: string, file: TableFile, url: URL): Promise<MadeFile> {
-  const laid = laidTable(tableId);
+export async function tableFile(db: Db, tableId: string, file: TableFile, url: URL): Promise<MadeFile> {
+  const laid = laidTable(db, tableId);
   const name = `${laid.project}-${laid.material.name}-${file}`;
   switch (file) {
     case 'list.pdf':
@@ -67,8 +67,7 @@ export async function tableFile(tableId: string, file: TableFile, url: URL): Pro
   }
 }
 
-function laidTable(id: string): Laid {
-  const db = database();
+function laidTable(db: Db, id: string): Laid {
   const table = cutTables.get(db, id);
   const { settings } = readSettings(db);
   const now = tableParts(db, table);

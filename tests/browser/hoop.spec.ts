@@ -223,7 +223,10 @@ test('a strip holds the clamp and leaves every measure as it was; seams keep the
   await expect(page.getByRole('heading', { name: 'Baste on' })).toBeVisible();
   // Done as the card says, the motif comes to lie where it was wanted: 60 mm from either edge.
   const fold = async (edge: string) => {
-    const words = await page.getByRole('listitem').filter({ hasText: `from the ${edge} edge.` }).textContent();
+    const words = await page
+      .getByRole('listitem')
+      .filter({ hasText: `from the ${edge} edge.` })
+      .textContent();
     const [, figure, unit] = /Fold ([\d.]+) (mm|cm)/.exec(words!)!;
     return Number(figure) * (unit === 'cm' ? 10 : 1);
   };

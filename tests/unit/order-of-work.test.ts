@@ -10,7 +10,11 @@ import { parts, type Part } from '../../src/store/parts';
 import { readSettings, writeSettings } from '../../src/store/settings';
 
 const layerOf = (form: string) => LIBRARY_LAYERS.find((each) => each.form === form)!;
-const chosen = (form: string, extent: ChosenLayer['extent'] = 'full'): ChosenLayer => ({ material: layerOf(form), extent });
+const chosen = (form: string, extent: ChosenLayer['extent'] = 'full'): ChosenLayer => ({
+  material: layerOf(form),
+  extent,
+  angle: 0,
+});
 
 describe('the order of work of a stack', () => {
   it.each([

@@ -2,6 +2,7 @@ import { carryChart } from '../../formats/pdf';
 import { fileEndpoint } from '../../server/endpoint';
 import { chart, CHART_LOADS } from '../../server/motif-work';
 import { paperOf } from '../../server/table-files';
+import { database } from '../../store/database';
 
 /** One page: the person's cloths × load, with the stack that carries it. */
 export const GET = fileEndpoint(async ({ url }) => ({
@@ -9,7 +10,7 @@ export const GET = fileEndpoint(async ({ url }) => ({
   type: 'application/pdf',
   bytes: await carryChart(
     CHART_LOADS.map(({ words }) => words),
-    chart().map(({ cloth, cells }) => ({ cloth: cloth.name, cells })),
+    chart(database()).map(({ cloth, cells }) => ({ cloth: cloth.name, cells })),
     paperOf(url),
   ),
 }));

@@ -7,5 +7,5 @@ import { database } from '../../../store/database';
 import { layers } from '../../../store/layers';
 
 export const POST = jsonEndpoint(chooseSchema, ({ fabric, part, ...asked }) =>
-  choose(fabric as Fabric, part as Part, layers.all(database()), askingOf(asked)),
+  choose(fabric as Fabric, part as Part, layers.all(database()), askingOf(database(), asked)),
 );

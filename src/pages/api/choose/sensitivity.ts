@@ -7,5 +7,5 @@ import { database } from '../../../store/database';
 import { layers } from '../../../store/layers';
 
 export const POST = jsonEndpoint(sensitivitySchema, ({ fabric, part, measured, ...asked }) => ({
-  properties: sensitivity(fabric as Fabric, part as Part, layers.all(database()), askingOf(asked), measured ?? []),
+  properties: sensitivity(fabric as Fabric, part as Part, layers.all(database()), askingOf(database(), asked), measured ?? []),
 }));

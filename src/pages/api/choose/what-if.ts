@@ -7,5 +7,5 @@ import { database } from '../../../store/database';
 import { layers } from '../../../store/layers';
 
 export const POST = jsonEndpoint(whatIfSchema, ({ fabric, part, stackId, ...asked }) => ({
-  changes: whatIf(fabric as Fabric, part as Part, layers.all(database()), askingOf(asked), stackId),
+  changes: whatIf(fabric as Fabric, part as Part, layers.all(database()), askingOf(database(), asked), stackId),
 }));

@@ -17,7 +17,7 @@ export const POST: APIRoute = async ({ request, url }) => {
     const bytes = await readBody(request, LARGEST_STITCH_FILE);
     const name = (url.searchParams.get('name') ?? '').slice(0, 200);
     const limits = { signal: request.signal, seconds: SECONDS };
-    return json(keepMotif(await inThread<ReadAndMapped>('read-motif', { bytes, name, keep: true }, limits)), 201);
+    return json(keepMotif(database(), await inThread<ReadAndMapped>('read-motif', { bytes, name, keep: true }, limits)), 201);
   } catch (error) {
     return errorAnswer(error);
   }

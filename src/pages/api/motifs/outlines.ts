@@ -2,8 +2,13 @@ import type { StitchedArea } from '../../../core/motif';
 import { outlineMotifSchema } from '../../../schemas/hoop';
 import { jsonEndpoint } from '../../../server/endpoint';
 import { keepOutlines } from '../../../server/motif-work';
+import { database } from '../../../store/database';
 
 /** Outlines with their stitching stand in for a stitch file. */
-export const POST = jsonEndpoint(outlineMotifSchema, ({ name, areas }) => keepOutlines(name, areas as StitchedArea[]), {
-  status: 201,
-});
+export const POST = jsonEndpoint(
+  outlineMotifSchema,
+  ({ name, areas }) => keepOutlines(database(), name, areas as StitchedArea[]),
+  {
+    status: 201,
+  },
+);

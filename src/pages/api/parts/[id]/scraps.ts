@@ -7,4 +7,6 @@ import { scrapsOf } from '../../../../store/scraps';
 export const GET = endpoint(({ params }) => ({ scraps: scrapsOf(database(), params['id']!) }));
 
 /** Starts a scrap test for the part. */
-export const POST = jsonEndpoint(scrapStartSchema, ({ grid }, { params }) => startScrap(params['id']!, grid), { status: 201 });
+export const POST = jsonEndpoint(scrapStartSchema, ({ grid }, { params }) => startScrap(database(), params['id']!, grid), {
+  status: 201,
+});

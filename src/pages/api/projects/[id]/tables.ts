@@ -7,6 +7,6 @@ import { database } from '../../../../store/database';
 
 export const GET = endpoint(({ params }) => ({ tables: tablesOfProject(database(), params['id']!) }));
 
-export const POST = jsonEndpoint(tableSchema, (body, { params }) => startTable(params['id']!, body as TableBody), {
+export const POST = jsonEndpoint(tableSchema, (body, { params }) => startTable(database(), params['id']!, body as TableBody), {
   status: 201,
 });

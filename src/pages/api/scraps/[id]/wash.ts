@@ -1,6 +1,7 @@
 import { scrapWashSchema } from '../../../../schemas/scraps';
 import { jsonEndpoint } from '../../../../server/endpoint';
 import { washScrap } from '../../../../server/scrap-work';
+import { database } from '../../../../store/database';
 
 /** Keeps what was seen after the wash. */
-export const PUT = jsonEndpoint(scrapWashSchema, (body, { params }) => washScrap(params['id']!, body));
+export const PUT = jsonEndpoint(scrapWashSchema, (body, { params }) => washScrap(database(), params['id']!, body));

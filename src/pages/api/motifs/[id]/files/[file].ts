@@ -4,6 +4,7 @@ import { writeExchange, writeStitchTable } from '../../../../../formats/stitches
 import { fileEndpoint } from '../../../../../server/endpoint';
 import { keptStitches } from '../../../../../server/motif-work';
 import { paperOf } from '../../../../../server/table-files';
+import { database } from '../../../../../store/database';
 import { NotFoundError } from '../../../../../store/errors';
 import { packed } from '../../../../../store/motifs';
 
@@ -14,7 +15,7 @@ const APART = 6;
 
 /** A motif as a file: stitches for the machine, a table, the screen's own form, or its paper at full size. */
 export const GET = fileEndpoint(async ({ params, url }) => {
-  const { kept, motif } = keptStitches(params['id']!);
+  const { kept, motif } = keptStitches(database(), params['id']!);
   switch (params['file']) {
     case 'motif.dst':
       return { name: `${kept.name}.dst`, type: 'application/octet-stream', bytes: writeExchange(motif) };

@@ -8,7 +8,7 @@ import { hoops } from '../../../../../store/hoops';
 
 /** One hooping of a motif that is too large for a hoop, with its alignment crosses. */
 export const GET = fileEndpoint(({ params, url }) => {
-  const { kept, motif } = keptStitches(params['id']!);
+  const { kept, motif } = keptStitches(database(), params['id']!);
   const hoop = hoops.get(database(), url.searchParams.get('hoop') ?? '');
   const number = Number(/^(\d+)\.dst$/.exec(params['part']!)?.[1] ?? NaN);
   const part = splitMotif(motif, hoop)[number - 1];

@@ -1,10 +1,11 @@
 import { fileEndpoint } from '../../../../../server/endpoint';
 import { TABLE_FILES, tableFile, type TableFile } from '../../../../../server/table-files';
+import { database } from '../../../../../store/database';
 import { NotFoundError } from '../../../../../store/errors';
 
 /** A print or file of a cutting table. */
 export const GET = fileEndpoint(({ params, url }) => {
   const file = params['file'] as TableFile;
   if (!TABLE_FILES.includes(file)) throw new NotFoundError('file');
-  return tableFile(params['id']!, file, url);
+  return tableFile(database(), params['id']!, file, url);
 });
