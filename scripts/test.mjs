@@ -38,6 +38,7 @@ function count(report, read, ran) {
 await installPackages();
 const node = process.execPath;
 check('Lint', node, ['node_modules/eslint/bin/eslint.js', '.']);
+check('Dead exports', node, ['node_modules/knip/bin/knip.js', '--include', 'exports,files,dependencies,unlisted']);
 check('Types', node, ['node_modules/astro/astro.js', 'check', '--minimumSeverity', 'error']);
 await buildWhenNeeded();
 

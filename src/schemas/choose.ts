@@ -45,7 +45,7 @@ function sumOf(shares: readonly { percent?: unknown }[]): number {
   return shares.reduce((sum, share) => sum + (typeof share?.percent === 'number' ? share.percent : 0), 0);
 }
 
-export const fabricSchema = shape(fabricFields).required();
+const fabricSchema = shape(fabricFields).required();
 
 /** Fields of what a part is for and what is wished of it. */
 export const partSchema = shape({
@@ -72,14 +72,14 @@ export const partSchema = shape({
   avoid: yup.array().of(oneOf(AVOIDS).required()).max(4, 'must hold each wish once'),
 }).required();
 
-export const wishesSchema = shape({
+const wishesSchema = shape({
   staySheer: yup.boolean(),
   useMine: yup.boolean(),
   lead: oneOf(LEADS),
 }).default(undefined);
 
 /** How much more or less a criterion matters, 0–4. */
-export const weightsSchema = shape(
+const weightsSchema = shape(
   Object.fromEntries(CRITERION_IDS.map((id) => [id, number({ min: 0, max: 4 })])) as Record<
     (typeof CRITERION_IDS)[number],
     ReturnType<typeof number>
@@ -94,7 +94,7 @@ export const schoolsSchema = shape(
   >,
 ).default(undefined);
 
-export const pieceSizeSchema = shape({
+const pieceSizeSchema = shape({
   width: number({ min: 1, max: 20_000 }).required(),
   height: number({ min: 1, max: 20_000 }).required(),
   count: number({ min: 1, max: 1000, integer: true }).required(),

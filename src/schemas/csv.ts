@@ -2,7 +2,7 @@ import * as yup from 'yup';
 import { oneOf, shape, text } from './rules';
 
 /** Largest table as text, characters. */
-export const LONGEST_TABLE = 5_000_000;
+const LONGEST_TABLE = 5_000_000;
 
 const mapping = yup
   .mixed<Record<string, string>>()

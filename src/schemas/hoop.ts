@@ -10,7 +10,7 @@ const note = text(4000).default('');
 const version = number({ min: 1, integer: true }).required();
 const size = () => number({ above: 0, max: 2000 }).required();
 
-export const hoopFields = {
+const hoopFields = {
   name,
   note,
   shape: oneOf(HOOP_SHAPES).required(),
@@ -27,7 +27,7 @@ export const hoopSchema = shape(hoopFields);
 export const hoopUpdateSchema = shape({ ...hoopFields, version });
 
 const colour = yup.string().matches(/^#[0-9a-f]{6}$/, ({ value }) => `must be a colour such as #1f4e79, saw ${String(value)}`);
-export const motifFields = {
+const motifFields = {
   name,
   note,
   colours: yup.array().of(colour.required()).max(200, 'must hold at most 200 colours').default([]),

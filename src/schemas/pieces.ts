@@ -41,9 +41,9 @@ const schemas = Object.fromEntries(PIECE_KINDS.map((kind) => [kind, kind === 'dr
 const anyKind = shape({ kind: oneOf(PIECE_KINDS).required() }).required();
 
 /** The shape of a piece, each kind with its own measures. */
-export const pieceShape = yup.lazy((value: { kind?: string } | undefined) => schemas[value?.kind ?? ''] ?? anyKind);
+const pieceShape = yup.lazy((value: { kind?: string } | undefined) => schemas[value?.kind ?? ''] ?? anyKind);
 
-export const marks = yup
+const marks = yup
   .array()
   .of(shape({ kind: oneOf(MARK_KINDS).required(), at: point }).required())
   .max(200, 'must hold at most 200 marks')
@@ -67,7 +67,7 @@ export const pieceFields = {
 };
 
 /** How one layer of a stack is cut where it differs from the usual. */
-export const layerCut = shape({
+const layerCut = shape({
   trim: number({ min: 0, max: 100 }),
   edges: yup
     .array()

@@ -44,7 +44,7 @@ const testsSchema = shape(
   ) as unknown as Record<(typeof TEST_IDS)[number], yup.Schema>,
 ).default({});
 
-export const clothFields = {
+const clothFields = {
   name,
   note,
   ...fabricFields,
@@ -55,7 +55,7 @@ export const clothFields = {
 export const clothSchema = shape(clothFields);
 export const clothUpdateSchema = shape({ ...clothFields, version: version.required() });
 
-export const layerFields = {
+const layerFields = {
   name,
   note,
   family: oneOf(FAMILIES).required(),
@@ -96,12 +96,12 @@ export const layerFields = {
 export const layerSchema = shape(layerFields);
 export const layerUpdateSchema = shape({ ...layerFields, version: version.required() });
 
-export const projectFields = { name, note };
+const projectFields = { name, note };
 export const projectSchema = shape(projectFields);
 export const projectUpdateSchema = shape({ ...projectFields, version: version.required() });
 
 /** A chosen stack as it is kept with its part: which layers, how far, and what was expected of it. */
-export const stackSchema = shape({
+const stackSchema = shape({
   title: text(400, 1).required(),
   layers: yup.array().of(stackLayer).required().min(1, 'must hold at least one layer').max(6, 'must hold at most 6 layers'),
   predicted: predicted.required(),
@@ -113,7 +113,7 @@ export const stackSchema = shape({
   .nullable()
   .default(null);
 
-export const partFields = {
+const partFields = {
   name,
   clothId: id.nullable().default(null),
   wish: partSchema,
@@ -138,7 +138,7 @@ export const partUpdateSchema = shape({ ...partFields, version: version.required
 const timer = shape({ label: text(200).required(), endsAt: instant.required() });
 
 /** Where a bench run stands. */
-export const benchStateSchema = shape({
+const benchStateSchema = shape({
   step: number({ min: 0, max: 500, integer: true }).required(),
   stop: number({ min: 0, max: 10_000, integer: true }).required(),
   /** When the countdown that is running ends, ISO time; null when none runs. */
@@ -155,7 +155,7 @@ export const benchUpdateSchema = shape({
   version: version.required(),
 });
 
-export const logFields = {
+const logFields = {
   partId: id.nullable().default(null),
   benchRunId: id.nullable().default(null),
   kind: oneOf(['piece', 'scrap'] as const).default('piece'),

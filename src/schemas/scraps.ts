@@ -12,7 +12,7 @@ const version = number({ min: 1, integer: true }).required();
 
 export const scrapStartSchema = shape({ grid: oneOf(GRIDS).required() });
 
-export const scrapReadingSchema = shape({
+const scrapReadingSchema = shape({
   overhangBefore: overhang,
   overhangAfter: overhang,
   peel,

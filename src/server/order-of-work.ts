@@ -14,7 +14,7 @@ import type { Part } from '../store/parts';
 import { readSettings } from '../store/settings';
 
 /** Layers of a part's stack that are still known. */
-export function chosenLayers(db: Db, part: Part): ChosenLayer[] {
+function chosenLayers(db: Db, part: Part): ChosenLayer[] {
   return (part.stack?.layers ?? []).flatMap(({ materialId, extent, angle }) => {
     const material = layers.find(db, materialId);
     return material ? [{ material, extent, angle }] : [];

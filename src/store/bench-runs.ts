@@ -56,8 +56,3 @@ export const START_STATE: BenchState = { step: 0, stop: 0, endsAt: null, pausedL
 export function openRunOf(db: Db, partId: string): BenchRun | undefined {
   return benchRuns.list(db, 'part_id = ? AND scrap_id IS NULL AND finished_at IS NULL', [partId], 'created_at DESC')[0];
 }
-
-/** All runs of a part, newest first. */
-export function runsOf(db: Db, partId: string): BenchRun[] {
-  return benchRuns.list(db, 'part_id = ?', [partId], 'created_at DESC');
-}

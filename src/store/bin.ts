@@ -13,7 +13,7 @@ export interface Deleted {
 }
 
 /** So long a deletion is shown, days. */
-export const BIN_DAYS = 30;
+const BIN_DAYS = 30;
 const MOST_SHOWN = 500;
 
 /** Every kind that can be deleted: its table, what names a row, what it belongs to, and its address. */

@@ -1,6 +1,5 @@
 import type { HoopPlace, Place, StitchRole } from '../core/hoop';
 import type { Outline } from '../core/shape';
-import type { Db } from './database';
 import { Table, column, type Kept } from './table';
 
 /** Where the cloth of a hooping comes from, and its shape. mm. */
@@ -98,7 +97,3 @@ export const hoopings = new Table<HoopingFields>('hooping', 'hooping', [
   column('run', 'json'),
   column('result', 'json'),
 ]);
-
-export function hoopingsOfPart(db: Db, partId: string): Hooping[] {
-  return hoopings.list(db, 'part_id = ?', [partId], 'created_at, id');
-}

@@ -1,5 +1,5 @@
 /** What is said when a computation beside the page broke off; what was there before stays. */
-export const WORKER_BROKE = 'The computation broke off. What was there before is kept; try again.';
+const WORKER_BROKE = 'The computation broke off. What was there before is kept; try again.';
 
 /** Tells when a worker dies or what it says cannot be read, so that nobody waits for it for ever. */
 export function onTrouble(worker: Worker, tell: (error: Error) => void): void {

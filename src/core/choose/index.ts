@@ -1,6 +1,6 @@
 export { choose, lastingLayers, questionFor } from './choose';
 export type { Choice, CriterionScore, RankedStack, RuledOutStack, StackLayer } from './choose';
-export { AVOIDS, CARES, CUTS, HANDS, HAND_BANDS, ROLES, STRETCHES } from './part';
+export { AVOIDS, CARES, CUTS, HANDS, ROLES, STRETCHES } from './part';
 export type { Avoid, Care, Cut, Embroidery, Hand, Part, Role, StretchWish } from './part';
 export { ROLE_PROFILES } from './roles';
 export { orderFor, stepsFor } from './steps-for';
@@ -13,7 +13,7 @@ export type { CriterionId } from './criteria';
 export type { LayerNeed, Needs } from './needs';
 export { edgeRuleOf, sizeOfPiece, typicalPiece } from './piece-size';
 export type { PieceSize } from './piece-size';
-export { sensitivity, MEASURABLE } from './sensitivity';
+export { sensitivity } from './sensitivity';
 export type { Measurable, Sensitivity } from './sensitivity';
 export { whatIf } from './what-if';
 export type { WhatIf } from './what-if';

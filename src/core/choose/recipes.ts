@@ -116,7 +116,7 @@ const TAPES: Family[] = ['stay-tape', 'braid', 'waistband-strip'];
  * How far a layer reaches. By the default school light ones run full into the seam, medium ones are trimmed so
  * that the stitching still catches them, and anything firm or padded stays out of the seam.
  */
-export function extentOf(question: Question, layer: Material, duty: LayerDuty): Extent {
+function extentOf(question: Question, layer: Material, duty: LayerDuty): Extent {
   const { profile } = question;
   if (profile.kind === 'stitch') return layer.form === 'liquid' ? 'full' : 'field';
   if (layer.form === 'liquid') return 'full';

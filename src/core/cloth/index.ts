@@ -4,7 +4,6 @@ export {
   bendingLengthOf,
   flexuralRigidity,
   overhangFromBendingLength,
-  GRAVITY,
   JIG_ANGLE,
 } from './overhang';
 export { droopProfile } from './droop-profile';

@@ -2,7 +2,7 @@ import { InputError, requireNumber } from '../input-error';
 import { findTip, hangFromTip, LONGEST_RATIO } from './hanging-strip';
 
 /** Standard gravity, m/s². */
-export const GRAVITY = 9.81;
+const GRAVITY = 9.81;
 
 /** The angle of the standard jig, degrees below the horizontal; a strip of twice its bending length meets it. */
 export const JIG_ANGLE = 41.5;

@@ -40,7 +40,7 @@ export interface CutPlan {
 }
 
 /** More copies than this in one plan are refused. */
-export const MOST_COPIES = 2000;
+const MOST_COPIES = 2000;
 /** A length that nobody reaches, mm. */
 const ENDLESS = 200_000;
 const MOST_SECONDS = 60;

@@ -1,4 +1,4 @@
-export { cutPlan, cutPlans, MOST_COPIES } from './cut-plan';
+export { cutPlan, cutPlans } from './cut-plan';
 export type { CutPlan, CutPlanOptions } from './cut-plan';
 export { largestLeftover } from './leftover';
 export type { Leftover } from './leftover';
@@ -9,7 +9,7 @@ export { lengthToBuy, SQUARING } from './length-to-buy';
 export type { LengthToBuy } from './length-to-buy';
 export { leftoverSource, measureLaid, tablePlans } from './table-plan';
 export type { Laid, Source, TablePlan, TablePlanOptions } from './table-plan';
-export { remains, remainSize } from './remains';
+export { remains } from './remains';
 export type { Remain } from './remains';
 export { convertLength } from './width-conversion';
 export type { ConvertedLength } from './width-conversion';

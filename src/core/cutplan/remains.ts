@@ -99,9 +99,3 @@ function passes(outline: Outline, from: number, to: number): boolean {
   }
   return true;
 }
-
-/** Width and height of a leftover as it lies, mm. */
-export function remainSize({ outline }: Remain): { width: number; height: number } {
-  const { minX, minY, maxX, maxY } = bounds(outline);
-  return { width: maxX - minX, height: maxY - minY };
-}

@@ -1,6 +1,6 @@
-export { advance, STEPS_PER_SECOND } from './advance';
+export { advance } from './advance';
 export { readDrape, settle, STILL } from './settle';
 export type { DrapeReading } from './settle';
 export { shearStiffness } from './shear-stiffness';
-export { layFlat, setCloth, SUPPORTS } from './sheet';
+export { layFlat, setCloth } from './sheet';
 export type { Sheet, SheetCloth, Support } from './sheet';

@@ -5,7 +5,7 @@ import type { PullField, Sheet } from './elastic-sheet';
  * Pull that stays in a sewn thread once it has settled, N. Our own starting figure, so chosen that a motif at the limit of
  * what cloth and sheet carry shortens them by two to four hundredths; re-fitted from the log.
  */
-export const THREAD_PULL = 0.05;
+const THREAD_PULL = 0.05;
 
 /**
  * Pull of stitches on the cells of a sheet. A stitch of length L in direction u pulls its ends together with force f, which

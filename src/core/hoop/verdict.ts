@@ -3,8 +3,7 @@ import type { Fabric } from '../cloth';
 import type { ChosenLayer } from '../layers';
 import type { Island, MotifBounds } from '../motif';
 
-export const VERDICTS = ['easily', 'near', 'too-much'] as const;
-export type Verdict = (typeof VERDICTS)[number];
+export type Verdict = 'easily' | 'near' | 'too-much';
 
 /** Load of one island of a motif. */
 export interface Zone {

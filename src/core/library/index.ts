@@ -1,3 +1,3 @@
 export { LIBRARY_CLOTHS } from './cloths';
 export type { LibraryCloth } from './cloths';
-export { familyLaw, familyUsual, LIBRARY_LAYERS, slug } from './layers';
+export { familyLaw, familyUsual, LIBRARY_LAYERS,  } from './layers';

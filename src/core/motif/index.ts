@@ -1,4 +1,4 @@
-export { COLOUR, COMMANDS, JUMP, LARGEST_MOTIF, MOST_RECORDS, MotifBuilder, movedMotif, STITCH, TRIM } from './motif';
+export { COLOUR, COMMANDS, JUMP, MotifBuilder, movedMotif, STITCH, TRIM } from './motif';
 export type { Command, Motif } from './motif';
 export { DIRECTIONS, motifFigures, runningSeconds } from './figures';
 export type { ColourBlock, MotifBounds, MotifFigures } from './figures';
@@ -7,5 +7,5 @@ export type { DensityMap } from './density';
 export { cutApartLines } from './cut-apart';
 export { boxGap, ISLAND_GAP, islandsOf, outlinesBox, trimOutlines, widerBox } from './islands';
 export type { Island } from './islands';
-export { JUMP_STEP, stitchedMotif } from './stitched';
+export { stitchedMotif } from './stitched';
 export type { StitchedArea, Stitching } from './stitched';

@@ -22,7 +22,7 @@ export interface Motif {
 }
 
 /** More records than this are refused. */
-export const MOST_RECORDS = 1_500_000;
+const MOST_RECORDS = 1_500_000;
 /** No hoop is larger, mm. */
 export const LARGEST_MOTIF = 2000;
 

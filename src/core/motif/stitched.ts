@@ -19,7 +19,7 @@ export interface StitchedArea {
 /** Travels longer than this cut the thread, mm. */
 const TRIM_TRAVEL = 6;
 /** A jump moves the hoop this far at most, mm. */
-export const JUMP_STEP = 12;
+const JUMP_STEP = 12;
 /** The needle holes of neighbouring rows of a fill are shifted by these shares of a stitch, so that none line up. */
 const STAGGER = [0, 0.4, 0.8, 0.2, 0.6];
 

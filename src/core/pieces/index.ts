@@ -1,6 +1,6 @@
 export { MARK_KINDS, MARK_WORDS, openPiece, pieceSize, plainPiece } from './piece';
 export type { Mark, MarkKind, OpenPiece, PieceSpec } from './piece';
-export { edgeLength, EDGE_RULES, edgesByRule } from './strip-edges';
+export { edgeLength, edgesByRule } from './strip-edges';
 export type { EdgeRule } from './strip-edges';
 export { DEFAULT_LAYER_OUTLINE, isTape, layerOutline, stripEdges } from './layer-outline';
 export type { LayerCut, LayerOutline, LayerOutlineOptions } from './layer-outline';

@@ -34,7 +34,7 @@ export interface PressOptions {
 }
 
 /** More stops than this would take an afternoon; the plate is too small for the piece. */
-export const MOST_STOPS = 2000;
+const MOST_STOPS = 2000;
 
 /** Parts of a row narrower than this are rounding, mm². */
 const DUST = 1e-3;

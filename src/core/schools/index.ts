@@ -1,2 +1,2 @@
-export { DEFAULT_SCHOOLS, SCHOOLS, SCHOOL_IDS, schoolsOf } from './schools';
+export { DEFAULT_SCHOOLS, SCHOOLS, schoolsOf } from './schools';
 export type { School, SchoolId, SchoolQuestion, Schools } from './schools';

@@ -1,23 +1,13 @@
 export { innermost } from './innermost';
-export {
-  bounds,
-  FARTHEST,
-  MOST_POINTS,
-  perimeter,
-  polygonArea,
-  requireOutline,
-  selfCrossing,
-  signedArea,
-  transformed,
-} from './polygon';
+export { bounds, FARTHEST, perimeter, polygonArea, requireOutline, selfCrossing, signedArea, transformed } from './polygon';
 export type { Box, Outline, Point } from './polygon';
 export { distanceToBorder, distanceToEdge, nearestOnBorder } from './distance';
 export { convexHull } from './hull';
 export { arcPoints } from './arc';
-export { cubicAt, cubicPoints } from './cubic';
-export { anticlockwise, isConvex, minkowskiSum, noFitOutline } from './minkowski';
+export { cubicPoints } from './cubic';
+export { anticlockwise, minkowskiSum, noFitOutline } from './minkowski';
 export { simplifyOutward } from './simplify';
-export { difference, grownBy, intersection, regionArea, unionOf, windingUnion } from './regions';
+export { difference, grownBy, intersection, regionArea, unionOf } from './regions';
 export { inset } from './inset';
 export type { Inset } from './inset';
 export { outset } from './outset';

@@ -2,10 +2,10 @@ import { InputError, shown } from '../input-error';
 import type { LengthSystem } from './length';
 
 /** One ounce per square yard in g/m²: 28.349523125 g ÷ 0.83612736 m². */
-export const GSM_PER_OZ_SQYD = 28.349523125 / 0.83612736;
+const GSM_PER_OZ_SQYD = 28.349523125 / 0.83612736;
 
 /** One momme in g/m²: 3.75 g per 0.8361 m² of silk by the trade's rounded figure. */
-export const GSM_PER_MOMME = 4.34;
+const GSM_PER_MOMME = 4.34;
 
 /** Heavier than any cloth that is sewn; a guard against a slipped decimal point. */
 const HEAVIEST_GSM = 5000;

@@ -1,2 +1,2 @@
-export { MOST_ROWS, matchColumns, readTable, TABLE_KINDS, writeTable } from './table-file';
+export { matchColumns, readTable, TABLE_KINDS, writeTable } from './table-file';
 export type { Mapping, RowFault, TableKind, TablePreview, TableRow } from './table-file';

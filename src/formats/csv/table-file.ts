@@ -12,7 +12,7 @@ const COLUMNS: Record<TableKind, readonly CsvColumn[]> = { cloths: CLOTH_COLUMNS
 const SCHEMAS = { cloths: clothSchema, layers: layerSchema };
 
 /** Bounds of a file that is taken: more would not fit a screen, let alone a sewing room. */
-export const MOST_ROWS = 5000;
+const MOST_ROWS = 5000;
 const MOST_COLUMNS = 200;
 const LONGEST_CELL = 5000;
 

@@ -11,8 +11,8 @@ const FLAP = 28;
 
 const radians = (degrees: number) => (degrees * Math.PI) / 180;
 /** How far the slope reaches out and down. */
-export const JIG_RUN = SLOPE * Math.cos(radians(JIG_ANGLE));
-export const JIG_DROP = SLOPE * Math.sin(radians(JIG_ANGLE));
+const JIG_RUN = SLOPE * Math.cos(radians(JIG_ANGLE));
+const JIG_DROP = SLOPE * Math.sin(radians(JIG_ANGLE));
 
 /** One cheek of the jig with its two flaps; the other is its mirror image. */
 function drawCheek(page: Page, x: number, y: number, mirrored: boolean): void {

@@ -25,7 +25,7 @@ interface Props {
 const GRID = { metric: 10, inch: 12.7 };
 
 /** Points of every edge, for drawing and for finding the nearest one. */
-export function edgeLines(edited: Edited): Outline[] {
+function edgeLines(edited: Edited): Outline[] {
   return edited.edges.map((edge, i) => [...edgePoints(edge, endOf(edited, i)), endOf(edited, i)]);
 }
 

@@ -234,7 +234,7 @@ function Hoop({ hoopings: startHoopings, motifs: startMotifs, hoops: startHoops,
 }
 
 /** How far a hooping has come. */
-export function stageWords({ result, run, hoopPlace, stack, prepared, count }: Hooping): string {
+function stageWords({ result, run, hoopPlace, stack, prepared, count }: Hooping): string {
   if (result) return result.washed ? 'Filed, and looked at after the wash' : 'Filed';
   if (run?.done && run.pieces >= count) return 'Sewn: check it';
   if (run) return count > 1 ? `Sewing, ${run.pieces} of ${count} done` : 'Sewing';

@@ -125,7 +125,7 @@ export default function GroundPanel({ ground, piece, frozen, onGround }: Props) 
 }
 
 /** Whether an outline is an upright rectangle, whose sides can be typed. */
-export function isRectangle(outline: Outline): boolean {
+function isRectangle(outline: Outline): boolean {
   const { minX, minY, maxX, maxY } = bounds(outline);
   return outline.length === 4 && outline.every(([x, y]) => (x === minX || x === maxX) && (y === minY || y === maxY));
 }

@@ -15,7 +15,7 @@ interface Props {
   onFiled: (entry: LogEntry) => void;
 }
 
-export const OUTCOME_WORDS: Record<LogEntry['outcome'], string> = { good: 'came out well', fair: 'passable', poor: 'went wrong' };
+const OUTCOME_WORDS: Record<LogEntry['outcome'], string> = { good: 'came out well', fair: 'passable', poor: 'went wrong' };
 
 /** What has been filed about the part, and the form to file more. */
 export default function FileStage({ part, cloth, layers, log, onFiled }: Props) {

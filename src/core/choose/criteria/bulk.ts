@@ -5,7 +5,7 @@ import { allowanceOf, trimOf } from '../piece-size';
 import { points, ramp, type Criterion } from './criterion';
 
 /** Thickness of everything that runs into a turned seam: cloth and layer, twice, mm. */
-export function seamBulk({ layers, question }: Judged): number {
+function seamBulk({ layers, question }: Judged): number {
   const cloth = clothThickness(question.fabric).value;
   let inSeam = 0;
   const [allowance, trim] = [allowanceOf(question.piece), trimOf(question.piece)];

@@ -14,6 +14,5 @@ import type { Criterion } from './criterion';
 
 /** All criteria in the order in which the screens show them. */
 export const CRITERIA: readonly Criterion[] = [purpose, feel, carry, weight, give, look, care, bulk, effort, cost, atHand, past];
-export { seamBulk } from './bulk';
 export { CRITERION_IDS } from './criterion';
 export type { Criterion, CriterionId } from './criterion';
