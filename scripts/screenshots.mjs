@@ -46,6 +46,7 @@ try {
   await shoot('project-parts', '/projects/tq-waistcoats?part=tq-wc-collar&stage=parts');
   await shoot('project-choose', '/projects/tq-waistcoats?part=tq-wc-front&stage=choose');
   await shoot('project-scrap', '/projects/tq-waistcoats?part=tq-wc-collar&stage=scrap');
+  await shoot('settings', '/settings');
   await shoot('test-bench', '/cupboard/cloths/tq-harbour-linen?test=overhang');
   await shoot('identify', '/cupboard/identify', async () => {
     for (const answer of ['flat and even', 'three sheets (15 g)', 'slanting lines'])

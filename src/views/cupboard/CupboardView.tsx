@@ -9,7 +9,7 @@ import { formatArealDensity, formatLength, formatMoney, formatSize } from '../..
 import { call } from '../../ui/api';
 import { CheckField } from '../../ui/form-fields';
 import OutlineThumb from '../../ui/OutlineThumb';
-import { counted } from '../../ui/text';
+import { counted, keepUnits } from '../../ui/text';
 import { UnitsProvider } from '../../ui/units-context';
 import { usePage, type Page } from '../../ui/use-page';
 import type { Cloth } from '../../store/cloths';
@@ -109,7 +109,7 @@ export default function CupboardView({
 
   const clothColumns = useMemo<ColumnDef<Cloth>[]>(
     () => [
-      { id: 'name', header: 'Cloth', accessorKey: 'name' },
+      { id: 'name', header: 'Cloth', accessorKey: 'name', cell: (c) => keepUnits(c.row.original.name) },
       {
         id: 'weight',
         header: 'Weight',
@@ -168,7 +168,7 @@ export default function CupboardView({
   );
   const layerColumns = useMemo<ColumnDef<Layer>[]>(
     () => [
-      { id: 'name', header: 'Layer', accessorKey: 'name' },
+      { id: 'name', header: 'Layer', accessorKey: 'name', cell: (c) => keepUnits(c.row.original.name) },
       { id: 'family', header: 'Kind', accessorFn: (row) => `${FAMILY_WORDS[row.family]}, ${FORM_WORDS[row.form]}` },
       {
         id: 'weight',

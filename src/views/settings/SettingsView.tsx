@@ -135,7 +135,7 @@ export default function SettingsView({ start }: { start: Kept }) {
             </svg>
           </div>
         </section>
-        <section className="sheet space-y-4 p-5">
+        <section className="sheet space-y-4 p-5 lg:col-span-2">
           <h2 className="chalk-heading">The machine and the seams</h2>
           <div className="grid gap-4 sm:grid-cols-2">
             <LengthField
