@@ -1,4 +1,7 @@
 import { inject } from 'vitest';
+import { FABRIC, PART } from './samples';
+
+export { FABRIC, PART };
 
 export interface Answer {
   status: number;
@@ -25,22 +28,6 @@ export async function send(
 }
 
 export const post = (path: string, body: unknown) => send('POST', path, body);
-
-export const FABRIC = {
-  construction: 'woven',
-  weave: 'plain',
-  fibres: [{ fibre: 'cotton', percent: 100 }],
-  arealDensity: 115,
-  stretchLength: 1,
-  stretchCross: 2,
-  ironDots: 3,
-  water: 'safe',
-  sheer: 'opaque',
-  tone: 'light',
-  surface: [],
-  fray: 'low',
-};
-export const PART = { role: 'collar', cut: 'straight', stretch: 'any', care: 'wash-warm' };
 
 /** Chooses the best stack for a part, in the form in which it is kept. */
 export async function chosenStack() {
