@@ -228,6 +228,8 @@ Wanted: a page under 300 ms and 150 kB, choosing under 100 ms.
 |---|---:|---:|---:|
 ${large}
 
+Answers of \`/api/choose\` are counted before compression.
+
 ## Noticed faults
 
 \`npm run mutants\` puts the faults of \`scripts/mutants/faults.mjs\` into a copy, one at a time, and asks the tests. ${noticed}
