@@ -38,27 +38,42 @@ const starch = layerOf(({ family, stiffening }) => family === 'starch' && stiffe
 const woven = LIBRARY_CLOTHS.find(({ construction, weave }) => construction === 'woven' && weave === 'plain')!;
 
 describe('finishing', () => {
+  const ending = (ends: 'cut' | 'torn' | 'rinsed', more: object = {}) => ({
+    material: { ends, family: 'tear-away' as const, form: 'loose' as const, ...more },
+  });
+  const sheetsOf = (cut: boolean, torn: boolean) => [...(cut ? [ending('cut')] : []), ...(torn ? [ending('torn')] : [])];
+
   it('is told for everything that is sewn, and each warns where a blade is used', () => {
     for (const role of STITCH_ROLES)
       for (const cut of [false, true])
         for (const torn of [false, true]) {
-          const steps = finishing(role, cut, torn);
+          const steps = finishing(role, sheetsOf(cut, torn));
           expect(steps.some(({ title }) => title.startsWith('Tear'))).toBe(torn);
           for (const { title, safety } of steps) if (title.startsWith('Trim')) expect(safety).toMatch(/Cut away from the hand/);
         }
   });
 
   it('tears before it trims, and trims an appliqué before its sheet', () => {
-    expect(finishing('applique', true, true).map(({ title }) => title.split(' ')[0])).toEqual(['Tear', 'Trim', 'Trim']);
-    expect(finishing('applique', true, true)[1]!.title).toMatch(/appliqué/);
-    expect(finishing('embroidery', false, false)).toEqual([]);
+    expect(finishing('applique', sheetsOf(true, true)).map(({ title }) => title.split(' ')[0])).toEqual(['Tear', 'Trim', 'Trim']);
+    expect(finishing('applique', sheetsOf(true, true))[1]!.title).toMatch(/appliqué/);
+    expect(finishing('embroidery', [])).toEqual([]);
   });
 
   it('leaves the sheet in a quilt block, and trims a badge with all its layers', () => {
-    expect(finishing('quilt-piece', true, false).map(({ title }) => title)).toEqual(['Leave the sheet in the block']);
-    const badge = finishing('badge', true, false);
+    expect(finishing('quilt-piece', sheetsOf(true, false)).map(({ title }) => title)).toEqual(['Leave the sheet in the block']);
+    const badge = finishing('badge', sheetsOf(true, false));
     expect(badge.map(({ title }) => title)).toEqual(['Trim all layers together', 'Seal the edge']);
     expect(badge[1]!.safety).toMatch(/away from sprays/);
+  });
+
+  it('leaves nothing in a quilt block whose only sheet was torn away', () => {
+    expect(finishing('quilt-piece', sheetsOf(false, true)).map(({ title }) => title)).toEqual(['Tear the sheet away']);
+    expect(finishing('quilt-piece', []).map(({ title }) => title)).toEqual(['Leave the sheet in the block']);
+  });
+
+  it('rinses out starch and topping, but does not tear a topping as if it were the sheet', () => {
+    const titles = finishing('embroidery', [ending('torn', { family: 'topping' }), ending('rinsed', { form: 'liquid' })]);
+    expect(titles.map(({ title }) => title)).toEqual(['Rinse out what is meant to go']);
   });
 });
 

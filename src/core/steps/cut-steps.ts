@@ -27,37 +27,24 @@ export function cutSteps({ layers, bias, stitched, cutAlready, order = 'cut-firs
     glued && !stitched && !cutAlready ? 'Cut the cloth pieces too, then fuse.' : '',
     grain ? (bias ? 'On the bias, like the piece.' : 'Grain the same way as the piece.') : '',
   ].filter(Boolean);
-  return [
-    {
-      id: 'cut',
-      stage: 'cut',
-      kind: 'do',
-      title: cut.length > 1 ? `Cut the ${cut.length} layers` : 'Cut the layer',
-      detail: capital(detail.join(' ')),
-      safety: BLADE_SAFETY,
-    },
-  ];
+  return [cutStep(cut.length > 1 ? `Cut the ${cut.length} layers` : 'Cut the layer', capital(detail.join(' ')))];
+}
+
+function cutStep(title: string, detail: string): Step {
+  return { id: 'cut', stage: 'cut', kind: 'do', title, detail, safety: BLADE_SAFETY };
 }
 
 /** What was sprayed, starched or soaked as a length is cut after it is pressed. */
 function treatedCloth(bias: boolean): Step {
-  return {
-    id: 'cut',
-    stage: 'cut',
-    kind: 'do',
-    title: 'Cut the pieces from the treated cloth',
-    detail: `Only now: it keeps the size that it has after pressing.${bias ? ' On the bias, as marked.' : ''}`,
-    safety: BLADE_SAFETY,
-  };
+  return cutStep(
+    'Cut the pieces from the treated cloth',
+    `Only now: it keeps the size that it has after pressing.${bias ? ' On the bias, as marked.' : ''}`,
+  );
 }
 
 function clothAlone(bias: boolean): Step {
-  return {
-    id: 'cut',
-    stage: 'cut',
-    kind: 'do',
-    title: 'Cut the cloth pieces; leave the layer whole',
-    detail: `The layer is only cut to a length that takes them all.${bias ? ' Cloth and layer on the bias alike.' : ''}`,
-    safety: BLADE_SAFETY,
-  };
+  return cutStep(
+    'Cut the cloth pieces; leave the layer whole',
+    `The layer is only cut to a length that takes them all.${bias ? ' Cloth and layer on the bias alike.' : ''}`,
+  );
 }

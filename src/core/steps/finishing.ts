@@ -1,3 +1,5 @@
+import type { Material } from '../layers';
+
 /** What a motif is sewn as, and so how its sheet is finished. */
 export const STITCH_ROLES = ['embroidery', 'badge', 'applique', 'quilt-piece', 'free-stitching'] as const;
 export type StitchRole = (typeof STITCH_ROLES)[number];
@@ -18,17 +20,22 @@ export interface Finish {
 
 const BLADES = 'Cut away from the hand; cap blades when they lie down.';
 
-/**
- * What is done once it is sewn, in working order.
- *
- * @param cut a sheet is cut away @param torn a sheet is torn away @param rinsed something is washed out: a sheet, or starch
- */
-export function finishing(role: StitchRole, cut: boolean, torn: boolean, rinsed = false): Finish[] {
+/** What is done once it is sewn, in working order; by all layers that it was sewn with, topping and starch included. */
+export function finishing(
+  role: StitchRole,
+  layers: readonly { material: Pick<Material, 'ends' | 'family' | 'form'> }[],
+): Finish[] {
+  const sheets = layers.filter(({ material }) => material.form !== 'liquid' && material.family !== 'topping');
+  const cut = sheets.some(({ material }) => material.ends === 'cut');
+  const torn = sheets.some(({ material }) => material.ends === 'torn');
+  const rinsed = layers.some(({ material }) => material.ends === 'rinsed');
   const rinse: Finish[] = rinsed
     ? [{ title: 'Rinse out what is meant to go', detail: 'Lukewarm, until nothing feels slippery or stiff. Dry it flat.' }]
     : [];
   const steps: Finish[] = [];
   if (torn) steps.push({ title: 'Tear the sheet away', detail: 'One layer at a time, thumb on the stitches, toward the motif.' });
+  // Where nothing but torn sheets was sewn on, nothing is left to stay.
+  if (role === 'quilt-piece' && torn && !cut) return [...steps, ...rinse];
   if (role === 'quilt-piece')
     return [
       ...steps,

@@ -98,11 +98,6 @@ export function stitchSteps(input: StepsFor): Step[] {
     detail: 'Watch the first outline: if it drifts off the fill, stop.',
     safety: NEEDLE_SAFETY,
   });
-  const torn = sheets.some(({ material }) => material.ends === 'torn');
-  const trimmed = sheets.some(({ material }) => material.ends === 'cut');
-  const rinsed = layers.some(({ material }) => material.ends === 'rinsed');
-  finishing(role, trimmed, torn, rinsed).forEach((finish, i) =>
-    steps.push({ id: `finish-${i}`, stage: 'apply', kind: 'do', ...finish }),
-  );
+  finishing(role, layers).forEach((finish, i) => steps.push({ id: `finish-${i}`, stage: 'apply', kind: 'do', ...finish }));
   return steps;
 }

@@ -50,8 +50,6 @@ export default function CheckStage({ motif, sheets, stitches, sewn, record, onSa
   const { bounds } = motif.figures;
   const shown = useMemo(() => widerBox(bounds, trim), [bounds, trim]);
   const cut = sheets.some(({ material }) => material.ends === 'cut');
-  const torn = sheets.some(({ material }) => material.ends === 'torn');
-  const rinsed = sheets.some(({ material }) => material.ends === 'rinsed');
   const asked = AFTER_CHECKS.filter(({ washed }) => (result ? true : !washed));
   const all = result ? [...result.wrong, ...(result.washed?.wrong ?? wrong)] : wrong;
   const found = AFTER_CHECKS.filter(({ id }) => all.includes(id));
@@ -114,7 +112,7 @@ export default function CheckStage({ motif, sheets, stitches, sewn, record, onSa
           </div>
         )}
         <ol className="space-y-2">
-          {finishing(record.role, cut, torn, rinsed).map(({ title, detail, safety }) => (
+          {finishing(record.role, sheets).map(({ title, detail, safety }) => (
             <li key={title}>
               <p className="leading-snug font-semibold">{title}</p>
               <p className="text-[0.95rem] leading-snug">{detail}</p>
