@@ -232,9 +232,10 @@ test('a strip holds the clamp and leaves every measure as it was; seams keep the
   };
   const shift = await page.getByText(/^Move the design/).textContent();
   const [, right, side, up, way] = /design ([\d.]+) mm to the (right|left) and ([\d.]+) mm (up|down)/.exec(shift!)!;
-  const [, turn] = /the hoop turned by (\d+)°/.exec((await page.getByText(/The marks of the hoop go onto/).textContent())!)!;
+  const marks = await page.getByText(/^The middle of the hoop goes onto where the folds cross/).textContent();
+  const [, turn, sense] = /the hoop turned by (\d+)° (clockwise|counter-clockwise)/.exec(marks!)!;
   const [x, y] = [Number(right) * (side === 'left' ? -1 : 1), Number(up) * (way === 'down' ? -1 : 1)];
-  const angle = (Number(turn) * Math.PI) / 180;
+  const angle = ((sense === 'clockwise' ? -1 : 1) * Number(turn) * Math.PI) / 180;
   expect((await fold('left')) + x * Math.cos(angle) - y * Math.sin(angle)).toBeCloseTo(60, -0.3);
   expect((await fold('lower')) + x * Math.sin(angle) + y * Math.cos(angle)).toBeCloseTo(60, -0.3);
   await page.getByRole('tab', { name: /Place/ }).click();

@@ -98,10 +98,20 @@ describe('hooping, step by step', () => {
       expect(hoopingSteps(hoop, false, layers, false, 0).at(-1)!.safety).toMatch(/moving hoop/);
   });
 
-  it('says how far the cross is turned, but not of quarter turns', () => {
+  it('speaks of a sheet only where there is one', () => {
+    const words = (layers: ChosenLayer[]) => JSON.stringify(hoopingSteps(hoop, false, layers, false, 0));
+    expect(words([])).not.toMatch(/sheet/);
+    expect(words([sticky])).toMatch(/Hoop cloth and sheet together.*The sheet reaches past the field/);
+  });
+
+  it('says how the hoop is turned on the cloth, quarters too: its mount comes to lie elsewhere', () => {
     const cross = (tilt: number) => hoopingSteps(hoop, false, [], false, tilt).find(({ id }) => id === 'cross')!.detail;
-    expect(cross(30)).toMatch(/turned by 30°/);
-    for (const tilt of [0, 90, 180, 270]) expect(cross(tilt)).toMatch(/Crease lightly/);
+    expect(cross(0)).not.toMatch(/turned/);
+    expect(cross(360)).not.toMatch(/turned/);
+    expect(cross(30)).toMatch(/turned by 30° counter-clockwise\.$/);
+    expect(cross(90)).toMatch(/turned by 90° counter-clockwise\.$/);
+    expect(cross(315)).toMatch(/turned by 45° clockwise\.$/);
+    expect(cross(180)).toMatch(/turned by 180°\.$/);
   });
 
   it('speaks of the hoop that is used', () => {

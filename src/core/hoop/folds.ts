@@ -25,11 +25,32 @@ export function hoopFolds(outline: Outline, place: Place, hoop: HoopPlace): Hoop
   const [dx, dy] = [place.x - hoop.x, place.y - hoop.y];
   const angle = (hoop.angle * Math.PI) / 180;
   const axis: Point = [Math.cos(angle), Math.sin(angle)];
-  const turn = ((((place.angle - hoop.angle) % 360) + 540) % 360) - 180;
   return {
     edges: measuringEdges(outline, hoop),
     right: dx * axis[0] + dy * axis[1],
     up: dy * axis[0] - dx * axis[1],
-    turn: turn === -180 ? 180 : turn,
+    turn: turned(place.angle - hoop.angle),
   };
+}
+
+/** The same turn in (−180, 180], degrees. */
+function turned(angle: number): number {
+  const turn = (((angle % 360) + 540) % 360) - 180;
+  return turn === -180 ? 180 : turn;
+}
+
+/** Less than this is no turn, degrees. */
+const NO_TURN = 0.5;
+
+/**
+ * A turn as one says it at the table, such as “by 45° clockwise”; empty where there is none. A quarter is a turn like any other:
+ * the hoop's mount comes to lie on another side of the cloth.
+ *
+ * @param angle degrees counter-clockwise
+ */
+export function turnWords(angle: number): string {
+  const turn = turned(angle);
+  if (Math.abs(turn) < NO_TURN) return '';
+  const degrees = Math.round(Math.abs(turn));
+  return `by ${degrees}°${degrees === 180 ? '' : turn > 0 ? ' counter-clockwise' : ' clockwise'}`;
 }

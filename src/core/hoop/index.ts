@@ -23,6 +23,6 @@ export { AFTER_CHECKS, heldBy } from './after';
 export { finishing, STITCH_ROLE_WORDS, STITCH_ROLES } from '../steps';
 export type { Finish, StitchRole } from '../steps';
 export type { AfterCheck } from './after';
-export { hoopFolds } from './folds';
+export { hoopFolds, turnWords } from './folds';
 export type { HoopFolds } from './folds';
 export { smallestHoop } from './smallest-hoop';

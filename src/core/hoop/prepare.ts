@@ -1,3 +1,4 @@
+import { turnWords } from './folds';
 import { traitsOf, type Part } from '../choose';
 import type { Fabric } from '../cloth';
 import type { ChosenLayer } from '../layers';
@@ -74,6 +75,7 @@ export function hoopingSteps(
   const slid =
     !floats && sheets.length > 0 && sheets.every(({ material }) => material.family === 'tear-away' && material.form === 'loose');
   const sprayed = sheets.some(({ material }) => material.form === 'spray-glued');
+  const turn = turnWords(tilt);
   const steps: HoopStep[] = [];
   if (hasStarch)
     steps.push({
@@ -86,10 +88,9 @@ export function hoopingSteps(
   steps.push({
     id: 'cross',
     title: 'Fold for the hoop and mark both folds',
-    detail:
-      Math.abs(tilt % 90) < 0.5
-        ? 'At the two distances that the card names: they cross at the hoop’s own middle. Crease lightly, mark both creases.'
-        : `Measure from the two edges that the card names: that is the hoop’s own middle. The hoop is turned by ${Math.round(tilt)}°.`,
+    detail: `At the two distances that the card names: they cross at the hoop’s own middle. Crease lightly, mark both creases.${
+      turn ? ` The hoop lies on the cloth turned ${turn}.` : ''
+    }`,
   });
   if (floats) {
     steps.push({
@@ -108,7 +109,7 @@ export function hoopingSteps(
   } else
     steps.push({
       id: 'hoop',
-      title: slid ? 'Hoop the cloth' : 'Hoop cloth and sheet together',
+      title: slid || sheets.length === 0 ? 'Hoop the cloth' : 'Hoop cloth and sheet together',
       detail:
         hoop.kind === 'screw'
           ? 'Press the ring in flat, turn the screw finger tight, never with a tool. Draw slack in a little all the way round; the weave stays straight.'
@@ -123,7 +124,7 @@ export function hoopingSteps(
     detail: `Its mount is on the ${hoop.mountSide}. Lower the foot and turn the wheel by hand once over the middle of the design.`,
     checks: [
       'Nothing of the project folded underneath',
-      ...(slid ? [] : ['The sheet reaches past the field on every side']),
+      ...(slid || sheets.length === 0 ? [] : ['The sheet reaches past the field on every side']),
       'The design is moved and turned in the field as the card says',
     ],
     safety: MOVING_NEEDLE,

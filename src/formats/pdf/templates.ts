@@ -98,6 +98,8 @@ function freeCorner(outline: Outline, width: number, height: number): Point {
 }
 
 function draw(page: Page, piece: Template, put: (p: Point) => Point): void {
+  const { minX, minY, maxX, maxY } = bounds(piece.outline.map(put));
+  let nameAt = (minY + maxY) / 2 - 8;
   page.outline(piece.outline.map(put), { weight: 0.5 });
   for (const hole of piece.holes) page.outline(hole.map(put), { weight: 0.5 });
   for (const seam of piece.seam) page.outline(seam.map(put), { weight: 0.25, dash: [3, 2] });
@@ -105,6 +107,9 @@ function draw(page: Page, piece: Template, put: (p: Point) => Point): void {
     const [from, to] = grainEnds(piece.outline, piece.grain).map(put) as [Point, Point];
     arrow(page, from, to, piece.oneWay);
     page.text(grainWords(piece), [to[0] + 3, to[1] + 4], { size: 3.6, bold: true });
+    // A slanting arrow crosses the middle: the name goes below it, where there is room.
+    const below = Math.max(from[1], to[1]) + 9;
+    if (Math.abs(from[0] - to[0]) > 2 && below < maxY - 4) nameAt = below;
   }
   if (piece.fold) {
     const fold = piece.fold.map(put) as [Point, Point];
@@ -126,8 +131,7 @@ function draw(page: Page, piece: Template, put: (p: Point) => Point): void {
     page.line([x - 2, y + 2], [x + 2, y - 2], { weight: 0.3 });
     if (kind !== 'drill') page.text(MARK_WORDS[kind], [x + 3, y - 1.2], { size: 3.2 });
   }
-  const { minX, minY, maxX, maxY } = bounds(piece.outline.map(put));
-  page.text(piece.name, [(minX + maxX) / 2, (minY + maxY) / 2 - 8], { size: 5, bold: true, centre: true });
+  page.text(piece.name, [(minX + maxX) / 2, nameAt], { size: 5, bold: true, centre: true });
 }
 
 function arrow(page: Page, a: Point, b: Point, oneWay: boolean): void {
@@ -142,13 +146,16 @@ function arrow(page: Page, a: Point, b: Point, oneWay: boolean): void {
   }
 }
 
+/** As wide as the square above it, so that it stays on the sheet, mm. */
+const LABEL_WIDTH = 52;
+
 function label(page: Page, piece: Template, [x, y]: Point): void {
   page.text(piece.name, [x, y], { size: 5, bold: true });
-  let next = page.paragraph(piece.material, [x, y + 6], 60, 3.6);
-  next = page.paragraph(piece.words, [x, next + 0.5], 60, 3.6);
+  let next = page.paragraph(piece.material, [x, y + 6], LABEL_WIDTH, 3.6);
+  next = page.paragraph(piece.words, [x, next + 0.5], LABEL_WIDTH, 3.6);
   if (piece.grain !== null)
-    next = page.paragraph(`${grainWords(piece)}: the arrow lies along the selvedge.`, [x, next + 0.5], 60, 3.6);
-  page.text('This side up. Full line: cut. Dashed: seam.', [x, next + 0.5], { size: 3 });
+    next = page.paragraph(`${grainWords(piece)}: the arrow lies along the selvedge.`, [x, next + 0.5], LABEL_WIDTH, 3.6);
+  page.paragraph('This side up. Full line: cut. Dashed: seam.', [x, next + 0.5], LABEL_WIDTH, 3);
 }
 
 /** Edges where the next sheet is laid on, with its number, and the sheet's own. */

@@ -2,6 +2,7 @@ import { Printer } from 'lucide-react';
 import type { Part } from '../../core/choose';
 import {
   hoopFolds,
+  turnWords,
   hoopingSteps,
   offcutsFor,
   sheetRecipe,
@@ -57,6 +58,7 @@ export default function PrepareStage({
   const starch = placed.floats ? undefined : starching(cloth.fabric, layers, hoop, placed.hoopPlace, ground, part, count);
   const steps = hoopingSteps(hoop, placed.floats, layers, starch !== undefined, placed.hoopPlace.angle);
   const folds = hoopFolds(placed.ground.outline, placed.place, placed.hoopPlace);
+  const hoopTurn = turnWords(placed.hoopPlace.angle);
   const key = (id: string) => (pieceNumber === 0 ? id : `${pieceNumber}/${id}`);
   const isDone = (id: string) => prepared.includes(key(id));
   const toggle = (id: string) => onPrepared(isDone(id) ? prepared.filter((each) => each !== key(id)) : [...prepared, key(id)]);
@@ -146,8 +148,11 @@ export default function PrepareStage({
             </ul>
           )}
           <p className="mt-1">
-            The marks of the hoop go onto the folds
-            {Math.abs(placed.hoopPlace.angle % 90) > 0.5 && `, the hoop turned by ${Math.round(placed.hoopPlace.angle)}°`}.
+            {/* Turned by no quarter, only the middle of the hoop comes to lie on the folds. */}
+            {Math.abs(Math.sin((placed.hoopPlace.angle * Math.PI) / 90)) < 0.02
+              ? 'The marks of the hoop go onto the folds'
+              : 'The middle of the hoop goes onto where the folds cross'}
+            {hoopTurn && `, the hoop turned ${hoopTurn} against the drawing of the cloth`}.
           </p>
           <h3 className="mt-3 font-semibold">At the machine</h3>
           <p>
@@ -201,9 +206,8 @@ function millilitres(ml: number): string {
   return ml < 10 ? `${Math.max(0.5, Math.round(2 * ml) / 2)} ml` : `${Math.round(ml)} ml`;
 }
 
-/** Less than this is no shift, mm, and no turn, degrees. */
+/** Less than this is no shift, mm. */
 const NO_SHIFT = 0.5;
-const NO_TURN = 0.5;
 
 /** By how much the design is moved and turned in the field, in words. */
 export function designWords({ right, up, turn }: HoopFolds, length: (mm: number) => string): string {
@@ -213,11 +217,8 @@ export function designWords({ right, up, turn }: HoopFolds, length: (mm: number)
   ].filter(Boolean);
   const moved =
     moves.length === 0 ? 'The design stays in the middle of the field' : `Move the design ${moves.join(' and ')} in the field`;
-  const turned =
-    Math.abs(turn) < NO_TURN
-      ? ''
-      : `, and turn it by ${Math.round(Math.abs(turn))}° ${turn > 0 ? 'counter-clockwise' : 'clockwise'}`;
-  return `${moved}${turned}.`;
+  const turned = turnWords(turn);
+  return `${moved}${turned && `, and turn it ${turned}`}.`;
 }
 
 function Tick({
