@@ -6,7 +6,15 @@ export default defineConfig({
     maxWorkers: 2,
     projects: [
       { test: { name: 'unit', include: ['tests/unit/**/*.test.ts'], testTimeout: 120_000 } },
-      { test: { name: 'ui', include: ['tests/ui/**/*.test.{ts,tsx}'], environment: 'jsdom', setupFiles: ['tests/ui/setup.ts'] } },
+      {
+        test: {
+          name: 'ui',
+          include: ['tests/ui/**/*.test.{ts,tsx}'],
+          environment: 'jsdom',
+          setupFiles: ['tests/ui/setup.ts'],
+          testTimeout: 60_000,
+        },
+      },
       {
         test: {
           name: 'api',

@@ -9,7 +9,7 @@ import { installPackages, root } from './prepare.mjs';
 await installPackages();
 const [pattern = ''] = process.argv.slice(2);
 const folder = mkdtempSync(join(tmpdir(), 'nembrel-mutants-'));
-const PARTS = ['src', 'tests', 'scripts', 'public', 'docs', 'package.json', 'package-lock.json', 'tsconfig.json', 'vitest.config.ts', 'astro.config.mjs']; // prettier-ignore
+const PARTS = ['src', 'tests', 'scripts', 'public', 'docs', 'demo', 'package.json', 'package-lock.json', 'tsconfig.json', 'vitest.config.ts', 'astro.config.mjs']; // prettier-ignore
 for (const part of PARTS) cpSync(join(root, part), join(folder, part), { recursive: true });
 symlinkSync(join(root, 'node_modules'), join(folder, 'node_modules'));
 
@@ -31,6 +31,13 @@ function noticed({ tests: first, api }) {
 
 let [caught, missed] = [0, 0];
 try {
+  // Tests that fail anyway notice nothing.
+  const before = tests(['unit', 'ui'], []);
+  if (before.status !== 0) {
+    rmSync(folder, { recursive: true, force: true });
+    console.error(`Without any fault the tests fail in the copy:\n${before.stdout.slice(-2000)}`);
+    process.exit(1);
+  }
   for (const fault of FAULTS) {
     if (!`${fault.file} ${fault.from}`.includes(pattern)) continue;
     const path = join(folder, fault.file);

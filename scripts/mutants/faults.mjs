@@ -122,10 +122,10 @@ export const FAULTS = [
   fault('ui/saving/resend.ts', 'if (error.status === 0) return undefined;', '', 'saving'),
   fault('views/settings/BinPanel.tsx', "call('POST', row.restore)", "call('GET', row.restore)", 'forms'),
   // The server.
-  fault('server/cut-work.ts', 'done.sheets) change(db, stockId, (was) => ({ ...was, count: was.count + count }))', 'done.sheets) change(db, stockId, (was) => ({ ...was, count: was.count + 0 * count }))', 'cutting', true),
-  fault('server/cut-work.ts', '{ ...part, cutDone: false }', '{ ...part }', 'cutting', true),
-  fault('server/cut-work.ts', 'if (!needed.every(', 'if (!needed.some(', 'cutting', true),
-  fault('server/sound-table.ts', 'if (fingerprint(now.items) === table.fingerprint) requireSoundLayout', 'if (fingerprint(now.items) !== table.fingerprint) requireSoundLayout', 'robust', true),
-  fault('store/stock.ts', "'used_by IS NULL AND (kind", "'(kind", 'cutting', true),
+  fault('server/cut-work.ts', 'done.sheets) change(db, stockId, (was) => ({ ...was, count: was.count + count }))', 'done.sheets) change(db, stockId, (was) => ({ ...was, count: was.count + 0 * count }))', 'cut-work'),
+  fault('server/cut-work.ts', '{ ...part, cutDone: false }', '{ ...part }', 'cut-work'),
+  fault('server/cut-work.ts', 'if (!needed.every(', 'if (!needed.some(', 'cut-work'),
+  fault('server/sound-table.ts', 'if (fingerprint(now.items) === table.fingerprint) requireSoundLayout', 'if (fingerprint(now.items) !== table.fingerprint) requireSoundLayout', 'cut-work'),
+  fault('store/stock.ts', "'used_by IS NULL AND (kind", "'(kind", 'cut-work'),
   fault('server/same-origin.ts', "origin.toLowerCase() !== `http://${host}`", "origin.toLowerCase() === 'null'", 'records robust', true),
 ];

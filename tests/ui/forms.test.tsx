@@ -16,14 +16,7 @@ import LayerCutOptions from '../../src/views/project/LayerCutOptions';
 import WashForm from '../../src/views/scrap/WashForm';
 import SettingsView from '../../src/views/settings/SettingsView';
 import { fakeServer, savesAll } from './fake-server';
-
-const type = async (label: string | RegExp, text: string) => {
-  const field = screen.getByLabelText(label);
-  await userEvent.clear(field);
-  if (text) await userEvent.type(field, text);
-};
-const pick = (label: string, option: string) => userEvent.selectOptions(screen.getByLabelText(label), option);
-const press = (name: string | RegExp) => userEvent.click(screen.getByRole('button', { name }));
+import { pick, press, type } from './typing';
 
 describe('a length', () => {
   function Length({

@@ -15,6 +15,10 @@ HTMLDialogElement.prototype.close = function (this: HTMLDialogElement) {
 Element.prototype.setPointerCapture = () => {};
 Element.prototype.releasePointerCapture = () => {};
 Element.prototype.hasPointerCapture = () => false;
+Element.prototype.scrollIntoView = () => {};
+// Nothing is painted: a canvas takes every stroke.
+HTMLCanvasElement.prototype.getContext = (() => new Proxy({}, { get: () => () => {}, set: () => true })) as never;
+HTMLCanvasElement.prototype.toDataURL = () => 'data:,';
 class Observer {
   observe() {}
   unobserve() {}

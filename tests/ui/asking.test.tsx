@@ -1,0 +1,145 @@
+import { render, screen, waitFor, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { describe, expect, it, vi } from 'vitest';
+import { choose } from '../../src/core/choose';
+import { LIBRARY_CLOTHS, LIBRARY_LAYERS } from '../../src/core/library';
+import ChooseView from '../../src/views/choose/ChooseView';
+import { START, partOf } from '../../src/views/choose/sentence-state';
+import TakeToProject from '../../src/views/choose/TakeToProject';
+import { fakeServer } from './fake-server';
+import { pick, press, type } from './typing';
+
+const cloths = LIBRARY_CLOTHS.map((cloth) => ({ ...cloth, own: false, measured: [] }));
+const linen = cloths.find(({ id }) => id === START.clothId)!;
+const answer = choose(linen, partOf(START), LIBRARY_LAYERS, { limit: 60 });
+
+describe('the question', () => {
+  const ask = () => {
+    const sent = fakeServer(() => [200, answer]);
+    render(<ChooseView units="metric" currency="EUR" ways={{}} cloths={cloths} start={START} startChoice={answer} />);
+    return sent;
+  };
+  const asked = async (sent: ReturnType<typeof ask>) => {
+    await waitFor(() => expect(sent.filter(({ path }) => path === '/api/choose').length).toBeGreaterThan(0));
+    return sent.filter(({ path }) => path === '/api/choose').at(-1)!.body as { fabric: object; part: object };
+  };
+
+  it.each([
+    ['Part', 'hem', { role: 'hem' }],
+    ['Feel', 'crisp', { hand: 'crisp' }],
+    ['Stretch', 'stop', { stretch: 'stop' }],
+    ['Care', 'dry-clean', { care: 'dry-clean' }],
+    ['Grain', 'bias', { cut: 'bias' }],
+  ])('is asked again at once when its word for %s is changed', async (word, option, part) => {
+    const sent = ask();
+    await pick(word, option);
+    expect((await asked(sent)).part).toMatchObject(part);
+  });
+
+  it('takes another cloth with its own figures', async () => {
+    const sent = ask();
+    const other = cloths.find(({ construction }) => construction === 'knit')!;
+    await pick('Cloth', other.id);
+    expect((await asked(sent)).fabric).toMatchObject({ construction: 'knit', arealDensity: other.arealDensity });
+  });
+
+  it('of a feel that is left as usual sends none', async () => {
+    const sent = ask();
+    await pick('Part', 'collar');
+    await pick('Care', 'wash-hot');
+    expect((await asked(sent)).part).not.toHaveProperty('hand');
+  });
+
+  it('leaves out what is ticked, and takes it in again', async () => {
+    const sent = ask();
+    await userEvent.click(screen.getByLabelText('fusing'));
+    expect((await asked(sent)).part).toMatchObject({ avoid: ['fusible'] });
+    await userEvent.click(screen.getByLabelText('fusing'));
+    await waitFor(() => expect(sent.at(-1)!.body['part']).not.toMatchObject({ avoid: ['fusible'] }));
+  });
+
+  it('is walked through with j and k, from the first answer to the next and back, not beyond', async () => {
+    ask();
+    const best = () => screen.getByText(/^Best answer: /).textContent;
+    const first = best();
+    await userEvent.keyboard('k');
+    expect(best()).toBe(first);
+    await userEvent.keyboard('j');
+    const second = best();
+    expect(second).not.toBe(first);
+    await userEvent.keyboard('k');
+    expect(best()).toBe(first);
+  });
+
+  it('keeps the answer that stands there and says so when the server is away', async () => {
+    const first = answer.ranked[0]!.title;
+    fakeServer(() => 'away');
+    render(<ChooseView units="metric" currency="EUR" ways={{}} cloths={cloths} start={START} startChoice={answer} />);
+    await pick('Part', 'hem');
+    expect(await screen.findByRole('alert')).toBeVisible();
+    expect(screen.getByText(`Best answer: ${first}`)).toBeInTheDocument();
+  });
+});
+
+describe('an answer put to a project', () => {
+  const open = (projects: { id: string; name: string }[], refuse = false) => {
+    const sent = fakeServer(({ method, path }) => {
+      if (method === 'GET') return [200, { projects }];
+      if (path === '/api/projects') return [200, { id: 'new-one' }];
+      return refuse ? [400, { error: { message: 'name: is too long', field: 'name' } }] : [200, { id: 'part-one' }];
+    });
+    const gone = vi.fn();
+    vi.stubGlobal('location', { assign: gone });
+    render(
+      <TakeToProject
+        stack={answer.ranked[0]!}
+        clothId="linen-cotton"
+        wish={partOf(START)}
+        schools={{}}
+        size={{ width: 300, height: 90, count: 4 }}
+        onClose={() => {}}
+      />,
+    );
+    return { sent, gone };
+  };
+
+  it('goes with its layers, its size and its wish to the one that is picked', async () => {
+    const { sent, gone } = open([
+      { id: 'a', name: 'Banner' },
+      { id: 'b', name: 'Cap' },
+    ]);
+    await screen.findByRole('option', { name: 'Cap' });
+    await pick('Project', 'b');
+    await press('Put it there');
+    await waitFor(() => expect(gone).toHaveBeenCalledWith('/projects/b?part=part-one&stage=cut'));
+    const { path, body } = sent.at(-1)!;
+    expect(path).toBe('/api/projects/b/parts');
+    expect(body).toMatchObject({ clothId: 'linen-cotton', count: 4, wish: { role: 'collar' } });
+    const layers = (body['stack'] as { layers: { materialId: string }[] }).layers;
+    expect(layers.map(({ materialId }) => materialId)).toEqual(answer.ranked[0]!.layers.map((layer) => layer.materialId));
+  });
+
+  it('asks for a name of a new project before anything is sent', async () => {
+    const { sent, gone } = open([]);
+    await waitFor(() => expect(sent).toHaveLength(1));
+    await press('Put it there');
+    expect(screen.getByText('Give the project a name.')).toBeVisible();
+    expect(sent).toHaveLength(1);
+    await type('Name of the new project', 'Flags');
+    await press('Put it there');
+    await waitFor(() => expect(gone).toHaveBeenCalledWith('/projects/new-one?part=part-one&stage=cut'));
+    expect(sent[1]).toMatchObject({ path: '/api/projects', body: { name: 'Flags' } });
+  });
+
+  it('stays open with all that was typed when it is refused', async () => {
+    const { gone } = open([{ id: 'a', name: 'Banner' }], true);
+    await screen.findByRole('option', { name: 'Banner' });
+    const dialog = within(screen.getByRole('dialog'));
+    await userEvent.clear(dialog.getByLabelText('Name of the piece'));
+    await userEvent.type(dialog.getByLabelText('Name of the piece'), 'Under collar');
+    await press('Put it there');
+    expect(await screen.findByText(/is too long/)).toBeVisible();
+    expect(dialog.getByLabelText('Name of the piece')).toHaveValue('Under collar');
+    expect(gone).not.toHaveBeenCalled();
+  });
+});

@@ -1,0 +1,222 @@
+import { render, screen, waitFor, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { describe, expect, it, vi } from 'vitest';
+import { LIBRARY_CLOTHS } from '../../src/core/library';
+import { CLOTH_TESTS } from '../../src/core/measure';
+import { UnitsProvider } from '../../src/ui/units-context';
+import CsvView from '../../src/views/csv/CsvView';
+import HoopForm from '../../src/views/hoop/HoopForm';
+import ProjectHeading from '../../src/views/project/ProjectHeading';
+import ProjectsView from '../../src/views/projects/ProjectsView';
+import ReadingForm from '../../src/views/scrap/ReadingForm';
+import TestPanel from '../../src/views/test-bench/TestPanel';
+import { fakeServer, savesAll } from './fake-server';
+import { pick, press, type } from './typing';
+
+describe('a piece of the scrap', () => {
+  const read = (glued: boolean) => {
+    const kept = vi.fn(async () => {});
+    render(
+      <UnitsProvider value="metric">
+        <ReadingForm start={undefined} knownBefore={44} glued={glued} expected={{ low: 25, high: 35 }} onSave={kept} />
+      </UnitsProvider>,
+    );
+    return kept;
+  };
+
+  it('is kept as it was tapped and typed', async () => {
+    const kept = read(true);
+    await userEvent.click(screen.getByRole('radio', { name: /^3 / }));
+    await userEvent.click(within(screen.getByRole('group', { name: 'Bubbles' })).getByLabelText('a few'));
+    await type('Overhang of this piece', '6 cm');
+    expect(screen.getByText('Bending length 30 mm; expected 25 to 35.')).toBeVisible();
+    await type('Shrank, %', '1,5');
+    await press('Keep this piece');
+    expect(kept).toHaveBeenCalledWith(
+      expect.objectContaining({ peel: 3, bubbles: 'some', overhangBefore: 44, overhangAfter: 60, shrink: 1.5 }),
+    );
+  });
+
+  it('that is not glued is not asked how it peels', () => {
+    read(false);
+    expect(screen.queryByText(/Peel a corner/)).toBeNull();
+    expect(screen.queryByText('Bubbles')).toBeNull();
+  });
+
+  it('says under its field what cannot be read, and keeps it there', async () => {
+    const kept = read(true);
+    await type('Overhang of this piece', 'long');
+    await press('Keep this piece');
+    expect(screen.getByLabelText('Overhang of this piece')).toHaveAttribute('aria-invalid', 'true');
+    expect(screen.getByLabelText('Overhang of this piece')).toHaveValue('long');
+    expect(kept).not.toHaveBeenCalled();
+  });
+});
+
+describe('a test of a cloth', () => {
+  const cloth = { ...LIBRARY_CLOTHS[0]!, tests: {}, version: 3, own: true } as never;
+  const open = (id: string) => {
+    const [saved, stale] = [vi.fn(), vi.fn()];
+    render(
+      <UnitsProvider value="metric">
+        <TestPanel
+          cloth={cloth}
+          test={CLOTH_TESTS.find((test) => test.id === id)!}
+          similar={[]}
+          onSaved={saved}
+          onStale={stale}
+        />
+      </UnitsProvider>,
+    );
+    return { saved, stale };
+  };
+
+  it('tells what the readings mean at once, and keeps them with the version', async () => {
+    const sent = fakeServer(savesAll);
+    const { saved } = open('weight');
+    await type('Mass', '1.5 g');
+    expect(await screen.findByText('150 g/m²')).toBeVisible();
+    await press('Keep these readings');
+    await waitFor(() => expect(saved).toHaveBeenCalled());
+    expect(sent[0]).toMatchObject({ method: 'PUT', body: { version: 3 } });
+  });
+
+  it('is not sent while a reading is missing, and says which', async () => {
+    const sent = fakeServer(savesAll);
+    open('weight');
+    await press('Keep these readings');
+    expect(screen.getAllByText(/is missing/).length).toBeGreaterThan(0);
+    expect(sent).toHaveLength(0);
+  });
+
+  it('that was changed elsewhere hands on what stands there', async () => {
+    fakeServer(() => [409, { error: { message: 'changed' }, current: { id: 'other' } }]);
+    const { stale } = open('fray');
+    const radios = screen.getAllByRole('radio');
+    await userEvent.click(radios[0]!);
+    await press('Keep these readings');
+    await waitFor(() => expect(stale).toHaveBeenCalledWith({ id: 'other' }));
+  });
+});
+
+describe('a hoop', () => {
+  const open = (system: 'metric' | 'inch') => {
+    const sent = fakeServer(savesAll);
+    render(
+      <UnitsProvider value={system}>
+        <HoopForm hoop={undefined} onSaved={() => {}} onClose={() => {}} />
+      </UnitsProvider>,
+    );
+    return sent;
+  };
+  const fill = async (sizes: [string, string][]) => {
+    for (const [label, text] of sizes) await type(label, text);
+  };
+
+  it('is kept in millimetres, typed in inches with fractions', async () => {
+    const sent = open('inch');
+    await fill([['Name', 'Square'], ['Field, width', '4'], ['Field, height', '4'], ['Outside, width', '5 3/4'], ['Outside, height', '6'], [ 'Clamp', '1/2']]); // prettier-ignore
+    await pick('Held by', 'magnetic');
+    await press('Save');
+    await waitFor(() => expect(sent).toHaveLength(1));
+    expect(sent[0]!.body).toMatchObject({ name: 'Square', fieldWidth: 101.6, clamp: 12.7, kind: 'magnetic' });
+    expect(sent[0]!.body['outerWidth']).toBeCloseTo(146.05, 9);
+  });
+
+  it('without a size is not sent, and its field is marked', async () => {
+    const sent = open('metric');
+    await fill([['Name', 'Square'], ['Field, width', 'some']]); // prettier-ignore
+    await press('Save');
+    expect(screen.getByLabelText('Field, width')).toHaveAttribute('aria-invalid', 'true');
+    expect(screen.getByLabelText('Field, width')).toHaveValue('some');
+    expect(sent).toHaveLength(0);
+  });
+});
+
+describe('a project', () => {
+  const project = { id: 'p', name: 'Banner', note: 'two of them', version: 2 };
+
+  it('is renamed with its version', async () => {
+    const sent = fakeServer(savesAll);
+    render(<ProjectHeading project={project} />);
+    await press('Rename');
+    await type('Name', ' Large banner ');
+    await press('Save');
+    expect(await screen.findByRole('heading', { name: 'Large banner' })).toBeVisible();
+    expect(sent[0]).toMatchObject({ method: 'PUT', body: { name: 'Large banner', note: 'two of them', version: 2 } });
+  });
+
+  it('keeps what was typed when it cannot be saved', async () => {
+    fakeServer(() => 'away');
+    render(<ProjectHeading project={project} />);
+    await press('Rename');
+    await type('Name', 'Flag');
+    await press('Save');
+    expect(await screen.findByRole('alert')).toBeVisible();
+    expect(screen.getByLabelText('Name')).toHaveValue('Flag');
+  });
+
+  it('needs a name to begin with; n leads to its field', async () => {
+    const sent = fakeServer(() => [200, { id: 'new' }]);
+    const gone = vi.fn();
+    vi.stubGlobal('location', { assign: gone });
+    render(<ProjectsView start={{ rows: [], total: 0, page: 1, size: 24 } as never} />);
+    await userEvent.keyboard('n');
+    expect(screen.getByLabelText('New project')).toHaveFocus();
+    await press('Start it');
+    expect(screen.getByRole('alert')).toHaveTextContent('Give the project a name');
+    expect(sent.filter(({ method }) => method === 'POST')).toHaveLength(0);
+    await userEvent.type(screen.getByLabelText('New project'), 'Flags{Enter}');
+    await waitFor(() => expect(gone).toHaveBeenCalledWith('/projects/new?stage=parts'));
+  });
+});
+
+describe('a table from elsewhere', () => {
+  const preview = (faulty: number) => ({
+    headings: ['stuff', 'g'],
+    fields: [
+      { field: 'name', header: 'name', required: true },
+      { field: 'arealDensity', header: 'weight', required: true },
+    ],
+    mapping: { name: 'stuff', arealDensity: 'g' },
+    sound: 2,
+    faulty,
+    rows: [
+      { row: 2, name: 'Harbour check', record: { arealDensity: 165 }, faults: [] },
+      ...(faulty
+        ? [{ row: 3, name: 'Slip', faults: [{ field: 'arealDensity', message: 'is “heavy”; a number is needed' }] }]
+        : []),
+    ],
+  });
+  const open = (faulty: number) => {
+    const sent = fakeServer(({ path }) =>
+      path.endsWith('preview') ? [200, preview(faulty)] : [200, { added: 2, leftOut: faulty, sameName: 0, ids: ['a', 'b'] }],
+    );
+    render(<CsvView startKind="cloths" />);
+    return sent;
+  };
+
+  it('is shown before it is kept, with its columns matched by hand, and taken back', async () => {
+    const sent = open(0);
+    await userEvent.type(screen.getByLabelText(/Or paste it here/), 'stuff;g');
+    await screen.findByText('Harbour check');
+    await userEvent.selectOptions(screen.getByLabelText('weight (needed)'), 'stuff');
+    await waitFor(() =>
+      expect(sent.at(-1)!.body).toMatchObject({ mapping: { name: 'stuff', arealDensity: 'stuff' }, text: 'stuff;g' }),
+    );
+    await press('Bring in 2 cloths');
+    expect(await screen.findByText('2 cloths brought in.')).toBeVisible();
+    await press('Undo');
+    await waitFor(() => expect(sent.at(-1)).toMatchObject({ path: '/api/csv/undo', body: { kind: 'cloths', ids: ['a', 'b'] } }));
+  });
+
+  it('with a faulty row waits until it is left out', async () => {
+    const sent = open(1);
+    await userEvent.type(screen.getByLabelText(/Or paste it here/), 'stuff;g');
+    expect(await screen.findByText(/is “heavy”/)).toBeVisible();
+    expect(screen.getByRole('button', { name: 'Bring in 2 cloths' })).toBeDisabled();
+    await userEvent.click(screen.getByLabelText('leave the faulty rows out'));
+    await press('Bring in 2 cloths');
+    await waitFor(() => expect(sent.at(-1)!.body).toMatchObject({ skipFaulty: true }));
+  });
+});
