@@ -1,5 +1,5 @@
 // npm test: installs what is missing, then lint, types, unit, endpoint and browser tests. Ends with one summed line.
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -14,10 +14,17 @@ function run(words, command, args, environment = {}) {
   return spawnSync(command, args, { cwd: root, stdio: 'inherit', env: { ...process.env, ...environment } }).status === 0;
 }
 
-/** A check that counts as one: lint, types. */
-function check(words, command, args) {
-  if (run(words, command, args)) passed += 1;
-  else failed += 1;
+/** Checks that count as one each, one after the other; what they say is shown when they end, since others run beside them. */
+async function checks(list) {
+  for (const [words, ...args] of list) {
+    const child = spawn(process.execPath, args, { cwd: root, stdio: ['ignore', 'pipe', 'pipe'] });
+    let said = '';
+    for (const stream of [child.stdout, child.stderr]) stream.on('data', (data) => (said += data));
+    const code = await new Promise((ended) => child.once('close', ended));
+    console.log(`\n== ${words}: ${code === 0 ? 'sound' : 'NOT sound'}\n${said.trim()}`);
+    if (code === 0) passed += 1;
+    else failed += 1;
+  }
 }
 
 /** Adds a runner's own counts; a runner that broke before it could count is one failure. */
@@ -37,10 +44,15 @@ function count(report, read, ran) {
 
 await installPackages();
 const node = process.execPath;
-check('Lint', node, ['node_modules/eslint/bin/eslint.js', '.']);
-check('Dead exports', node, ['node_modules/knip/bin/knip.js', '--include', 'exports,files,dependencies,unlisted']);
-check('Types', node, ['node_modules/astro/astro.js', 'check', '--minimumSeverity', 'error']);
-await buildWhenNeeded();
+console.log('\n== Lint, types and build');
+await Promise.all([
+  checks([
+    ['Lint', 'node_modules/eslint/bin/eslint.js', '.'],
+    ['Dead exports', 'node_modules/knip/bin/knip.js', '--include', 'exports,files,dependencies,unlisted'],
+  ]),
+  // The build goes first: types are looked at with what it makes.
+  buildWhenNeeded().then(() => checks([['Types', 'node_modules/astro/astro.js', 'check', '--minimumSeverity', 'error']])),
+]);
 
 const vitest = run('Unit and endpoint tests', node, [
   'node_modules/vitest/vitest.mjs',

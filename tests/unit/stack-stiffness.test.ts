@@ -26,6 +26,21 @@ describe('stackStiffness', () => {
     expect(stackStiffness(poplin, [fused]).couplingRigidity).toBeCloseTo(expected, 6);
   });
 
+  it('holds a second glued layer at a distance from all that lies under it', () => {
+    const [first, second] = [layer('light-woven-fusible-45-g'), layer('light-woven-sew-in-50-g')];
+    const over: Material = { ...second, form: 'fusible', glue: 'dots' };
+    const clothMembrane = (30 * poplin.arealDensity) / (1 + poplin.stretchCross / 4);
+    const under = clothMembrane + first.membraneStiffness;
+    const shared = (under * over.membraneStiffness) / (under + over.membraneStiffness);
+    const pile = poplin.thickness! + first.thickness;
+    const both = stackStiffness(poplin, [first, over]);
+    expect(both.couplingRigidity - stackStiffness(poplin, [first]).couplingRigidity).toBeCloseTo(
+      0.06 * shared * ((pile + over.thickness) / 2) ** 2,
+      6,
+    );
+    expect(both.thickness).toBeCloseTo(pile + over.thickness, 9);
+  });
+
   it('never predicts a heavier layer of a family and form less rigid', () => {
     fc.assert(
       fc.property(cloth, (fabric) => {

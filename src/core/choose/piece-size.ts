@@ -1,4 +1,4 @@
-import { DEFAULT_LAYER_OUTLINE, edgeLength, edgesByRule, pieceSize, type EdgeRule, type OpenPiece } from '../pieces';
+import { DEFAULT_LAYER_OUTLINE, type EdgeRule } from '../pieces';
 import type { Role } from './part';
 
 /** Size of a piece with its allowances, mm, and how many are cut. */
@@ -37,21 +37,6 @@ export function edgeRuleOf(role: Role): EdgeRule {
     default:
       return 'top';
   }
-}
-
-/** Size of a described piece as the questions of choosing need it. */
-export function sizeOfPiece(piece: OpenPiece, role: Role, count: number, trim?: number): PieceSize {
-  const { width, height } = pieceSize(piece);
-  const rule = edgeRuleOf(role);
-  const fold = rule === 'fold' ? piece.fold : undefined;
-  return {
-    width: Math.max(1, width),
-    height: Math.max(1, height),
-    count,
-    allowance: Math.max(0, ...piece.allowances),
-    trim,
-    edge: fold ? Math.hypot(fold[1][0] - fold[0][0], fold[1][1] - fold[0][1]) : edgeLength(piece, edgesByRule(piece, rule)),
-  };
 }
 
 /** Width of a band once it is folded and sewn, mm. */

@@ -2,8 +2,10 @@ export { MARK_KINDS, MARK_WORDS, openPiece, pieceSize, plainPiece } from './piec
 export type { Mark, MarkKind, OpenPiece, PieceSpec } from './piece';
 export { edgeLength, edgesByRule } from './strip-edges';
 export type { EdgeRule } from './strip-edges';
-export { DEFAULT_LAYER_OUTLINE, isTape, layerOutline, stripEdges } from './layer-outline';
-export type { LayerCut, LayerOutline, LayerOutlineOptions } from './layer-outline';
+export { DEFAULT_LAYER_OUTLINE, isTape } from './layer-cut';
+export type { LayerCut, LayerOutlineOptions } from './layer-cut';
+export { layerOutline, stripEdges } from './layer-outline';
+export type { LayerOutline } from './layer-outline';
 export { allowedTurns, clothTurns, FREELY, grainLine, grainOfTurns, type Turns } from './turns';
 export { freeTurns } from './free-turns';
 export type { Grained, PieceCut } from './turns';

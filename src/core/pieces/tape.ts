@@ -1,5 +1,6 @@
 import type { Material } from '../layers';
-import { isTape, type LayerOutline } from './layer-outline';
+import { isTape } from './layer-cut';
+import type { LayerOutline } from './layer-outline';
 
 /** Turned-in and lapped ends of a tape, mm a piece. */
 const TAPE_ENDS = 20;

@@ -1,0 +1,40 @@
+import type { Material } from '../layers';
+import type { Point } from '../shape';
+import type { EdgeRule } from './strip-edges';
+
+/** How one layer of a part is cut, where it differs from the usual. */
+export interface LayerCut {
+  /** How far a trimmed layer stays inside the cut edge, mm. */
+  trim?: number;
+  /** Edges of the shape that a strip runs along; those of the rule when none is named. */
+  edges?: number[];
+  /** Width of a strip, mm. */
+  width?: number;
+  /** Middle of a patch or a field, mm; the middle of the piece when it is not said. */
+  at?: Point;
+  /** Edge length of a patch, mm. */
+  size?: number;
+  /** Corners where two allowances meet are cut off at the seam, so that they can be turned. */
+  clipped?: boolean;
+}
+
+export interface LayerOutlineOptions extends LayerCut {
+  trim: number;
+  width: number;
+  size: number;
+  /** Stitched field, mm, when the layer is a sheet for the hoop. */
+  field?: { width: number; height: number };
+  /** Sheet beyond the field on every side, mm. */
+  fieldMargin: number;
+  /** Where a strip runs when no edge is chosen. */
+  rule: EdgeRule;
+}
+
+export const DEFAULT_LAYER_OUTLINE: LayerOutlineOptions = { trim: 6, width: 30, size: 50, fieldMargin: 40, rule: 'top' };
+
+/** Materials sold by the metre of a narrow width are used as they come, not cut to a shape, mm. */
+const TAPE_WIDTH = 200;
+
+export function isTape(material: Pick<Material, 'rollWidth'>): boolean {
+  return material.rollWidth > 0 && material.rollWidth <= TAPE_WIDTH;
+}
