@@ -5,7 +5,7 @@
 import { rmSync } from 'node:fs';
 import { seeded } from '../src/core/random';
 import { LIBRARY_LAYERS } from '../src/core/library';
-import { openDatabase } from '../src/store/database';
+import { openSeeded } from '../src/server/database';
 import { loadDemo } from '../src/store/demo';
 import { cloths } from '../src/store/cloths';
 import { layers } from '../src/store/layers';
@@ -18,7 +18,7 @@ const SIZE = { layers: 10_000, log: 5000, projects: 1000, partsEach: 4 };
 const path = process.argv[2];
 if (!path) throw new Error('Name the file to make.');
 for (const beside of ['', '-wal', '-shm']) rmSync(path + beside, { force: true });
-const db = openDatabase(path);
+const db = openSeeded(path);
 loadDemo(db, { onlyIfEmpty: true });
 const random = seeded(7);
 const pick = <T>(list: readonly T[]): T => list[Math.floor(random() * list.length)]!;

@@ -49,6 +49,7 @@ await Promise.all([
   checks([
     ['Lint', 'node_modules/eslint/bin/eslint.js', '.'],
     ['Dead exports', 'node_modules/knip/bin/knip.js', '--include', 'exports,files,dependencies,unlisted'],
+    ['Circles', 'node_modules/dependency-cruiser/bin/dependency-cruise.mjs', 'src'],
   ]),
   // The build goes first: types are looked at with what it makes.
   buildWhenNeeded().then(() => checks([['Types', 'node_modules/astro/astro.js', 'check', '--minimumSeverity', 'error']])),

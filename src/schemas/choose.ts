@@ -1,5 +1,6 @@
 import * as yup from 'yup';
 import { AVOIDS, CARES, CRITERION_IDS, CUTS, HANDS, LEADS, ROLES, STRETCHES } from '../core/choose';
+import { EXTENTS, FORMS } from '../core/layers';
 import { SCHOOLS } from '../core/schools';
 import { CONSTRUCTIONS, FIBRES, FRAYS, SHEERNESS, SURFACES, TONES, WATER, WEAVES } from '../core/cloth';
 import { number, oneOf, shape, text } from './rules';
@@ -118,6 +119,30 @@ export const chooseSchema = shape({
   limit: number({ min: 1, max: 200, integer: true }),
   /** Words of refused layers that are looked for. */
   find: text(100),
+  ...askingFields,
+});
+
+/** Layers of a stack that somebody put together, outermost first. */
+export const namedLayersSchema = yup
+  .array()
+  .of(
+    shape({
+      materialId: text(120, 1),
+      clothId: text(120, 1),
+      extent: oneOf(EXTENTS).required(),
+      angle: number({ min: -180, max: 180 }),
+      join: oneOf(FORMS),
+    }).required(),
+  )
+  .required()
+  .min(1, 'must hold at least one layer')
+  .max(12, 'must hold at most 12 layers');
+
+/** A stack of one's own, to be judged like a proposal. */
+export const judgeSchema = shape({
+  fabric: fabricSchema,
+  part: partSchema,
+  layers: namedLayersSchema,
   ...askingFields,
 });
 

@@ -11,18 +11,6 @@ import { projects } from '../store/projects';
 import { stock, type Stock, type StockFields } from '../store/stock';
 import { requireSoundLayout, requireSoundTable, tableParts } from './sound-table';
 
-/** Stiffer than this a starch is soaked in, not sprayed on. */
-const SOAKED = 3;
-
-/** Whether some of these parts are soaked in starch before they are sewn, which shrinks them. */
-export function areStarched(db: Db, all: readonly { stack: { layers: { materialId: string }[] } | null }[]): boolean {
-  const soaked = ({ materialId }: { materialId: string }) => {
-    const layer = layers.find(db, materialId);
-    return layer?.family === 'starch' && layer.stiffening >= SOAKED;
-  };
-  return all.some(({ stack }) => stack?.layers.some(soaked) === true);
-}
-
 /** Starts a cutting table, or gives the open one of the same material. */
 export function startTable(db: Db, projectId: string, body: TableBody): CutTable {
   const project = projects.get(db, projectId);

@@ -1,6 +1,6 @@
 import type { APIRoute } from 'astro';
 import type * as yup from 'yup';
-import { database } from '../store/database';
+import { database } from './database';
 import type { Kept, Table } from '../store/table';
 import { endpoint, jsonEndpoint } from './endpoint';
 

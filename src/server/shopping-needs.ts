@@ -5,7 +5,7 @@ import type { Db } from '../store/database';
 import { layers } from '../store/layers';
 import { parts, type Part } from '../store/parts';
 import { stockOf } from '../store/stock';
-import { areStarched } from './cut-work';
+import { areStarched } from './starched';
 import { methodFor } from './order-of-work';
 
 /** A material that something still has to be cut from, for some projects. */

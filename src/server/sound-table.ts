@@ -18,7 +18,7 @@ import { layers } from '../store/layers';
 import { parts } from '../store/parts';
 import { readSettings } from '../store/settings';
 import { stock } from '../store/stock';
-import { areStarched } from './cut-work';
+import { areStarched } from './starched';
 
 /** What a table is made of, as things stand now. */
 export interface TableParts {

@@ -1,7 +1,6 @@
 import Database from 'better-sqlite3';
-import { copyFileSync, existsSync, renameSync, rmSync } from 'node:fs';
 import { InputError } from '../core/input-error';
-import { closeDatabase, database, databasePath, migrationsThere, type Db } from './database';
+import { migrationsThere, type Db } from './database';
 
 /** What a backup holds, in numbers that a person can check. */
 export interface BackupCount {
@@ -72,27 +71,5 @@ export function checkBackup(path: string): BackupCount {
     throw new InputError('file', 'is damaged or no backup of Nembrel');
   } finally {
     db.close();
-  }
-}
-
-/**
- * Puts a checked backup in the place of what is kept. What was there stays beside it as `….before-restore`; if the backup cannot be
- * opened after all, it comes back.
- */
-export function restoreBackup(path: string): void {
-  const target = databasePath();
-  const before = `${target}.before-restore`;
-  database().pragma('wal_checkpoint(TRUNCATE)');
-  closeDatabase();
-  copyFileSync(target, before);
-  for (const beside of ['-wal', '-shm']) rmSync(target + beside, { force: true });
-  try {
-    renameSync(path, target);
-    database();
-  } catch (error) {
-    closeDatabase();
-    if (existsSync(before)) copyFileSync(before, target);
-    database();
-    throw error;
   }
 }

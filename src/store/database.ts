@@ -1,10 +1,8 @@
 import Database from 'better-sqlite3';
 import { copyFileSync, existsSync, mkdirSync, readdirSync, readFileSync } from 'node:fs';
-import { dirname, isAbsolute, join } from 'node:path';
+import { dirname, join } from 'node:path';
 import { projectRoot } from './project-root';
-import { loadDemo } from './demo';
 import { DatabaseError, plainTrouble } from './database-trouble';
-import { seedLibrary } from './seed';
 
 export type Db = Database.Database;
 
@@ -32,7 +30,6 @@ export function openDatabase(path: string): Db {
     db = connect(path);
     if (existed) requireOurs(db, path);
     migrate(db, existed ? path : undefined);
-    seedLibrary(db);
     return db;
   } catch (error) {
     db?.close();
@@ -93,32 +90,4 @@ function migrate(db: Db, backupOf: string | undefined): void {
       );
     }
   }
-}
-
-/** One connection for the whole server, kept across reloads of the module. */
-const KEPT = Symbol.for('nembrel.db');
-type Keeper = { [KEPT]?: Db };
-
-/** Where the database file is. */
-export function databasePath(): string {
-  const wanted = process.env['NEMBREL_DB'] ?? 'data/nembrel.db';
-  return isAbsolute(wanted) ? wanted : join(projectRoot(), wanted);
-}
-
-/** @throws {DatabaseError} */
-export function database(): Db {
-  const keeper = globalThis as Keeper;
-  if (!keeper[KEPT]) {
-    const db = openDatabase(databasePath());
-    if (process.env['NEMBREL_DEMO'] === '1') loadDemo(db, { onlyIfEmpty: true });
-    keeper[KEPT] = db;
-  }
-  return keeper[KEPT];
-}
-
-/** Closes the connection; the next question opens it again. */
-export function closeDatabase(): void {
-  const keeper = globalThis as Keeper;
-  keeper[KEPT]?.close();
-  delete keeper[KEPT];
 }

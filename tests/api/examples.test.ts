@@ -8,6 +8,7 @@ describe('docs/api.md', () => {
     ['POST /api/layers\n', '/api/layers', 201],
     ['POST /api/log\n', '/api/log', 201],
     ["api/choose -H 'content-type: application/json' -d '", '/api/choose', 200],
+    ['gets the same score, prediction and criteria.\n```\n', '/api/choose/judge', 200],
     ['when it would be ruled out.\n```\n', '/api/choose/what-if', 200],
     ['most likely change the best answer.\n```\n', '/api/choose/sensitivity', 200],
     ['(bits still open).\n```\n', '/api/compute/identify', 200],

@@ -8,7 +8,8 @@ import { bundleSchema } from '../../src/schemas/records';
 import { validate } from '../../src/schemas/validate';
 import { cloths } from '../../src/store/cloths';
 import { cutTables, type CutTableFields } from '../../src/store/cut-tables';
-import { openDatabase, type Db } from '../../src/store/database';
+import type { Db } from '../../src/store/database';
+import { openSeeded } from '../../src/server/database';
 import { loadDemo } from '../../src/store/demo';
 import { hoopings } from '../../src/store/hoopings';
 import { hoops } from '../../src/store/hoops';
@@ -24,7 +25,7 @@ let folder: string;
 let db: Db;
 beforeEach(() => {
   folder = mkdtempSync(join(tmpdir(), 'nembrel-bundle-'));
-  db = openDatabase(join(folder, 'a.db'));
+  db = openSeeded(join(folder, 'a.db'));
 });
 afterEach(() => {
   db.close();
@@ -48,7 +49,7 @@ describe('bundles', () => {
   it('carry everything of one’s own to an empty database, scraps and tests too', () => {
     loadDemo(db, { onlyIfEmpty: false });
     const bundle = JSON.parse(JSON.stringify(exportBundle(db))) as Bundle;
-    const other = openDatabase(join(folder, 'b.db'));
+    const other = openSeeded(join(folder, 'b.db'));
     const count = importBundle(other, bundle);
     expect(count).toMatchObject({ projects: 6, parts: 14, log: 34, scraps: 2 });
     for (const table of [projects, parts, scraps, logEntries] as const) {
@@ -111,13 +112,13 @@ describe('bundles', () => {
     stock.remove(db, gone.id);
     const bundle = bundleSchema.validateSync(JSON.parse(JSON.stringify(exportBundle(db))), { strict: true }) as Bundle;
     expect(bundle.tables).toHaveLength(2);
-    const other = openDatabase(join(folder, 'b.db'));
+    const other = openSeeded(join(folder, 'b.db'));
     expect(importBundle(other, bundle).tables).toBe(2);
     expect(cutTables.get(other, kept.id)).toMatchObject(table(leftover.ofId, [leftover.id]));
     expect(cutTables.get(other, lost.id)).toMatchObject({ laid: [], locked: [], options: { stockIds: [] } });
     expect(importBundle(other, bundle)).toEqual(NOTHING_NEW);
     // A table that is open there already stays.
-    const mine = openDatabase(join(folder, 'c.db'));
+    const mine = openSeeded(join(folder, 'c.db'));
     importBundle(mine, { ...bundle, tables: [] });
     const own = cutTables.insert(mine, table(leftover.ofId, []));
     expect(importBundle(mine, bundle).tables).toBe(1);
@@ -125,7 +126,7 @@ describe('bundles', () => {
     expect(cutTables.get(mine, own.id).options.stockIds).toEqual([]);
     // What points nowhere is named, and nothing is taken.
     bundle.tables[0]!.options.stockIds = ['nowhere'];
-    const third = openDatabase(join(folder, 'd.db'));
+    const third = openSeeded(join(folder, 'd.db'));
     expect(() => importBundle(third, bundle)).toThrow('tables[0].options.stockIds[0]');
     expect(projects.list(third)).toEqual([]);
     for (const each of [other, mine, third]) each.close();
@@ -135,7 +136,7 @@ describe('bundles', () => {
     loadDemo(db, { onlyIfEmpty: false });
     const bundle = JSON.parse(JSON.stringify(exportBundle(db))) as Bundle;
     bundle.motifs[2]!.table = 'x_mm,y_mm,command\n1,two,stitch\n';
-    const other = openDatabase(join(folder, 'b.db'));
+    const other = openSeeded(join(folder, 'b.db'));
     expect(() => importBundle(other, bundle)).toThrow(/^motifs\[2\]\.table: .*line 2/);
     expect(motifs.list(other)).toEqual([]);
     expect(projects.list(other)).toEqual([]);
@@ -146,7 +147,7 @@ describe('bundles', () => {
     loadDemo(db, { onlyIfEmpty: false });
     const bundle = JSON.parse(JSON.stringify(exportBundle(db))) as Bundle;
     bundle.scraps[0]!.partId = 'nobody';
-    const other = openDatabase(join(folder, 'b.db'));
+    const other = openSeeded(join(folder, 'b.db'));
     expect(() => importBundle(other, bundle)).toThrow('scraps[0].partId');
     expect(projects.list(other)).toEqual([]);
     expect(logEntries.list(other, '1', [], 'id')).toEqual([]);
@@ -159,7 +160,7 @@ describe('a bundle of a cupboard from which something was deleted', () => {
 
   it.each(Object.keys(tables) as (keyof typeof tables)[])('can be brought in elsewhere: any of the %s', (kind) => {
     loadDemo(db, { onlyIfEmpty: false });
-    const other = openDatabase(join(folder, 'b.db'));
+    const other = openSeeded(join(folder, 'b.db'));
     const table = tables[kind];
     // A few of them from all over the cupboard: each takes a whole bundle there and back.
     const all = exportBundle(db)[kind] as { id: string }[];
@@ -269,7 +270,7 @@ describe('what a form would refuse', () => {
   it('is refused in a bundle too, named by where it stands, and nothing is taken', () => {
     loadDemo(db, { onlyIfEmpty: false });
     const bundle = saved(db);
-    const other = openDatabase(join(folder, 'b.db'));
+    const other = openSeeded(join(folder, 'b.db'));
     const cupboard = cloths.list(other).length;
     for (const [words, field, spoil] of faults) {
       const spoilt = structuredClone(bundle);
@@ -286,7 +287,7 @@ describe('what a form would refuse', () => {
     loadDemo(db, { onlyIfEmpty: false });
     const bundle = saved(db);
     Object.assign(bundle.log[0]!, { benchRunId: 'another place' });
-    const other = openDatabase(join(folder, 'b.db'));
+    const other = openSeeded(join(folder, 'b.db'));
     importBundle(other, bundle);
     expect(logEntries.get(other, bundle.log[0]!.id).benchRunId).toBeNull();
     other.close();

@@ -4,7 +4,8 @@ import type { Placement } from '../../src/core/cutplan';
 import { finishTable, startTable, undoTable } from '../../src/server/cut-work';
 import { requireSoundTable, tableParts } from '../../src/server/sound-table';
 import { cutTables, type CutTable } from '../../src/store/cut-tables';
-import { openDatabase, type Db } from '../../src/store/database';
+import type { Db } from '../../src/store/database';
+import { openSeeded } from '../../src/server/database';
 import { loadDemo } from '../../src/store/demo';
 import { parts, type Part } from '../../src/store/parts';
 import type { TableBody } from '../../src/store/rules/table';
@@ -17,7 +18,7 @@ let db: Db;
 let part: Part;
 /** A part of one piece, 100 × 60 mm, with two layers. */
 beforeEach(() => {
-  db = openDatabase(':memory:');
+  db = openSeeded(':memory:');
   loadDemo(db, { onlyIfEmpty: false });
   const was = parts.get(db, 'tq-wc-collar');
   part = parts.insert(db, {

@@ -7,7 +7,8 @@ import { familyLaw } from '../../src/core/library';
 import { joinedLines } from '../../src/formats/dxf/joined-lines';
 import { checkBackup, writeBackup } from '../../src/store/backup';
 import { deletedRows } from '../../src/store/bin';
-import { openDatabase, type Db } from '../../src/store/database';
+import type { Db } from '../../src/store/database';
+import { openSeeded } from '../../src/server/database';
 import { writeTrouble } from '../../src/store/database-trouble';
 import { loadDemo } from '../../src/store/demo';
 import { layers } from '../../src/store/layers';
@@ -22,7 +23,7 @@ afterAll(() => rmSync(folder, { recursive: true, force: true }));
 
 let db: Db;
 beforeEach(() => {
-  db = openDatabase(':memory:');
+  db = openSeeded(':memory:');
   loadDemo(db, { onlyIfEmpty: false });
 });
 
@@ -146,11 +147,11 @@ describe('a backup', () => {
 describe('a database of another kind or time', () => {
   it('is not written to when it is newer', () => {
     const path = join(folder, 'newer.db');
-    const own = openDatabase(path);
+    const own = openSeeded(path);
     own.pragma('user_version = 999');
     own.close();
     const before = readFileSync(path);
-    expect(() => openDatabase(path)).toThrow(/newer/);
+    expect(() => openSeeded(path)).toThrow(/newer/);
     expect(readFileSync(path).equals(before)).toBe(true);
   });
 
@@ -159,7 +160,7 @@ describe('a database of another kind or time', () => {
     const other = new Database(path);
     other.exec('CREATE TABLE recipe (name TEXT)');
     other.close();
-    expect(() => openDatabase(path)).toThrow(path);
+    expect(() => openSeeded(path)).toThrow(path);
     const again = new Database(path);
     expect(again.prepare("SELECT name FROM sqlite_master WHERE type = 'table'").all()).toEqual([{ name: 'recipe' }]);
     again.close();

@@ -4,7 +4,8 @@ import { LIBRARY_LAYERS } from '../../src/core/library';
 import { orderOfWork, stepsForCopies, type Step } from '../../src/core/steps';
 import { methodFor, orderOfPart } from '../../src/server/order-of-work';
 import { cutTables, type CutTableFields } from '../../src/store/cut-tables';
-import { openDatabase, type Db } from '../../src/store/database';
+import type { Db } from '../../src/store/database';
+import { openSeeded } from '../../src/server/database';
 import { loadDemo } from '../../src/store/demo';
 import { parts, type Part } from '../../src/store/parts';
 import { readSettings, writeSettings } from '../../src/store/settings';
@@ -87,7 +88,7 @@ describe('one truth for table, steps and bench', () => {
   let db: Db;
   let part: Part;
   beforeEach(() => {
-    db = openDatabase(':memory:');
+    db = openSeeded(':memory:');
     loadDemo(db, { onlyIfEmpty: false });
     const fused = parts.get(db, 'tq-wc-front');
     part = parts.update(db, fused.id, { ...fused, stack: { ...fused.stack!, schools: {} } }, fused.version);

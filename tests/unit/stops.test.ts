@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { questionFor, type Part } from '../../src/core/choose';
-import type { Question } from '../../src/core/choose/context';
-import { STOPS, type LayerDuty } from '../../src/core/choose/stops';
+import type { Question } from '../../src/core/choose/protocol';
+import { STOPS } from '../../src/core/choose/stops';
+import type { LayerDuty } from '../../src/core/choose/protocol';
 import type { Fabric } from '../../src/core/cloth';
 import type { Material } from '../../src/core/layers';
 

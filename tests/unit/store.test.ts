@@ -6,7 +6,8 @@ import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { LIBRARY_CLOTHS, LIBRARY_LAYERS } from '../../src/core/library';
 import { benchRuns, openRunOf, START_STATE } from '../../src/store/bench-runs';
 import { cloths } from '../../src/store/cloths';
-import { openDatabase, type Db } from '../../src/store/database';
+import type { Db } from '../../src/store/database';
+import { openSeeded } from '../../src/server/database';
 import { loadDemo } from '../../src/store/demo';
 import { NotFoundError, StaleError } from '../../src/store/errors';
 import { layers } from '../../src/store/layers';
@@ -19,7 +20,7 @@ let folder: string;
 let db: Db;
 beforeEach(() => {
   folder = mkdtempSync(join(tmpdir(), 'nembrel-store-'));
-  db = openDatabase(join(folder, 'a.db'));
+  db = openSeeded(join(folder, 'a.db'));
 });
 afterEach(() => {
   db.close();
@@ -77,7 +78,7 @@ describe('a new database', () => {
     const poplin = cloths.get(db, 'shirting-poplin');
     cloths.update(db, poplin.id, { ...poplin, arealDensity: 121 }, poplin.version);
     db.close();
-    db = openDatabase(join(folder, 'a.db'));
+    db = openSeeded(join(folder, 'a.db'));
     expect(cloths.find(db, 'denim')).toBeUndefined();
     expect(cloths.get(db, 'shirting-poplin').arealDensity).toBe(121);
     expect(cloths.restore(db, 'denim').name).toBe('Denim');
@@ -103,7 +104,7 @@ describe('a database of an earlier version', () => {
       INSERT INTO bench_run (id, part_id, plan, state, created_at, updated_at) VALUES ('r', 'q', '{}', '{}', '2026-01-01', '2026-01-01');
     `);
     old.close();
-    const now = openDatabase(path);
+    const now = openSeeded(path);
     expect(now.pragma('user_version', { simple: true })).toBe(files.length);
     expect(cloths.get(now, 'mine')).toMatchObject({ name: 'Old linen', overhang: 52, arealDensity: 180 });
     expect(cloths.get(now, 'mine').tests).toEqual({});

@@ -1,28 +1,8 @@
-import type { ChosenLayer } from '../layers';
+import { isSoaked, type ChosenLayer } from '../layers';
 import { DEFAULT_LAYER_OUTLINE, isTape, LAYING, tapeRun } from '../pieces';
-import type { Question } from './context';
+import type { LayerNeed, Needs, Question } from './protocol';
 import { allowanceOf, trimOf } from './piece-size';
-import { needsHandSewing, soaks } from './stops';
-
-/** What one layer of a stack takes. */
-export interface LayerNeed {
-  materialId: string;
-  /** Length off the roll, mm; for a liquid the length of cloth that is treated. */
-  length: number;
-  /** Minor units. */
-  cost: number;
-  /** Usable width of the roll, mm, where no way round does a piece fit on it: it has to be joined, or cut of something wider. */
-  tooWide?: number;
-}
-
-/** What a stack takes for the pieces in question. */
-export interface Needs {
-  layers: LayerNeed[];
-  /** Minor units. */
-  cost: number;
-  /** Working minutes, cooling and drying included. */
-  minutes: number;
-}
+import { needsHandSewing } from './handling';
 
 /** Room between pieces on the roll, mm. */
 const GAP = LAYING.gap;
@@ -110,7 +90,7 @@ function minutesOf(question: Question, layer: ChosenLayer): number {
   const edge = (2 * (width + height) * count) / 1000;
   const area = (width * height * count) / 1e6;
   let minutes = material.preShrink ? SHRUNK : 0;
-  if (material.form === 'liquid') minutes += soaks(material) ? SOAK.fixed + SOAK.area * area : SPRAY.fixed + SPRAY.area * area;
+  if (material.form === 'liquid') minutes += isSoaked(material) ? SOAK.fixed + SOAK.area * area : SPRAY.fixed + SPRAY.area * area;
   else if (needsHandSewing(question, material)) minutes += BY_HAND.fixed + BY_HAND.edge * edge;
   else if (material.form === 'sew-in') minutes += BY_MACHINE.fixed + BY_MACHINE.edge * edge;
   else if (material.leaflet.seconds > 0) {

@@ -1,18 +1,6 @@
 import { DEFAULT_LAYER_OUTLINE, type EdgeRule } from '../pieces';
 import type { Role } from './part';
-
-/** Size of a piece with its allowances, mm, and how many are cut. */
-export interface PieceSize {
-  width: number;
-  height: number;
-  count: number;
-  /** Widest seam allowance, mm. */
-  allowance?: number | undefined;
-  /** How far the person trims layers, mm. */
-  trim?: number | undefined;
-  /** Length of the edges that a strip runs along, mm. */
-  edge?: number | undefined;
-}
+import type { PieceSize } from './protocol';
 
 /** Seam allowance and trim of a piece that nobody described, mm. */
 const USUAL_ALLOWANCE = 10;

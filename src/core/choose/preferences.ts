@@ -1,21 +1,6 @@
 import type { Family, Material } from '../layers';
 import { isFusible } from '../layers';
-import type { Question } from './context';
-
-/**
- * A preference: how much better or worse a kind of layer serves than its role's table says, for a question like
- * this. Data: to add one, add an entry; the engine needs no change. `when` is asked once a question, `fits` once a
- * layer of the named families (of all, where none is named). Points add up and are given to *right for the part*.
- */
-export interface Preference {
-  id: string;
-  families?: readonly Family[];
-  when(question: Question): boolean;
-  fits?(layer: Material, question: Question): boolean;
-  points: number;
-  /** Why, as half a sentence about the layer. */
-  words: string;
-}
+import type { Preference, Question } from './protocol';
 
 /** A garment piece that is covered, rather than only its edge. */
 const wornPanel = ({ profile }: Question) => profile.kind === 'garment' && profile.area !== 'strip';

@@ -1,8 +1,8 @@
 import type { ChosenLayer, Extent, Family, Form, Material } from '../layers';
-import type { Candidate, Question } from './context';
 import type { Role } from './part';
-import { preferencesFor, type Preference } from './preferences';
-import { STOPS, type LayerDuty, type Stop } from './stops';
+import { preferencesFor } from './preferences';
+import type { Candidate, LayerDuty, Preference, Question, Stop } from './protocol';
+import { STOPS } from './stops';
 
 /** One place in a combined stack. */
 interface Slot {
@@ -132,7 +132,8 @@ function extentOf(question: Question, layer: Material, duty: LayerDuty): Extent 
   return layer.arealDensity >= 120 ? 'net' : 'trimmed';
 }
 
-function titleOf(layers: readonly ChosenLayer[]): string {
+/** Names of the layers as one title; the same material twice in a row is counted. */
+export function titleOf(layers: readonly ChosenLayer[]): string {
   const names: string[] = [];
   for (let i = 0; i < layers.length; i++) {
     let run = 1;
@@ -238,7 +239,8 @@ export function candidatesFor(question: Question, library: readonly Material[]):
   return { candidates, refused };
 }
 
-function pointsOf(preferred: readonly Preference[]): number {
+/** What preferences add up to. */
+export function pointsOf(preferred: readonly Preference[]): number {
   return preferred.reduce((sum, { points }) => sum + points, 0);
 }
 

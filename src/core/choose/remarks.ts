@@ -1,6 +1,6 @@
 import { isFusible, type Family } from '../layers';
-import type { Judged } from './context';
-import { needsHandSewing } from './stops';
+import { needsHandSewing } from './handling';
+import type { Judged } from './protocol';
 
 /** A sentence that belongs to a stack when its condition holds. Data: add an entry to add a remark. */
 interface Remark {

@@ -1,6 +1,6 @@
 import { clothBendingLength, clothThickness, overhangFromBendingLength, type Fabric } from '../cloth';
 import type { Material } from '../layers';
-import type { Asking } from './asking';
+import type { Asking } from './protocol';
 import type { Part } from './part';
 import { standingOf, thinned, type Standing } from './standing';
 

@@ -1,6 +1,7 @@
 import { edgeLength, edgesByRule, pieceSize, type OpenPiece } from '../pieces';
 import type { Role } from './part';
-import { edgeRuleOf, type PieceSize } from './piece-size';
+import { edgeRuleOf } from './piece-size';
+import type { PieceSize } from './protocol';
 
 /** Size of a described piece as the questions of choosing need it. */
 export function sizeOfPiece(piece: OpenPiece, role: Role, count: number, trim?: number): PieceSize {

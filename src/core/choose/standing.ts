@@ -1,8 +1,9 @@
 import type { Fabric } from '../cloth';
 import type { Material } from '../layers';
-import type { Asking } from './asking';
-import { judge, questionFor, scoreOf } from './choose';
-import type { Judged } from './context';
+import type { Asking } from './protocol';
+import { judge, scoreOf } from './judge';
+import { questionFor } from './question-for';
+import type { Judged } from './protocol';
 import type { Part } from './part';
 import { candidatesFor, type Refused } from './recipes';
 

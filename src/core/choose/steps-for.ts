@@ -1,7 +1,7 @@
 import type { ChosenLayer } from '../layers';
 import type { Schools } from '../schools';
 import { orderOfWork, stackSteps, STITCH_ROLES, type FoundSetting, type Order, type Step, type StitchRole } from '../steps';
-import type { Question } from './context';
+import type { Question } from './protocol';
 
 /** So many pieces of at most this size are worth fusing together, mm². */
 const MANY = 4;

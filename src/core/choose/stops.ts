@@ -1,22 +1,8 @@
-import { FAMILY_WORDS, isFusible, type Family, type Material, type Wash } from '../layers';
-import type { Question } from './context';
+import { FAMILY_WORDS, isFusible, isSoaked, type Family, type Material, type Wash } from '../layers';
+import { needsHandSewing, shadeMiss, temporary } from './handling';
 import { finishedBand } from './piece-size';
+import type { Question, Stop } from './protocol';
 import { STRETCHY } from './traits';
-
-/**
- * A hard stop: one rule about one layer under one cloth. A stack is never offered when a stop holds for any
- * of its layers. To add a rule, add an entry; the engine needs no change.
- */
-export interface Stop {
-  id: string;
-  /** Heading under which the screens gather what it rules out. */
-  group: string;
-  when(question: Question, layer: Material, role: LayerDuty): boolean;
-  words(question: Question, layer: Material): string;
-}
-
-/** What a layer does in its stack: carries the part, reinforces a strip or patch of it, or only covers it. */
-export type LayerDuty = 'main' | 'strip' | 'patch' | 'topping' | 'treatment';
 
 const IRON_WORDS = ['no iron', 'a cool iron', 'a medium iron', 'a hot iron'];
 
@@ -30,11 +16,6 @@ const CARE_WORDS: Record<string, string> = {
 };
 
 const GRAIN_GIVE = 10;
-
-/** Whether the layer is meant to go again, so that care and lasting stretch do not concern it. */
-function temporary(layer: Material): boolean {
-  return layer.form === 'liquid' || layer.ends === 'torn' || layer.ends === 'rinsed' || layer.ends === 'melted';
-}
 
 /** Stretch a layer gives each way, %; a woven one cut on the bias with its piece gives like cloth. */
 function give(question: Question, layer: Material): [number, number] {
@@ -52,11 +33,6 @@ const WETTING: Family[] = ['starch', 'pressing-spray', 'liquid-stabilizer', 'edg
 
 function washes(layer: Material, care: string): boolean {
   return WASH_ORDER.indexOf(layer.wash) >= WASH_ORDER.indexOf(NEEDED_WASH[care]!);
-}
-
-/** Soaking treatments, which move the size of a piece. */
-export function soaks(layer: Material): boolean {
-  return layer.form === 'liquid' && layer.arealDensity >= 10;
 }
 
 export const STOPS: readonly Stop[] = [
@@ -254,7 +230,7 @@ export const STOPS: readonly Stop[] = [
   {
     id: 'cut-already',
     group: 'Already cut',
-    when: ({ part }, layer) => part.cutAlready === true && (soaks(layer) || (layer.family === 'starch' && layer.stiffening > 3)),
+    when: ({ part }, layer) => part.cutAlready === true && isSoaked(layer),
     words: () => 'Soaking shrinks cloth by a centimetre or more; the pieces are cut already and would not fit.',
   },
   {
@@ -323,21 +299,6 @@ export const STOPS: readonly Stop[] = [
       'A hoop would mark this cloth for good. It has to float on a sheet that holds it by itself, and this one does not.',
   },
 ];
-
-/** 0 the shade fits, 1 it is near, 2 it is wrong. */
-export function shadeMiss(tone: 'light' | 'mid' | 'dark', tones: readonly string[]): number {
-  if (tones.includes(tone)) return 0;
-  if (tone === 'mid' || tones.includes('mid')) return 1;
-  return 2;
-}
-
-/** Whether putting this layer into this cloth takes a needle in the hand. */
-export function needsHandSewing({ fabric, part, profile, traits }: Question, layer: Material): boolean {
-  if (layer.form !== 'sew-in') return false;
-  if (layer.family === 'hair-canvas' || layer.family === 'buckram' || layer.family === 'mulling') return true;
-  if (layer.family === 'organza') return fabric.sheer === 'sheer' || traits.ruinedByPressing;
-  return profile.kind === 'garment' && part.role === 'inner-corner' && layer.family === 'organdy' && traits.ruinedByPressing;
-}
 
 function capital(text: string): string {
   return text.charAt(0).toUpperCase() + text.slice(1);

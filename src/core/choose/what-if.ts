@@ -1,7 +1,7 @@
 import type { Fabric } from '../cloth';
 import type { Material } from '../layers';
-import type { Asking } from './asking';
-import { questionFor } from './choose';
+import type { Asking } from './protocol';
+import { questionFor } from './question-for';
 import { HANDS, type Care, type Part } from './part';
 import { standingOf, thinned, type Standing } from './standing';
 import { CARE_WORDS } from './words';

@@ -1,7 +1,9 @@
 export { scaleMaterial } from './scale-material';
-export { COVERS, ENDS, EXTENTS, FAMILIES, FORMS, GLUES, LAW_FIGURES, WASHES, isFusible, isGlued } from './material';
+export { COVERS, ENDS, EXTENTS, FAMILIES, FORMS, GLUES, LAW_FIGURES, WASHES, isFusible, isGlued, isSoaked } from './material';
 export type { Cover, Ends, Extent, Family, Form, Glue, LawFigure, Leaflet, Material, Wash } from './material';
 export { stackStiffness } from './stack-stiffness';
 export type { Predicted, PredictedWith } from './stack-stiffness';
 export { EXTENT_WORDS, FAMILY_WORDS, FORM_WORDS } from './words';
 export type { ChosenLayer } from './chosen-layer';
+export { JOINS, joinedAs } from './joined';
+export { CLOTH_ID, clothAsMaterial } from './cloth-as-material';

@@ -108,3 +108,11 @@ export function isGlued(form: Form): boolean {
 export function isFusible(form: Form): boolean {
   return form === 'fusible' || form === 'fusible-both';
 }
+
+/** Dry solids from which a liquid is soaked in rather than sprayed on, g/m². */
+const SOAKED = 10;
+
+/** A treatment that wets the cloth through, which moves its size. */
+export function isSoaked({ form, arealDensity }: Pick<Material, 'form' | 'arealDensity'>): boolean {
+  return form === 'liquid' && arealDensity >= SOAKED;
+}

@@ -1,4 +1,4 @@
-import { type Material } from '../layers';
+import { isSoaked, type Material } from '../layers';
 import type { Schools } from '../schools';
 import type { FoundSetting } from './press-setting';
 import type { Step, StepsFor } from './step';
@@ -64,7 +64,7 @@ const LIFTS = 6;
 function liquidSteps(material: Material, cutAlready: boolean, schools: Schools, found: FoundSetting | undefined): Step[] {
   // Drying a liquid follows its leaflet; the schools of heat are about glue.
   const setting = found?.materialId === material.id ? found : material.leaflet;
-  const soaked = material.arealDensity >= 10;
+  const soaked = isSoaked(material);
   const spray = material.family === 'edge-stiffener';
   const id = material.id;
   const wet: Step = soaked

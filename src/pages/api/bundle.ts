@@ -2,7 +2,7 @@ import type { APIRoute } from 'astro';
 import { BUNDLE_LIMIT, errorAnswer, json, readBody, requireJson } from '../../server/endpoint';
 import { inThread } from '../../server/threads/in-thread';
 import type { ImportCount } from '../../store/bundle';
-import { database, databasePath } from '../../store/database';
+import { database, databasePath } from '../../server/database';
 
 /** How long a bundle may take, s, and what it may use, MB. */
 const SECONDS = 120;

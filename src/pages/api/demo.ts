@@ -1,5 +1,5 @@
 import { endpoint } from '../../server/endpoint';
-import { database } from '../../store/database';
+import { database } from '../../server/database';
 import { loadDemo } from '../../store/demo';
 
 /** Brings the demo scenario into the open database. */

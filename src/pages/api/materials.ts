@@ -1,5 +1,5 @@
 import { endpoint } from '../../server/endpoint';
-import { database } from '../../store/database';
+import { database } from '../../server/database';
 import { materialNames } from '../../store/stock';
 
 /** Names and widths of everything that a roll or leftover can be of. */

@@ -1,7 +1,7 @@
 import { InputError } from '../../core/input-error';
 import { endpoint } from '../../server/endpoint';
 import { shoppingNeeds } from '../../server/shopping-needs';
-import { database } from '../../store/database';
+import { database } from '../../server/database';
 
 /** More projects than this are not shopped for in one go. */
 const MOST_PROJECTS = 100;

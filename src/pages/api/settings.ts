@@ -1,7 +1,7 @@
 import { settingsSchema } from '../../schemas/records';
 import { number, shape } from '../../schemas/rules';
 import { endpoint, jsonEndpoint } from '../../server/endpoint';
-import { database } from '../../store/database';
+import { database } from '../../server/database';
 import { readSettings, writeSettings, type Settings } from '../../store/settings';
 
 export const GET = endpoint(() => readSettings(database()));

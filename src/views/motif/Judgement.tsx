@@ -8,7 +8,7 @@ import { driftOn } from '../../ui/motif/motif-runner';
 import { counted } from '../../ui/text';
 import type { Hooping } from '../../store/hoopings';
 import type { Judgement as Judged, JudgedStack } from '../../server/motif-work';
-import type { MotifViewProps } from './MotifView';
+import type { MotifViewProps } from './motif-view-props';
 
 const VERDICT_WORDS = { easily: 'carried easily', near: 'near the limit', 'too-much': 'too much for it' } as const;
 const VERDICT_STYLE = { easily: 'text-success', near: 'text-base-content', 'too-much': 'text-error' } as const;

@@ -2,36 +2,15 @@ import { Pause, Play } from 'lucide-react';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { runningSeconds, widerBox, type Motif } from '../../core/motif';
 import { SPEEDS } from '../../core/machine';
-import type { Outline } from '../../core/shape';
 import { CheckField } from '../../ui/form-fields';
 import { fetchMotif } from '../../ui/motif/fetch-motif';
 import MotifCanvas from '../../ui/motif/MotifCanvas';
 import { mapsOf } from '../../ui/motif/motif-runner';
 import { UnitsProvider, useUnits } from '../../ui/units-context';
-import type { KeptHoop } from '../../store/hoops';
-import type { KeptMotif } from '../../store/motifs';
-import type { Settings } from '../../store/settings';
 import type { MotifMaps } from '../../workers/motif.worker';
 import Figures from './Figures';
 import Judgement from './Judgement';
-
-export interface MotifViewProps {
-  motif: KeptMotif;
-  cloths: { id: string; name: string; own: boolean }[];
-  startCloth: string | null;
-  /** The part of a project that it is for. */
-  part: {
-    id: string;
-    projectId: string;
-    name: string;
-    cut: 'straight' | 'cross' | 'bias';
-    care: string;
-    role: string;
-    piece: Outline | null;
-  } | null;
-  hoops: KeptHoop[];
-  settings: Settings;
-}
+import type { MotifViewProps } from './motif-view-props';
 
 /** A motif is sewn on the screen in this time, s, whatever its size. */
 const PLAY_SECONDS = 12;

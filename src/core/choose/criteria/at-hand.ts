@@ -1,4 +1,4 @@
-import type { Criterion } from './criterion';
+import type { Criterion } from '../protocol';
 
 /** Whether the layers lie in the cupboard already. */
 export const atHand: Criterion = {

@@ -1,8 +1,8 @@
 import { clothThickness } from '../../cloth';
 import { runsIntoSeam } from '../../pieces';
-import type { Judged } from '../context';
 import { allowanceOf, trimOf } from '../piece-size';
-import { points, ramp, type Criterion } from './criterion';
+import type { Criterion, Judged } from '../protocol';
+import { points, ramp } from './criterion';
 
 /** Thickness of everything that runs into a turned seam: cloth and layer, twice, mm. */
 function seamBulk({ layers, question }: Judged): number {

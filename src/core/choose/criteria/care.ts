@@ -1,4 +1,4 @@
-import type { Criterion } from './criterion';
+import type { Criterion } from '../protocol';
 
 /** How far the layers are from the edge of what heat and washing they and the cloth bear. */
 export const care: Criterion = {

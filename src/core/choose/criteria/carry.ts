@@ -1,4 +1,5 @@
-import { points, ramp, type Criterion } from './criterion';
+import type { Criterion } from '../protocol';
+import { points, ramp } from './criterion';
 
 /** Whether cloth and sheets together carry the stitches without pucker or drift. */
 export const carry: Criterion = {

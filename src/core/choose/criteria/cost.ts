@@ -1,4 +1,5 @@
-import { points, ramp, type Criterion } from './criterion';
+import type { Criterion } from '../protocol';
+import { points, ramp } from './criterion';
 
 /** Cheap and dear for a square metre of pieces, minor units. */
 const CHEAP = 300;

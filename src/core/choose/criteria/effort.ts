@@ -1,5 +1,6 @@
-import { needsHandSewing } from '../stops';
-import { points, ramp, type Criterion } from './criterion';
+import { needsHandSewing } from '../handling';
+import type { Criterion } from '../protocol';
+import { points, ramp } from './criterion';
 
 /** Working time for the pieces, and whether a needle in the hand is part of it. */
 export const effort: Criterion = {

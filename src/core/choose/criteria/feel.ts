@@ -1,4 +1,5 @@
-import { points, type Criterion } from './criterion';
+import type { Criterion } from '../protocol';
+import { points } from './criterion';
 
 /** Logarithmic distance outside the band at which half of the score is lost: a factor of 1.35. */
 const HALF_LOST = 0.3;

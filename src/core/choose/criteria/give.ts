@@ -1,5 +1,5 @@
-import { points, type Criterion } from './criterion';
-import type { Judged } from '../context';
+import type { Criterion, Judged } from '../protocol';
+import { points } from './criterion';
 
 /** Layers that lie over the whole piece and therefore govern how it stretches. */
 function governing(stack: Judged) {

@@ -10,9 +10,7 @@ import { look } from './look';
 import { past } from './past';
 import { purpose } from './purpose';
 import { weight } from './weight';
-import type { Criterion } from './criterion';
+import type { Criterion } from '../protocol';
 
 /** All criteria in the order in which the screens show them. */
 export const CRITERIA: readonly Criterion[] = [purpose, feel, carry, weight, give, look, care, bulk, effort, cost, atHand, past];
-export { CRITERION_IDS } from './criterion';
-export type { Criterion, CriterionId } from './criterion';

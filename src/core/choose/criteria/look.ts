@@ -1,7 +1,7 @@
 import { isFusible } from '../../layers';
-import { shadeMiss } from '../stops';
-import type { Judged } from '../context';
-import { points, type Criterion } from './criterion';
+import { shadeMiss } from '../handling';
+import type { Criterion, Judged } from '../protocol';
+import { points } from './criterion';
 
 interface Fault {
   cost: number;

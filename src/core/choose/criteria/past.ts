@@ -1,4 +1,4 @@
-import type { Criterion } from './criterion';
+import type { Criterion } from '../protocol';
 
 /** How a stack came out on this very cloth before: the person's own logbook. */
 export const past: Criterion = {

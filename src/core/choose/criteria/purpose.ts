@@ -1,4 +1,4 @@
-import type { Criterion } from './criterion';
+import type { Criterion } from '../protocol';
 
 /** How well this kind of layer serves this part of a garment, bag or hat: the trade's own experience. */
 export const purpose: Criterion = {

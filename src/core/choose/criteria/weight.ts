@@ -1,4 +1,5 @@
-import { points, ramp, type Criterion } from './criterion';
+import type { Criterion } from '../protocol';
+import { points, ramp } from './criterion';
 
 /** In garments a layer as heavy as the cloth or lighter; bags and hats go the other way on purpose. */
 export const weight: Criterion = {

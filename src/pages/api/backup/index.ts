@@ -8,8 +8,9 @@ import type { ReadableStream } from 'node:stream/web';
 import { errorAnswer, json } from '../../../server/endpoint';
 import { RequestError } from '../../../server/errors';
 import { inThread } from '../../../server/threads/in-thread';
-import { restoreBackup, writeBackup, type BackupCount } from '../../../store/backup';
-import { database, databasePath } from '../../../store/database';
+import { restoreBackup } from '../../../server/restore-backup';
+import { writeBackup, type BackupCount } from '../../../store/backup';
+import { database, databasePath } from '../../../server/database';
 
 /** Largest backup that is taken back, bytes. */
 const LARGEST = 4 * 1024 ** 3;

@@ -3,7 +3,7 @@ import type { Fabric } from '../../../core/cloth';
 import { chooseSchema } from '../../../schemas/choose';
 import { askingOf } from '../../../server/asking';
 import { jsonEndpoint } from '../../../server/endpoint';
-import { database } from '../../../store/database';
+import { database } from '../../../server/database';
 import { layers } from '../../../store/layers';
 
 export const POST = jsonEndpoint(chooseSchema, ({ fabric, part, ...asked }) =>

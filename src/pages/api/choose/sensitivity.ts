@@ -3,7 +3,7 @@ import type { Fabric } from '../../../core/cloth';
 import { sensitivitySchema } from '../../../schemas/choose';
 import { askingOf } from '../../../server/asking';
 import { jsonEndpoint } from '../../../server/endpoint';
-import { database } from '../../../store/database';
+import { database } from '../../../server/database';
 import { layers } from '../../../store/layers';
 
 export const POST = jsonEndpoint(sensitivitySchema, ({ fabric, part, measured, ...asked }) => ({

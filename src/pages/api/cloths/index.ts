@@ -3,7 +3,7 @@ import { endpoint, jsonEndpoint } from '../../../server/endpoint';
 import { cloths, type ClothFields } from '../../../store/cloths';
 import { clothPage, PAGE_SIZES } from '../../../store/lists';
 import { pageAsked } from '../../../store/page';
-import { database } from '../../../store/database';
+import { database } from '../../../server/database';
 
 /** One page with `page`, or all. */
 export const GET = endpoint(({ url: { searchParams } }) =>

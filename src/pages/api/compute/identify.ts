@@ -2,7 +2,7 @@ import { identify } from '../../../core/identify';
 import { identifySchema } from '../../../schemas/compute';
 import { jsonEndpoint } from '../../../server/endpoint';
 import { cloths } from '../../../store/cloths';
-import { database } from '../../../store/database';
+import { database } from '../../../server/database';
 
 /** What an unknown cloth may be among those of the library. */
 export const POST = jsonEndpoint(identifySchema, ({ answers }) =>

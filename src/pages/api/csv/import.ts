@@ -4,7 +4,7 @@ import { csvImportSchema } from '../../../schemas/csv';
 import { jsonEndpoint, TABLE_LIMIT } from '../../../server/endpoint';
 import { inThread } from '../../../server/threads/in-thread';
 import { cloths, type ClothFields } from '../../../store/cloths';
-import { database } from '../../../store/database';
+import { database } from '../../../server/database';
 import { layers } from '../../../store/layers';
 import { withEstimates, type LayerBody } from '../../../store/rules/layer';
 

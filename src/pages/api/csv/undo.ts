@@ -1,7 +1,7 @@
 import { csvUndoSchema } from '../../../schemas/csv';
 import { jsonEndpoint } from '../../../server/endpoint';
 import { cloths } from '../../../store/cloths';
-import { database } from '../../../store/database';
+import { database } from '../../../server/database';
 import { layers } from '../../../store/layers';
 
 /** Takes back what a table brought in, all of it in one go. */

@@ -1,7 +1,7 @@
 import { TABLE_KINDS, writeTable, type TableKind } from '../../../formats/csv';
 import { fileEndpoint } from '../../../server/endpoint';
 import { cloths } from '../../../store/cloths';
-import { database } from '../../../store/database';
+import { database } from '../../../server/database';
 import { NotFoundError } from '../../../store/errors';
 import { layers } from '../../../store/layers';
 

@@ -1,7 +1,7 @@
 import { hoopingSchema } from '../../../schemas/hoop';
 import { endpoint, jsonEndpoint } from '../../../server/endpoint';
 import { requireHooping, type HoopingBody } from '../../../store/rules/hooping';
-import { database } from '../../../store/database';
+import { database } from '../../../server/database';
 import { hoopings } from '../../../store/hoopings';
 
 export const GET = endpoint(() => ({ hoopings: hoopings.list(database(), '1', [], 'created_at DESC, id') }));

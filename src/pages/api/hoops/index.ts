@@ -1,7 +1,7 @@
 import { requireHoop, type Hoop } from '../../../core/hoop';
 import { hoopSchema } from '../../../schemas/hoop';
 import { endpoint, jsonEndpoint } from '../../../server/endpoint';
-import { database } from '../../../store/database';
+import { database } from '../../../server/database';
 import { hoops, type HoopFields } from '../../../store/hoops';
 
 export const GET = endpoint(() => ({ hoops: hoops.list(database()) }));

@@ -2,7 +2,7 @@ import { layerSchema } from '../../../schemas/records';
 import { endpoint, jsonEndpoint } from '../../../server/endpoint';
 import { layerPage, PAGE_SIZES } from '../../../store/lists';
 import { pageAsked } from '../../../store/page';
-import { database } from '../../../store/database';
+import { database } from '../../../server/database';
 import { layers } from '../../../store/layers';
 import { withEstimates, type LayerBody } from '../../../store/rules/layer';
 

@@ -1,6 +1,6 @@
 import { logSchema } from '../../../schemas/records';
 import { endpoint, jsonEndpoint } from '../../../server/endpoint';
-import { database } from '../../../store/database';
+import { database } from '../../../server/database';
 import { logPage, PAGE_SIZES } from '../../../store/lists';
 import { logEntries, logList, logOfPart } from '../../../store/log';
 import { pageAsked } from '../../../store/page';

@@ -3,7 +3,7 @@ import { LARGEST_STITCH_FILE } from '../../../formats/stitches';
 import { endpoint, errorAnswer, json, readBody } from '../../../server/endpoint';
 import { keepMotif, type ReadAndMapped } from '../../../server/motif-work';
 import { inThread } from '../../../server/threads/in-thread';
-import { database } from '../../../store/database';
+import { database } from '../../../server/database';
 import { motifs } from '../../../store/motifs';
 
 /** How long a stitch file may take to read, s. */

@@ -2,7 +2,7 @@ import type { StitchedArea } from '../../../core/motif';
 import { outlineMotifSchema } from '../../../schemas/hoop';
 import { jsonEndpoint } from '../../../server/endpoint';
 import { keepOutlines } from '../../../server/motif-work';
-import { database } from '../../../store/database';
+import { database } from '../../../server/database';
 
 /** Outlines with their stitching stand in for a stitch file. */
 export const POST = jsonEndpoint(

@@ -1,6 +1,6 @@
 import { projectSchema } from '../../../schemas/records';
 import { endpoint, jsonEndpoint } from '../../../server/endpoint';
-import { database } from '../../../store/database';
+import { database } from '../../../server/database';
 import { PAGE_SIZES, projectPage } from '../../../store/lists';
 import { pageAsked } from '../../../store/page';
 import { projectNames, projects, projectSummaries } from '../../../store/projects';

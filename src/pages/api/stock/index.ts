@@ -1,7 +1,7 @@
 import { stockSchema } from '../../../schemas/tables';
 import { endpoint, jsonEndpoint } from '../../../server/endpoint';
 import { requireStock } from '../../../store/rules/stock';
-import { database } from '../../../store/database';
+import { database } from '../../../server/database';
 import { stock, stockThere } from '../../../store/stock';
 
 export const GET = endpoint(() => ({ stock: stockThere(database()) }));

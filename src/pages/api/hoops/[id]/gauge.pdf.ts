@@ -2,7 +2,7 @@ import { hoopOutlines } from '../../../../core/hoop';
 import { hoopGauge } from '../../../../formats/pdf';
 import { fileEndpoint } from '../../../../server/endpoint';
 import { paperOf } from '../../../../server/table-files';
-import { database } from '../../../../store/database';
+import { database } from '../../../../server/database';
 import { hoops } from '../../../../store/hoops';
 
 /** A gauge of the hoop at full size. */

@@ -1,6 +1,6 @@
 import { logUpdateSchema } from '../../../../schemas/records';
 import { recordEndpoints, withoutVersion } from '../../../../server/record-endpoints';
-import { database } from '../../../../store/database';
+import { database } from '../../../../server/database';
 import { logEntries } from '../../../../store/log';
 import { requireLog, type LogBody } from '../../../../store/rules/log';
 

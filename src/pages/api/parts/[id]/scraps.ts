@@ -1,7 +1,7 @@
 import { scrapStartSchema } from '../../../../schemas/scraps';
 import { endpoint, jsonEndpoint } from '../../../../server/endpoint';
 import { startScrap } from '../../../../server/scrap-work';
-import { database } from '../../../../store/database';
+import { database } from '../../../../server/database';
 import { scrapsOf } from '../../../../store/scraps';
 
 export const GET = endpoint(({ params }) => ({ scraps: scrapsOf(database(), params['id']!) }));

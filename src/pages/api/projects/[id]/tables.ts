@@ -3,7 +3,7 @@ import { endpoint, jsonEndpoint } from '../../../../server/endpoint';
 import { startTable } from '../../../../server/cut-work';
 import type { TableBody } from '../../../../store/rules/table';
 import { tablesOfProject } from '../../../../store/cut-tables';
-import { database } from '../../../../store/database';
+import { database } from '../../../../server/database';
 
 export const GET = endpoint(({ params }) => ({ tables: tablesOfProject(database(), params['id']!) }));
 

@@ -1,6 +1,6 @@
 import { endpoint } from '../../../../server/endpoint';
 import { startScrapBench } from '../../../../server/scrap-work';
-import { database } from '../../../../store/database';
+import { database } from '../../../../server/database';
 
 /** Starts the bench for a scrap, or gives the run that is open. */
 export const POST = endpoint(({ params }) => startScrapBench(database(), params['id']!));

@@ -3,7 +3,7 @@ import { overhangFromBendingLength } from '../../../../core/cloth';
 import { isGlued } from '../../../../core/layers';
 import { scrapCard } from '../../../../formats/pdf';
 import { fileEndpoint } from '../../../../server/endpoint';
-import { database } from '../../../../store/database';
+import { database } from '../../../../server/database';
 import { layers } from '../../../../store/layers';
 import { parts } from '../../../../store/parts';
 import { scraps } from '../../../../store/scraps';

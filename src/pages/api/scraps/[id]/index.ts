@@ -1,5 +1,5 @@
 import { endpoint } from '../../../../server/endpoint';
-import { database } from '../../../../store/database';
+import { database } from '../../../../server/database';
 import { scraps } from '../../../../store/scraps';
 
 export const GET = endpoint(({ params }) => scraps.get(database(), params['id']!));

@@ -4,7 +4,7 @@ import { requireTable, type TableBody } from '../../../../store/rules/table';
 import { recordEndpoints, withoutVersion } from '../../../../server/record-endpoints';
 import { requireSoundTable } from '../../../../server/sound-table';
 import { cutTables } from '../../../../store/cut-tables';
-import { database } from '../../../../store/database';
+import { database } from '../../../../server/database';
 
 export const { GET, PUT, DELETE } = recordEndpoints(cutTables, tableUpdateSchema, (body, current) => {
   if (current.done) throw new InputError('done', 'is set: what is cut cannot be laid again; take the cutting back first');

@@ -2,7 +2,7 @@ import { applyTest, TEST_IDS, type Readings, type TestId } from '../../../../../
 import { clothTestSchema } from '../../../../../schemas/records';
 import { jsonEndpoint } from '../../../../../server/endpoint';
 import { cloths } from '../../../../../store/cloths';
-import { database } from '../../../../../store/database';
+import { database } from '../../../../../server/database';
 import { NotFoundError } from '../../../../../store/errors';
 
 /** Keeps the readings of one test and what follows from them. */

@@ -4,7 +4,7 @@ import { writeExchange, writeStitchTable } from '../../../../../formats/stitches
 import { fileEndpoint } from '../../../../../server/endpoint';
 import { keptStitches } from '../../../../../server/motif-work';
 import { paperOf } from '../../../../../server/table-files';
-import { database } from '../../../../../store/database';
+import { database } from '../../../../../server/database';
 import { NotFoundError } from '../../../../../store/errors';
 import { packed } from '../../../../../store/motifs';
 

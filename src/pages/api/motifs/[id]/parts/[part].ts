@@ -2,7 +2,7 @@ import { splitMotif } from '../../../../../core/hoop';
 import { writeExchange } from '../../../../../formats/stitches';
 import { fileEndpoint } from '../../../../../server/endpoint';
 import { keptStitches } from '../../../../../server/motif-work';
-import { database } from '../../../../../store/database';
+import { database } from '../../../../../server/database';
 import { NotFoundError } from '../../../../../store/errors';
 import { hoops } from '../../../../../store/hoops';
 

@@ -6,7 +6,7 @@ import { bounds } from '../../../../../core/shape';
 import { fileEndpoint } from '../../../../../server/endpoint';
 import { paperOf } from '../../../../../server/table-files';
 import { cloths } from '../../../../../store/cloths';
-import { database } from '../../../../../store/database';
+import { database } from '../../../../../server/database';
 import { NotFoundError } from '../../../../../store/errors';
 import { parts } from '../../../../../store/parts';
 

@@ -1,7 +1,7 @@
 import { partSchemaNew } from '../../../../../schemas/records';
 import { endpoint, jsonEndpoint } from '../../../../../server/endpoint';
 import { requirePart } from '../../../../../store/rules/part';
-import { database } from '../../../../../store/database';
+import { database } from '../../../../../server/database';
 import { parts, type PartFields } from '../../../../../store/parts';
 import { projects } from '../../../../../store/projects';
 

@@ -2,7 +2,7 @@ import { partsSchema } from '../../../../../schemas/records';
 import { InputError } from '../../../../../core/input-error';
 import { jsonEndpoint } from '../../../../../server/endpoint';
 import { requirePart } from '../../../../../store/rules/part';
-import { database } from '../../../../../store/database';
+import { database } from '../../../../../server/database';
 import { parts, type PartFields } from '../../../../../store/parts';
 import { projects } from '../../../../../store/projects';
 

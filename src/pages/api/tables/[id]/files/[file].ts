@@ -1,6 +1,6 @@
 import { fileEndpoint } from '../../../../../server/endpoint';
 import { TABLE_FILES, tableFile, type TableFile } from '../../../../../server/table-files';
-import { database } from '../../../../../store/database';
+import { database } from '../../../../../server/database';
 import { NotFoundError } from '../../../../../store/errors';
 
 /** A print or file of a cutting table. */

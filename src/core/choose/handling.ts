@@ -1,0 +1,22 @@
+import type { Material } from '../layers';
+import type { Question } from './protocol';
+
+/** Whether the layer is meant to go again, so that care and lasting stretch do not concern it. */
+export function temporary(layer: Material): boolean {
+  return layer.form === 'liquid' || layer.ends === 'torn' || layer.ends === 'rinsed' || layer.ends === 'melted';
+}
+
+/** Whether putting this layer into this cloth takes a needle in the hand. */
+export function needsHandSewing({ fabric, part, profile, traits }: Question, layer: Material): boolean {
+  if (layer.form !== 'sew-in') return false;
+  if (layer.family === 'hair-canvas' || layer.family === 'buckram' || layer.family === 'mulling') return true;
+  if (layer.family === 'organza') return fabric.sheer === 'sheer' || traits.ruinedByPressing;
+  return profile.kind === 'garment' && part.role === 'inner-corner' && layer.family === 'organdy' && traits.ruinedByPressing;
+}
+
+/** 0 the shade fits, 1 it is near, 2 it is wrong. */
+export function shadeMiss(tone: 'light' | 'mid' | 'dark', tones: readonly string[]): number {
+  if (tones.includes(tone)) return 0;
+  if (tone === 'mid' || tones.includes('mid')) return 1;
+  return 2;
+}

@@ -1,0 +1,45 @@
+import type { Fabric } from '../cloth';
+import type { PairRecord } from '../learn';
+import { schoolsOf } from '../schools';
+import { motifDensity, typicalDensity } from './embroidery-load';
+import { HAND_BANDS, type Hand, type Part } from './part';
+import { typicalPiece } from './piece-size';
+import type { Asking, Question } from './protocol';
+import { ROLE_PROFILES } from './roles';
+import { traitsOf } from './traits';
+
+/** Nothing was filed yet. */
+const NO_MEMORY: ReadonlyMap<string, PairRecord> = new Map();
+const NOTHING_AT_HAND: ReadonlySet<string> = new Set();
+
+/** The next softer feel. */
+const SOFTER: Record<Hand, Hand> = { fluid: 'fluid', soft: 'fluid', firm: 'soft', crisp: 'firm', rigid: 'crisp' };
+
+/** Builds the question that rules are written against. */
+export function questionFor(fabric: Fabric, part: Part, asking: Asking = {}): Question {
+  const profile = ROLE_PROFILES[part.role];
+  // A knit hangs softer than any weave; what is firm in a weave would be board-like in jersey.
+  const usual = fabric.construction === 'knit' && profile.kind === 'garment' ? SOFTER[profile.hand] : profile.hand;
+  const hand = part.hand ?? usual;
+  const typical = typicalDensity(part.role);
+  const motif = part.embroidery
+    ? motifDensity(part.embroidery)
+    : typical === undefined
+      ? undefined
+      : motifDensity({ stitches: typical, width: 10, height: 10 });
+  return {
+    fabric,
+    part,
+    profile,
+    traits: traitsOf(fabric, part),
+    hand,
+    band: HAND_BANDS[hand],
+    motif,
+    memory: asking.memory ?? NO_MEMORY,
+    atHand: asking.atHand ?? NOTHING_AT_HAND,
+    wishes: asking.wishes ?? {},
+    weights: asking.weights ?? {},
+    schools: schoolsOf(asking.schools),
+    piece: asking.piece ?? typicalPiece(part.role),
+  };
+}

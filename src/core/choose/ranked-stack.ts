@@ -1,0 +1,121 @@
+import type { ChosenLayer, Extent, Family, Form, Predicted, PredictedWith } from '../layers';
+import type { PairRecord } from '../learn';
+import { CRITERIA } from './criteria';
+import { weightOf } from './judge';
+import type { CriterionId, Judged, Needs } from './protocol';
+import { cautionsFor, reasonsFor } from './remarks';
+import { stepsFor } from './steps-for';
+
+export interface StackLayer {
+  family: Family;
+  form: Form;
+  /** Name of the material. */
+  material: string;
+  materialId: string;
+  extent: Extent;
+  /** Turn against the grain, degrees. */
+  angle: number;
+  /** mm. */
+  thickness: number;
+}
+
+export interface CriterionScore {
+  id: CriterionId;
+  name: string;
+  /** 0–100. */
+  score: number;
+  /** Share of the total score, 0–1. */
+  share: number;
+  why: string;
+}
+
+export interface RankedStack {
+  id: string;
+  title: string;
+  /** Which way of building it comes from: `single`, or a combined stack's name. */
+  recipe: string;
+  layers: StackLayer[];
+  /** 0–100. */
+  score: number;
+  predicted: Predicted;
+  /** What the predicted rigidity is made of, µN·m. */
+  terms: Pick<PredictedWith, 'clothRigidity' | 'layerRigidity' | 'couplingRigidity' | 'stiffening' | 'clothSource'>;
+  criteria: CriterionScore[];
+  reasons: string[];
+  cautions: string[];
+  steps: string[];
+  /** Length off each roll, cost and time for the pieces in question. */
+  needs: Needs;
+  /** What a motif asks against what this stack carries, when something is stitched. */
+  load?: { stitches: number; carried: number; share: number };
+  /** What the logbook knows of this stack on this cloth; absent when nothing was filed. */
+  memory?: { readings: number; share: number; modelBendingLength: number; tried: number };
+}
+
+/** Layers as an answer tells them. */
+export function publicLayers(layers: readonly ChosenLayer[]): StackLayer[] {
+  return layers.map(({ material, extent, angle }) => ({
+    family: material.family,
+    form: material.form,
+    material: material.name,
+    materialId: material.id,
+    extent,
+    angle,
+    thickness: material.thickness,
+  }));
+}
+
+/** What is expected of a stack, without the terms it is made of. */
+export function publicPredicted(p: PredictedWith): Predicted {
+  return {
+    bendingLength: p.bendingLength,
+    low: p.low,
+    high: p.high,
+    rigidity: p.rigidity,
+    arealDensity: p.arealDensity,
+    thickness: p.thickness,
+  };
+}
+
+/** A judged stack in figures and words. */
+export function describe(stack: Judged, score: number): RankedStack {
+  const { question, predicted, load } = stack;
+  const total = CRITERIA.reduce((sum, criterion) => sum + weightOf(criterion, question), 0) || 1;
+  return {
+    id: stack.id,
+    title: stack.title,
+    recipe: stack.recipe,
+    layers: publicLayers(stack.layers),
+    score,
+    predicted: publicPredicted(predicted),
+    terms: {
+      clothRigidity: predicted.clothRigidity,
+      layerRigidity: predicted.layerRigidity,
+      couplingRigidity: predicted.couplingRigidity,
+      stiffening: predicted.stiffening,
+      clothSource: predicted.clothSource,
+    },
+    criteria: CRITERIA.filter((criterion) => criterion.weight(question) > 0).map((criterion) => ({
+      id: criterion.id,
+      name: criterion.name,
+      score: criterion.score(stack),
+      share: weightOf(criterion, question) / total,
+      why: criterion.why(stack),
+    })),
+    reasons: reasonsFor(stack),
+    cautions: cautionsFor(stack),
+    steps: stepsFor(question, stack.layers).map((step) => step.title),
+    needs: stack.needs,
+    ...(load ? { load: { stitches: load.density, carried: load.carried, share: load.share } } : {}),
+    ...(stack.record ? { memory: memoryOf(stack, stack.record) } : {}),
+  };
+}
+
+function memoryOf({ predicted }: Judged, { readings, good, fair, poor }: PairRecord) {
+  return {
+    readings: readings.length,
+    share: predicted.memoryShare,
+    modelBendingLength: predicted.modelBendingLength,
+    tried: good + fair + poor,
+  };
+}

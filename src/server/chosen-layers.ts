@@ -1,0 +1,44 @@
+import { InputError } from '../core/input-error';
+import { clothAsMaterial, joinedAs, type ChosenLayer, type Extent, type Form, type Material } from '../core/layers';
+import { cloths } from '../store/cloths';
+import type { Db } from '../store/database';
+import { layers } from '../store/layers';
+
+/** A layer of a stack as it is named in a request or kept: a material of the cupboard, or a cloth of it. */
+export interface NamedLayer {
+  materialId?: string | undefined;
+  clothId?: string | undefined;
+  extent: Extent;
+  angle?: number | undefined;
+  join?: Form | undefined;
+}
+
+/**
+ * The layers of a stack with their materials as they are joined.
+ *
+ * @throws {InputError} naming the layer that is not there or cannot be joined so
+ */
+export function chosenLayers(db: Db, named: readonly NamedLayer[]): ChosenLayer[] {
+  return named.map(({ materialId, clothId, extent, angle, join }, i) => {
+    const at = `layers[${i}]`;
+    if ((materialId === undefined) === (clothId === undefined))
+      throw new InputError(at, 'must name either a materialId or a clothId');
+    let found: Material | undefined;
+    if (materialId !== undefined) found = layers.find(db, materialId);
+    else {
+      const cloth = cloths.find(db, clothId!);
+      found = cloth && clothAsMaterial(cloth);
+    }
+    if (!found)
+      throw new InputError(
+        `${at}.${materialId === undefined ? 'clothId' : 'materialId'}`,
+        `must be in the cupboard, saw "${materialId ?? clothId}"`,
+      );
+    try {
+      return { material: joinedAs(found, join), extent, angle: angle ?? 0 };
+    } catch (error) {
+      if (error instanceof InputError) throw new InputError(`${at}.${error.field}`, error.message.slice(error.field.length + 2));
+      throw error;
+    }
+  });
+}

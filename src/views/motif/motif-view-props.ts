@@ -1,0 +1,23 @@
+import type { Outline } from '../../core/shape';
+import type { KeptHoop } from '../../store/hoops';
+import type { KeptMotif } from '../../store/motifs';
+import type { Settings } from '../../store/settings';
+
+/** What the screen of a motif is handed. */
+export interface MotifViewProps {
+  motif: KeptMotif;
+  cloths: { id: string; name: string; own: boolean }[];
+  startCloth: string | null;
+  /** The part of a project that it is for. */
+  part: {
+    id: string;
+    projectId: string;
+    name: string;
+    cut: 'straight' | 'cross' | 'bias';
+    care: string;
+    role: string;
+    piece: Outline | null;
+  } | null;
+  hoops: KeptHoop[];
+  settings: Settings;
+}
