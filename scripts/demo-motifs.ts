@@ -237,7 +237,7 @@ const job = (id: string, name: string, fields: object) => ({
   name,
   note: '',
   projectId: null,
-  partId: null,
+  jobId: null,
   hoopId: null,
   ground: { outline: box(0, 0, 400, 400), obstacles: [] },
   stack: null,
@@ -255,7 +255,7 @@ const MESH = 'firm-fusible-mesh-cut-away-54-g';
 export const demoHoopings = [
   job('tq-job-banner', 'Lantern on the banner', {
     projectId: 'tq-banner',
-    partId: 'tq-ba-panel',
+    jobId: 'tq-ba-panel',
     motifId: 'tq-motif-lantern',
     clothId: 'tq-duck',
     hoopId: 'tq-hoop-wide',
@@ -267,7 +267,7 @@ export const demoHoopings = [
   }),
   job('tq-job-gaiters', 'Badges on the gaiters', {
     projectId: 'tq-gaiters',
-    partId: 'tq-ga-badge',
+    jobId: 'tq-ga-badge',
     motifId: 'tq-motif-badge',
     clothId: 'tq-gaiter-jersey',
     hoopId: 'tq-hoop-round',
@@ -321,7 +321,7 @@ export const demoHoopings = [
 export const demoHoopingLog = [
   {
     id: 'tq-log-tern',
-    partId: null,
+    jobId: null,
     benchRunId: null,
     kind: 'piece',
     doneOn: '2026-07-02',

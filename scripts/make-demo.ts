@@ -221,12 +221,12 @@ const parts = projects.flatMap(({ id: projectId, parts: all }) =>
 const CHECKS = ['Edges hold against a fingernail', 'Corners hold', 'No bubbles when you look along the surface', 'No glue dots on the face', 'Same size as the paper pattern'];
 
 /** One filed result; the reading scatters around the prediction as home readings do. */
-function entry(id: string, doneOn: string, kind: 'piece' | 'scrap', title: string, clothId: string, stack: RankedStack, outcome: 'good' | 'fair' | 'poor', note: string, failed: string[], partId: string | null, read = true) {
+function entry(id: string, doneOn: string, kind: 'piece' | 'scrap', title: string, clothId: string, stack: RankedStack, outcome: 'good' | 'fair' | 'poor', note: string, failed: string[], jobId: string | null, read = true) {
   const pressed = stack.layers.map(({ materialId }) => materialOf(materialId)).find(({ leaflet }) => leaflet.seconds > 0);
   const { bendingLength, low, high } = stack.predicted;
   const spread = Math.log(high / low) / 2.56;
   return {
-    id, partId, benchRunId: null, kind, doneOn, title, clothId, clothName: clothOf(clothId).name, stackTitle: stack.title,
+    id, jobId, benchRunId: null, kind, doneOn, title, clothId, clothName: clothOf(clothId).name, stackTitle: stack.title,
     layerIds: stack.layers.map(({ materialId }) => materialId),
     settings: pressed ? { ironDots: pressed.leaflet.ironDots, seconds: pressed.leaflet.seconds, steam: pressed.leaflet.steam, cover: pressed.leaflet.cover } : { ironDots: 0, seconds: 0, steam: false, cover: 'none' },
     checks: { held: CHECKS.filter((check) => !failed.includes(check)), failed },
@@ -285,12 +285,12 @@ const scraps = SCRAPS.map(([clothId, part, rank, outcome, note, failed], i) => {
 });
 
 /** Two scraps that are under way: one read and waiting for its wash, one half read. */
-function scrapOf(id: string, partId: string, grid: 'seconds' | 'full', readings: Record<string, Partial<ScrapReading>>, done: { chosen: string; filedOn: string; washDue: string } | null) {
-  const part = parts.find((each) => each.id === partId)!;
+function scrapOf(id: string, jobId: string, grid: 'seconds' | 'full', readings: Record<string, Partial<ScrapReading>>, done: { chosen: string; filedOn: string; washDue: string } | null) {
+  const part = parts.find((each) => each.id === jobId)!;
   const cloth = clothOf(part.clothId);
   const layers = part.stack!.layers.map(({ materialId, extent, angle }) => ({ material: materialOf(materialId), extent, angle }));
   return {
-    id, partId, clothId: part.clothId, clothName: cloth.name, stackTitle: part.stack!.title,
+    id, jobId, clothId: part.clothId, clothName: cloth.name, stackTitle: part.stack!.title,
     layerIds: part.stack!.layers.map(({ materialId }) => materialId),
     predicted: part.stack!.predicted,
     plan: scrapPlan(fabricOf(cloth), layers, schoolsOf(), grid),
@@ -329,13 +329,44 @@ const stock = [
   { id: 'tq-roll-duck', kind: 'roll', ofKind: 'cloth', ofId: 'tq-duck', width: 1500, length: 2100, place: 'on the rail', note: '', count: 1, outline: null },
 ];
 
+/** One piece, one cut and one job of each, as most of them are. */
+const pieces = parts.map(({ id, projectId, name, shape, line, allowances, fold, marks }, i) => ({
+  ...{ id, projectId, name, shape, line, allowances, fold, grain: 0, marks, position: i + 1 },
+}));
+const cut = (id: string, pieceId: string, duty: string, clothId: string, count: number, more: object = {}) => ({
+  ...{ id, pieceId, duty, clothId, count, pairs: false, oneWay: false, own: null, orientation: 'straight', done: false, position: 2 },
+  ...more,
+});
+const job = (id: string, cutId: string, name: string, clothId: string, wished: Part, place: object, chosen: boolean, position = 1) => {
+  const { cut: _cut, ...rest } = wished;
+  const stack = chosen ? kept(best(clothId, wished)) : null;
+  return { id, cutId, name, place, wish: rest, stack, glueUp: true, cutDone: false, position };
+};
+const cuts = [
+  ...parts.map(({ id, clothId, count, pairs, oneWay, wish: { cut: orientation }, cutDone }) =>
+    cut(id, id, 'shell', clothId, count, { pairs, oneWay, orientation, done: cutDone, position: 1 }),
+  ),
+  cut('tq-wc-front-lining', 'tq-wc-front', 'lining', 'tq-lining-poplin', 16, { pairs: true }),
+  cut('tq-cap-tip-soft', 'tq-cap-tip', 'soft-interlining', 'tq-cape-flannel', 4, { orientation: 'bias', own: [0] }),
+  cut('tq-cap-tip-lining', 'tq-cap-tip', 'lining', 'tq-lining-poplin', 4, { orientation: 'bias', position: 3 }),
+];
+const jobs = [
+  ...parts.map(({ id, wish: { cut: _cut, ...wished }, stack, glueUp, cutDone }) => ({
+    ...{ id, cutId: id, name: '', place: { kind: 'usual' }, wish: wished, stack, glueUp, cutDone, position: 1 },
+  })),
+  job('tq-wc-front-armhole', 'tq-wc-front', 'armhole', 'tq-harbour-linen', wish('armhole-facing', { stretch: 'stop' }), { kind: 'edges', edges: [1], width: 12 }, false, 2),
+  job('tq-wc-front-hole', 'tq-wc-front', 'top buttonhole', 'tq-harbour-linen', wish('buttonhole'), { kind: 'patch', at: [70, 300], size: 40 }, true, 3),
+];
+
 const bundle = {
   format: 'nembrel-bundle',
-  formatVersion: 1,
+  formatVersion: 2,
   cloths,
   layers: AT_HAND.map((id) => ({ ...materialOf(id), note: '', inStock: true })),
   projects: projects.map(({ id, name, note }) => ({ id, name, note })),
-  parts,
+  pieces,
+  cuts,
+  jobs,
   log: [...filed, ...scraps, ...demoHoopingLog],
   scraps: underWay,
   stock,
@@ -344,4 +375,4 @@ const bundle = {
   hoopings: demoHoopings,
 };
 writeFileSync(new URL('../demo/lantern-procession.json', import.meta.url), `${JSON.stringify(bundle, null, 1)}\n`);
-console.log(`${cloths.length} cloths, ${AT_HAND.length} layers at hand, ${projects.length} projects, ${parts.length} parts, ${bundle.log.length} log entries`);
+console.log(`${cloths.length} cloths, ${AT_HAND.length} layers at hand, ${projects.length} projects, ${pieces.length} pieces, ${cuts.length} cuts, ${jobs.length} jobs, ${bundle.log.length} log entries`);

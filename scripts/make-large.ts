@@ -10,10 +10,12 @@ import { loadDemo } from '../src/store/demo';
 import { cloths } from '../src/store/cloths';
 import { layers } from '../src/store/layers';
 import { logEntries } from '../src/store/log';
-import { parts } from '../src/store/parts';
+import { cuts } from '../src/store/cuts';
+import { jobs } from '../src/store/jobs';
+import { pieces } from '../src/store/pieces';
 import { projects } from '../src/store/projects';
 
-const SIZE = { layers: 10_000, log: 5000, projects: 1000, partsEach: 4 };
+const SIZE = { layers: 10_000, log: 5000, projects: 1000, piecesEach: 4 };
 
 const path = process.argv[2];
 if (!path) throw new Error('Name the file to make.');
@@ -39,17 +41,27 @@ db.transaction(() => {
     });
   }
   const allCloths = cloths.list(db);
-  const demoParts = parts.list(db).filter(({ stack }) => stack);
+  const demoJobs = jobs.list(db, 'stack IS NOT NULL', [], 'id');
   const demoLog = logEntries.list(db, '1', [], 'id');
   const made: string[] = [];
   for (let i = 0; i < SIZE.projects; i++) {
     const project = projects.insert(db, {
       name: `Garment ${i + 1} for the ${pick(['spring', 'harbour', 'lantern', 'winter'])} stall`,
       note: '',
+      makes: 1,
+      variant: '',
+      care: null,
+      notions: [],
+      archived: false,
     });
-    for (let k = 0; k < SIZE.partsEach; k++) {
-      const { id: _id, version: _v, createdAt: _c, updatedAt: _u, ...like } = pick(demoParts);
-      made.push(parts.insert(db, { ...like, projectId: project.id, name: `${like.name} ${k + 1}`, cutDone: random() < 0.8 }).id);
+    for (let k = 0; k < SIZE.piecesEach; k++) {
+      const job = pick(demoJobs);
+      const cut = cuts.get(db, job.cutId);
+      const done = random() < 0.8;
+      const piece = pieces.get(db, cut.pieceId);
+      const own = pieces.insert(db, { ...piece, projectId: project.id, name: `${piece.name} ${k + 1}`, position: k + 1 });
+      const { id: cutId } = cuts.insert(db, { ...cut, pieceId: own.id, done });
+      made.push(jobs.insert(db, { ...job, cutId, cutDone: done }).id);
     }
   }
   for (let i = demoLog.length; i < SIZE.log; i++) {
@@ -60,7 +72,7 @@ db.transaction(() => {
       ...like,
       clothId: cloth.id,
       clothName: cloth.name,
-      partId: pick(made),
+      jobId: pick(made),
       benchRunId: null,
       doneOn: day,
     });

@@ -43,9 +43,9 @@ try {
   await shoot('choose', '/?cloth=tq-harbour-linen&hand=crisp');
   await shoot('choose-embroidery', '/?cloth=terry-towelling&role=embroidery&stitches=9000');
   await shoot('projects', '/projects');
-  await shoot('project-parts', '/projects/tq-waistcoats?part=tq-wc-collar&stage=parts');
-  await shoot('project-choose', '/projects/tq-waistcoats?part=tq-wc-front&stage=choose');
-  await shoot('project-scrap', '/projects/tq-waistcoats?part=tq-wc-collar&stage=scrap');
+  await shoot('project-parts', '/projects/tq-waistcoats?job=tq-wc-collar&stage=pieces');
+  await shoot('project-choose', '/projects/tq-waistcoats?job=tq-wc-front&stage=choose');
+  await shoot('project-scrap', '/projects/tq-waistcoats?job=tq-wc-collar&stage=scrap');
   await shoot('settings', '/settings');
   await shoot('test-bench', '/cupboard/cloths/tq-harbour-linen?test=overhang');
   await shoot('identify', '/cupboard/identify', async () => {
@@ -75,11 +75,11 @@ try {
       );
     await page.waitForTimeout(900);
   });
-  await shoot('project-cut', '/projects/tq-waistcoats?part=tq-wc-collar&stage=cut');
+  await shoot('project-cut', '/projects/tq-waistcoats?job=tq-wc-collar&stage=cut');
   await shoot('cutting-table', '/tables/tq-waistcoats/layer/medium-firm-non-woven-fusible-62-g', async () => {
     await page.getByRole('button', { name: /Look for a shorter layout/ }).waitFor({ timeout: 30_000 });
   });
-  await shoot('outline', '/projects/tq-waistcoats?part=tq-wc-front&stage=parts', async () => {
+  await shoot('outline', '/projects/tq-waistcoats?job=tq-wc-front&stage=pieces', async () => {
     await page.getByRole('button', { name: 'Change the outline' }).click();
   });
   await shoot('motif', '/hoop/motifs/tq-motif-anchor?cloth=tq-shirt-lawn', async () => {
@@ -89,7 +89,7 @@ try {
   await shoot('hooping-place', '/hoop/jobs/tq-job-napkins');
   await shoot('cupboard', '/cupboard?shelf=layers');
   await shoot('logbook', '/logbook');
-  const run = await (await fetch(`${base}/api/parts/tq-wc-collar/bench`, { method: 'POST' })).json();
+  const run = await (await fetch(`${base}/api/jobs/tq-wc-collar/bench`, { method: 'POST' })).json();
   await shoot('bench', `/bench/${run.id}`, async () => {
     const start = page.getByRole('button', { name: 'Set the iron down: start' });
     while (!(await start.isVisible())) {

@@ -48,11 +48,10 @@ function sumOf(shares: readonly { percent?: unknown }[]): number {
 
 const fabricSchema = shape(fabricFields).required();
 
-/** Fields of what a part is for and what is wished of it. */
-export const partSchema = shape({
+/** What is wished of a job, besides the grain that its cut has. */
+export const wishFields = {
   role: oneOf(ROLES).required(),
   hand: oneOf(HANDS),
-  cut: oneOf(CUTS).required(),
   stretch: oneOf(STRETCHES).required(),
   care: oneOf(CARES).required(),
   cutAlready: yup.boolean(),
@@ -71,7 +70,10 @@ export const partSchema = shape({
     threadLength: number({ above: 0, max: 10_000_000 }),
   }).default(undefined),
   avoid: yup.array().of(oneOf(AVOIDS).required()).max(4, 'must hold each wish once'),
-}).required();
+};
+
+/** Fields of what a part is for and what is wished of it. */
+const partSchema = shape({ ...wishFields, cut: oneOf(CUTS).required() }).required();
 
 const wishesSchema = shape({
   staySheer: yup.boolean(),
@@ -102,6 +104,9 @@ const pieceSizeSchema = shape({
   allowance: number({ min: 0, max: 500 }),
   trim: number({ min: 0, max: 500 }),
   edge: number({ min: 0, max: 200_000 }),
+  area: oneOf(['panel', 'strip', 'patch'] as const),
+  strip: number({ above: 0, max: 5000 }),
+  patch: number({ above: 0, max: 5000 }),
 }).default(undefined);
 
 const askingFields = {
@@ -123,7 +128,7 @@ export const chooseSchema = shape({
 });
 
 /** Layers of a stack that somebody put together, outermost first. */
-export const namedLayersSchema = yup
+const namedLayersSchema = yup
   .array()
   .of(
     shape({

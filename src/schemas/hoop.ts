@@ -117,7 +117,7 @@ const jobFields = {
   name,
   note,
   projectId: id.nullable().default(null),
-  partId: id.nullable().default(null),
+  jobId: id.nullable().default(null),
   motifId: id.required(),
   clothId: id.required(),
   hoopId: id.nullable().default(null),

@@ -1,6 +1,6 @@
 import * as yup from 'yup';
-import { EXTENTS } from '../core/layers';
-import { MARK_KINDS } from '../core/pieces';
+import { EXTENTS, FORMS } from '../core/layers';
+import { MARK_KINDS, PLACE_KINDS, type PlaceKind } from '../core/pieces';
 import { PIECE_KINDS, shapeKind, type PieceShape } from '../core/shape';
 import { number, oneOf, outline, point, shape, text } from './rules';
 
@@ -62,9 +62,38 @@ export const pieceFields = {
   fold: number({ min: 0, max: 2000, integer: true }).nullable().defined('is missing'),
   grain: number({ min: -360, max: 360 }).default(0),
   marks,
-  pairs: yup.boolean().default(false),
-  oneWay: yup.boolean().default(false),
 };
+
+/** Where a job is done on its cut. */
+const placeKinds = {
+  usual: shape({ kind: oneOf(['usual'] as const).required() }).required(),
+  whole: shape({ kind: oneOf(['whole'] as const).required() }).required(),
+  edges: shape({
+    kind: oneOf(['edges'] as const).required(),
+    edges: yup
+      .array()
+      .of(number({ min: 0, max: 2100, integer: true }).required())
+      .required()
+      .min(1, 'must name at least one edge')
+      .max(2100),
+    width: number({ min: 1, max: 2000 }).required(),
+  }).required(),
+  line: shape({
+    kind: oneOf(['line'] as const).required(),
+    line: yup.tuple([point, point]).required(),
+    width: number({ min: 1, max: 2000 }).required(),
+  }).required(),
+  patch: shape({
+    kind: oneOf(['patch'] as const).required(),
+    at: point,
+    size: number({ min: 1, max: 2000 }).required(),
+  }).required(),
+  field: shape({ kind: oneOf(['field'] as const).required(), at: point }).required(),
+};
+const anyPlace = shape({ kind: oneOf(PLACE_KINDS).required() }).required();
+export const placeSchema = yup.lazy(
+  (value: { kind?: string } | undefined) => (placeKinds[(value?.kind ?? '') as PlaceKind] as yup.Schema | undefined) ?? anyPlace,
+);
 
 /** How one layer of a stack is cut where it differs from the usual. */
 const layerCut = shape({
@@ -73,7 +102,8 @@ const layerCut = shape({
     .array()
     .of(number({ min: 0, max: 2100, integer: true }).required())
     .max(2100),
-  width: number({ min: 1, max: 500 }),
+  line: yup.tuple([point, point]).default(undefined),
+  width: number({ min: 1, max: 2000 }),
   at: point.notRequired(),
   size: number({ min: 1, max: 2000 }),
   clipped: yup.boolean(),
@@ -82,6 +112,7 @@ const layerCut = shape({
 export const stackLayer = shape({
   materialId: text(100, 1).required(),
   extent: oneOf(EXTENTS).required(),
-  angle: number({ min: 0, max: 90 }).required(),
+  angle: number({ min: -180, max: 180 }).required(),
+  join: oneOf(FORMS),
   cut: layerCut,
 }).required();

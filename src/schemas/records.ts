@@ -1,10 +1,12 @@
 import * as yup from 'yup';
+import { CARES, CUTS } from '../core/choose';
 import { SHEERNESS, TONES } from '../core/cloth';
 import { COVERS, ENDS, FAMILIES, FORMS, GLUES, LAW_FIGURES, WASHES } from '../core/layers';
 import { TEST_IDS } from '../core/measure';
-import { fabricFields, partSchema, schoolsSchema } from './choose';
+import { DUTIES } from '../core/workpiece';
+import { fabricFields, schoolsSchema, wishFields } from './choose';
 import { bundledHoop, bundledHooping, bundledMotif } from './hoop';
-import { pieceFields, stackLayer } from './pieces';
+import { pieceFields, placeSchema, stackLayer } from './pieces';
 import { number, oneOf, shape, text } from './rules';
 import { scrapSchema } from './scraps';
 import { day, id, instant, predicted, pressFields } from './shared';
@@ -94,46 +96,107 @@ const layerFields = {
   inStock: yup.boolean().default(false),
 };
 export const layerSchema = shape(layerFields);
+/** What is known of a layer that was just bought. */
+export const boughtLayerSchema = shape({
+  name,
+  family: oneOf(FAMILIES).required(),
+  arealDensity: number({ above: 0, max: 3000 }).required(),
+  form: oneOf(FORMS),
+  rollWidth: number({ above: 0, max: 10_000 }),
+  tones: yup
+    .array()
+    .of(oneOf(TONES).required())
+    .min(1, 'must name at least one shade')
+    .max(3, 'must hold each shade once')
+    .default(undefined),
+});
 export const layerUpdateSchema = shape({ ...layerFields, version: version.required() });
 
-const projectFields = { name, note };
+const notion = shape({
+  name: text(120, 1).required(),
+  count: number({ min: 1, max: 1000, integer: true }).required(),
+  there: yup.boolean().required(),
+}).required();
+
+const projectFields = {
+  name,
+  note,
+  makes: number({ min: 1, max: 1000, integer: true }).default(1),
+  variant: text(120).default(''),
+  care: oneOf(CARES).nullable().default(null),
+  notions: yup.array().of(notion).max(100, 'must hold at most 100 notions').default([]),
+  archived: yup.boolean().default(false),
+};
 export const projectSchema = shape(projectFields);
 export const projectUpdateSchema = shape({ ...projectFields, version: version.required() });
 
-/** A chosen stack as it is kept with its part: which layers, how far, and what was expected of it. */
+/** A chosen stack as it is kept with its job: which layers, how far, and what was expected of it. */
 const stackSchema = shape({
   title: text(400, 1).required(),
-  layers: yup.array().of(stackLayer).required().min(1, 'must hold at least one layer').max(6, 'must hold at most 6 layers'),
+  layers: yup.array().of(stackLayer).required().min(1, 'must hold at least one layer').max(12, 'must hold at most 12 layers'),
   predicted: predicted.required(),
   reasons: yup.array().of(text(400).required()).required().max(30),
   cautions: yup.array().of(text(400).required()).required().max(30),
   schools: schoolsSchema,
   setting: shape({ materialId: id.required(), ...pressFields }).default(undefined),
+  accepted: yup.array().of(text(60, 1).required()).max(40),
 })
   .nullable()
   .default(null);
 
-const partFields = {
-  name,
-  clothId: id.nullable().default(null),
-  wish: partSchema,
-  ...pieceFields,
-  count: number({ min: 1, max: 1000, integer: true }).required(),
+const position = number({ min: -1e9, max: 1e9 }).default(0);
+
+const jobFields = {
+  name: text(120).default(''),
+  place: placeSchema,
+  wish: shape(wishFields).required(),
   stack: stackSchema,
   glueUp: yup.boolean().default(true),
   cutDone: yup.boolean().default(false),
+  position,
 };
+const jobSchema = shape(jobFields);
+export const jobSchemaNew = jobSchema;
+export const jobUpdateSchema = shape({ ...jobFields, version: version.required() });
 
-export const partSchemaNew = shape(partFields);
-export const partsSchema = shape({
-  parts: yup
+const cutFields = {
+  duty: oneOf(DUTIES).default('shell'),
+  clothId: id.nullable().default(null),
+  count: number({ min: 1, max: 1000, integer: true }).required(),
+  pairs: yup.boolean().default(false),
+  oneWay: yup.boolean().default(false),
+  own: yup
     .array()
-    .of(shape(partFields).required())
-    .required()
-    .min(1, 'must hold at least one part')
-    .max(200, 'must hold at most 200 parts'),
+    .of(number({ min: 0, max: 500 }).nullable().defined())
+    .nullable()
+    .max(2100)
+    .default(null),
+  orientation: oneOf(CUTS).required(),
+  done: yup.boolean().default(false),
+  position,
+};
+/** A cut with the jobs that are done on it. */
+export const cutSchemaNew = shape({
+  ...cutFields,
+  jobs: yup.array().of(jobSchema.required()).max(50, 'must hold at most 50 jobs').default([]),
 });
-export const partUpdateSchema = shape({ ...partFields, version: version.required() });
+export const cutUpdateSchema = shape({ ...cutFields, version: version.required() });
+
+const patternFields = { name, ...pieceFields, position };
+/** A piece with its cuts and their jobs. */
+export const pieceSchemaNew = shape({
+  ...patternFields,
+  cuts: yup.array().of(cutSchemaNew.required()).max(20, 'must hold at most 20 cuts').default([]),
+});
+export const piecesSchema = shape({
+  pieces: yup
+    .array()
+    .of(pieceSchemaNew.required())
+    .required()
+    .min(1, 'must hold at least one piece')
+    .max(200, 'must hold at most 200 pieces'),
+});
+export const pieceUpdateSchema = shape({ ...patternFields, version: version.required() });
 
 const timer = shape({ label: text(200).required(), endsAt: instant.required() });
 
@@ -156,7 +219,7 @@ export const benchUpdateSchema = shape({
 });
 
 const logFields = {
-  partId: id.nullable().default(null),
+  jobId: id.nullable().default(null),
   benchRunId: id.nullable().default(null),
   kind: oneOf(['piece', 'scrap'] as const).default('piece'),
   doneOn: day.required(),
@@ -164,7 +227,7 @@ const logFields = {
   clothId: id.nullable().default(null),
   clothName: text(120, 1).required(),
   stackTitle: text(400, 1).required(),
-  layerIds: yup.array().of(id.required()).required().max(6),
+  layerIds: yup.array().of(id.required()).required().max(12),
   settings: shape({
     ironDots: number({ min: 0, max: 3, integer: true }).required(),
     seconds: number({ min: 0, max: 600 }).required(),
@@ -208,7 +271,7 @@ const MOST_RECORDS = 100_000;
 /** A bundle of records, as it is exported, imported, and kept for the demo. */
 export const bundleSchema = shape({
   format: yup.string().oneOf(['nembrel-bundle']).required(),
-  formatVersion: number({ min: 1, max: 1, integer: true }).required(),
+  formatVersion: number({ min: 2, max: 2, integer: true }).required(),
   cloths: yup
     .array()
     .of(shape({ id: id.required(), ...clothFields, tests: testsSchema }).required())
@@ -224,9 +287,19 @@ export const bundleSchema = shape({
     .of(shape({ id: id.required(), ...projectFields }).required())
     .default([])
     .max(MOST_RECORDS),
-  parts: yup
+  pieces: yup
     .array()
-    .of(shape({ id: id.required(), projectId: id.required(), ...partFields }).required())
+    .of(shape({ id: id.required(), projectId: id.required(), ...patternFields }).required())
+    .default([])
+    .max(MOST_RECORDS),
+  cuts: yup
+    .array()
+    .of(shape({ id: id.required(), pieceId: id.required(), ...cutFields }).required())
+    .default([])
+    .max(MOST_RECORDS),
+  jobs: yup
+    .array()
+    .of(shape({ id: id.required(), cutId: id.required(), ...jobFields }).required())
     .default([])
     .max(MOST_RECORDS),
   log: yup

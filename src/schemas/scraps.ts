@@ -38,7 +38,7 @@ const washFields = {
 /** A scrap as it travels in a bundle. */
 export const scrapSchema = shape({
   id: id.required(),
-  partId: id.required(),
+  jobId: id.required(),
   clothId: text(100, 1).required(),
   clothName: text(120, 1).required(),
   stackTitle: text(400, 1).required(),

@@ -59,7 +59,7 @@ const tableFields = {
     .max(200),
   locked: yup.array().of(text(500, 1).required()).required().max(2000),
   fingerprint: text(200, 1).required(),
-  partIds: yup.array().of(id.required()).required().max(500),
+  workIds: yup.array().of(id.required()).required().max(500),
 };
 
 /** A cutting table as it is first kept. */

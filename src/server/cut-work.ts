@@ -4,11 +4,14 @@ import { bounds, polygonArea, type Outline } from '../core/shape';
 import { cutTables, tablesOfProject, type CutTable, type TableDone } from '../store/cut-tables';
 import type { Db } from '../store/database';
 import { StaleError } from '../store/errors';
-import { layers } from '../store/layers';
 import { requireTable, type TableBody } from '../store/rules/table';
-import { parts, type Part } from '../store/parts';
+import { cuts } from '../store/cuts';
+import { jobs } from '../store/jobs';
+import { findMaterial } from '../store/materials';
+import { workpiecesByIds, type Workpiece } from '../store/workpieces';
 import { projects } from '../store/projects';
 import { stock, type Stock, type StockFields } from '../store/stock';
+import { materialKey } from './material-key';
 import { requireSoundLayout, requireSoundTable, tableParts } from './sound-table';
 
 /** Starts a cutting table, or gives the open one of the same material. */
@@ -29,7 +32,7 @@ export interface DoneBody {
 
 /**
  * Everything on a table is cut: rolls are drawn down, sheets and leftovers that were cut from are used up, leftovers worth keeping
- * are put away, and parts that need nothing more are marked as cut. All of it or nothing.
+ * are put away, and what needs nothing more is marked as cut. All of it or nothing.
  *
  * @throws {InputError} when nothing is laid yet, or a source has been used by another table meanwhile
  * @throws {StaleError} when the table was changed meanwhile
@@ -41,15 +44,15 @@ export function finishTable(db: Db, id: string, { doneOn, keep, version }: DoneB
     if (table.done) throw new InputError('version', 'is of a table that is cut already');
     if (table.laid.length === 0) throw new InputError('laid', 'is empty; lay the pieces first');
     requireSoundLayout(table.laid, tableParts(db, table));
-    const done: TableDone = { doneOn, usedIds: [], drawn: [], sheets: [], keptIds: [], partIds: [] };
+    const done: TableDone = { doneOn, usedIds: [], drawn: [], sheets: [], keptIds: [], workIds: [] };
     for (const { sourceId, length } of table.laid) drawFrom(db, table, sourceId, length, done);
     keep.forEach(({ outline, place }, i) => {
       if (!(polygonArea(outline) > 1)) throw new InputError(`keep[${i}].outline`, 'must enclose an area, saw none');
       done.keptIds.push(putAway(db, table, outline, place).id);
     });
     const finished = cutTables.update(db, id, { ...table, done }, version);
-    done.partIds = markCut(db, table);
-    return done.partIds.length > 0 ? cutTables.update(db, id, { ...finished, done }, finished.version) : finished;
+    done.workIds = markCut(db, table);
+    return done.workIds.length > 0 ? cutTables.update(db, id, { ...finished, done }, finished.version) : finished;
   })();
 }
 
@@ -95,24 +98,30 @@ function putAway(db: Db, table: CutTable, outline: Outline, place: string): Stoc
   return stock.insert(db, leftover);
 }
 
-/** Parts of this table for which every layer has been cut are cut; gives those that were not before. */
+/** Marks what is cut now: cuts whose cloth this was, jobs of which every layer has been cut; gives those that were not before. */
 function markCut(db: Db, table: CutTable): string[] {
   const done = tablesOfProject(db, table.projectId).filter((each) => each.done !== null || each.id === table.id);
-  const isCut = (part: Part, layerId: string) =>
-    done.some(({ ofKind, ofId, partIds }) => ofKind === 'layer' && ofId === layerId && partIds.includes(part.id));
+  const isCut = (work: Workpiece, materialId: string) =>
+    done.some(({ ofKind, ofId, workIds }) => materialKey(materialId) === `${ofKind}/${ofId}` && workIds.includes(work.id));
   const marked: string[] = [];
-  for (const id of table.partIds) {
-    const part = parts.find(db, id);
-    if (!part || part.cutDone || !part.stack) continue;
-    const listed = listedPart(part, (materialId) => layers.find(db, materialId));
+  if (table.ofKind === 'cloth')
+    for (const cut of cuts.byIds(db, table.workIds)) {
+      if (cut.done || cut.clothId !== table.ofId) continue;
+      cuts.update(db, cut.id, { ...cut, done: true }, cut.version);
+      marked.push(cut.id);
+    }
+  for (const work of workpiecesByIds(db, table.workIds)) {
+    if (work.cutDone || !work.stack) continue;
+    const listed = listedPart(work, (materialId) => findMaterial(db, materialId));
     const needed = listed.layers.filter(
       ({ material }) =>
         material.form !== 'liquid' &&
         layerItems([listed], material, { trim: 6, method: 'cut-first', glueUp: true }).items.length > 0,
     );
-    if (!needed.every(({ material }) => isCut(part, material.id))) continue;
-    parts.update(db, part.id, { ...part, cutDone: true }, part.version);
-    marked.push(part.id);
+    if (needed.length === 0 || !needed.every(({ material }) => isCut(work, material.id))) continue;
+    const job = jobs.get(db, work.id);
+    jobs.update(db, job.id, { ...job, cutDone: true }, job.version);
+    marked.push(job.id);
   }
   return marked;
 }
@@ -138,9 +147,12 @@ export function undoTable(db: Db, id: string, version: number): CutTable {
     for (const usedId of done.usedIds) change(db, usedId, (was) => ({ ...was, usedBy: null }));
     for (const { stockId, length } of done.drawn) change(db, stockId, (was) => ({ ...was, length: was.length + length }));
     for (const { stockId, count } of done.sheets) change(db, stockId, (was) => ({ ...was, count: was.count + count }));
-    for (const partId of done.partIds) {
-      const part = parts.find(db, partId);
-      if (part) parts.update(db, part.id, { ...part, cutDone: false }, part.version);
+    for (const workId of done.workIds) {
+      // Jobs and cuts of before the two were told apart share an id; what kind of table it was says which is meant.
+      const cut = table.ofKind === 'cloth' ? cuts.find(db, workId) : undefined;
+      if (cut) cuts.update(db, cut.id, { ...cut, done: false }, cut.version);
+      const job = cut ? undefined : jobs.find(db, workId);
+      if (job) jobs.update(db, job.id, { ...job, cutDone: false }, job.version);
     }
     return cutTables.update(db, id, { ...table, done: null }, version);
   })();

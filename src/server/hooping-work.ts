@@ -8,7 +8,7 @@ import { StaleError } from '../store/errors';
 import { hoopings, type Hooping, type HoopingResult } from '../store/hoopings';
 import { logEntries, withMeasured } from '../store/log';
 import { motifs } from '../store/motifs';
-import { parts } from '../store/parts';
+import { findWorkpiece } from '../store/workpieces';
 import { chosenOf, loadOf } from './motif-work';
 
 interface ResultBody {
@@ -38,7 +38,7 @@ export function fileHooping(db: Db, id: string, { doneOn, wrong, outcome, note, 
     const entry = logEntries.insert(
       db,
       withMeasured({
-        partId: hooping.partId,
+        jobId: hooping.jobId,
         benchRunId: null,
         kind: 'piece',
         doneOn,
@@ -100,9 +100,9 @@ export function fileWash(
 }
 
 /** Pull of the motif ÷ what the model says its ground carries. */
-function shareOf(db: Db, { motifId, clothId, stack, partId, role }: Hooping): number {
+function shareOf(db: Db, { motifId, clothId, stack, jobId, role }: Hooping): number {
   const load = loadOf(db, motifs.get(db, motifId));
-  const own = partId === null ? undefined : parts.find(db, partId)?.wish;
+  const own = jobId === null ? undefined : findWorkpiece(db, jobId)?.wish;
   const part: Part = {
     role,
     cut: own?.cut ?? 'straight',

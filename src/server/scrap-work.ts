@@ -11,32 +11,28 @@ import { benchRuns, START_STATE, type BenchRun, type BenchStep } from '../store/
 import { cloths } from '../store/cloths';
 import type { Db } from '../store/database';
 import { StaleError } from '../store/errors';
-import { layers } from '../store/layers';
 import { logEntries, withMeasured, type LogFields } from '../store/log';
-import { parts } from '../store/parts';
+import { jobs } from '../store/jobs';
+import { chosenOf } from '../store/materials';
 import { scraps, type Scrap } from '../store/scraps';
 import { readSettings } from '../store/settings';
+import { findWorkpiece, getWorkpiece } from '../store/workpieces';
 
 /** The cloth and the layers of a part that is far enough to be tried. @throws {InputError} naming what is missing */
-function ready(db: Db, partId: string) {
-  const part = parts.get(db, partId);
-  if (part.clothId === null) throw new InputError('clothId', 'is missing; say which cloth the part is cut from first');
-  if (part.stack === null) throw new InputError('stack', 'is missing; choose layers for the part first');
-  const chosen: ChosenLayer[] = part.stack.layers.map(({ materialId, extent, angle }) => ({
-    material: layers.get(db, materialId),
-    extent,
-    angle,
-  }));
-  return { part, stack: part.stack, cloth: cloths.get(db, part.clothId), chosen };
+function ready(db: Db, jobId: string) {
+  const part = getWorkpiece(db, jobId);
+  if (part.clothId === null) throw new InputError('clothId', 'is missing; say which cloth the piece is cut from first');
+  if (part.stack === null) throw new InputError('stack', 'is missing; choose layers for the job first');
+  return { part, stack: part.stack, cloth: cloths.get(db, part.clothId), chosen: chosenOf(db, part.stack.layers) };
 }
 
 /** Starts a scrap test for a part. @throws {InputError} when it has no cloth or no stack yet */
-export function startScrap(db: Db, partId: string, grid: Grid): Scrap {
-  const { part, stack, cloth, chosen } = ready(db, partId);
+export function startScrap(db: Db, jobId: string, grid: Grid): Scrap {
+  const { part, stack, cloth, chosen } = ready(db, jobId);
   const schools = schoolsOf(readSettings(db).settings.schools, stack.schools);
   const plan = scrapPlan(questionFor(fabricOf(cloth), part.wish).fabric, chosen, schools, grid);
   return scraps.insert(db, {
-    partId,
+    jobId,
     clothId: cloth.id,
     clothName: cloth.name,
     stackTitle: stack.title,
@@ -86,7 +82,7 @@ function fileEntry(
   db: Db,
   { clothId, clothName, stackTitle, layerIds, predicted }: Scrap,
   setting: PressSetting,
-  { faults, ...seen }: Pick<LogFields, 'partId' | 'doneOn' | 'title' | 'outcome' | 'overhang' | 'note'> & { faults: string[] },
+  { faults, ...seen }: Pick<LogFields, 'jobId' | 'doneOn' | 'title' | 'outcome' | 'overhang' | 'note'> & { faults: string[] },
 ): void {
   logEntries.insert(
     db,
@@ -121,9 +117,9 @@ export function fileScrap(db: Db, id: string, { chosen, doneOn, washDue, version
     const reading = scrap.readings[chosen];
     if (!cell || !reading) throw new InputError('chosen', `must be a field that was read, saw ${JSON.stringify(chosen)}`);
     const { setting } = cell;
-    const part = parts.get(db, scrap.partId);
+    const part = getWorkpiece(db, scrap.jobId);
     fileEntry(db, scrap, setting, {
-      partId: part.id,
+      jobId: part.id,
       doneOn,
       title: `${part.name}, scrap${scrap.plan.cells.length > 1 ? ` ${chosen}` : ''}`,
       faults: faultsOf(reading),
@@ -137,7 +133,8 @@ export function fileScrap(db: Db, id: string, { chosen, doneOn, washDue, version
       scrap.plan.materialId !== null
     ) {
       const found = { ...setting, materialId: scrap.plan.materialId };
-      parts.update(db, part.id, { ...part, stack: { ...part.stack, setting: found } }, part.version);
+      const job = jobs.get(db, part.id);
+      jobs.update(db, job.id, { ...job, stack: { ...part.stack, setting: found } }, job.version);
     }
     return scraps.update(db, id, { ...scrap, chosen, filedOn: doneOn, washDue }, version);
   })();
@@ -152,14 +149,14 @@ export function washScrap(db: Db, id: string, { version, ...wash }: InferType<ty
       throw new InputError('scrap', 'is not filed yet; read and file it before its wash');
     if (scrap.wash !== null) throw new InputError('scrap', `was looked at after its wash on ${scrap.wash.doneOn} already`);
     const { setting } = scrap.plan.cells.find(({ name }) => name === scrap.chosen)!;
-    const part = parts.find(db, scrap.partId);
+    const part = findWorkpiece(db, scrap.jobId);
     const faults = [
       wash.peel !== null && wash.peel <= 3 ? PEELS[wash.peel - 1]!.words : '',
       wash.bubbles === 'none' ? '' : 'bubbles',
       (wash.shrink ?? 0) >= 1 ? `shrank ${Math.round(wash.shrink!)} %` : '',
     ].filter(Boolean);
     fileEntry(db, scrap, setting, {
-      partId: part?.id ?? null,
+      jobId: part?.id ?? null,
       doneOn: wash.doneOn,
       title: `${part?.name ?? scrap.clothName}, scrap after the wash`,
       faults,
@@ -176,7 +173,7 @@ export function startScrapBench(db: Db, id: string): BenchRun {
   const scrap = scraps.get(db, id);
   const open = benchRuns.list(db, 'scrap_id = ? AND finished_at IS NULL', [id], 'created_at DESC')[0];
   if (open) return open;
-  const { part, chosen, cloth, stack } = ready(db, scrap.partId);
+  const { part, chosen, cloth, stack } = ready(db, scrap.jobId);
   const { plan } = scrap;
   const schools = schoolsOf(readSettings(db).settings.schools, stack.schools);
   const rectangle = (width: number, height: number): [number, number][] => [
@@ -238,10 +235,10 @@ export function startScrapBench(db: Db, id: string): BenchRun {
     },
   ];
   return benchRuns.insert(db, {
-    partId: part.id,
+    jobId: part.id,
     scrapId: id,
     plan: {
-      partName: `${part.name}, scrap`,
+      pieceName: `${part.name}, scrap`,
       clothName: scrap.clothName,
       stackTitle: scrap.stackTitle,
       outline: rectangle(plan.width, plan.height),

@@ -3,68 +3,80 @@ import { cloths } from '../store/cloths';
 import { cutTables } from '../store/cut-tables';
 import type { Db } from '../store/database';
 import { layers } from '../store/layers';
-import { parts, type Part } from '../store/parts';
+import type { CutPiece } from '../core/workpiece';
+import { workOf, type Workpiece } from '../store/workpieces';
 import { stockOf } from '../store/stock';
 import { areStarched } from './starched';
+import { materialKey } from './material-key';
 import { methodFor } from './order-of-work';
 
 /** A material that something still has to be cut from, for some projects. */
 export interface ShoppingNeed {
   material: TableMaterial;
-  parts: Part[];
+  works: (Workpiece | CutPiece)[];
   stock: StockEntry[];
   starched: boolean;
   method: LayingMethod;
 }
 
-/** Projects with parts that are not cut yet, last touched first. */
+/** Projects with pieces that are not cut yet, last touched first. */
 export function waitingProjects(db: Db): { id: string; name: string }[] {
   return db
     .prepare(
       `SELECT id, name FROM project WHERE deleted_at IS NULL
-         AND id IN (SELECT project_id FROM part WHERE deleted_at IS NULL AND cut_done = 0) ORDER BY updated_at DESC, rowid`,
+         AND id IN (SELECT p.project_id FROM piece p JOIN cut c ON c.piece_id = p.id AND c.deleted_at IS NULL
+                      LEFT JOIN job j ON j.cut_id = c.id AND j.deleted_at IS NULL
+                     WHERE p.deleted_at IS NULL AND (c.done = 0 OR j.cut_done = 0))
+       ORDER BY archived, updated_at DESC, rowid`,
     )
     .all() as { id: string; name: string }[];
 }
 
-/** What the parts of some projects still have to be cut from; what was cut from a table already is left out. */
+/** What the pieces of some projects still have to be cut from; what was cut from a table already is left out. */
 export function shoppingNeeds(db: Db, projectIds: readonly string[]): ShoppingNeed[] {
-  const ids = JSON.stringify(projectIds);
-  const within = 'project_id IN (SELECT value FROM json_each(?))';
-  const waiting = parts.list(db, `cut_done = 0 AND ${within}`, [ids], 'created_at, rowid');
+  const { workpieces, cutPieces } = workOf(db, projectIds);
   const cut = new Set(
     cutTables
-      .list(db, `done IS NOT NULL AND ${within}`, [ids], 'id')
-      .flatMap(({ ofKind, ofId, partIds }) => partIds.map((partId) => `${ofKind}/${ofId}/${partId}`)),
+      .list(db, 'done IS NOT NULL AND project_id IN (SELECT value FROM json_each(?))', [JSON.stringify(projectIds)], 'id')
+      .flatMap(({ ofKind, ofId, workIds }) => workIds.map((workId) => `${ofKind}/${ofId}/${workId}`)),
   );
-  const used = new Set(waiting.flatMap(({ stack }) => stack?.layers.map(({ materialId }) => materialId) ?? []));
-  const layerOf = new Map(layers.byIds(db, [...used]).map((layer) => [layer.id, layer]));
-  const clothOf = new Map(
-    cloths.byIds(db, [...new Set(waiting.flatMap(({ clothId }) => clothId ?? []))]).map((cloth) => [cloth.id, cloth]),
-  );
+  const waitingJobs = workpieces.filter(({ cutDone, stack }) => !cutDone && stack !== null);
+  const waitingCuts = cutPieces.filter(({ done, clothId }) => !done && clothId !== null);
+  const keys = [
+    ...waitingJobs.flatMap(({ stack }) => stack!.layers.map(({ materialId }) => materialKey(materialId))),
+    ...waitingCuts.map(({ clothId }) => `cloth/${clothId}`),
+  ];
+  const idsOf = (kind: string) =>
+    [...new Set(keys)].flatMap((key) => (key.startsWith(`${kind}/`) ? [key.slice(kind.length + 1)] : []));
+  const materialOf = new Map<string, TableMaterial>([
+    ...layers
+      .byIds(db, idsOf('layer'))
+      .filter(({ form }) => form !== 'liquid')
+      .map((layer): [string, TableMaterial] => [`layer/${layer.id}`, layerMaterial(layer)]),
+    ...cloths.byIds(db, idsOf('cloth')).map((cloth): [string, TableMaterial] => [`cloth/${cloth.id}`, clothMaterial(cloth)]),
+  ]);
   const needs = new Map<string, ShoppingNeed>();
-  const add = (material: TableMaterial, part: Part) => {
-    const key = `${material.kind}/${material.id}`;
-    if (cut.has(`${key}/${part.id}`)) return;
+  const add = (key: string, work: Workpiece | CutPiece) => {
+    const material = materialOf.get(key);
+    if (!material || cut.has(`${key}/${work.id}`)) return;
     const need = needs.get(key);
-    if (need) need.parts.push(part);
+    if (need) need.works.push(work);
     else
       needs.set(key, {
-        ...{ material, parts: [part], stock: stockOf(db, material.kind, material.id), starched: false, method: 'cut-first' },
+        ...{ material, works: [work], stock: stockOf(db, material.kind, material.id), starched: false, method: 'cut-first' },
       });
   };
-  for (const part of waiting) {
-    for (const materialId of new Set(part.stack?.layers.map((layer) => layer.materialId) ?? [])) {
-      const layer = layerOf.get(materialId);
-      if (layer && layer.form !== 'liquid') add(layerMaterial(layer), part);
-    }
-    const cloth = part.clothId === null ? undefined : clothOf.get(part.clothId);
-    if (cloth) add(clothMaterial(cloth), part);
-  }
+  for (const work of waitingJobs)
+    for (const key of new Set(work.stack!.layers.map(({ materialId }) => materialKey(materialId)))) add(key, work);
+  for (const work of waitingCuts) add(`cloth/${work.clothId}`, work);
   for (const need of needs.values()) {
     // As the cutting table reckons it: what is starched before sewing is cut larger.
-    need.starched = areStarched(db, need.parts);
-    if (need.material.kind === 'layer') need.method = methodFor(db, need.parts);
+    const cutIds = new Set(need.works.map(({ id }) => id));
+    need.starched = areStarched(
+      db,
+      need.material.kind === 'layer' ? need.works : workpieces.filter(({ cutId }) => cutIds.has(cutId)),
+    );
+    if (need.material.kind === 'layer') need.method = methodFor(db, need.works as Workpiece[]);
   }
   return [...needs.values()];
 }

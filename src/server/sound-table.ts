@@ -10,12 +10,13 @@ import {
 import type { TableSource } from '../core/cutlist';
 import { layoutFaults, type Laid } from '../core/cutplan';
 import { InputError } from '../core/input-error';
+import type { CutPiece } from '../core/workpiece';
 import { cloths } from '../store/cloths';
 import type { CutTableFields } from '../store/cut-tables';
 import type { Db } from '../store/database';
 import { NotFoundError } from '../store/errors';
 import { layers } from '../store/layers';
-import { parts } from '../store/parts';
+import { cutPiecesByIds, workpiecesByIds, type Workpiece } from '../store/workpieces';
 import { readSettings } from '../store/settings';
 import { stock } from '../store/stock';
 import { areStarched } from './starched';
@@ -27,7 +28,15 @@ export interface TableParts {
   sources: TableSource[];
 }
 
-type Asked = Pick<CutTableFields, 'ofKind' | 'ofId' | 'options' | 'partIds'>;
+type Asked = Pick<CutTableFields, 'ofKind' | 'ofId' | 'options' | 'workIds'>;
+
+/** What lies on a table: jobs on one of a layer; on one of a cloth the cuts of it, and jobs of which it is a layer. */
+function worksOn(db: Db, { ofKind, workIds }: Pick<CutTableFields, 'ofKind' | 'workIds'>): (Workpiece | CutPiece)[] {
+  const jobs = workpiecesByIds(db, workIds);
+  if (ofKind === 'layer') return jobs;
+  const cuts = cutPiecesByIds(db, workIds);
+  return workIds.flatMap((id) => cuts.find((each) => each.id === id) ?? jobs.find((each) => each.id === id) ?? []);
+}
 
 /** @throws {NotFoundError} when the cloth or layer is gone */
 export function tableParts(db: Db, table: Asked): TableParts {
@@ -35,7 +44,7 @@ export function tableParts(db: Db, table: Asked): TableParts {
   const cloth = table.ofKind === 'cloth' ? cloths.find(db, table.ofId) : undefined;
   if (!layer && !cloth) throw new NotFoundError(table.ofKind);
   const material = layer ? layerMaterial(layer) : clothMaterial(cloth!);
-  const own = table.partIds.flatMap((partId) => parts.find(db, partId) ?? []);
+  const own = worksOn(db, table);
   const { items } = tableList(own, material, table.options, areStarched(db, own), readSettings(db).settings.trim);
   const there = table.options.stockIds.flatMap((stockId) => stock.find(db, stockId) ?? []);
   return { material, items, sources: tableSources(table.options, there, material) };

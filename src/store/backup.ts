@@ -44,7 +44,7 @@ export function checkBackup(path: string): BackupCount {
     const tables = new Set(
       (db.prepare("SELECT name FROM sqlite_master WHERE type = 'table'").all() as { name: string }[]).map(({ name }) => name),
     );
-    const missing = ['cloth', 'layer', 'project', 'part', 'log_entry', 'setting', 'seeded'].find((name) => !tables.has(name));
+    const missing = ['cloth', 'layer', 'project', 'log_entry', 'setting', 'seeded'].find((name) => !tables.has(name));
     if (missing) throw new InputError('file', `is a database of something else: it has no table “${missing}”`);
     const version = db.pragma('user_version', { simple: true }) as number;
     const newest = Math.max(...migrationsThere());

@@ -11,7 +11,7 @@ export interface BenchStep extends SetStep {
 
 /** What a run was started with; it does not change when the part is edited later. */
 export interface BenchPlan {
-  partName: string;
+  pieceName: string;
   clothName: string;
   stackTitle: string;
   outline: Outline;
@@ -33,7 +33,7 @@ export interface BenchState {
 }
 
 export interface BenchRunFields {
-  partId: string;
+  jobId: string;
   /** The scrap that it leads through, instead of the part itself. */
   scrapId: string | null;
   plan: BenchPlan;
@@ -43,7 +43,7 @@ export interface BenchRunFields {
 export type BenchRun = BenchRunFields & Kept;
 
 export const benchRuns = new Table<BenchRunFields>('bench_run', 'bench run', [
-  column('partId'),
+  column('jobId'),
   column('scrapId'),
   column('plan', 'json'),
   column('state', 'json'),
@@ -53,6 +53,6 @@ export const benchRuns = new Table<BenchRunFields>('bench_run', 'bench run', [
 export const START_STATE: BenchState = { step: 0, stop: 0, endsAt: null, pausedLeft: null, timers: [], checks: [] };
 
 /** The run of a part that has been started and not finished. */
-export function openRunOf(db: Db, partId: string): BenchRun | undefined {
-  return benchRuns.list(db, 'part_id = ? AND scrap_id IS NULL AND finished_at IS NULL', [partId], 'created_at DESC')[0];
+export function openRunOf(db: Db, jobId: string): BenchRun | undefined {
+  return benchRuns.list(db, 'job_id = ? AND scrap_id IS NULL AND finished_at IS NULL', [jobId], 'created_at DESC')[0];
 }

@@ -5,7 +5,7 @@ export interface Deleted {
   kind: DeletedKind;
   id: string;
   name: string;
-  /** Where it belongs, such as the project of a part; empty where that says nothing. */
+  /** Where it belongs, such as the project of a piece; empty where that says nothing. */
   of: string;
   deletedAt: string;
   /** Where it is taken back. */
@@ -19,7 +19,14 @@ const MOST_SHOWN = 500;
 /** Every kind that can be deleted: its table, what names a row, what it belongs to, and its address. */
 const KINDS = {
   project: { table: 'project', name: 't.name', of: "''", address: 'projects' },
-  part: { table: 'part', name: 't.name', of: '(SELECT name FROM project p WHERE p.id = t.project_id)', address: 'parts' },
+  piece: { table: 'piece', name: 't.name', of: '(SELECT name FROM project p WHERE p.id = t.project_id)', address: 'pieces' },
+  cut: { table: 'cut', name: 't.duty', of: '(SELECT name FROM piece p WHERE p.id = t.piece_id)', address: 'cuts' },
+  job: {
+    table: 'job',
+    name: "coalesce(nullif(t.name, ''), json_extract(t.wish, '$.role'))",
+    of: '(SELECT p.name FROM cut c JOIN piece p ON p.id = c.piece_id WHERE c.id = t.cut_id)',
+    address: 'jobs',
+  },
   cloth: { table: 'cloth', name: 't.name', of: "''", address: 'cloths' },
   layer: { table: 'layer', name: 't.name', of: "''", address: 'layers' },
   stock: { table: 'stock', name: 't.kind', of: 't.place', address: 'stock' },

@@ -17,7 +17,7 @@ export interface TableDone {
   /** Leftovers that were put away. */
   keptIds: string[];
   /** Parts that were marked as cut with it. */
-  partIds: string[];
+  workIds: string[];
 }
 
 export interface CutTableFields {
@@ -30,7 +30,7 @@ export interface CutTableFields {
   locked: string[];
   /** Of the pieces that were laid: when it differs, they have changed since. */
   fingerprint: string;
-  partIds: string[];
+  workIds: string[];
   done: TableDone | null;
 }
 export type CutTable = CutTableFields & Kept;
@@ -43,7 +43,7 @@ export const cutTables = new Table<CutTableFields>('cut_table', 'cutting table',
   column('laid', 'json'),
   column('locked', 'json'),
   column('fingerprint'),
-  column('partIds', 'json'),
+  column('workIds', 'json'),
   column('done', 'json'),
 ]);
 

@@ -77,10 +77,14 @@ function migrate(db: Db, backupOf: string | undefined): void {
     db.pragma('wal_checkpoint(TRUNCATE)');
     copyFileSync(backupOf, `${backupOf}.before-${due[0]!.slice(0, 3)}`);
   }
+  // A table that others point to can only be rebuilt while nobody watches; what points where is checked before anything is kept.
+  db.pragma('foreign_keys = OFF');
   for (const name of due) {
     try {
       db.transaction(() => {
         db.exec(readFileSync(join(migrationFolder(), name), 'utf8'));
+        const [broken] = db.pragma('foreign_key_check') as { table: string; parent: string }[];
+        if (broken) throw new Error(`a row of ${broken.table} would point to no ${broken.parent}`);
         db.pragma(`user_version = ${Number(name.slice(0, 3))}`);
       })();
     } catch (error) {
@@ -90,4 +94,5 @@ function migrate(db: Db, backupOf: string | undefined): void {
       );
     }
   }
+  db.pragma('foreign_keys = ON');
 }

@@ -3,7 +3,7 @@ import { join } from 'node:path';
 import { bundleSchema } from '../schemas/records';
 import { validate } from '../schemas/validate';
 import { projectRoot } from './project-root';
-import { importBundle, type ImportCount } from './bundle';
+import { importBundle, upgradeBundle, type ImportCount } from './bundle';
 import type { Db } from './database';
 
 /** Brings the demo scenario in, through the same check and import as a person's own bundle. */
@@ -11,5 +11,5 @@ export function loadDemo(db: Db, { onlyIfEmpty }: { onlyIfEmpty: boolean }): Imp
   const { projects } = db.prepare('SELECT count(*) AS projects FROM project').get() as { projects: number };
   if (onlyIfEmpty && projects > 0) return undefined;
   const text = readFileSync(join(projectRoot(), 'demo/lantern-procession.json'), 'utf8');
-  return importBundle(db, validate(bundleSchema, JSON.parse(text)));
+  return importBundle(db, validate(bundleSchema, upgradeBundle(JSON.parse(text))));
 }

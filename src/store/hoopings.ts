@@ -55,7 +55,7 @@ export interface HoopingFields {
   name: string;
   note: string;
   projectId: string | null;
-  partId: string | null;
+  jobId: string | null;
   motifId: string;
   clothId: string;
   hoopId: string | null;
@@ -81,7 +81,7 @@ export const hoopings = new Table<HoopingFields>('hooping', 'hooping', [
   column('name'),
   column('note'),
   column('projectId'),
-  column('partId'),
+  column('jobId'),
   column('motifId'),
   column('clothId'),
   column('hoopId'),

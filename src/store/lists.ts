@@ -5,7 +5,7 @@ import type { Db } from './database';
 import { layers, type Layer } from './layers';
 import { logEntries, type LogEntry } from './log';
 import { pageOf, type Page, type PageAsked } from './page';
-import { parts } from './parts';
+import { workpiecesByIds } from './workpieces';
 import { projects, summariesOf, type ProjectSummary } from './projects';
 
 /** Rows on one page of a list; a longer one is slow to read and slow to draw. */
@@ -64,15 +64,13 @@ export function logPage(db: Db, asked: PageAsked, outcome: string): Page<ListedE
     ...(outcome === 'all' ? {} : { where: 'outcome = ?', params: [outcome] }),
   });
   const owners = new Map(
-    parts
-      .byIds(
-        db,
-        page.rows.flatMap(({ partId }) => partId ?? []),
-      )
-      .map((part) => [part.id, part.projectId]),
+    workpiecesByIds(
+      db,
+      page.rows.flatMap(({ jobId }) => jobId ?? []),
+    ).map(({ id, projectId }) => [id, projectId]),
   );
   const names = new Map(projects.byIds(db, [...owners.values()]).map(({ id, name }) => [id, { id, name }]));
-  const rows = page.rows.map((entry) => ({ ...entry, project: names.get(owners.get(entry.partId ?? '') ?? '') ?? null }));
+  const rows = page.rows.map((entry) => ({ ...entry, project: names.get(owners.get(entry.jobId ?? '') ?? '') ?? null }));
   return { ...page, rows };
 }
 
@@ -81,7 +79,7 @@ export function projectPage(db: Db, asked: PageAsked): Page<ProjectSummary> {
   const page = pageOf(db, projects, asked, {
     searched: ['name', 'note'],
     sorts: { name: 'name COLLATE NOCASE' },
-    order: 'updated_at DESC, rowid',
+    order: 'archived, updated_at DESC, rowid',
   });
   return { ...page, rows: summariesOf(db, page.rows) };
 }

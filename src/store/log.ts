@@ -5,7 +5,7 @@ import type { Db } from './database';
 import { Table, column, type Kept } from './table';
 
 export interface LogFields {
-  partId: string | null;
+  jobId: string | null;
   benchRunId: string | null;
   kind: 'piece' | 'scrap';
   /** Local date, yyyy-mm-dd. */
@@ -32,7 +32,7 @@ export interface LogFields {
 export type LogEntry = LogFields & Kept;
 
 export const logEntries = new Table<LogFields>('log_entry', 'log entry', [
-  column('partId'),
+  column('jobId'),
   column('benchRunId'),
   column('kind'),
   column('doneOn'),
@@ -93,8 +93,8 @@ export function measuredPairs(db: Db): { pairs: MeasuredPair[]; total: number; i
   return { pairs, total, inside };
 }
 
-export function logOfPart(db: Db, partId: string): LogEntry[] {
-  return logEntries.list(db, 'part_id = ?', [partId], 'done_on DESC, created_at DESC, id');
+export function logOfJob(db: Db, jobId: string): LogEntry[] {
+  return logEntries.list(db, 'job_id = ?', [jobId], 'done_on DESC, created_at DESC, id');
 }
 
 /** Everything that was filed about a cloth, newest first. */

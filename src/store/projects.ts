@@ -1,35 +1,61 @@
+import type { Care } from '../core/choose';
 import type { Db } from './database';
 import { Table, column, type Kept } from './table';
+
+/** Something besides cloth and layers that a thing needs: a zip, rings, thread. */
+export interface Notion {
+  name: string;
+  count: number;
+  there: boolean;
+}
 
 export interface ProjectFields {
   name: string;
   note: string;
+  /** How many of it are made; everything that is bought, cut and worked is multiplied by it. */
+  makes: number;
+  /** Which one of several ways of making it, such as “with three tabs”. */
+  variant: string;
+  /** Care that its pieces share; null when each says its own. */
+  care: Care | null;
+  notions: Notion[];
+  /** Put away: it stands after the others. */
+  archived: boolean;
 }
 export type Project = ProjectFields & Kept;
 
-export const projects = new Table<ProjectFields>('project', 'project', [column('name'), column('note')]);
+export const projects = new Table<ProjectFields>('project', 'project', [
+  column('name'),
+  column('note'),
+  column('makes'),
+  column('variant'),
+  column('care'),
+  column('notions', 'json'),
+  column('archived', 'boolean'),
+]);
 
-/** A project with how far its parts have come. */
+/** A project with how far its jobs have come. */
 export interface ProjectSummary extends Project {
-  parts: number;
+  jobs: number;
   chosen: number;
   cut: number;
   filed: number;
 }
 
-/** How far the parts of some projects have come. */
+/** How far the jobs of some projects have come. */
 export function summariesOf(db: Db, rows: readonly Project[]): ProjectSummary[] {
   const counts = new Map(
     (
       db
         .prepare(
-          `SELECT p.project_id AS id, count(*) AS parts, sum(p.stack IS NOT NULL) AS chosen, sum(p.cut_done) AS cut,
-                  sum(EXISTS (SELECT 1 FROM log_entry l WHERE l.part_id = p.id AND l.deleted_at IS NULL)) AS filed
-             FROM part p WHERE p.deleted_at IS NULL AND p.project_id IN (SELECT value FROM json_each(?)) GROUP BY p.project_id`,
+          `SELECT p.project_id AS id, count(*) AS jobs, sum(j.stack IS NOT NULL) AS chosen, sum(j.cut_done AND c.done) AS cut,
+                  sum(EXISTS (SELECT 1 FROM log_entry l WHERE l.job_id = j.id AND l.deleted_at IS NULL)) AS filed
+             FROM piece p JOIN cut c ON c.piece_id = p.id AND c.deleted_at IS NULL JOIN job j ON j.cut_id = c.id AND j.deleted_at IS NULL
+             WHERE p.deleted_at IS NULL AND p.project_id IN (SELECT value FROM json_each(?)) GROUP BY p.project_id`,
         )
         .all(JSON.stringify(rows.map(({ id }) => id))) as {
         id: string;
-        parts: number;
+        jobs: number;
         chosen: number;
         cut: number;
         filed: number;
@@ -37,19 +63,19 @@ export function summariesOf(db: Db, rows: readonly Project[]): ProjectSummary[] 
     ).map((row) => [row.id, row]),
   );
   return rows.map((project) => {
-    const { parts = 0, chosen = 0, cut = 0, filed = 0 } = counts.get(project.id) ?? {};
-    return { ...project, parts, chosen, cut, filed };
+    const { jobs = 0, chosen = 0, cut = 0, filed = 0 } = counts.get(project.id) ?? {};
+    return { ...project, jobs, chosen, cut, filed };
   });
 }
 
 /** All projects, last touched first. */
 export function projectSummaries(db: Db): ProjectSummary[] {
-  return summariesOf(db, projects.list(db, '1', [], 'updated_at DESC, rowid'));
+  return summariesOf(db, projects.list(db, '1', [], 'archived, updated_at DESC, rowid'));
 }
 
 /** Names of all projects, last touched first. */
 export function projectNames(db: Db): { id: string; name: string }[] {
-  return db.prepare('SELECT id, name FROM project WHERE deleted_at IS NULL ORDER BY updated_at DESC, rowid').all() as {
+  return db.prepare('SELECT id, name FROM project WHERE deleted_at IS NULL ORDER BY archived, updated_at DESC, rowid').all() as {
     id: string;
     name: string;
   }[];

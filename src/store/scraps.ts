@@ -16,7 +16,7 @@ export interface WashReading {
 }
 
 export interface ScrapFields {
-  partId: string;
+  jobId: string;
   clothId: string;
   clothName: string;
   stackTitle: string;
@@ -35,7 +35,7 @@ export interface ScrapFields {
 export type Scrap = ScrapFields & Kept;
 
 export const scraps = new Table<ScrapFields>('scrap', 'scrap test', [
-  column('partId'),
+  column('jobId'),
   column('clothId'),
   column('clothName'),
   column('stackTitle'),
@@ -50,8 +50,8 @@ export const scraps = new Table<ScrapFields>('scrap', 'scrap test', [
 ]);
 
 /** Scraps of a part, newest first. */
-export function scrapsOf(db: Db, partId: string): Scrap[] {
-  return scraps.list(db, 'part_id = ?', [partId], 'created_at DESC, rowid DESC');
+export function scrapsOf(db: Db, jobId: string): Scrap[] {
+  return scraps.list(db, 'job_id = ?', [jobId], 'created_at DESC, rowid DESC');
 }
 
 /** Scraps whose after-wash reading is still to come, earliest first. */

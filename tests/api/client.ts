@@ -1,5 +1,5 @@
 import { inject } from 'vitest';
-import { FABRIC, PART } from './samples';
+import { FABRIC, PART, pieceOf } from './samples';
 
 export { FABRIC, PART };
 
@@ -43,5 +43,22 @@ export async function chosenStack() {
     predicted: best.predicted,
     reasons: best.reasons,
     cautions: best.cautions,
+  };
+}
+
+/**
+ * Adds a piece with one cut and one job to a project. What is answered is the job's id with the ids of the others; errors are named
+ * by the field alone.
+ */
+export async function addWork(projectId: string, flat: Parameters<typeof pieceOf>[0]): Promise<Answer> {
+  const answer = await post(`/api/projects/${projectId}/pieces`, pieceOf(flat));
+  if (answer.status !== 201) {
+    const field = String(answer.body.error?.field).replace(/^cuts\[0\]\.(jobs\[0\]\.)?/, '');
+    return { ...answer, body: { error: { ...answer.body.error, field } } };
+  }
+  const { pieces, cuts, jobs } = answer.body;
+  return {
+    ...answer,
+    body: { id: jobs[0].id, cutId: cuts[0].id, pieceId: pieces[0].id, piece: pieces[0], cut: cuts[0], job: jobs[0] },
   };
 }

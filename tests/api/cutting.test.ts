@@ -1,8 +1,10 @@
 import { describe, expect, inject, it } from 'vitest';
 import { fingerprint, tableList, type TableMaterial } from '../../src/core/cutlist';
+import { cutPieceOf } from '../../src/core/workpiece';
 import { drawShape, type PieceShape } from '../../src/core/shape';
 import { lengthOf, linesOf } from '../files/pdf-lines';
-import { FABRIC, post, send } from './client';
+import { addWork, FABRIC, post, send } from './client';
+import { pieceOf } from './samples';
 
 const RECTANGLE = (width: number, height: number) => ({
   kind: 'rectangle',
@@ -32,7 +34,7 @@ async function scene(count = 1) {
   const cloth = (await post('/api/cloths', { name: 'Table linen', ...FABRIC, rollWidth: 1400 })).body as { id: string };
   const project = (await post('/api/projects', { name: 'Table runners' })).body as { id: string };
   const part = (
-    await post(`/api/projects/${project.id}/parts`, {
+    await addWork(project.id, {
       name: 'Runner end',
       clothId: cloth.id,
       wish: WISH,
@@ -41,7 +43,7 @@ async function scene(count = 1) {
       fold: null,
       count,
     })
-  ).body as { id: string };
+  ).body as { id: string; cutId: string; pieceId: string };
   const roll = (
     await post('/api/stock', { kind: 'roll', ofKind: 'cloth', ofId: cloth.id, width: 1400, length: 3000, place: 'shelf' })
   ).body as { id: string };
@@ -56,14 +58,14 @@ const tableOf = ({ cloth, part, roll }: Scene, changes: object = {}) => ({
   laid: [
     {
       sourceId: roll.id,
-      placements: [{ id: `${part.id}/cloth/0`, copy: 0, rotation: 0, flipped: false, x: 0, y: 0 }],
+      placements: [{ id: `${part.cutId}/cloth/0`, copy: 0, rotation: 0, flipped: false, x: 0, y: 0 }],
       length: 100,
       density: 0.14,
     },
   ],
   locked: [],
   fingerprint: 'as it was laid',
-  partIds: [part.id],
+  workIds: [part.cutId],
   ...changes,
 });
 const LEFTOVER = { outline: [[200, 0], [1400, 0], [1400, 100], [200, 100]], place: 'box' }; // prettier-ignore
@@ -234,16 +236,17 @@ describe('drawings', () => {
 
   it('bring several pieces into a project at once, or none', async () => {
     const { project, cloth } = await scene();
-    const part = (name: string, width: number) => ({
-      ...{ name, clothId: cloth.id, wish: WISH, shape: RECTANGLE(width, 50) },
-      ...{ allowances: [5, 5, 5, 5], fold: null, count: 1 },
-    });
-    const many = (parts: object[]) => post(`/api/projects/${project.id}/parts/many`, { parts });
-    const count = async () => (await send('GET', `/api/projects/${project.id}/parts`)).body.parts.length as number;
-    const bad = await many([part('Good', 90), part('Bad', -1)]);
-    expect([bad.status, bad.body.error.field]).toEqual([400, 'parts[1].shape.width']);
+    const piece = (name: string, width: number) =>
+      pieceOf({
+        ...{ name, clothId: cloth.id, wish: WISH, shape: RECTANGLE(width, 50) },
+        ...{ allowances: [5, 5, 5, 5], fold: null, count: 1 },
+      });
+    const many = (pieces: object[]) => post(`/api/projects/${project.id}/pieces/many`, { pieces });
+    const count = async () => (await send('GET', `/api/projects/${project.id}/pieces`)).body.pieces.length as number;
+    const bad = await many([piece('Good', 90), piece('Bad', -1)]);
+    expect([bad.status, bad.body.error.field]).toEqual([400, 'pieces[1].shape.width']);
     expect(await count()).toBe(1);
-    expect((await many([part('Left', 90), part('Right', 90)])).status).toBe(201);
+    expect((await many([piece('Left', 90), piece('Right', 90)])).status).toBe(201);
     expect(await count()).toBe(3);
   });
 });
@@ -261,7 +264,7 @@ describe('files', () => {
   it('of a piece can be brought in again without loss', async () => {
     const { part } = await scene();
     for (const kind of ['svg', 'dxf'] as const) {
-      const { status, bytes } = await file(`/api/parts/${part.id}/files/piece.${kind}`);
+      const { status, bytes } = await file(`/api/cuts/${part.cutId}/files/piece.${kind}`);
       expect(status).toBe(200);
       const { body } = await outlinesOf(bytes);
       const [x, y] = [0, 1].map((axis) => {
@@ -276,19 +279,20 @@ describe('files', () => {
   it('of a piece at full size carry a square of 50 mm', async () => {
     const { part } = await scene();
     for (const paper of ['a4', 'letter', 'a3']) {
-      const { type, bytes } = await file(`/api/parts/${part.id}/files/template.pdf?paper=${paper}`);
+      const { type, bytes } = await file(`/api/cuts/${part.cutId}/files/template.pdf?paper=${paper}`);
       expect(type).toContain('application/pdf');
       expect(linesOf(Buffer.from(bytes)).filter((line) => Math.abs(lengthOf(line) - 50) < 0.001).length).toBeGreaterThanOrEqual(
         4,
       );
     }
-    expect((await file(`/api/parts/${part.id}/files/template.pdf?paper=b5`)).status).toBe(400);
-    expect((await file(`/api/parts/${part.id}/files/nothing.pdf`)).status).toBe(404);
+    expect((await file(`/api/cuts/${part.cutId}/files/template.pdf?paper=b5`)).status).toBe(400);
+    expect((await file(`/api/cuts/${part.cutId}/files/nothing.pdf`)).status).toBe(404);
   });
 
   it('of a table come in each form', async () => {
     const it = await scene();
-    const part = (await send('GET', `/api/parts/${it.part.id}`)).body;
+    const { pieces, cuts } = (await send('GET', `/api/projects/${it.project.id}/pieces`)).body;
+    const part = cutPieceOf(pieces[0], cuts[0], 1);
     const cloth = (await send('GET', `/api/cloths/${it.cloth.id}`)).body;
     const material = { kind: 'cloth', id: cloth.id, fabric: cloth } as TableMaterial;
     const { items } = tableList([part], material, OPTIONS as unknown as Parameters<typeof tableList>[2], false, 6);

@@ -23,8 +23,10 @@ describe('docs/api.md', () => {
     expect([answer.status, answer.body.error]).toEqual([status, undefined]);
   });
 
-  it('has the example of a part that is taken', async () => {
+  it('has the example of a piece that is taken', async () => {
     const project = (await send('POST', '/api/projects', { name: 'Documented' })).body;
-    expect((await send('POST', `/api/projects/${project.id}/parts`, example('POST /api/projects/ID/parts\n'))).status).toBe(201);
+    expect((await send('POST', `/api/projects/${project.id}/pieces`, example('POST /api/projects/ID/pieces\n'))).status).toBe(
+      201,
+    );
   });
 });

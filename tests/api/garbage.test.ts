@@ -1,5 +1,5 @@
 import { describe, expect, inject, it } from 'vitest';
-import { chosenStack, FABRIC, send, type Answer } from './client';
+import { addWork, chosenStack, FABRIC, send, type Answer } from './client';
 import { example } from './documented';
 
 /** What may come in place of any field. */
@@ -85,10 +85,13 @@ async function brokenPage(path: string): Promise<string | undefined> {
 }
 
 /** A record that is kept, and what is wrong when garbage is saved over it. */
-async function savedOver(kind: string, path: string, body: object, pages: (id: string) => string[]): Promise<string[]> {
+async function keptOver(kind: string, path: string, body: object, pages: (id: string) => string[]): Promise<string[]> {
   const first = await send('POST', path, body);
   expect([first.status, first.body.error]).toEqual([201, undefined]);
-  const { id } = first.body as { id: string };
+  return savedOver(kind, body, (first.body as { id: string }).id, pages);
+}
+
+async function savedOver(kind: string, body: object, id: string, pages: (id: string) => string[]): Promise<string[]> {
   const own = `/api/${kind}/${id}`;
   const target = { ...body, version: 1 };
   const faults: string[] = [];
@@ -155,43 +158,49 @@ describe('garbage in any one field', () => {
         () => ['/cupboard?shelf=stock'],
       ],
     ];
-    for (const [kind, path, body, pages] of tasks) expect([kind, await savedOver(kind, path, body, pages)]).toEqual([kind, []]);
+    for (const [kind, path, body, pages] of tasks) expect([kind, await keptOver(kind, path, body, pages)]).toEqual([kind, []]);
   });
 
-  it('is not kept of a part, or does no harm', async () => {
+  it('is not kept of a piece, a cut or a job, or does no harm', async () => {
     const project = (await send('POST', '/api/projects', { name: 'Garbage' })).body as { id: string };
     const cloth = (await send('POST', '/api/cloths', { name: 'Garbage cloth', ...FABRIC })).body as { id: string };
-    const part = {
+    const yoke = {
       name: 'Yoke',
-      clothId: cloth.id,
-      wish: { role: 'collar', cut: 'straight', stretch: 'any', care: 'wash-warm', hand: 'crisp' },
       shape: { kind: 'rounded', width: 300, height: 160, corners: [true, true, false, false], corner: 30 },
       line: 'cut',
       allowances: [10, 10, 10, 15],
       fold: 0,
+      grain: 0,
       marks: [{ kind: 'notch', at: [150, 160] }],
-      pairs: true,
-      count: 2,
+    };
+    const cut = { clothId: cloth.id, count: 2, pairs: true, own: [null, 12, 0, null], orientation: 'straight' };
+    const job = {
+      place: { kind: 'edges', edges: [1, 2], width: 30 },
+      wish: { role: 'collar', stretch: 'any', care: 'wash-warm', hand: 'crisp' },
       stack: await chosenStack(),
     };
-    const faults = await savedOver('parts', `/api/projects/${project.id}/parts`, part, (id) => [
-      `/projects/${project.id}?part=${id}&stage=parts`,
-      `/projects/${project.id}?part=${id}&stage=cut`,
-    ]);
+    const added = (await send('POST', `/api/projects/${project.id}/pieces`, { ...yoke, cuts: [{ ...cut, jobs: [job] }] })).body;
+    const [pieceId, cutId, jobId] = [added.pieces[0].id, added.cuts[0].id, added.jobs[0].id] as string[];
+    const pages = (stage: string) => `/projects/${project.id}?job=${jobId}&stage=${stage}`;
+    const faults = [
+      ...(await savedOver('pieces', yoke, pieceId!, () => [pages('pieces')])),
+      ...(await savedOver('cuts', cut, cutId!, () => [pages('pieces')])),
+      ...(await savedOver('jobs', job, jobId!, () => [pages('pieces'), pages('cut')])),
+    ];
     expect(faults).toEqual([]);
   });
 
   it('is not kept of how far the bench has come', async () => {
     const project = (await send('POST', '/api/projects', { name: 'Bench of garbage' })).body as { id: string };
     const cloth = (await send('POST', '/api/cloths', { name: 'Bench cloth', ...FABRIC })).body as { id: string };
-    const part = {
-      ...(example('POST /api/projects/ID/parts\n') as { clothId: string; stack?: object }),
-      clothId: cloth.id,
+    const kept = await addWork(project.id, {
+      ...{ name: 'Collar', clothId: cloth.id, count: 2, allowances: [10, 10, 10, 10], fold: null },
+      shape: { kind: 'rectangle', width: 210, height: 55, corners: [false, false, false, false], corner: 0 },
+      wish: { role: 'collar', cut: 'straight', stretch: 'any', care: 'wash-warm' },
       stack: await chosenStack(),
-    };
-    const kept = await send('POST', `/api/projects/${project.id}/parts`, part);
+    });
     expect(kept.body.error).toBeUndefined();
-    const run = await send('POST', `/api/parts/${kept.body.id}/bench`, undefined);
+    const run = await send('POST', `/api/jobs/${kept.body.id}/bench`, undefined);
     expect(run.body.error).toBeUndefined();
     const endsAt = new Date(Date.now() + 60_000).toISOString();
     const body = { state: { ...run.body.state, endsAt, timers: [{ label: 'Cooling', endsAt }] }, finished: false, version: 1 };

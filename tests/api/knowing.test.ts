@@ -1,5 +1,5 @@
 import { beforeAll, describe, expect, inject, it } from 'vitest';
-import { FABRIC, PART, post, send } from './client';
+import { FABRIC, PART, post, addWork, send } from './client';
 
 const base = { fabric: FABRIC, part: PART };
 
@@ -249,7 +249,7 @@ describe('scrap tests', () => {
     const stack = choice.ranked.find(
       ({ layers }: { layers: { form: string }[] }) => layers.length === 1 && layers[0]!.form === 'fusible',
     );
-    const part = await post(`/api/projects/${project.id}/parts`, {
+    const part = await addWork(project.id, {
       name: 'Scrap collar',
       clothId: cloth.id,
       wish: PART,
@@ -271,7 +271,7 @@ describe('scrap tests', () => {
 
   it('plan, readings, the setting that is taken, the next choice, the wash', async () => {
     const { cloth, part, stack } = await newPart();
-    const started = await post(`/api/parts/${part.id}/scraps`, { grid: 'full' });
+    const started = await post(`/api/jobs/${part.id}/scraps`, { grid: 'full' });
     expect(started.status).toBe(201);
     const scrap = started.body;
     expect(scrap.plan.cells.length).toBeGreaterThanOrEqual(6);
@@ -293,9 +293,9 @@ describe('scrap tests', () => {
     expect(filed.body).toMatchObject({ chosen: good, filedOn: '2026-05-02', washDue: '2026-05-09', wash: null });
 
     // The part keeps the setting, and the bench uses it.
-    const kept = (await send('GET', `/api/parts/${part.id}`)).body;
+    const kept = (await send('GET', `/api/jobs/${part.id}`)).body;
     expect(kept.stack.setting).toEqual({ ...scrap.plan.cells[4].setting, materialId: stack.layers[0].materialId });
-    const bench = (await send('POST', `/api/parts/${part.id}/bench`)).body;
+    const bench = (await send('POST', `/api/jobs/${part.id}/bench`)).body;
     expect(bench.plan.steps.find(({ kind }: { kind: string }) => kind === 'press').seconds).toBe(
       scrap.plan.cells[4].setting.seconds,
     );
@@ -331,8 +331,8 @@ describe('scrap tests', () => {
       version: washed.body.version,
     });
     expect([rewashed.status, rewashed.body.error.field]).toEqual([400, 'scrap']);
-    const { log } = (await send('GET', '/api/log')).body as { log: { partId: string; title: string }[] };
-    expect(log.filter(({ partId }) => partId === part.id).map(({ title }) => title)).toEqual([
+    const { log } = (await send('GET', '/api/log')).body as { log: { jobId: string; title: string }[] };
+    expect(log.filter(({ jobId }) => jobId === part.id).map(({ title }) => title)).toEqual([
       'Scrap collar, scrap after the wash',
       `Scrap collar, scrap ${good}`,
     ]);
@@ -340,8 +340,8 @@ describe('scrap tests', () => {
 
   it('the bench of a scrap presses every field and leaves the part’s own run alone', async () => {
     const { part } = await newPart();
-    const { body: scrap } = await post(`/api/parts/${part.id}/scraps`, { grid: 'seconds' });
-    const own = (await send('POST', `/api/parts/${part.id}/bench`)).body;
+    const { body: scrap } = await post(`/api/jobs/${part.id}/scraps`, { grid: 'seconds' });
+    const own = (await send('POST', `/api/jobs/${part.id}/bench`)).body;
     const bench = (await send('POST', `/api/scraps/${scrap.id}/bench`)).body;
     expect(bench.scrapId).toBe(scrap.id);
     expect(bench.id).not.toBe(own.id);
@@ -350,14 +350,14 @@ describe('scrap tests', () => {
     // One stop each, on a piece of its own, so that the drawing and the counter are right.
     expect(presses.map(({ stops }: { stops: { x: number }[] }) => stops.map(({ x }) => x))).toEqual([[0], [50], [100]]);
     expect((await send('POST', `/api/scraps/${scrap.id}/bench`)).body.id).toBe(bench.id);
-    expect((await send('POST', `/api/parts/${part.id}/bench`)).body.id).toBe(own.id);
+    expect((await send('POST', `/api/jobs/${part.id}/bench`)).body.id).toBe(own.id);
     const card = await fetch(`${inject('base')}/api/scraps/${scrap.id}/card.pdf`);
     expect(card.headers.get('content-type')).toBe('application/pdf');
   });
 
   it('refuses what cannot be, and keeps nothing of it', async () => {
     const { part } = await newPart();
-    const { body: scrap } = await post(`/api/parts/${part.id}/scraps`, { grid: 'one' });
+    const { body: scrap } = await post(`/api/jobs/${part.id}/scraps`, { grid: 'one' });
     const cell = (body: unknown) => send('PUT', `/api/scraps/${scrap.id}/cell`, body);
     expect((await cell({ cell: 'C9', reading, version: 1 })).body.error.field).toBe('cell');
     expect((await cell({ cell: 'A1', reading: { ...reading, peel: 6 }, version: 1 })).body.error.field).toBe('reading.peel');
@@ -368,13 +368,13 @@ describe('scrap tests', () => {
     const wash = await send('PUT', `/api/scraps/${scrap.id}/wash`, { doneOn: '2026-05-02', outcome: 'good', version: 1 });
     expect(wash.body.error.field).toBe('scrap');
     expect((await send('GET', `/api/scraps/${scrap.id}`)).body).toMatchObject({ readings: {}, filedOn: null, version: 1 });
-    expect((await post(`/api/parts/${part.id}/scraps`, { grid: 'huge' })).body.error.field).toBe('grid');
+    expect((await post(`/api/jobs/${part.id}/scraps`, { grid: 'huge' })).body.error.field).toBe('grid');
   });
 
   it('a part without layers cannot be tried yet', async () => {
     const project = (await post('/api/projects', { name: 'Bare project' })).body as { id: string };
     const part = (
-      await post(`/api/projects/${project.id}/parts`, {
+      await addWork(project.id, {
         name: 'Bare',
         clothId: 'shirting-poplin',
         wish: PART,
@@ -384,13 +384,13 @@ describe('scrap tests', () => {
         count: 2,
       })
     ).body as { id: string };
-    const { body } = await post(`/api/parts/${part.id}/scraps`, { grid: 'one' });
+    const { body } = await post(`/api/jobs/${part.id}/scraps`, { grid: 'one' });
     expect(body.error.field).toBe('stack');
   });
 
   it('is deleted and taken back', async () => {
     const { part } = await newPart();
-    const { body: scrap } = await post(`/api/parts/${part.id}/scraps`, { grid: 'one' });
+    const { body: scrap } = await post(`/api/jobs/${part.id}/scraps`, { grid: 'one' });
     expect((await send('DELETE', `/api/scraps/${scrap.id}`)).status).toBe(200);
     expect((await send('GET', `/api/scraps/${scrap.id}`)).status).toBe(404);
     expect((await send('POST', `/api/scraps/${scrap.id}/restore`)).body.id).toBe(scrap.id);

@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import Database from 'better-sqlite3';
 import { NOTHING_NEW } from '../files/counts';
 import { describe, expect, it } from 'vitest';
-import { chosenStack, FABRIC, PART, post, send } from './client';
+import { chosenStack, FABRIC, PART, post, addWork, send } from './client';
 import { startServer } from './server';
 
 const CLOTH = { name: 'Test linen', ...FABRIC };
@@ -69,21 +69,21 @@ describe('from a project to the logbook', () => {
   it('goes the whole way: project, part, bench with a resume, log with predicted and measured', async () => {
     const cloth = (await post('/api/cloths', CLOTH)).body;
     const project = (await post('/api/projects', { name: 'Shirt' })).body;
-    const part = await post(`/api/projects/${project.id}/parts`, { ...PIECE, clothId: cloth.id, stack: await chosenStack() });
+    const part = await addWork(project.id, { ...PIECE, clothId: cloth.id, stack: await chosenStack() });
     expect(part.status).toBe(201);
 
-    const run = (await send('POST', `/api/parts/${part.body.id}/bench`)).body;
+    const run = (await send('POST', `/api/jobs/${part.body.id}/bench`)).body;
     expect(
       run.plan.steps.some((step: { kind: string; stops?: unknown[] }) => step.kind === 'press' && step.stops!.length > 0),
     ).toBe(true);
     const state = { ...run.state, step: 2, stop: 1, checks: ['Corners hold'] };
     expect((await send('PUT', `/api/bench/${run.id}`, { state, finished: false, version: 1 })).status).toBe(200);
     expect((await send('PUT', `/api/bench/${run.id}`, { state, finished: false, version: 1 })).status).toBe(409);
-    const again = (await send('POST', `/api/parts/${part.body.id}/bench`)).body;
+    const again = (await send('POST', `/api/jobs/${part.body.id}/bench`)).body;
     expect(again).toMatchObject({ id: run.id, state });
 
     const filed = await post('/api/log', {
-      partId: part.body.id,
+      jobId: part.body.id,
       benchRunId: run.id,
       doneOn: '2026-05-31',
       title: 'Collar',
@@ -131,8 +131,8 @@ describe('from a project to the logbook', () => {
 
   it('says what a part still needs before the bench', async () => {
     const project = (await post('/api/projects', { name: 'Bag' })).body;
-    const part = (await post(`/api/projects/${project.id}/parts`, PIECE)).body;
-    expect((await send('POST', `/api/parts/${part.id}/bench`)).body.error.field).toBe('clothId');
+    const part = (await addWork(project.id, PIECE)).body;
+    expect((await send('POST', `/api/jobs/${part.id}/bench`)).body.error.field).toBe('clothId');
   });
 
   it.each([
@@ -143,7 +143,7 @@ describe('from a project to the logbook', () => {
     [{ fold: 4 }, 'fold'],
   ])('refuses a part with %j naming %s', async (change, field) => {
     const project = (await post('/api/projects', { name: 'Bag' })).body;
-    const answer = await post(`/api/projects/${project.id}/parts`, { ...PIECE, ...change });
+    const answer = await addWork(project.id, { ...PIECE, ...change });
     expect([answer.status, answer.body.error.field]).toEqual([400, field]);
   });
 });
@@ -162,7 +162,7 @@ describe('settings and bundles', () => {
 
   it('brings the demo in once, and gives back a bundle that can be brought in', async () => {
     const first = await send('POST', '/api/demo');
-    expect(first.body).toMatchObject({ cloths: 12, projects: 6, parts: 14, log: 34 });
+    expect(first.body).toMatchObject({ cloths: 12, projects: 6, pieces: 14, cuts: 17, jobs: 16, log: 34 });
     expect((await send('POST', '/api/demo')).body).toEqual(NOTHING_NEW);
     const { body: bundle } = await send('GET', '/api/bundle');
     expect((await post('/api/bundle', bundle)).status).toBe(201);
@@ -173,10 +173,10 @@ describe('settings and bundles', () => {
       format: 'nembrel-bundle',
       formatVersion: 1,
       projects: [{ id: 'half-project', name: 'Half' }],
-      parts: [{ id: 'half-part', projectId: 'not-there', ...PIECE }],
+      parts: [{ id: 'half-piece', projectId: 'not-there', ...PIECE }],
     };
     const answer = await post('/api/bundle', bad);
-    expect([answer.status, answer.body.error.field]).toEqual([400, 'parts[0].projectId']);
+    expect([answer.status, answer.body.error.field]).toEqual([400, 'pieces[0].projectId']);
     expect((await send('GET', '/api/projects/half-project')).status).toBe(404);
   });
 });

@@ -1,8 +1,9 @@
+import { cutPieceOf } from '../../src/core/workpiece';
 import { request } from 'node:http';
 import { inject } from 'vitest';
 import { describe, expect, it } from 'vitest';
 import { clothMaterial, fingerprint, tableList } from '../../src/core/cutlist';
-import { FABRIC, post, send } from './client';
+import { FABRIC, post, addWork, send } from './client';
 
 const dxf = (...values: (string | number)[]) =>
   ['0', 'SECTION', '2', 'ENTITIES', ...values, '0', 'ENDSEC', '0', 'EOF'].join('\n');
@@ -99,7 +100,7 @@ describe('a layout in which one piece lies on another', () => {
     const cloth = (await post('/api/cloths', { name: 'Overlap linen', ...FABRIC, rollWidth: 1400 })).body;
     const project = (await post('/api/projects', { name: 'Overlaps' })).body as { id: string };
     const part = (
-      await post(`/api/projects/${project.id}/parts`, {
+      await addWork(project.id, {
         ...{ name: 'Flap', clothId: cloth.id, count: 2, allowances: [0, 0, 0, 0], fold: null },
         wish: { role: 'tab', cut: 'straight', stretch: 'any', care: 'wash-warm' },
         shape: { kind: 'rectangle', width: 200, height: 100, corners: [false, false, false, false], corner: 0 },
@@ -107,10 +108,16 @@ describe('a layout in which one piece lies on another', () => {
     ).body;
     const roll = (await post('/api/stock', { kind: 'roll', ofKind: 'cloth', ofId: cloth.id, width: 1400, length: 3000 })).body;
     const own = { ...options, stockIds: [roll.id] };
-    const { items } = tableList([part], clothMaterial(cloth), own as unknown as Parameters<typeof tableList>[2], false, 6);
+    const { items } = tableList(
+      [cutPieceOf(part.piece, part.cut, 1)],
+      clothMaterial(cloth),
+      own as unknown as Parameters<typeof tableList>[2],
+      false,
+      6,
+    );
     const placement = (copy: number, y: number) => ({ id: items[0]!.id, copy, rotation: 0, flipped: false, x: 200, y });
     const table = (...placements: object[]) => ({
-      ...{ ofKind: 'cloth', ofId: cloth.id, options: own, locked: [], fingerprint: fingerprint(items), partIds: [part.id] },
+      ...{ ofKind: 'cloth', ofId: cloth.id, options: own, locked: [], fingerprint: fingerprint(items), workIds: [part.cutId] },
       laid: [{ sourceId: roll.id, placements, length: 700, density: 0.1 }],
     });
     return { project, part, table, placement };
@@ -140,9 +147,9 @@ describe('a layout in which one piece lies on another', () => {
     const kept = (await post(`/api/projects/${project.id}/tables`, table(placement(0, 200), placement(1, 600)))).body;
     const files = ['layout.pdf', 'templates.pdf', 'list.pdf'];
     for (const file of files) expect((await send('GET', `/api/tables/${kept.id}/files/${file}`)).status).toBe(200);
-    const wider = { ...part, shape: { ...part.shape, width: 420 } };
+    const wider = { ...part.piece, shape: { ...part.piece.shape, width: 420 } };
     for (const gone of ['id', 'projectId', 'createdAt', 'updatedAt', 'deletedAt']) delete wider[gone];
-    expect((await send('PUT', `/api/parts/${part.id}`, wider)).status).toBe(200);
+    expect((await send('PUT', `/api/pieces/${part.pieceId}`, wider)).status).toBe(200);
     for (const file of files) {
       const { status, body } = await send('GET', `/api/tables/${kept.id}/files/${file}`);
       expect(status).toBe(400);

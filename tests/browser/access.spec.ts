@@ -6,14 +6,14 @@ const VIEWS: [name: string, path: string][] = [
   ['Choose', '/'],
   ['Choose, a motif on terry', '/?cloth=terry-towelling&role=embroidery'],
   ['Projects', '/projects'],
-  ['Project: cloth', '/projects/tq-waistcoats?part=tq-wc-front&stage=cloth'],
-  ['Project: parts', '/projects/tq-waistcoats?part=tq-wc-collar&stage=parts'],
-  ['Project: choose', '/projects/tq-waistcoats?part=tq-wc-front&stage=choose'],
-  ['Project: scrap that is under way', '/projects/tq-waistcoats?part=tq-wc-collar&stage=scrap'],
-  ['Project: scrap not begun', '/projects/tq-banner?part=tq-ba-tab&stage=scrap'],
-  ['Project: cut', '/projects/tq-waistcoats?part=tq-wc-front&stage=cut'],
-  ['Project: apply', '/projects/tq-waistcoats?part=tq-wc-front&stage=apply'],
-  ['Project: file', '/projects/tq-waistcoats?part=tq-wc-front&stage=file'],
+  ['Project: cloth', '/projects/tq-waistcoats?job=tq-wc-front&stage=cloth'],
+  ['Project: pieces', '/projects/tq-waistcoats?job=tq-wc-collar&stage=pieces'],
+  ['Project: choose', '/projects/tq-waistcoats?job=tq-wc-front&stage=choose'],
+  ['Project: scrap that is under way', '/projects/tq-waistcoats?job=tq-wc-collar&stage=scrap'],
+  ['Project: scrap not begun', '/projects/tq-banner?job=tq-ba-tab&stage=scrap'],
+  ['Project: cut', '/projects/tq-waistcoats?job=tq-wc-front&stage=cut'],
+  ['Project: apply', '/projects/tq-waistcoats?job=tq-wc-front&stage=apply'],
+  ['Project: file', '/projects/tq-waistcoats?job=tq-wc-front&stage=file'],
   ['Cupboard, cloth', '/cupboard'],
   ['Cupboard, layers', '/cupboard?shelf=layers'],
   ['Cupboard, rolls and leftovers', '/cupboard?shelf=stock'],
@@ -38,7 +38,7 @@ const VIEWS: [name: string, path: string][] = [
 ];
 
 async function benchPath(page: Page): Promise<string> {
-  const answer = await page.request.post('/api/parts/tq-wc-collar/bench');
+  const answer = await page.request.post('/api/jobs/tq-wc-collar/bench');
   return `/bench/${((await answer.json()) as { id: string }).id}`;
 }
 

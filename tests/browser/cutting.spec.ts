@@ -26,7 +26,7 @@ test('from a file to cut pieces, and the leftover into the next project', async 
   }
 
   // 1. The file: preview, scale, which of it are pieces.
-  await open(page, `/projects/${projects[0]}?stage=parts`);
+  await open(page, `/projects/${projects[0]}?stage=pieces`);
   await page.getByRole('button', { name: 'Pieces from a file' }).click();
   const dialog = page.getByRole('dialog', { name: 'Pieces from a file' });
   await dialog.locator('input[type=file]').setInputFiles({
@@ -64,7 +64,7 @@ test('from a file to cut pieces, and the leftover into the next project', async 
   await expect(page.getByRole('heading', { name: 'The piece “Hood side”' })).toBeVisible();
   await page.getByLabel('Edge 1', { exact: true }).fill('20 mm');
   await page.getByRole('checkbox', { name: /Half of them mirrored/ }).check();
-  await page.getByRole('button', { name: 'Save the part' }).click();
+  await page.getByRole('button', { name: 'Save the piece' }).click();
   await expect(page.getByText('Saved.')).toBeVisible();
 
   // 3. Layers for it, and the table.
@@ -129,10 +129,11 @@ test('from a file to cut pieces, and the leftover into the next project', async 
   await expect(page.getByRole('row').filter({ hasText: 'hood box' })).toContainText('Harbour-blue linen-cotton');
 
   // 7. The next project begins with it.
-  const wish = { role: 'tab', cut: 'straight', stretch: 'any', care: 'wash-warm' };
+  const job = { place: { kind: 'usual' }, wish: { role: 'tab', stretch: 'any', care: 'wash-warm' } };
+  const cut = { clothId: 'tq-harbour-linen', count: 2, orientation: 'straight', jobs: [job] };
   const shape = { kind: 'rectangle', width: 60, height: 70, corners: [false, false, false, false], corner: 0 };
-  await page.request.post(`/api/projects/${projects[1]}/parts`, {
-    data: { name: 'Toggle tab', clothId: 'tq-harbour-linen', wish, shape, allowances: [6, 6, 6, 6], fold: null, count: 2 },
+  await page.request.post(`/api/projects/${projects[1]}/pieces`, {
+    data: { name: 'Toggle tab', shape, allowances: [6, 6, 6, 6], fold: null, cuts: [cut] },
   });
   await open(page, `/tables/${projects[1]}/cloth/tq-harbour-linen`);
   for (const box of await page.getByRole('checkbox', { name: /leftover|roll/ }).all()) {
@@ -144,7 +145,7 @@ test('from a file to cut pieces, and the leftover into the next project', async 
 });
 
 test('how far a layer reaches is set on the screen, typed key by key, and kept', async ({ page }) => {
-  const path = '/projects/tq-waistcoats?part=tq-wc-collar&stage=cut';
+  const path = '/projects/tq-waistcoats?job=tq-wc-collar&stage=cut';
   await open(page, path);
   const field = page.getByLabel('Trimmed by').first();
   await expect(field).toHaveValue('6 mm');
@@ -171,7 +172,7 @@ test('how far a layer reaches is set on the screen, typed key by key, and kept',
 });
 
 test('an outline is drawn exactly, with undo, and kept', async ({ page }) => {
-  await open(page, '/projects/tq-waistcoats?part=tq-wc-welt&stage=parts');
+  await open(page, '/projects/tq-waistcoats?job=tq-wc-welt&stage=pieces');
   await page.getByRole('button', { name: 'Draw it yourself' }).click();
   const editor = page.getByRole('dialog', { name: 'Outline of Pocket welt' });
   await editor.getByRole('button', { name: 'Edge 1', exact: true }).focus();
@@ -188,7 +189,7 @@ test('an outline is drawn exactly, with undo, and kept', async ({ page }) => {
   await expect(editor.getByText(/^5 corners/)).toBeVisible();
   expect(await seriousFindings(page)).toEqual([]);
   await editor.getByRole('button', { name: 'Take this outline' }).click();
-  await page.getByRole('button', { name: 'Save the part' }).click();
+  await page.getByRole('button', { name: 'Save the piece' }).click();
   await expect(page.getByText('Saved.')).toBeVisible();
   await page.reload();
   await alive(page);

@@ -39,7 +39,7 @@ test('a new user goes from a piece of cloth to a fused, logged piece', async ({ 
   // 3. Cross-section, exact outline; on the cutting table the layout, length to buy, glue side.
   await expect(page.getByRole('heading', { name: 'Harbour shirt' })).toBeVisible();
   await expect(page.getByRole('img', { name: /Cross-section: White lawn/ })).toBeVisible();
-  await expect(page.getByText('a piece', { exact: false }).first()).toContainText('cm²');
+  await expect(page.getByText(/cm² a piece/).first()).toBeVisible();
   await page.getByRole('link', { name: new RegExp(title.split(',')[0]!) }).click();
   await alive(page);
   await expect(page.getByRole('heading', { name: /^Cutting table: / })).toBeVisible();
@@ -108,7 +108,7 @@ test('a new user goes from a piece of cloth to a fused, logged piece', async ({ 
   await page.getByRole('checkbox', { name: 'Piece 2 of 2' }).check();
   await page.getByRole('button', { name: 'Finish and file it' }).click();
 
-  // 5. Filed, with an overhang reading, seen back on the part and in the logbook.
+  // 5. Filed, with an overhang reading, seen back on the job and in the logbook.
   await expect(page.getByRole('heading', { name: '“Outer collar” is done' })).toBeVisible();
   await page.getByLabel('Overhang, if you took it').fill('62 mm');
   await expect(page.getByText(/Bending length 31 mm; expected/)).toBeVisible();
@@ -134,18 +134,18 @@ test('a new user goes from a piece of cloth to a fused, logged piece', async ({ 
   await expect(page.getByText(/The model alone says \d+ mm/)).toBeVisible();
 });
 
-test('two tabs on one part: the second save shows both versions and overwrites nothing by itself', async ({ context }) => {
+test('two tabs on one piece: the second save shows both versions and overwrites nothing by itself', async ({ context }) => {
   const first = await context.newPage();
   const second = await context.newPage();
-  const address = '/projects/tq-banner?part=tq-ba-tab&stage=parts';
+  const address = '/projects/tq-banner?job=tq-ba-tab&stage=pieces';
   await open(first, address);
   await open(second, address);
   const name = (page: typeof first) => page.getByLabel('Name of the piece');
   await name(first).fill('Hanging loop');
-  await first.getByRole('button', { name: 'Save the part' }).click();
+  await first.getByRole('button', { name: 'Save the piece' }).click();
   await expect(first.getByText('Saved.')).toBeVisible();
   await name(second).fill('Banner tab');
-  await second.getByRole('button', { name: 'Save the part' }).click();
+  await second.getByRole('button', { name: 'Save the piece' }).click();
   const dialog = second.getByRole('dialog', { name: 'Changed elsewhere' });
   await expect(dialog).toContainText('Hanging loop');
   await expect(dialog).toContainText('Banner tab');
@@ -186,7 +186,7 @@ test('settings: inches everywhere, and the dark theme at once', async ({ page })
   await page.getByRole('button', { name: 'Save the settings' }).click();
   await expect(page.getByText('Saved.')).toBeVisible();
   await expect(page.locator('html')).toHaveAttribute('data-theme', 'lamplight');
-  await open(page, '/projects/tq-waistcoats?part=tq-wc-welt&stage=parts');
+  await open(page, '/projects/tq-waistcoats?job=tq-wc-welt&stage=pieces');
   await expect(page.getByLabel('Width', { exact: true })).toHaveValue('5 ½ in');
   await open(page, '/settings');
   await page.getByLabel('Measures').selectOption('metric');

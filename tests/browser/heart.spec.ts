@@ -191,18 +191,18 @@ test('jig, swatch and gauge are saved for printing', async ({ page }) => {
   }
 });
 
-test('ways of working: set once, followed by the bench, switched for one part', async ({ page }) => {
+test('ways of working: set once, followed by the bench, switched for one job', async ({ page }) => {
   await open(page, '/settings');
   await page.getByLabel('How long, how wet?').selectOption('long');
   await page.getByRole('button', { name: 'Save the settings' }).click();
   await expect(page.getByText('Saved.')).toBeVisible();
-  await open(page, '/projects/tq-waistcoats?part=tq-wc-welt&stage=apply');
+  await open(page, '/projects/tq-waistcoats?job=tq-wc-welt&stage=apply');
   await expect(page.getByText(/: 18 s a stop/)).toBeVisible();
-  await open(page, '/projects/tq-waistcoats?part=tq-wc-welt&stage=choose');
-  await page.getByText(/^Ways of working for this part/).click();
+  await open(page, '/projects/tq-waistcoats?job=tq-wc-welt&stage=choose');
+  await page.getByText(/^Ways of working for this job/).click();
   await page.getByLabel('How long, how wet?').selectOption('short-lifts');
   await page.getByRole('button', { name: 'Keep them for the chosen stack' }).click();
-  await open(page, '/projects/tq-waistcoats?part=tq-wc-welt&stage=apply');
+  await open(page, '/projects/tq-waistcoats?job=tq-wc-welt&stage=apply');
   await expect(page.getByText(/: 5 s a stop/)).toBeVisible();
   await open(page, '/settings');
   await page.getByLabel('How long, how wet?').selectOption('leaflet');
@@ -213,7 +213,7 @@ test('ways of working: set once, followed by the bench, switched for one part', 
 test('two tabs at one scrap: the second is told, and loses nothing', async ({ context }) => {
   const one = await context.newPage();
   const two = await context.newPage();
-  const address = '/projects/tq-waistcoats?part=tq-wc-collar&stage=scrap';
+  const address = '/projects/tq-waistcoats?job=tq-wc-collar&stage=scrap';
   await open(one, address);
   await open(two, address);
   for (const page of [one, two]) await page.getByRole('button', { name: /^C3/ }).click();

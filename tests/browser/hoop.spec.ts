@@ -271,12 +271,12 @@ test('a motif too large for its hoop comes in parts', async ({ page }) => {
 });
 
 test('from a part of a project to a motif on its own piece', async ({ page }) => {
-  await open(page, '/projects/tq-gaiters?part=tq-ga-badge&stage=choose');
+  await open(page, '/projects/tq-gaiters?job=tq-ga-badge&stage=choose');
   await page.getByRole('link', { name: 'To the hoop' }).click();
   await alive(page);
   await expect(page.getByText(/^For Lantern badge/)).toBeVisible();
   await page.getByRole('link', { name: /Lantern badge/ }).last().click(); // prettier-ignore
-  await expect(page).toHaveURL(/\/hoop\/motifs\/.*part=tq-ga-badge/);
+  await expect(page).toHaveURL(/\/hoop\/motifs\/.*job=tq-ga-badge/);
   await alive(page);
   await expect(page.getByLabel('Cloth', { exact: true })).toHaveValue('tq-gaiter-jersey');
   await page.getByLabel('What it is').selectOption({ label: 'a badge' });
@@ -284,7 +284,7 @@ test('from a part of a project to a motif on its own piece', async ({ page }) =>
   await expect(page).toHaveURL(/\/hoop\/jobs\//);
   await alive(page);
   await expect(page.getByRole('button', { name: 'Take the piece as it is cut' })).toBeVisible();
-  const piece = (await (await page.request.get('/api/parts/tq-ga-badge')).json()) as { shape: { width: number } };
+  const piece = (await (await page.request.get('/api/pieces/tq-ga-badge')).json()) as { shape: { width: number } };
   const width = await page.getByRole('region', { name: 'The cloth' }).getByLabel('Width').inputValue();
   expect(width.startsWith(String(piece.shape.width)) || width.startsWith(String(piece.shape.width / 10))).toBe(true);
 });

@@ -11,8 +11,8 @@ test('a project: started, renamed, deleted, taken back', async ({ page }) => {
   await page.getByPlaceholder('What are you making?').press('Enter');
   await page.waitForURL(/\/projects\/[^/]+/);
   await alive(page);
-  await expect(page.getByText('This project has no parts yet').or(page.getByLabel('Name of the piece'))).toBeVisible();
-  await page.getByRole('button', { name: 'Rename' }).click();
+  await expect(page.getByText('This project has no pieces yet').or(page.getByLabel('Name of the piece'))).toBeVisible();
+  await page.getByRole('button', { name: 'Rename or make more' }).click();
   await page.getByLabel('Name', { exact: true }).fill('Harbour bunting');
   await page.getByRole('button', { name: 'Save', exact: true }).click();
   await expect(page.getByRole('heading', { name: 'Harbour bunting' })).toBeVisible();
@@ -23,12 +23,12 @@ test('a project: started, renamed, deleted, taken back', async ({ page }) => {
   await expect(page.getByRole('link', { name: /Harbour bunting/ })).toBeVisible();
 });
 
-test('a part: deleted and taken back with its layers', async ({ page }) => {
-  await open(page, '/projects/tq-waistcoats?part=tq-wc-welt&stage=choose');
-  const parts = page.getByRole('complementary', { name: 'Parts of the project' });
+test('a piece: deleted and taken back with its layers', async ({ page }) => {
+  await open(page, '/projects/tq-waistcoats?job=tq-wc-welt&stage=choose');
+  const parts = page.getByRole('complementary', { name: 'Pieces of the project' });
   await page.getByRole('button', { name: 'Delete Pocket welt' }).click();
   await expect(parts.getByRole('button', { name: /^Pocket welt/ })).toBeHidden();
-  await expect(page.getByText('all 2 parts').first()).toBeVisible();
+  await expect(page.getByText('all 4 jobs').first()).toBeVisible();
   await undo(page).click();
   await parts.getByRole('button', { name: /^Pocket welt/ }).click();
   await expect(page.getByRole('heading', { name: /^Chosen:/ })).toBeVisible();
@@ -47,8 +47,8 @@ test('a logbook entry: taken out and put back where it was', async ({ page }) =>
   await expect(page.getByText('All sixteen in one evening')).toBeVisible();
 });
 
-test('the cloth of a part: another one asks for other layers, and leads to its test bench', async ({ page }) => {
-  await open(page, '/projects/tq-toolroll?part=tq-tr-lining&stage=cloth');
+test('the cloth of a piece: another one asks for other layers, and leads to its test bench', async ({ page }) => {
+  await open(page, '/projects/tq-toolroll?job=tq-tr-lining&stage=cloth');
   await page.getByLabel('Cut from').selectOption({ label: 'Straw-yellow poplin' });
   await expect(page.getByRole('img', { name: 'A strip of Straw-yellow poplin over a table edge' })).toBeVisible();
   await page.reload();
@@ -81,7 +81,7 @@ test('what similar cloths were found to be, and why a figure is what it is', asy
 
 test('the bench of a scrap: each piece has its own stop and time', async ({ page }) => {
   await page.clock.install();
-  await open(page, '/projects/tq-waistcoats?part=tq-wc-collar&stage=scrap');
+  await open(page, '/projects/tq-waistcoats?job=tq-wc-collar&stage=scrap');
   await page.getByRole('button', { name: 'Timers at the bench' }).click();
   await page.waitForURL(/\/bench\//);
   await alive(page);
@@ -102,7 +102,7 @@ test('the bench of a scrap: each piece has its own stop and time', async ({ page
 });
 
 test('a filed scrap stays as it was read, and another can be tried', async ({ page }) => {
-  await open(page, '/projects/tq-waistcoats?part=tq-wc-front&stage=scrap');
+  await open(page, '/projects/tq-waistcoats?job=tq-wc-front&stage=scrap');
   await expect(page.getByRole('heading', { name: /^Piece A2:/ })).toBeVisible();
   await expect(page.getByText('Filed readings stay as they are.')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Keep this piece' })).toBeHidden();

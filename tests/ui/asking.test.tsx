@@ -86,7 +86,7 @@ describe('an answer put to a project', () => {
     const sent = fakeServer(({ method, path }) => {
       if (method === 'GET') return [200, { projects }];
       if (path === '/api/projects') return [200, { id: 'new-one' }];
-      return refuse ? [400, { error: { message: 'name: is too long', field: 'name' } }] : [200, { id: 'part-one' }];
+      return refuse ? [400, { error: { message: 'name: is too long', field: 'name' } }] : [200, { jobs: [{ id: 'job-one' }] }];
     });
     const gone = vi.fn();
     vi.stubGlobal('location', { assign: gone });
@@ -111,11 +111,17 @@ describe('an answer put to a project', () => {
     await screen.findByRole('option', { name: 'Cap' });
     await pick('Project', 'b');
     await press('Put it there');
-    await waitFor(() => expect(gone).toHaveBeenCalledWith('/projects/b?part=part-one&stage=cut'));
+    await waitFor(() => expect(gone).toHaveBeenCalledWith('/projects/b?job=job-one&stage=cut'));
     const { path, body } = sent.at(-1)!;
-    expect(path).toBe('/api/projects/b/parts');
-    expect(body).toMatchObject({ clothId: 'linen-cotton', count: 4, wish: { role: 'collar' } });
-    const layers = (body['stack'] as { layers: { materialId: string }[] }).layers;
+    expect(path).toBe('/api/projects/b/pieces');
+    const [cut] = body['cuts'] as { jobs: { wish: object; stack: { layers: { materialId: string }[] } }[] }[];
+    expect(cut).toMatchObject({
+      clothId: 'linen-cotton',
+      count: 4,
+      orientation: 'straight',
+      jobs: [{ wish: { role: 'collar' } }],
+    });
+    const { layers } = cut!.jobs[0]!.stack;
     expect(layers.map(({ materialId }) => materialId)).toEqual(answer.ranked[0]!.layers.map((layer) => layer.materialId));
   });
 
@@ -127,7 +133,7 @@ describe('an answer put to a project', () => {
     expect(sent).toHaveLength(1);
     await type('Name of the new project', 'Flags');
     await press('Put it there');
-    await waitFor(() => expect(gone).toHaveBeenCalledWith('/projects/new-one?part=part-one&stage=cut'));
+    await waitFor(() => expect(gone).toHaveBeenCalledWith('/projects/new-one?job=job-one&stage=cut'));
     expect(sent[1]).toMatchObject({ path: '/api/projects', body: { name: 'Flags' } });
   });
 

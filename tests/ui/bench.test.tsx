@@ -15,7 +15,7 @@ const STEPS = [
   step('look', { kind: 'do' }),
 ];
 const square = [[0, 0], [10, 0], [10, 10], [0, 10]] as [number, number][]; // prettier-ignore
-const plan = { partName: 'Patch', clothName: 'Linen', stackTitle: 'Web', outline: square, plate: square, steps: STEPS };
+const plan = { pieceName: 'Patch', clothName: 'Linen', stackTitle: 'Web', outline: square, plate: square, steps: STEPS };
 const state: BenchState = { step: 0, stop: 0, endsAt: null, pausedLeft: null, timers: [], checks: [] };
 
 describe('moves of the bench', () => {
@@ -67,7 +67,7 @@ describe('the bench', () => {
           run: {
             id: 'b',
             version: 1,
-            partId: 'p',
+            jobId: 'p',
             scrapId: null,
             plan,
             state: { ...state, ...at },

@@ -6,7 +6,7 @@ import { FAMILIES } from '../../src/core/layers';
 import type { PieceShape } from '../../src/core/shape';
 import LengthField from '../../src/ui/LengthField';
 import { UnitsProvider } from '../../src/ui/units-context';
-import type { Part } from '../../src/store/parts';
+import type { Worked } from '../../src/views/project/worked';
 import type { Settings } from '../../src/store/settings';
 import ClothForm from '../../src/views/cupboard/ClothForm';
 import LayerForm from '../../src/views/cupboard/LayerForm';
@@ -216,7 +216,7 @@ describe('a roll, sheets or a leftover', () => {
 
 describe('how it went', () => {
   const start = {
-    ...{ partId: 'p', benchRunId: 'r', kind: 'piece' as const, title: 'Collar', clothId: 'c', clothName: 'Poplin' },
+    ...{ jobId: 'p', benchRunId: 'r', kind: 'piece' as const, title: 'Collar', clothId: 'c', clothName: 'Poplin' },
     ...{ stackTitle: 'Web', layerIds: ['l'], predicted: { bendingLength: 40, low: 33, high: 47 } },
     settings: { ironDots: 2, seconds: 12, steam: false, cover: 'cloth' },
   } as unknown as Parameters<typeof LogForm>[0]['start'];
@@ -268,12 +268,12 @@ describe('how it went', () => {
 
 describe('how far a layer reaches', () => {
   const rectangle: PieceShape = { kind: 'rectangle', width: 300, height: 80, corners: [false, false, false, false], corner: 0 };
-  const part = { shape: rectangle } as Part;
+  const work = { shape: rectangle } as Worked;
   const open = (props: Partial<Parameters<typeof LayerCutOptions>[0]>) => {
     const [changed, placed] = [vi.fn(), vi.fn()];
     render(
       <LayerCutOptions
-        {...{ part, extent: 'full', cut: undefined, edges: [2], trim: 6, placing: false, onPlacing: placed, onChange: changed }}
+        {...{ work, extent: 'full', cut: undefined, edges: [2], trim: 6, placing: false, onPlacing: placed, onChange: changed }}
         {...props}
       />,
     );
@@ -291,7 +291,7 @@ describe('how far a layer reaches', () => {
 
   it('as a strip runs along the edges that are ticked, and the last one stays', async () => {
     const { changed } = open({ extent: 'strip' });
-    expect(screen.getByText(/Proposed for this part/)).toBeVisible();
+    expect(screen.getByText(/Proposed for this job/)).toBeVisible();
     const boxes = screen.getAllByRole('checkbox');
     expect(boxes.map((box) => (box as HTMLInputElement).checked)).toEqual([false, false, true, false]);
     await userEvent.click(boxes[0]!);

@@ -1,11 +1,13 @@
 import { render, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
+import { useState } from 'react';
 import { describe, expect, it, vi } from 'vitest';
 import { LIBRARY_CLOTHS } from '../../src/core/library';
 import { CLOTH_TESTS } from '../../src/core/measure';
 import { UnitsProvider } from '../../src/ui/units-context';
 import CsvView from '../../src/views/csv/CsvView';
 import HoopForm from '../../src/views/hoop/HoopForm';
+import type { Project } from '../../src/store/projects';
 import ProjectHeading from '../../src/views/project/ProjectHeading';
 import ProjectsView from '../../src/views/projects/ProjectsView';
 import ReadingForm from '../../src/views/scrap/ReadingForm';
@@ -134,12 +136,19 @@ describe('a hoop', () => {
 });
 
 describe('a project', () => {
-  const project = { id: 'p', name: 'Banner', note: 'two of them', version: 2 };
+  const project = {
+    ...{ id: 'p', name: 'Banner', note: 'two of them', version: 2, createdAt: '', updatedAt: '' },
+    ...{ makes: 1, variant: '', care: null, notions: [], archived: false },
+  };
+  function Heading() {
+    const [now, setNow] = useState<Project>(project);
+    return <ProjectHeading project={now} onSaved={setNow} />;
+  }
 
   it('is renamed with its version', async () => {
     const sent = fakeServer(savesAll);
-    render(<ProjectHeading project={project} />);
-    await press('Rename');
+    render(<Heading />);
+    await press('Rename or make more');
     await type('Name', ' Large banner ');
     await press('Save');
     expect(await screen.findByRole('heading', { name: 'Large banner' })).toBeVisible();
@@ -148,8 +157,8 @@ describe('a project', () => {
 
   it('keeps what was typed when it cannot be saved', async () => {
     fakeServer(() => 'away');
-    render(<ProjectHeading project={project} />);
-    await press('Rename');
+    render(<Heading />);
+    await press('Rename or make more');
     await type('Name', 'Flag');
     await press('Save');
     expect(await screen.findByRole('alert')).toBeVisible();
@@ -167,7 +176,7 @@ describe('a project', () => {
     expect(screen.getByRole('alert')).toHaveTextContent('Give the project a name');
     expect(sent.filter(({ method }) => method === 'POST')).toHaveLength(0);
     await userEvent.type(screen.getByLabelText('New project'), 'Flags{Enter}');
-    await waitFor(() => expect(gone).toHaveBeenCalledWith('/projects/new?stage=parts'));
+    await waitFor(() => expect(gone).toHaveBeenCalledWith('/projects/new?stage=pieces'));
   });
 });
 

@@ -5,7 +5,7 @@ import { clothMaterial, fingerprint, tableList, usualOptions } from '../../src/c
 import type { Placement } from '../../src/core/cutplan';
 import { LIBRARY_CLOTHS } from '../../src/core/library';
 import type { CutTable } from '../../src/store/cut-tables';
-import type { Part } from '../../src/store/parts';
+import type { KeptPart } from '../../src/core/cutlist';
 import type { Settings } from '../../src/store/settings';
 import type { Stock } from '../../src/store/stock';
 import TableView from '../../src/views/cutting-table/TableView';
@@ -19,7 +19,7 @@ const part = {
   ...{ wish: { role: 'tab', cut: 'straight', stretch: 'any', care: 'wash-warm' }, stack: null, glueUp: false, version: 1 },
   ...{ shape: { kind: 'rectangle', width: 200, height: 100, corners: [false, false, false, false], corner: 0 } },
   ...{ line: 'cut', allowances: [0, 0, 0, 0], fold: null, grain: 0, marks: [] },
-} as unknown as Part;
+} as unknown as KeptPart;
 const roll = {
   ...{ id: 'r', kind: 'roll', ofKind: 'cloth', ofId: linen.id, width: 1400, length: 3000, count: 1, outline: null },
   ...{ place: 'shelf', note: '', version: 1, usedBy: null },
@@ -32,11 +32,11 @@ const placement = (copy: number, x: number, y: number): Placement => ({ id: item
 function open(placements = [placement(0, 100, 100), placement(1, 500, 100)]) {
   const table = {
     ...{ id: 't', version: 1, projectId: 'x', ofKind: 'cloth', ofId: linen.id, options, locked: [], done: null },
-    ...{ laid: [{ sourceId: 'r', placements, length: 300, density: 0.1 }], fingerprint: fingerprint(items), partIds: ['p'] },
+    ...{ laid: [{ sourceId: 'r', placements, length: 300, density: 0.1 }], fingerprint: fingerprint(items), workIds: ['p'] },
   } as unknown as CutTable;
   render(
     <TableView
-      {...{ project: { id: 'x', name: 'Bags' }, material, parts: [part], starched: false, method: 'cut-first' }}
+      {...{ project: { id: 'x', name: 'Bags' }, material, works: [part], starched: false, method: 'cut-first' }}
       {...{ stock: [roll], table, settings }}
     />,
   );

@@ -6,8 +6,8 @@ describe('what a bundle brought in', () => {
   it.each([
     [
       'names what was new, each in its number',
-      { cloths: 1, layers: 0, log: 34, tables: 1, stock: 16, parts: 2 },
-      'Brought in: 1 cloth, 34 logbook entries, 1 cutting table, 16 rolls, sheets and leftovers, 2 parts.',
+      { cloths: 1, layers: 0, log: 34, tables: 1, stock: 16, pieces: 2 },
+      'Brought in: 1 cloth, 34 logbook entries, 1 cutting table, 16 rolls, sheets and leftovers, 2 pieces.',
     ],
     ['names one of the shelf', { stock: 1, log: 1 }, 'Brought in: 1 roll, sheet or leftover, 1 logbook entry.'],
     ['says when nothing was new', { ...NOTHING_NEW }, 'All of it was there already. Nothing was changed.'],

@@ -16,7 +16,10 @@ import { hoops } from '../../src/store/hoops';
 import { layers } from '../../src/store/layers';
 import { logEntries } from '../../src/store/log';
 import { motifs, packedStitches } from '../../src/store/motifs';
-import { parts } from '../../src/store/parts';
+import { cuts } from '../../src/store/cuts';
+import { jobs } from '../../src/store/jobs';
+import { pieces } from '../../src/store/pieces';
+import { getWorkpiece } from '../../src/store/workpieces';
 import { projects } from '../../src/store/projects';
 import { scraps } from '../../src/store/scraps';
 import { stock, stockThere } from '../../src/store/stock';
@@ -51,8 +54,8 @@ describe('bundles', () => {
     const bundle = JSON.parse(JSON.stringify(exportBundle(db))) as Bundle;
     const other = openSeeded(join(folder, 'b.db'));
     const count = importBundle(other, bundle);
-    expect(count).toMatchObject({ projects: 6, parts: 14, log: 34, scraps: 2 });
-    for (const table of [projects, parts, scraps, logEntries] as const) {
+    expect(count).toMatchObject({ projects: 6, pieces: 14, cuts: 17, jobs: 16, log: 34, scraps: 2 });
+    for (const table of [projects, pieces, cuts, jobs, scraps, logEntries] as const) {
       const strip = (rows: { createdAt: string; updatedAt: string; version: number }[]) =>
         rows.map(({ createdAt: _c, updatedAt: _u, version: _v, ...row }) => row);
       expect(strip(table.list(other, '1', [], 'id'))).toEqual(strip(table.list(db, '1', [], 'id')));
@@ -100,14 +103,14 @@ describe('bundles', () => {
       ],
       locked: ['a b 0'],
       fingerprint: 'f',
-      partIds: ['tq-wc-front'],
+      workIds: ['tq-wc-front'],
       done,
     });
     const kept = cutTables.insert(db, table(leftover.ofId, [leftover.id]));
     const lost = cutTables.insert(db, table(gone.ofId === leftover.ofId ? 'light-woven-fusible-45-g' : gone.ofId, [gone.id]));
     cutTables.insert(
       db,
-      table('another', [], { doneOn: '2026-05-31', usedIds: [], drawn: [], sheets: [], keptIds: [], partIds: [] }),
+      table('another', [], { doneOn: '2026-05-31', usedIds: [], drawn: [], sheets: [], keptIds: [], workIds: [] }),
     );
     stock.remove(db, gone.id);
     const bundle = bundleSchema.validateSync(JSON.parse(JSON.stringify(exportBundle(db))), { strict: true }) as Bundle;
@@ -146,9 +149,9 @@ describe('bundles', () => {
   it('are taken whole or not at all', () => {
     loadDemo(db, { onlyIfEmpty: false });
     const bundle = JSON.parse(JSON.stringify(exportBundle(db))) as Bundle;
-    bundle.scraps[0]!.partId = 'nobody';
+    bundle.scraps[0]!.jobId = 'nobody';
     const other = openSeeded(join(folder, 'b.db'));
-    expect(() => importBundle(other, bundle)).toThrow('scraps[0].partId');
+    expect(() => importBundle(other, bundle)).toThrow('scraps[0].jobId');
     expect(projects.list(other)).toEqual([]);
     expect(logEntries.list(other, '1', [], 'id')).toEqual([]);
     other.close();
@@ -156,7 +159,7 @@ describe('bundles', () => {
 });
 
 describe('a bundle of a cupboard from which something was deleted', () => {
-  const tables = { cloths, layers, projects, parts, scraps, stock, hoops, motifs, hoopings } as const;
+  const tables = { cloths, layers, projects, pieces, cuts, jobs, scraps, stock, hoops, motifs, hoopings } as const;
 
   it.each(Object.keys(tables) as (keyof typeof tables)[])('can be brought in elsewhere: any of the %s', (kind) => {
     loadDemo(db, { onlyIfEmpty: false });
@@ -164,7 +167,9 @@ describe('a bundle of a cupboard from which something was deleted', () => {
     const table = tables[kind];
     // A few of them from all over the cupboard: each takes a whole bundle there and back.
     const all = exportBundle(db)[kind] as { id: string }[];
-    const rows = all.filter((_, i) => i % Math.ceil(all.length / (kind === 'cloths' || kind === 'parts' ? 3 : 1)) === 0);
+    const rows = all.filter(
+      (_, i) => i % Math.ceil(all.length / (['cloths', 'pieces', 'cuts', 'jobs'].includes(kind) ? 3 : 1)) === 0,
+    );
     expect(rows.length).toBeGreaterThan(0);
     for (const { id } of rows)
       undone(db, () => {
@@ -174,10 +179,12 @@ describe('a bundle of a cupboard from which something was deleted', () => {
           const count = importBundle(other, bundle);
           expect(count.log).toBe(34);
           // Nothing is left pointing at nothing.
-          for (const part of parts.list(other)) {
-            expect(projects.find(other, part.projectId)).toBeDefined();
-            if (part.clothId !== null) expect(cloths.find(other, part.clothId)).toBeDefined();
+          for (const { projectId } of pieces.list(other)) expect(projects.find(other, projectId)).toBeDefined();
+          for (const { pieceId, clothId } of cuts.list(other, '1', [], 'id')) {
+            expect(pieces.find(other, pieceId)).toBeDefined();
+            if (clothId !== null) expect(cloths.find(other, clothId)).toBeDefined();
           }
+          for (const { cutId } of jobs.list(other)) expect(cuts.find(other, cutId)).toBeDefined();
           for (const { motifId, clothId } of hoopings.list(other))
             expect([motifs.find(other, motifId), cloths.find(other, clothId)]).not.toContain(undefined);
         });
@@ -185,17 +192,17 @@ describe('a bundle of a cupboard from which something was deleted', () => {
     other.close();
   });
 
-  it('leaves the parts, scraps and tables of a deleted project behind, and keeps what was learnt from them', () => {
+  it('leaves the pieces, scraps and tables of a deleted project behind, and keeps what was learnt from them', () => {
     loadDemo(db, { onlyIfEmpty: false });
     const scrap = scraps.list(db, '1', [], 'id')[0]!;
-    const { projectId } = parts.get(db, scrap.partId);
+    const { projectId } = getWorkpiece(db, scrap.jobId);
     projects.remove(db, projectId);
     const bundle = saved(db);
     expect(bundle.projects).toHaveLength(5);
-    expect(bundle.parts.some((part) => part.projectId === projectId)).toBe(false);
-    expect(bundle.scraps.some(({ partId }) => partId === scrap.partId)).toBe(false);
+    expect(bundle.pieces.some((piece) => (piece as { projectId: string }).projectId === projectId)).toBe(false);
+    expect(bundle.scraps.some(({ jobId }) => jobId === scrap.jobId)).toBe(false);
     expect(bundle.log).toHaveLength(34);
-    expect(bundle.log.filter(({ partId }) => partId === null).length).toBeGreaterThan(0);
+    expect(bundle.log.filter(({ jobId }) => jobId === null).length).toBeGreaterThan(0);
   });
 
   it('brings back what was deleted here since it was saved, as it was then', () => {
@@ -204,7 +211,7 @@ describe('a bundle of a cupboard from which something was deleted', () => {
     const before = { project: projects.get(db, 'tq-cap'), cloth: cloths.get(db, 'tq-duck') };
     const motif = motifs.list(db)[0]!;
     const stitches = packedStitches(db, motif.id).bytes;
-    projects.update(db, 'tq-cap', { name: 'Renamed since', note: '' }, before.project.version);
+    projects.update(db, 'tq-cap', { ...before.project, name: 'Renamed since', note: '' }, before.project.version);
     projects.remove(db, 'tq-cap');
     cloths.remove(db, 'tq-duck');
     motifs.remove(db, motif.id);
@@ -220,19 +227,21 @@ describe('a bundle of a cupboard from which something was deleted', () => {
 describe('what a form would refuse', () => {
   const rectangle = { kind: 'rectangle', width: 0.5, height: 30, corners: [false, false, false, false], corner: 0 };
   const faults: [words: string, field: RegExp, spoil: (bundle: Bundle) => void][] = [
-    ['a shape that cannot be built', /^parts\[3\]\.width/, ({ parts: all }) => Object.assign(all[3]!, { shape: rectangle })],
+    ['a shape that cannot be built', /^pieces\[3\]\.width/, ({ pieces: all }) => Object.assign(all[3]!, { shape: rectangle })],
     [
       'allowances for edges that are not there',
-      /^parts\[0\]\.allowances/,
-      ({ parts: all }) => Object.assign(all[0]!, { allowances: [10, 10] }),
+      /^pieces\[0\]\.allowances/,
+      ({ pieces: all }) => Object.assign(all[0]!, { allowances: [10, 10] }),
     ],
-    ['a part of a cloth that is not there', /^parts\[1\]\.clothId: points to/, ({ parts: all }) => (all[1]!.clothId = 'nothing')],
+    ['a cut of a cloth that is not there', /^cuts\[1\]\.clothId: points to/, ({ cuts: all }) => (all[1]!.clothId = 'nothing')],
+    ['a cut of no piece', /^cuts\[1\]\.pieceId: points to/, ({ cuts: all }) => (all[1]!.pieceId = 'nothing')],
+    ['a job on no cut', /^jobs\[1\]\.cutId: points to/, ({ jobs: all }) => (all[1]!.cutId = 'nothing')],
     [
       'a stack of a layer that is not there',
-      /^parts\[0\]\.stack\.layers\[0\]\.materialId: points to/,
-      ({ parts: all }) => (all[0]!.stack!.layers[0]!.materialId = 'nothing'),
+      /^jobs\[0\]\.stack\.layers\[0\]\.materialId: points to/,
+      ({ jobs: all }) => (all[0]!.stack!.layers[0]!.materialId = 'nothing'),
     ],
-    ['a part of no project', /^parts\[2\]\.projectId: points to/, ({ parts: all }) => (all[2]!.projectId = 'nothing')],
+    ['a piece of no project', /^pieces\[2\]\.projectId: points to/, ({ pieces: all }) => (all[2]!.projectId = 'nothing')],
     [
       'a reading that its test does not know',
       /^cloths\[\d+\]\.tests\.weight\.readings\.colour/,
@@ -260,7 +269,7 @@ describe('what a form would refuse', () => {
       ({ hoopings: all }) => Object.assign(all[0]!.ground, { outline: [[0, 0], [100, 100], [100, 0], [0, 100]] }), // prettier-ignore
     ],
     ['a hooping of no motif', /^hoopings\[1\]\.motifId: points to/, ({ hoopings: all }) => (all[1]!.motifId = 'nothing')],
-    ['an entry about no part', /^log\[5\]\.partId: points to/, ({ log: all }) => (all[5]!.partId = 'nothing')],
+    ['an entry about no job', /^log\[5\]\.jobId: points to/, ({ log: all }) => (all[5]!.jobId = 'nothing')],
   ];
 
   function testedCloth(all: Bundle['cloths']) {
@@ -279,7 +288,7 @@ describe('what a form would refuse', () => {
       expect(projects.list(other), words).toEqual([]);
       expect(cloths.list(other), words).toHaveLength(cupboard);
     }
-    expect(importBundle(other, bundle).parts).toBe(14);
+    expect(importBundle(other, bundle).pieces).toBe(14);
     other.close();
   });
 

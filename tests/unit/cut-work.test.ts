@@ -7,7 +7,10 @@ import { cutTables, type CutTable } from '../../src/store/cut-tables';
 import type { Db } from '../../src/store/database';
 import { openSeeded } from '../../src/server/database';
 import { loadDemo } from '../../src/store/demo';
-import { parts, type Part } from '../../src/store/parts';
+import { cuts } from '../../src/store/cuts';
+import { jobs } from '../../src/store/jobs';
+import { pieces } from '../../src/store/pieces';
+import { getWorkpiece, type Workpiece } from '../../src/store/workpieces';
 import type { TableBody } from '../../src/store/rules/table';
 import { stock, stockOf, type StockFields } from '../../src/store/stock';
 
@@ -15,18 +18,21 @@ const FUSIBLE = 'shirt-weight-non-woven-fusible-80-g';
 const SEWN = 'very-light-non-woven-sew-in-25-g';
 
 let db: Db;
-let part: Part;
-/** A part of one piece, 100 × 60 mm, with two layers. */
+let work: Workpiece;
+/** A job on one piece, 100 × 60 mm, with two layers. */
 beforeEach(() => {
   db = openSeeded(':memory:');
   loadDemo(db, { onlyIfEmpty: false });
-  const was = parts.get(db, 'tq-wc-collar');
-  part = parts.insert(db, {
-    ...was,
-    ...{ name: 'Tab', count: 1, pairs: false, cutDone: false, fold: null, marks: [], line: 'cut', allowances: [0, 0, 0, 0] },
+  const was = getWorkpiece(db, 'tq-wc-collar');
+  const piece = pieces.insert(db, {
+    ...pieces.get(db, was.pieceId),
+    ...{ name: 'Tab', fold: null, marks: [], line: 'cut', allowances: [0, 0, 0, 0] },
     shape: { kind: 'rectangle', width: 100, height: 60, corners: [false, false, false, false], corner: 0 },
-    stack: { ...was.stack!, layers: [FUSIBLE, SEWN].map((materialId) => ({ materialId, extent: 'full', angle: 0 })) } as never,
   });
+  const cut = cuts.insert(db, { ...cuts.get(db, was.cutId), pieceId: piece.id, count: 1, pairs: false, done: false });
+  const layers = [FUSIBLE, SEWN].map((materialId) => ({ materialId, extent: 'full', angle: 0 }));
+  const stack = { ...was.stack!, layers } as never;
+  work = getWorkpiece(db, jobs.insert(db, { ...jobs.get(db, was.id), cutId: cut.id, stack, cutDone: false }).id);
   db.prepare('DELETE FROM cut_table').run();
   db.prepare('DELETE FROM stock').run();
 });
@@ -44,13 +50,13 @@ function lay(ofId: string, sourceId: string, stockId = sourceId): CutTable {
     ...{ method: 'cut-first', glueUp: false, gap: 0, margin: 0, squaring: 20, folded: false, shrink: false },
     ...{ rollWidth: null, stockIds: [stockId], seconds: 1, seed: 1 },
   } as unknown as TableOptions;
-  const asked = { ofKind: 'layer', ofId, options, partIds: [part.id] } as const;
+  const asked = { ofKind: 'layer', ofId, options, workIds: [work.id] } as const;
   const { items } = tableParts(db, asked as never);
   const placements: Placement[] = [
     { id: items[0]!.id, copy: 0, rotation: items[0]!.rotations[0] ?? 0, flipped: false, x: 150, y: 150 },
   ];
   const laid = [{ sourceId, placements, length: 250, density: 0.1 }];
-  return startTable(db, part.projectId, { ...asked, laid, locked: [], fingerprint: fingerprint(items) } as unknown as TableBody);
+  return startTable(db, work.projectId, { ...asked, laid, locked: [], fingerprint: fingerprint(items) } as unknown as TableBody);
 }
 const done = (table: CutTable, kept: { outline: [number, number][]; place: string }[] = []) =>
   finishTable(db, table.id, { doneOn: '2026-11-27', keep: kept, version: table.version });
@@ -83,14 +89,14 @@ describe('cutting', () => {
     expect(stockOf(db, 'layer', FUSIBLE)).toHaveLength(1);
   });
 
-  it('of the last layer marks the part as cut, and no layer before it; taken back, it is not', () => {
+  it('of the last layer marks the job as cut, and no layer before it; taken back, it is not', () => {
     const [first, second] = [keep(FUSIBLE, {}), keep(SEWN, {})];
     done(lay(FUSIBLE, first.id));
-    expect(parts.get(db, part.id).cutDone).toBe(false);
+    expect(jobs.get(db, work.id).cutDone).toBe(false);
     const last = done(lay(SEWN, second.id));
-    expect(parts.get(db, part.id).cutDone).toBe(true);
+    expect(jobs.get(db, work.id).cutDone).toBe(true);
     undoTable(db, last.id, last.version);
-    expect(parts.get(db, part.id).cutDone).toBe(false);
+    expect(jobs.get(db, work.id).cutDone).toBe(false);
   });
 
   it('puts leftovers away where they lie on their own', () => {
@@ -126,7 +132,7 @@ describe('a layout', () => {
   });
 
   it('of a part lists it once for each time its layer is in it', () => {
-    const { items } = tableList([part], tableParts(db, { ofKind: 'layer', ofId: SEWN, options: { stockIds: [], method: 'cut-first' }, partIds: [part.id] } as never).material, { method: 'cut-first', stockIds: [] } as never, false, 6); // prettier-ignore
+    const { items } = tableList([work], tableParts(db, { ofKind: 'layer', ofId: SEWN, options: { stockIds: [], method: 'cut-first' }, workIds: [work.id] } as never).material, { method: 'cut-first', stockIds: [] } as never, false, 6); // prettier-ignore
     expect(items.map(({ count }) => count)).toEqual([1]);
   });
 });

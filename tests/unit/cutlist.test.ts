@@ -87,7 +87,7 @@ describe('layerItems', () => {
     expect(layerItems([part({ layers: [{ material: tape, extent: 'strip' }] })], tape, cutFirst)).toMatchObject({ items: [] });
     expect(layerItems([part({ layers: [{ material: tape, extent: 'strip' }] })], tape, cutFirst).tape).toBeGreaterThan(400);
     const thin = part({ piece: plainPiece({ kind: 'circle', diameter: 15 }, 10), layers: [{ material: woven, extent: 'net' }] });
-    expect(layerItems([thin], woven, cutFirst).faults).toEqual([{ partId: 'front', name: 'Front', why: 'vanishes' }]);
+    expect(layerItems([thin], woven, cutFirst).faults).toEqual([{ workId: 'front', name: 'Front', why: 'vanishes' }]);
     const broken = part({ piece: { ...plainPiece(lopsided, 10), allowances: [1] } });
     expect(layerItems([broken], woven, cutFirst).faults[0]).toMatchObject({ why: 'shape' });
   });
@@ -112,7 +112,7 @@ describe('layerItems', () => {
     };
     const split = part({ piece: plainPiece(waisted, 12), layers: [{ material: woven, extent: 'net' }], pairs: true, count: 4 });
     const { items, splits } = layerItems([split], woven, cutFirst);
-    expect(splits).toEqual([{ partId: 'front', name: 'Front', pieces: 2 }]);
+    expect(splits).toEqual([{ workId: 'front', name: 'Front', pieces: 2 }]);
     expect(items.map(({ letter, first, mirrored }) => [letter, first, mirrored])).toEqual([
       ['a', 1, false],
       ['b', 1, false],

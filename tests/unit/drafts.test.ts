@@ -43,7 +43,7 @@ describe('what people type into the cupboard', () => {
 
 describe('the bench', () => {
   const plan = {
-    partName: 'Collar',
+    pieceName: 'Collar',
     steps: [
       { id: 'a', kind: 'do' },
       {

@@ -14,7 +14,7 @@ import { loadDemo } from '../../src/store/demo';
 import { layers } from '../../src/store/layers';
 import { clothPage, layerPage, logPage, projectPage } from '../../src/store/lists';
 import { pageAsked } from '../../src/store/page';
-import { parts } from '../../src/store/parts';
+import { pieces } from '../../src/store/pieces';
 import { projects } from '../../src/store/projects';
 import { withEstimates, type LayerBody } from '../../src/store/rules/layer';
 
@@ -86,14 +86,21 @@ describe('lists by pages', () => {
 
 describe('what was deleted', () => {
   it('is found for thirty days, with what it belonged to and the way back', () => {
-    const [part] = parts.list(db, '1', [], 'rowid');
-    parts.remove(db, part!.id);
-    const project = projects.find(db, part!.projectId)!;
-    const deletedAt = (db.prepare('SELECT deleted_at AS d FROM part WHERE id = ?').get(part!.id) as { d: string }).d;
+    const [piece] = pieces.list(db, '1', [], 'rowid');
+    pieces.remove(db, piece!.id);
+    const project = projects.find(db, piece!.projectId)!;
+    const deletedAt = (db.prepare('SELECT deleted_at AS d FROM piece WHERE id = ?').get(piece!.id) as { d: string }).d;
     const in29 = new Date(Date.parse(deletedAt) + 29 * 86_400_000).toISOString();
     const in31 = new Date(Date.parse(deletedAt) + 31 * 86_400_000).toISOString();
     expect(deletedRows(db, in29)).toEqual([
-      { kind: 'part', id: part!.id, name: part!.name, of: project.name, deletedAt, restore: `/api/parts/${part!.id}/restore` },
+      {
+        kind: 'piece',
+        id: piece!.id,
+        name: piece!.name,
+        of: project.name,
+        deletedAt,
+        restore: `/api/pieces/${piece!.id}/restore`,
+      },
     ]);
     expect(deletedRows(db, in31)).toEqual([]);
   });

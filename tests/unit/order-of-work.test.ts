@@ -2,12 +2,13 @@ import { beforeEach, describe, expect, it } from 'vitest';
 import type { ChosenLayer } from '../../src/core/layers';
 import { LIBRARY_LAYERS } from '../../src/core/library';
 import { orderOfWork, stepsForCopies, type Step } from '../../src/core/steps';
-import { methodFor, orderOfPart } from '../../src/server/order-of-work';
+import { methodFor, orderOfJob } from '../../src/server/order-of-work';
 import { cutTables, type CutTableFields } from '../../src/store/cut-tables';
 import type { Db } from '../../src/store/database';
 import { openSeeded } from '../../src/server/database';
 import { loadDemo } from '../../src/store/demo';
-import { parts, type Part } from '../../src/store/parts';
+import { jobs } from '../../src/store/jobs';
+import { getWorkpiece, type Workpiece } from '../../src/store/workpieces';
 import { readSettings, writeSettings } from '../../src/store/settings';
 
 const layerOf = (form: string) => LIBRARY_LAYERS.find((each) => each.form === form)!;
@@ -86,20 +87,21 @@ describe('the steps of a set', () => {
 
 describe('one truth for table, steps and bench', () => {
   let db: Db;
-  let part: Part;
+  let work: Workpiece;
   beforeEach(() => {
     db = openSeeded(':memory:');
     loadDemo(db, { onlyIfEmpty: false });
-    const fused = parts.get(db, 'tq-wc-front');
-    part = parts.update(db, fused.id, { ...fused, stack: { ...fused.stack!, schools: {} } }, fused.version);
-    db.prepare('DELETE FROM cut_table WHERE project_id = ?').run(part.projectId);
+    const fused = jobs.get(db, 'tq-wc-front');
+    jobs.update(db, fused.id, { ...fused, stack: { ...fused.stack!, schools: {} } }, fused.version);
+    work = getWorkpiece(db, fused.id);
+    db.prepare('DELETE FROM cut_table WHERE project_id = ?').run(work.projectId);
   });
 
   it('follows the ways of working, and the table begins like that', () => {
     const { settings, version } = readSettings(db);
     writeSettings(db, { ...settings, schools: { order: 'fuse-together' } as never }, version);
-    const together = orderOfPart(db, part);
-    const method = methodFor(db, [part]);
+    const together = orderOfJob(db, work);
+    const method = methodFor(db, [work]);
     expect([together, method]).toEqual(['fuse-together', 'fuse-together']);
     expect(methodFor(db, [])).toBe('cut-first');
   });
@@ -107,12 +109,12 @@ describe('one truth for table, steps and bench', () => {
   it('is what its layer was laid as, once it lies on a table', () => {
     const fields = (method: string): CutTableFields =>
       ({
-        ...{ projectId: part.projectId, ofKind: 'layer', ofId: part.stack!.layers[0]!.materialId, locked: [], done: null },
-        ...{ options: { method }, laid: [{ sourceId: 'r', placements: [], length: 1, density: 0 }], fingerprint: '', partIds: [part.id] },
+        ...{ projectId: work.projectId, ofKind: 'layer', ofId: work.stack!.layers[0]!.materialId, locked: [], done: null },
+        ...{ options: { method }, laid: [{ sourceId: 'r', placements: [], length: 1, density: 0 }], fingerprint: '', workIds: [work.id] },
       }) as unknown as CutTableFields; // prettier-ignore
     const table = cutTables.insert(db, fields('fuse-together'));
-    expect(orderOfPart(db, part)).toBe('fuse-together');
+    expect(orderOfJob(db, work)).toBe('fuse-together');
     cutTables.update(db, table.id, fields('cut-first'), table.version);
-    expect(orderOfPart(db, part)).toBe('cut-first');
+    expect(orderOfJob(db, work)).toBe('cut-first');
   });
 });

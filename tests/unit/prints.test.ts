@@ -70,7 +70,7 @@ describe('the scrap card', () => {
   it('has a line for every field and takes words beyond Latin letters', async () => {
     const bytes = await scrapCard(
       {
-        partName: 'Collar “Möwe” №3',
+        pieceName: 'Collar “Möwe” №3',
         clothName: 'Leinen–Baumwolle',
         stackTitle: 'Medium woven fusible, 60 g',
         glued: true,

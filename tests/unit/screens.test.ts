@@ -146,7 +146,7 @@ describe('words and figures', () => {
 
 describe('moves at the bench', () => {
   const plan: BenchPlan = {
-    partName: 'Collar',
+    pieceName: 'Collar',
     clothName: 'Linen',
     stackTitle: 'Woven, 45 g',
     outline: [],

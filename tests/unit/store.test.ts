@@ -13,8 +13,11 @@ import { NotFoundError, StaleError } from '../../src/store/errors';
 import { layers } from '../../src/store/layers';
 import { logEntries, logOfCloth, memoryOfCloth, withMeasured, type LogFields } from '../../src/store/log';
 import { projects } from '../../src/store/projects';
+import { findWorkpiece } from '../../src/store/workpieces';
 import { scraps, scrapsOf, washesDue } from '../../src/store/scraps';
 import { DEFAULT_SETTINGS, readSettings, writeSettings } from '../../src/store/settings';
+
+const PROJECT = { name: '', note: '', makes: 1, variant: '', care: null, notions: [], archived: false };
 
 let folder: string;
 let db: Db;
@@ -29,7 +32,7 @@ afterEach(() => {
 
 const entry = (more: Partial<Omit<LogFields, 'measuredBendingLength'>> = {}): LogFields =>
   withMeasured({
-    partId: null,
+    jobId: null,
     benchRunId: null,
     kind: 'piece',
     stitched: null,
@@ -100,7 +103,7 @@ describe('a database of an earlier version', () => {
         '2026-01-01', '2026-01-01');
       INSERT INTO project (id, name, created_at, updated_at) VALUES ('p', 'Old project', '2026-01-01', '2026-01-01');
       INSERT INTO part (id, project_id, name, cloth_id, wish, shape, allowances, count, created_at, updated_at)
-      VALUES ('q', 'p', 'Old part', 'mine', '{}', '{}', '[0,0,0,0]', 1, '2026-01-01', '2026-01-01');
+      VALUES ('q', 'p', 'Old piece', 'mine', '{"role":"hem","cut":"bias"}', '{}', '[0,0,0,0]', 1, '2026-01-01', '2026-01-01');
       INSERT INTO bench_run (id, part_id, plan, state, created_at, updated_at) VALUES ('r', 'q', '{}', '{}', '2026-01-01', '2026-01-01');
     `);
     old.close();
@@ -110,6 +113,7 @@ describe('a database of an earlier version', () => {
     expect(cloths.get(now, 'mine').tests).toEqual({});
     expect(openRunOf(now, 'q')).toMatchObject({ id: 'r', scrapId: null });
     expect(scrapsOf(now, 'q')).toEqual([]);
+    expect(findWorkpiece(now, 'q')).toMatchObject({ name: 'Old piece', clothId: 'mine', wish: { role: 'hem', cut: 'bias' } });
     now.close();
     const copy = `${path}.before-${String(done + 1).padStart(3, '0')}`;
     expect(existsSync(copy)).toBe(true);
@@ -123,12 +127,12 @@ describe('a database of an earlier version', () => {
 
 describe('rows that people edit', () => {
   it('count their versions, and refuse a stale save with the row as it is', () => {
-    const made = projects.insert(db, { name: 'Banner', note: '' });
+    const made = projects.insert(db, { ...PROJECT, name: 'Banner' });
     expect(made.version).toBe(1);
-    const changed = projects.update(db, made.id, { name: 'Lantern banner', note: '' }, 1);
+    const changed = projects.update(db, made.id, { ...PROJECT, name: 'Lantern banner' }, 1);
     expect([changed.version, changed.name]).toEqual([2, 'Lantern banner']);
     try {
-      projects.update(db, made.id, { name: 'Flag', note: '' }, 1);
+      projects.update(db, made.id, { ...PROJECT, name: 'Flag' }, 1);
       expect.unreachable();
     } catch (error) {
       expect(error).toBeInstanceOf(StaleError);
@@ -138,19 +142,19 @@ describe('rows that people edit', () => {
   });
 
   it('are gone when deleted, back when restored, and say so when they are not there', () => {
-    const made = projects.insert(db, { name: 'Banner', note: '' });
+    const made = projects.insert(db, { ...PROJECT, name: 'Banner' });
     projects.remove(db, made.id);
     expect(projects.find(db, made.id)).toBeUndefined();
     expect(() => projects.get(db, made.id)).toThrow(NotFoundError);
     expect(() => projects.remove(db, made.id)).toThrow(NotFoundError);
-    expect(() => projects.update(db, made.id, { name: 'x', note: '' }, 1)).toThrow(NotFoundError);
+    expect(() => projects.update(db, made.id, { ...PROJECT, name: 'x' }, 1)).toThrow(NotFoundError);
     expect(projects.restore(db, made.id).name).toBe('Banner');
     expect(() => projects.restore(db, 'nobody')).toThrow(NotFoundError);
   });
 
   it('take names as data, whatever they hold', () => {
     const name = `Robert'); DROP TABLE project; -- “ö” \u{1F9F5}`;
-    const made = projects.insert(db, { name, note: '' });
+    const made = projects.insert(db, { ...PROJECT, name });
     expect(projects.get(db, made.id).name).toBe(name);
     expect(projects.list(db)).toHaveLength(1);
   });
@@ -199,9 +203,9 @@ describe('scraps and bench runs', () => {
     expect(washesDue(db).map(({ id }) => id)).toEqual([later.id]);
   });
 
-  it('a scrap’s run is not the part’s own', () => {
-    const plan = { partName: '', clothName: '', stackTitle: '', outline: [], plate: [], steps: [] };
-    const run = { partId: 'tq-wc-collar', plan, state: START_STATE, finishedAt: null };
+  it('a scrap’s run is not the job’s own', () => {
+    const plan = { pieceName: '', clothName: '', stackTitle: '', outline: [], plate: [], steps: [] };
+    const run = { jobId: 'tq-wc-collar', plan, state: START_STATE, finishedAt: null };
     benchRuns.insert(db, { ...run, scrapId: 'tq-trial-collar' });
     expect(openRunOf(db, 'tq-wc-collar')).toBeUndefined();
     const own = benchRuns.insert(db, { ...run, scrapId: null });

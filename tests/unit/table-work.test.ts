@@ -17,7 +17,7 @@ import {
 import { tablePlans, type TablePlan } from '../../src/core/cutplan';
 import { LIBRARY_CLOTHS, LIBRARY_LAYERS } from '../../src/core/library';
 import { bounds, polygonArea, transformed, type Outline, type Point } from '../../src/core/shape';
-import { shoppingLine, shoppingQuestion, type Need, type WaitingPart } from '../../src/views/buy/shopping';
+import { shoppingLine, shoppingQuestion, type Need } from '../../src/views/buy/shopping';
 import {
   changed,
   lockedPlacements,
@@ -31,7 +31,7 @@ import {
 const rectangle = (width: number, height: number): Outline => [[0, 0], [width, 0], [width, height], [0, height]]; // prettier-ignore
 const leaning: Outline = [[0, 0], [80, 0], [120, 60], [40, 60]]; // prettier-ignore
 const item = (id: string, outline: Outline, more: Partial<CutItem> = {}): CutItem => ({
-  ...{ id, partId: id, name: id, outline, holes: [], seam: [], marks: [], count: 1, first: 1, letter: '' },
+  ...{ id, workId: id, name: id, outline, holes: [], seam: [], marks: [], count: 1, first: 1, letter: '' },
   ...{ edge: outline, rotations: [0, 180], free: false, flip: false, mirrored: false, grain: 0 },
   ...{ cut: 'straight', oneWay: false, fold: null },
   ...more,
@@ -51,14 +51,14 @@ const entry = (id: string, more: Partial<StockEntry>): StockEntry =>
     place: '',
     ...more,
   }) as StockEntry;
-const part = (id: string, more: Partial<KeptPart> = {}): WaitingPart =>
+const part = (id: string, more: Partial<KeptPart> = {}): KeptPart =>
   ({
     ...{ id, name: id, projectId: 'p', cutDone: false, clothId: linen.id, count: 2, pairs: false, oneWay: false, glueUp: null },
     ...{ wish: { role: 'tab', cut: 'straight', stretch: 'any', care: 'wash-warm' }, stack: null },
     ...{ shape: { kind: 'rectangle', width: 300, height: 200, corners: [false, false, false, false], corner: 0 } },
     ...{ line: 'cut', allowances: [10, 10, 10, 10], fold: null, grain: 0, marks: [] },
     ...more,
-  }) as unknown as WaitingPart;
+  }) as unknown as KeptPart;
 
 describe('cloth that lies folded', () => {
   it('cuts a symmetrical piece as a half at the fold, as often as it is wanted', () => {
@@ -220,7 +220,7 @@ describe('what to buy', () => {
     return question && [...tablePlans(question)].at(-1);
   };
   const line = (more: Partial<Need> = {}) => {
-    const need: Need = { material, parts: [part('panel')], stock: [], starched: false, method: 'cut-first', ...more };
+    const need: Need = { material, works: [part('panel')], stock: [], starched: false, method: 'cut-first', ...more };
     return shoppingLine(need, last(need), 6, 'metric');
   };
 
@@ -241,7 +241,7 @@ describe('what to buy', () => {
 
   it('grows by what starch takes in before the pieces are sewn', () => {
     const area = (starched: boolean) => {
-      const { list } = shoppingQuestion({ material, parts: [part('panel')], stock: [], starched, method: 'cut-first' }, 6);
+      const { list } = shoppingQuestion({ material, works: [part('panel')], stock: [], starched, method: 'cut-first' }, 6);
       return polygonArea(list.items[0]!.outline);
     };
     expect(area(true)).toBeGreaterThan(area(false) * 1.01);
@@ -249,10 +249,10 @@ describe('what to buy', () => {
 
   it('names pieces that fit on no roll, and buys tapes by the metre', () => {
     const wide = { ...part('banner').shape, width: 1600, height: 1500 } as KeptPart['shape'];
-    expect(line({ parts: [part('banner', { shape: wide, count: 1 })] }).misfits).toBe(1);
+    expect(line({ works: [part('banner', { shape: wide, count: 1 })] }).misfits).toBe(1);
     const tape = LIBRARY_LAYERS.find(({ family }) => family === 'stay-tape')!;
     const stack = { title: '', layers: [{ materialId: tape.id, extent: 'strip', angle: 0 }] } as unknown as KeptPart['stack'];
-    const bought = line({ material: layerMaterial(tape), parts: [part('edge', { stack })] });
+    const bought = line({ material: layerMaterial(tape), works: [part('edge', { stack })] });
     expect(bought.tape).toBeGreaterThan(0);
     expect(bought.buy).toBeGreaterThanOrEqual(bought.tape);
   });

@@ -32,13 +32,13 @@ function cutSize({ piece, part }: Question, { material, extent }: ChosenLayer): 
   const within = (by: number): [number, number] => [Math.max(1, piece.width - 2 * by), Math.max(1, piece.height - 2 * by)];
   switch (extent) {
     case 'strip':
-      return [long, isTape(material) ? material.rollWidth : STRIP];
+      return [long, isTape(material) ? material.rollWidth : (piece.strip ?? STRIP)];
     case 'trimmed':
       return within(Math.min(trimOf(piece), allowanceOf(piece)));
     case 'net':
       return within(allowanceOf(piece));
     case 'patch':
-      return [Math.min(PATCH, piece.width), Math.min(PATCH, piece.height)];
+      return [Math.min(piece.patch ?? PATCH, piece.width), Math.min(piece.patch ?? PATCH, piece.height)];
     case 'field': {
       const motif = part.embroidery ?? piece;
       return [motif.width + 2 * FIELD_MARGIN, motif.height + 2 * FIELD_MARGIN];

@@ -18,6 +18,11 @@ export interface PieceSize {
   trim?: number | undefined;
   /** Length of the edges that a strip runs along, mm. */
   edge?: number | undefined;
+  /** How much of the piece is covered, where that is not as the role usually has it. */
+  area?: 'panel' | 'strip' | 'patch' | undefined;
+  /** Width of a strip, edge length of a patch, mm. */
+  strip?: number | undefined;
+  patch?: number | undefined;
 }
 
 export const CRITERION_IDS = [

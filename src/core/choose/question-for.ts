@@ -17,7 +17,9 @@ const SOFTER: Record<Hand, Hand> = { fluid: 'fluid', soft: 'fluid', firm: 'soft'
 
 /** Builds the question that rules are written against. */
 export function questionFor(fabric: Fabric, part: Part, asking: Asking = {}): Question {
-  const profile = ROLE_PROFILES[part.role];
+  const usually = ROLE_PROFILES[part.role];
+  const area = asking.piece?.area;
+  const profile = area === undefined || area === usually.area ? usually : { ...usually, area };
   // A knit hangs softer than any weave; what is firm in a weave would be board-like in jersey.
   const usual = fabric.construction === 'knit' && profile.kind === 'garment' ? SOFTER[profile.hand] : profile.hand;
   const hand = part.hand ?? usual;

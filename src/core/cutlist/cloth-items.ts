@@ -35,7 +35,7 @@ export function clothItems(
       );
     } catch (error) {
       if (!(error instanceof InputError)) throw error;
-      list.faults.push({ partId: part.id, name: part.name, why: 'shape' });
+      list.faults.push({ workId: part.id, name: part.name, why: 'shape' });
     }
   }
   return list;

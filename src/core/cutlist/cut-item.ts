@@ -6,7 +6,7 @@ import type { Outline, Point } from '../shape';
 export interface CutItem {
   /** Part, layer and number of the outline; unique in a list. */
   id: string;
-  partId: string;
+  workId: string;
   /** Name of the piece. */
   name: string;
   /** Counter-clockwise, as it lies on the table at no turn, mm; a ring is slit open, so that others can be laid inside it. */
@@ -45,9 +45,9 @@ export interface CutItem {
 export interface CutList {
   items: CutItem[];
   /** Pieces that nothing is cut for, with the reason. */
-  faults: { partId: string; name: string; why: 'vanishes' | 'shape' }[];
+  faults: { workId: string; name: string; why: 'vanishes' | 'shape' }[];
   /** Layers that fall apart into several pieces. */
-  splits: { partId: string; name: string; pieces: number }[];
+  splits: { workId: string; name: string; pieces: number }[];
   /** Running metres of a tape, mm; 0 for anything else. */
   tape: number;
 }

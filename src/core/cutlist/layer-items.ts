@@ -63,7 +63,7 @@ export function layerItems(
         });
       } catch (error) {
         if (!(error instanceof InputError)) throw error;
-        list.faults.push({ partId: part.id, name: part.name, why: 'shape' });
+        list.faults.push({ workId: part.id, name: part.name, why: 'shape' });
         return;
       }
       const tape = tapeLength(cut, material, part.count);
@@ -71,8 +71,8 @@ export function layerItems(
         list.tape += tape;
         return;
       }
-      if (cut.outlines.length === 0) list.faults.push({ partId: part.id, name: part.name, why: 'vanishes' });
-      if (cut.outlines.length > 1) list.splits.push({ partId: part.id, name: part.name, pieces: cut.outlines.length });
+      if (cut.outlines.length === 0) list.faults.push({ workId: part.id, name: part.name, why: 'vanishes' });
+      if (cut.outlines.length > 1) list.splits.push({ workId: part.id, name: part.name, pieces: cut.outlines.length });
       const faceDown = oneSided(material) && !glueUp;
       list.items.push(
         ...itemsOf(part, `${part.id}/${index}`, cut, piece, faceDown, {
@@ -110,7 +110,7 @@ export function itemsOf(
       const marks = seam.length > 0 ? piece.marks : piece.marks.filter(({ at }) => insideOf(at, outline));
       found.push({
         id: `${id}/${k}${half === 1 ? 'm' : ''}`,
-        partId: part.id,
+        workId: part.id,
         name: part.name,
         outline: slitOpen(put(outline), own.map(put)),
         edge: put(outline),

@@ -1,6 +1,6 @@
 import type { Extent, Material } from '../layers';
 import { edgeRuleOf, type Role } from '../choose';
-import type { EdgeRule, LayerCut, PieceCut, PieceSpec } from '../pieces';
+import { placeCut, type EdgeRule, type LayerCut, type PieceCut, type PieceSpec, type Place } from '../pieces';
 
 /** A part of a project, as far as cutting is concerned. */
 export interface ListedPart {
@@ -26,7 +26,9 @@ export interface KeptPart extends PieceSpec {
   id: string;
   name: string;
   clothId: string | null;
-  wish: { role: Role; cut: PieceCut; embroidery?: { width: number; height: number } };
+  wish: { role?: Role; cut: PieceCut; embroidery?: { width: number; height: number } };
+  /** Where its job is done; for a cut without one there is none. */
+  place?: Place;
   count: number;
   pairs: boolean;
   oneWay: boolean;
@@ -35,21 +37,22 @@ export interface KeptPart extends PieceSpec {
 
 /** What cutting needs to know of a kept part; layers that are not known any more are left out. */
 export function listedPart(part: KeptPart, materialOf: (id: string) => Material | undefined): ListedPart {
-  const { id, name, shape, line, allowances, fold, grain, marks, count, pairs, oneWay, clothId, wish, stack } = part;
+  const { id, name, shape, line, allowances, own, fold, grain, marks, count, pairs, oneWay, clothId, wish, place, stack } = part;
+  const placed = place ? placeCut(place) : {};
   const layers = (stack?.layers ?? []).flatMap(({ materialId, extent, cut }) => {
     const material = materialOf(materialId);
-    return material ? [{ material, extent, ...(cut ? { cut } : {}) }] : [];
+    return material ? [{ material, extent, cut: { ...placed, ...cut } }] : [];
   });
   return {
     id,
     name,
-    piece: { shape, line, allowances, fold, grain, marks },
+    piece: { shape, line, allowances, own: own ?? null, fold, grain, marks },
     cut: wish.cut,
     count,
     pairs,
     oneWay,
     clothId,
-    rule: edgeRuleOf(wish.role),
+    rule: wish.role ? edgeRuleOf(wish.role) : 'longest',
     layers,
     ...(wish.embroidery ? { field: { width: wish.embroidery.width, height: wish.embroidery.height } } : {}),
   };

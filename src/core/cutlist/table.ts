@@ -1,6 +1,6 @@
 import type { Fabric } from '../cloth';
 import { leftoverSource, SQUARING, type Placement, type Source } from '../cutplan';
-import type { Material } from '../layers';
+import { clothAsMaterial, type Material } from '../layers';
 import { LAYING, oneSided, shrinkageOf } from '../pieces';
 import type { Outline } from '../shape';
 import { clothItems } from './cloth-items';
@@ -169,6 +169,24 @@ export interface TableList extends CutList {
   mirroredBy: string[];
 }
 
+/** Jobs of which the cloth on the table is a layer: an underlining. Neither face of it is special. */
+function underlinings(parts: readonly KeptPart[], material: TableMaterial, trim: number): CutList {
+  const under = clothAsMaterial({ ...material.fabric!, id: material.id, name: material.name, rollWidth: material.rollWidth });
+  const listed = parts
+    .filter(({ stack }) => stack?.layers.some(({ materialId }) => materialId === under.id))
+    .map((part) => listedPart(part, (id) => (id === under.id ? under : undefined)));
+  return layerItems(listed, under, { trim, method: 'cut-first', glueUp: true });
+}
+
+function joinedLists(a: CutList, b: CutList): CutList {
+  return {
+    items: [...a.items, ...b.items],
+    faults: [...a.faults, ...b.faults],
+    splits: [...a.splits, ...b.splits],
+    tape: a.tape + b.tape,
+  };
+}
+
 /**
  * What has to be cut from a material for these parts.
  *
@@ -188,9 +206,13 @@ export function tableList(
     return { ...layerItems(listed, layer, { trim, method: options.method, glueUp: options.glueUp }), ...none };
   }
   const fabric = material.fabric!;
-  const listed = parts.map((part) => listedPart(part, () => undefined));
   const shrinkage = options.shrink ? shrinkageOf(fabric, starched) : { length: 0, cross: 0 };
-  const list = clothItems(listed, fabric, shrinkage);
+  const cut = clothItems(
+    parts.filter(({ stack }) => !stack).map((part) => listedPart(part, () => undefined)),
+    fabric,
+    shrinkage,
+  );
+  const list = joinedLists(cut, underlinings(parts, material, trim));
   if (!options.folded) return { ...list, ...none };
   const { items, locked, mirroredBy } = foldedItems(list.items, options.gap);
   return { ...list, items, atFold: locked, mirroredBy };

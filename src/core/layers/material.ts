@@ -111,8 +111,15 @@ export function isFusible(form: Form): boolean {
 
 /** Dry solids from which a liquid is soaked in rather than sprayed on, g/m². */
 const SOAKED = 10;
+/** Starch that makes cloth so much stiffer is soaked in, however little of it stays. */
+const STRONG = 3;
 
-/** A treatment that wets the cloth through, which moves its size. */
-export function isSoaked({ form, arealDensity }: Pick<Material, 'form' | 'arealDensity'>): boolean {
-  return form === 'liquid' && arealDensity >= SOAKED;
+/**
+ * A treatment that wets the cloth through, which moves its size.
+ *
+ * @example isSoaked({ form: 'liquid', family: 'starch', arealDensity: 12, stiffening: 5 }) // true
+ */
+export function isSoaked(layer: Pick<Material, 'form' | 'family' | 'arealDensity' | 'stiffening'>): boolean {
+  if (layer.form !== 'liquid') return false;
+  return layer.arealDensity >= SOAKED || (layer.family === 'starch' && layer.stiffening > STRONG);
 }

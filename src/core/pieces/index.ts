@@ -15,3 +15,5 @@ export { oneSided, tapeLength, tapeRun } from './tape';
 export { LAYING } from './laying-room';
 export { enlarged, shrinkageOf } from './shrink';
 export type { Shrinkage } from './shrink';
+export { PLACE_KINDS, placeArea, placeCut } from './place';
+export type { Place, PlaceKind } from './place';

@@ -8,6 +8,8 @@ export interface LayerCut {
   trim?: number;
   /** Edges of the shape that a strip runs along; those of the rule when none is named. */
   edges?: number[];
+  /** A line that a strip lies along instead of an edge: a slash, mm. */
+  line?: [Point, Point];
   /** Width of a strip, mm. */
   width?: number;
   /** Middle of a patch or a field, mm; the middle of the piece when it is not said. */

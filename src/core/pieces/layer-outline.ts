@@ -64,6 +64,7 @@ export function layerOutline(
     case 'net':
       return moved((allowance) => allowance);
     case 'strip':
+      if (options.line) return alongLine(piece, options.line, isTape(material) ? material.rollWidth : options.width, whole);
       return strip(piece, isTape(material) ? material.rollWidth : options.width, options, whole);
     case 'patch': {
       const box = bounds(outline);
@@ -85,6 +86,21 @@ function measured(region: readonly Outline[], whole: number): LayerOutline {
   const holes = region.filter((path) => signedArea(path) < -DUST);
   const area = [...outlines, ...holes].reduce((sum, path) => sum + signedArea(path), 0);
   return { outlines, holes, area, removedArea: Math.max(0, whole - area) };
+}
+
+/** A strip with a line in its middle, as far as there is cloth under it; it reaches half its width past both ends. */
+function alongLine({ outline, holes }: OpenPiece, [a, b]: [Point, Point], width: number, whole: number): LayerOutline {
+  const length = Math.hypot(b[0] - a[0], b[1] - a[1]);
+  const [ux, uy] = length > 0 ? [(b[0] - a[0]) / length, (b[1] - a[1]) / length] : [0, 1];
+  const half = width / 2;
+  const corner = ([x, y]: Point, along: number, across: number): Point => [
+    x + half * (along * ux - across * uy),
+    y + half * (along * uy + across * ux),
+  ];
+  const beside: Outline = [corner(a, -1, -1), corner(b, 1, -1), corner(b, 1, 1), corner(a, -1, 1)];
+  const own = holes.map((hole) => hole.outline);
+  const left = intersection([beside], [outline]).flatMap((path) => (own.length > 0 ? difference(path, own) : [path]));
+  return { ...measured(left, whole), runningLength: length + width };
 }
 
 /**

@@ -1,5 +1,5 @@
 import { InputError, requireNumber } from '../input-error';
-import { drawShape, edgeNames, inset, outset, type Outline, type PieceShape, type Point } from '../shape';
+import { drawShape, edgeNames, inset, outset, sourcesOf, type Outline, type PieceShape, type Point } from '../shape';
 
 /** What a mark on a piece says. */
 export const MARK_KINDS = ['notch', 'drill', 'centre-front', 'centre-back', 'side', 'buttonhole'] as const;
@@ -26,6 +26,8 @@ export interface PieceSpec {
   line: 'cut' | 'sew';
   /** Seam allowance of each edge of the shape, mm. */
   allowances: readonly number[];
+  /** What one cut of the piece has instead at an edge, mm; null as the pattern has it. The seam line stays where it is. */
+  own?: readonly (number | null)[] | null;
   /** Edge that lies on the fold, or null. */
   fold: number | null;
   /** Direction of the grain line, degrees counter-clockwise from upright. */
@@ -68,31 +70,64 @@ export function openPiece(spec: PieceSpec): OpenPiece {
   if (spec.allowances.length !== names.length)
     throw new InputError('allowances', `must be one for each edge (${names.length}), saw ${spec.allowances.length}`);
   spec.allowances.forEach((mm, i) => requireNumber(`allowances[${i}]`, mm, 'mm', { min: 0, max: 500 }));
+  const wanted = ownAllowances(spec, names.length);
   const opened = spec.fold === null ? { ...drawn, marks: [...spec.marks] } : unfolded(spec, spec.fold);
   const given = opened.edges.map((edge) => spec.allowances[edge]!);
-  const holes = opened.holes.map(({ outline, edge }) => ({ edge, ...cutHole(outline, spec.allowances[edge]!, spec.line, edge) }));
+  const holes = opened.holes.map(({ outline, edge }) => {
+    const pattern = spec.allowances[edge]!;
+    const hole = cutHole(outline, spec.line === 'cut' ? pattern : wanted[edge]!, spec.line, edge);
+    return { edge, ...(spec.line === 'cut' && wanted[edge] !== pattern ? cutHole(hole.sew, wanted[edge]!, 'sew', edge) : hole) };
+  });
   const fold = 'fold' in opened ? { fold: opened.fold } : {};
   const common = { marks: opened.marks, ...fold };
-  if (spec.line === 'cut') {
+  const kept = holes.map(({ cut, allowance, edge }) => ({ outline: cut, allowance, edge }));
+  const differs = opened.edges.some((edge) => wanted[edge] !== spec.allowances[edge]);
+  if (spec.line === 'cut' && !differs) {
     const sewn = inset(opened.outline, given).outlines;
     return {
       outline: opened.outline,
       allowances: given,
       edges: opened.edges,
-      holes: holes.map(({ cut, allowance, edge }) => ({ outline: cut, allowance, edge })),
+      holes: kept,
       seam: [...sewn, ...holes.map(({ sew }) => sew)],
       ...common,
     };
   }
-  const cut = outset(opened.outline, given);
+  const sewn = spec.line === 'sew' ? { outline: opened.outline, edges: opened.edges } : seamLine(opened, given);
+  const asked = sewn.edges.map((edge) => wanted[edge]!);
+  const cut = outset(sewn.outline, asked);
   return {
     outline: cut.outline,
-    allowances: cut.sources.map((i) => given[i]!),
-    edges: cut.sources.map((i) => opened.edges[i]!),
-    holes: holes.map(({ cut: line, allowance, edge }) => ({ outline: line, allowance, edge })),
-    seam: [opened.outline, ...holes.map(({ sew }) => sew)],
+    allowances: cut.sources.map((i) => asked[i]!),
+    edges: cut.sources.map((i) => sewn.edges[i]!),
+    holes: kept,
+    seam: [sewn.outline, ...holes.map(({ sew }) => sew)],
     ...common,
   };
+}
+
+/** Allowance of every edge of the shape as this cut has it, mm. @throws {InputError} */
+function ownAllowances({ allowances, own }: PieceSpec, edges: number): number[] {
+  if (!own) return [...allowances];
+  if (own.length !== edges) throw new InputError('own', `must be one for each edge (${edges}), saw ${own.length}`);
+  return own.map((mm, i) => {
+    if (mm === null) return allowances[i]!;
+    requireNumber(`own[${i}]`, mm, 'mm', { min: 0, max: 500 });
+    return mm;
+  });
+}
+
+/** Seam line of a drawn cut line, with the edge that each of its segments belongs to. */
+function seamLine({ outline, edges }: { outline: Outline; edges: number[] }, given: number[]) {
+  const [sewn, ...more] = inset(outline, given).outlines;
+  if (!sewn || more.length > 0)
+    throw new InputError('allowances', 'must leave the piece in one, so that another cut of it can follow its seam line');
+  const sources = sourcesOf(
+    sewn,
+    outline,
+    given.map((mm) => -mm),
+  );
+  return { outline: sewn, edges: sources.map((i) => edges[i]!) };
 }
 
 /** Cut and seam line of an opening: its allowance lies inside it, so the opening that is cut is the smaller one. */

@@ -10,7 +10,7 @@ export { simplifyOutward } from './simplify';
 export { difference, grownBy, intersection, regionArea, unionOf } from './regions';
 export { inset } from './inset';
 export type { Inset } from './inset';
-export { outset } from './outset';
+export { outset, sourcesOf } from './outset';
 export type { Outset } from './outset';
 export { drawShape, edgeNames, PIECE_KINDS, SHAPE_KINDS, shapeKind } from './piece-shape';
 export type { PieceShape } from './piece-shape';

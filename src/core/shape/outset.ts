@@ -31,8 +31,13 @@ export function outset(outline: Outline, allowance: number | readonly number[]):
   return { outline: outer, sources: sourcesOf(outer, outline, allowances) };
 }
 
-/** Each new edge belongs to the old one whose moved line runs along it, the nearest if several do. */
-function sourcesOf(moved: Outline, outline: Outline, allowances: readonly number[]): number[] {
+/**
+ * Each edge of a moved outline belongs to the old one whose moved line runs along it, the nearest if several do.
+ *
+ * @param moved counter-clockwise, mm @param outline either winding @param allowances one per edge of it, mm: outward, inward below 0
+ * @example sourcesOf(outset(square, 10).outline, square, [10, 10, 10, 10]) // [0, 1, 2, 3]
+ */
+export function sourcesOf(moved: Outline, outline: Outline, allowances: readonly number[]): number[] {
   const n = outline.length;
   const forward = signedArea(outline) > 0 ? 1 : -1;
   const lines = outline.map((a, i) => {

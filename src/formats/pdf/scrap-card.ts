@@ -2,7 +2,7 @@ import { PEELS, type ScrapPlan } from '../../core/scrap';
 import { newDocument, Page, PAPERS, type Paper } from './page';
 
 export interface ScrapCardInput {
-  partName: string;
+  pieceName: string;
   clothName: string;
   stackTitle: string;
   plan: ScrapPlan;
@@ -20,12 +20,12 @@ const IRON = ['no iron', 'cool', 'medium', 'hot'];
 
 /** The card that is pinned to a scrap: what to cut, what each piece gets, room for what is read. */
 export async function scrapCard(input: ScrapCardInput, paper: Paper): Promise<Uint8Array> {
-  const document = await newDocument(`Scrap card: ${input.partName}`);
+  const document = await newDocument(`Scrap card: ${input.pieceName}`);
   const [width, height] = PAPERS[paper];
   const page = await Page.add(document, width, height);
   const left = 16;
   const { plan } = input;
-  page.text(`Scrap card: ${input.partName}`, [left, 18], { size: 5.5, bold: true });
+  page.text(`Scrap card: ${input.pieceName}`, [left, 18], { size: 5.5, bold: true });
   let y = page.paragraph(`Cloth: ${input.clothName}`, [left, 26], width - 2 * left, 3.8);
   y = page.paragraph(`Layers: ${input.stackTitle}`, [left, y + 1], width - 2 * left, 3.8);
   y = page.paragraph(

@@ -2,7 +2,7 @@ import { bundleSchema } from '../../schemas/records';
 import { validate } from '../../schemas/validate';
 import { InputError } from '../../core/input-error';
 import { connect } from '../../store/database';
-import { exportBundle, importBundle } from '../../store/bundle';
+import { exportBundle, importBundle, upgradeBundle } from '../../store/bundle';
 import { answer } from './answer';
 
 /** Bundles are read, checked, brought in and written on a connection of their own, however large they are. */
@@ -16,7 +16,7 @@ void answer(({ path, bytes }: { path: string; bytes?: Uint8Array }) => {
     } catch {
       throw new InputError('body', 'must be valid JSON in UTF-8');
     }
-    return importBundle(db, validate(bundleSchema, parsed));
+    return importBundle(db, validate(bundleSchema, upgradeBundle(parsed)));
   } finally {
     db.close();
   }

@@ -1,3 +1,4 @@
+import { CLOTH_ID } from '../../core/layers';
 import { writeStitchTable } from '../../formats/stitches';
 import { cloths } from '../cloths';
 import { cutTables } from '../cut-tables';
@@ -7,7 +8,7 @@ import { hoops } from '../hoops';
 import { layers } from '../layers';
 import { logEntries } from '../log';
 import { motifs, stitchesOf } from '../motifs';
-import { parts } from '../parts';
+import { piecesOf } from '../workpieces';
 import { projects } from '../projects';
 import { scraps } from '../scraps';
 import { stockThere } from '../stock';
@@ -27,27 +28,36 @@ function portable<T extends object>(record: T): T {
 export function exportBundle(db: Db): Bundle {
   const openProjects = projects.list(db);
   const isOpen = within(openProjects);
-  const pieces = parts.list(db).filter(({ projectId }) => isOpen(projectId));
-  const isPiece = within(pieces);
+  const work = piecesOf(
+    db,
+    openProjects.map(({ id }) => id),
+  );
+  const isJob = within(work.jobs);
   const shelf = stockThere(db);
   const tables = openTables(db);
   const hooped = hoopings.list(db, '1', [], 'created_at, id');
   const usedOf = (kind: 'cloth' | 'layer') =>
     [...shelf, ...tables].filter(({ ofKind }) => ofKind === kind).map(({ ofId }) => ofId);
-  const stacked = [...pieces, ...hooped].flatMap(({ stack }) => stack?.layers.map(({ materialId }) => materialId) ?? []);
-  const usedCloths = [...usedOf('cloth'), ...[...pieces, ...hooped].flatMap(({ clothId }) => clothId ?? [])];
+  const stacked = [...work.jobs, ...hooped].flatMap(({ stack }) => stack?.layers.map(({ materialId }) => materialId) ?? []);
+  const usedCloths = [
+    ...usedOf('cloth'),
+    ...[...work.cuts, ...hooped].flatMap(({ clothId }) => clothId ?? []),
+    ...stacked.filter((id) => id.startsWith(CLOTH_ID)).map((id) => id.slice(CLOTH_ID.length)),
+  ];
   const usedHoops = hooped.flatMap(({ hoopId }) => hoopId ?? []);
   const usedMotifs = hooped.map(({ motifId }) => motifId);
   return {
     format: 'nembrel-bundle',
-    formatVersion: 1,
+    formatVersion: 2,
     cloths: withUsed(db, cloths, usedCloths, ({ origin }) => origin === 'own'),
     layers: withUsed(db, layers, [...usedOf('layer'), ...stacked], ({ origin, inStock }) => origin === 'own' || inStock),
     projects: openProjects.map(portable),
-    parts: pieces.map((part) => ({ ...portable(part), stack: part.stack })),
+    pieces: work.pieces.map(portable),
+    cuts: work.cuts.map(portable),
+    jobs: work.jobs.map((job) => ({ ...portable(job), stack: job.stack })),
     scraps: scraps
       .list(db, '1', [], 'created_at, id')
-      .filter(({ partId }) => isPiece(partId))
+      .filter(({ jobId }) => isJob(jobId))
       .map(portable),
     stock: shelf.map(portable),
     tables,
@@ -59,12 +69,12 @@ export function exportBundle(db: Db): Bundle {
     hoopings: hooped.map((each) => ({
       ...portable(each),
       projectId: isOpen(each.projectId) ? each.projectId : null,
-      partId: isPiece(each.partId) ? each.partId : null,
+      jobId: isJob(each.jobId) ? each.jobId : null,
       stack: each.stack,
     })),
     log: logEntries
       .list(db, '1', [], 'done_on, id')
-      .map((entry) => ({ ...portable(entry), partId: isPiece(entry.partId) ? entry.partId : null, benchRunId: null })),
+      .map((entry) => ({ ...portable(entry), jobId: isJob(entry.jobId) ? entry.jobId : null, benchRunId: null })),
   } as unknown as Bundle;
 }
 
@@ -85,7 +95,8 @@ function withUsed<T extends object>(db: Db, table: Table<T>, used: readonly stri
 function openTables(db: Db) {
   const there = new Set(stockThere(db).map(({ id }) => id));
   const open = new Set(projects.list(db).map(({ id }) => id));
-  const pieces = new Set(parts.list(db).map(({ id }) => id));
+  const work = piecesOf(db, [...open]);
+  const known = new Set([...work.jobs, ...work.cuts].map(({ id }) => id));
   return cutTables
     .list(db, 'done IS NULL', [], 'created_at, id')
     .filter(({ projectId }) => open.has(projectId))
@@ -94,7 +105,7 @@ function openTables(db: Db) {
       const lost = stockIds.length < table.options.stockIds.length;
       return {
         ...portable(table),
-        partIds: table.partIds.filter((id) => pieces.has(id)),
+        workIds: table.workIds.filter((id) => known.has(id)),
         options: { ...table.options, stockIds },
         // What was laid on something that is gone has to be laid anew.
         ...(lost && { laid: [], locked: [] }),

@@ -5,6 +5,7 @@ import { applyTest, type Readings, type TestId } from '../../core/measure';
 import { mappedMotif, readMotif } from '../../formats/stitches';
 import type { bundleSchema } from '../../schemas/records';
 import { cloths, type ClothFields } from '../cloths';
+import { cuts, type CutFields } from '../cuts';
 import { cutTables, tablesOfProject, type CutTableFields } from '../cut-tables';
 import type { Db } from '../database';
 import { hoopings } from '../hoopings';
@@ -13,11 +14,12 @@ import { layers } from '../layers';
 import { withEstimates, type LayerBody } from '../rules/layer';
 import { logEntries } from '../log';
 import { insertMotif, motifs } from '../motifs';
-import { parts, type PartFields } from '../parts';
+import { jobs, type JobFields } from '../jobs';
+import { pieces, type PieceFields } from '../pieces';
 import { projects } from '../projects';
 import { requireHooping, type HoopingBody } from '../rules/hooping';
 import { requireLog, type LogBody } from '../rules/log';
-import { requirePart } from '../rules/part';
+import { requireCut, requireJob, requirePiece } from '../rules/piece';
 import { requireStock } from '../rules/stock';
 import { requireTable } from '../rules/table';
 import { scraps, type ScrapFields } from '../scraps';
@@ -30,7 +32,9 @@ const KINDS = [
   'cloths',
   'layers',
   'projects',
-  'parts',
+  'pieces',
+  'cuts',
+  'jobs',
   'log',
   'scraps',
   'stock',
@@ -75,10 +79,23 @@ export function importBundle(db: Db, bundle: Bundle): ImportCount {
       projects.bringIn(db, project, id);
       return true;
     },
-    parts: ({ id, ...part }) => {
-      if (parts.find(db, id)) return false;
-      need(projects.find(db, part.projectId), 'projectId', part.projectId);
-      parts.bringIn(db, requirePart(db, part as PartFields), id);
+    pieces: ({ id, ...piece }) => {
+      if (pieces.find(db, id)) return false;
+      need(projects.find(db, piece.projectId), 'projectId', piece.projectId);
+      pieces.bringIn(db, requirePiece(db, piece as PieceFields), id);
+      return true;
+    },
+    cuts: ({ id, ...cut }) => {
+      if (cuts.find(db, id)) return false;
+      const piece = needed(pieces.find(db, cut.pieceId), 'pieceId', cut.pieceId);
+      cuts.bringIn(db, requireCut(db, cut as CutFields, piece), id);
+      return true;
+    },
+    jobs: ({ id, ...job }) => {
+      if (jobs.find(db, id)) return false;
+      const cut = needed(cuts.find(db, job.cutId), 'cutId', job.cutId);
+      const piece = pieces.get(db, cut.pieceId);
+      jobs.bringIn(db, requireJob(db, job as JobFields, { ...piece, own: cut.own }), id);
       return true;
     },
     log: ({ id, ...entry }) => {
@@ -88,7 +105,7 @@ export function importBundle(db: Db, bundle: Bundle): ImportCount {
     },
     scraps: ({ id, ...scrap }) => {
       if (scraps.find(db, id)) return false;
-      need(parts.find(db, scrap.partId), 'partId', scrap.partId);
+      need(jobs.find(db, scrap.jobId), 'jobId', scrap.jobId);
       scraps.bringIn(db, scrap as unknown as ScrapFields, id);
       return true;
     },
@@ -101,7 +118,7 @@ export function importBundle(db: Db, bundle: Bundle): ImportCount {
       // A project has one open table of a material, and the one that is there goes first.
       if (cutTables.find(db, id) || openTable(db, table)) return false;
       need(projects.find(db, table.projectId), 'projectId', table.projectId);
-      table.partIds.forEach((partId, k) => need(parts.find(db, partId), `partIds[${k}]`, partId));
+      table.workIds.forEach((workId, k) => need(jobs.find(db, workId) ?? cuts.find(db, workId), `workIds[${k}]`, workId));
       const { projectId, ...body } = table;
       cutTables.bringIn(db, { ...requireTable(db, body), projectId, done: null } as CutTableFields, id);
       return true;
@@ -137,6 +154,12 @@ export function importBundle(db: Db, bundle: Bundle): ImportCount {
 /** @throws {InputError} when something that is pointed to is not there */
 function need(found: object | undefined, field: string, id: string): void {
   if (!found) throw new InputError(field, `points to ${JSON.stringify(id)}, which is not in this bundle or in the cupboard`);
+}
+
+/** @throws {InputError} when something that is pointed to is not there */
+function needed<T extends object>(found: T | undefined, field: string, id: string): T {
+  need(found, field, id);
+  return found!;
 }
 
 /** Table of the same material in the same project on which nothing is cut yet. */

@@ -4,7 +4,7 @@ import type { Db } from '../database';
 import type { HoopingFields } from '../hoopings';
 import { hoops } from '../hoops';
 import { motifs } from '../motifs';
-import { parts } from '../parts';
+import { jobs } from '../jobs';
 import { projects } from '../projects';
 import { requireKept, requireStack } from './references';
 
@@ -17,7 +17,7 @@ export function requireHooping(db: Db, body: HoopingBody, current?: HoopingField
     db,
     [
       ['projectId', projects, body.projectId],
-      ['partId', parts, body.partId],
+      ['jobId', jobs, body.jobId],
       ['motifId', motifs, body.motifId],
       ['clothId', cloths, body.clothId],
       ['hoopId', hoops, body.hoopId],

@@ -1,7 +1,7 @@
 import { benchRuns } from '../bench-runs';
 import type { Db } from '../database';
 import { withMeasured, type LogFields } from '../log';
-import { parts } from '../parts';
+import { jobs } from '../jobs';
 import { requireKept } from './references';
 
 /** An entry of the logbook as a page or script sends it. */
@@ -14,7 +14,7 @@ export type LogBody = Omit<LogFields, 'measuredBendingLength'>;
  */
 export function requireLog(db: Db, body: LogBody, current?: LogFields): LogFields {
   const references = [
-    ['partId', parts, body.partId],
+    ['jobId', jobs, body.jobId],
     ['benchRunId', benchRuns, body.benchRunId],
   ] as const;
   requireKept(db, references, current);

@@ -2,6 +2,7 @@ import { InputError } from '../../core/input-error';
 import { cloths } from '../cloths';
 import type { Db } from '../database';
 import { layers } from '../layers';
+import { findMaterial } from '../materials';
 import type { Table } from '../table';
 
 /** A field that names a record by its id. */
@@ -25,10 +26,10 @@ type Stack = { layers: readonly { materialId: string }[] } | null | undefined;
 export function requireStack(db: Db, stack: Stack, current: Stack | undefined): void {
   const before = current?.layers.map(({ materialId }) => materialId) ?? [];
   stack?.layers.forEach(({ materialId }, i) => {
-    if (!before.includes(materialId) && !layers.find(db, materialId))
+    if (!before.includes(materialId) && !findMaterial(db, materialId))
       throw new InputError(
         `stack.layers[${i}].materialId`,
-        `points to a layer that is not in the cupboard: ${JSON.stringify(materialId)}`,
+        `points to nothing that is in the cupboard: ${JSON.stringify(materialId)}`,
       );
   });
 }

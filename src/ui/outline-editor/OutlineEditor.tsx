@@ -1,5 +1,5 @@
 import { Maximize, Redo2, Undo2 } from 'lucide-react';
-import { useEffect, useId, useMemo, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import {
   bend,
@@ -19,10 +19,10 @@ import {
   type Point,
 } from '../../core/shape';
 import { InputError } from '../../core/input-error';
-import { lengthForField, parseLengthBeside } from '../../core/units';
-import Field from '../Field';
 import { CheckField } from '../form-fields';
 import LengthField from '../LengthField';
+import PlaceField from '../PlaceField';
+import TypedField from '../TypedField';
 import { useUnits } from '../units-context';
 import { useHistory } from '../use-history';
 import EditorCanvas, { type Held } from './EditorCanvas';
@@ -243,65 +243,4 @@ function faultOf(shape: DrawnShape): string | undefined {
     if (!(problem instanceof InputError)) throw problem;
     return problem.message.slice(problem.field.length + 2);
   }
-}
-
-/** A place on the drawing, in any unit, which may lie to the left or below. */
-function PlaceField({ label, value, onChange }: { label: string; value: number; onChange: (mm: number) => void }) {
-  const { system } = useUnits();
-  return (
-    <TypedField
-      label={label}
-      shown={`${value < 0 ? '-' : ''}${lengthForField(Math.abs(value), system)}`}
-      read={(text, beside) => {
-        const trimmed = text.trim();
-        const negative = trimmed.startsWith('-');
-        try {
-          const mm = parseLengthBeside(negative ? trimmed.slice(1) : trimmed, beside, system);
-          return negative ? -mm : mm;
-        } catch {
-          return undefined;
-        }
-      }}
-      onChange={onChange}
-    />
-  );
-}
-
-/** A figure that stays as it is typed until the field is left. */
-function TypedField({
-  label,
-  shown,
-  read,
-  onChange,
-}: {
-  label: string;
-  shown: string;
-  /** @param beside what stood there when it was begun */
-  read: (text: string, beside: string) => number | undefined;
-  onChange: (value: number) => void;
-}) {
-  const id = useId();
-  const [text, setText] = useState<string>();
-  const beside = useRef(shown);
-  const faulty = text !== undefined && read(text, beside.current) === undefined;
-  return (
-    <Field label={label} id={id} error={faulty ? 'cannot be read' : undefined}>
-      <input
-        id={id}
-        className={`input ${faulty ? 'input-error' : ''}`}
-        autoComplete="off"
-        value={text ?? shown}
-        onFocus={() => {
-          beside.current = shown;
-          setText(shown);
-        }}
-        onBlur={() => setText(undefined)}
-        onChange={(event) => {
-          setText(event.target.value);
-          const value = read(event.target.value, beside.current);
-          if (value !== undefined) onChange(value);
-        }}
-      />
-    </Field>
-  );
 }

@@ -133,7 +133,7 @@ export default function BenchView({ run, units, sound, projectId, log }: Props) 
     return (
       <UnitsProvider value={units}>
         <main className="mx-auto max-w-3xl p-6" id="main">
-          <h1 className="text-3xl font-bold">“{plan.partName}” is done</h1>
+          <h1 className="text-3xl font-bold">“{plan.pieceName}” is done</h1>
           <p className="mt-1 text-lg">
             {keepUnits(plan.stackTitle)} on {plan.clothName}.{run.scrapId ? '' : ' How did it come out?'}
           </p>
@@ -142,22 +142,22 @@ export default function BenchView({ run, units, sound, projectId, log }: Props) 
           ) : (
             <LogForm
               start={{
-                partId: run.partId,
+                jobId: run.jobId,
                 benchRunId: run.id,
                 kind: 'piece',
-                title: plan.partName,
+                title: plan.pieceName,
                 clothName: plan.clothName,
                 stackTitle: plan.stackTitle,
                 ...log,
               }}
               checks={plan.steps.flatMap((each) => each.checks ?? [])}
               ticked={state.checks}
-              onFiled={() => location.assign(`/projects/${projectId}?part=${run.partId}&stage=file`)}
+              onFiled={() => location.assign(`/projects/${projectId}?job=${run.jobId}&stage=file`)}
             />
           )}
           <a
             className={`btn mt-4 ${run.scrapId ? 'btn-primary' : 'btn-ghost'}`}
-            href={`/projects/${projectId}?part=${run.partId}&stage=${run.scrapId ? 'scrap' : 'file'}`}
+            href={`/projects/${projectId}?job=${run.jobId}&stage=${run.scrapId ? 'scrap' : 'file'}`}
           >
             {run.scrapId ? 'Back to the scrap, to read it' : 'File it later'}
           </a>
@@ -192,11 +192,11 @@ export default function BenchView({ run, units, sound, projectId, log }: Props) 
       className={`flex h-dvh flex-col overflow-hidden p-4 md:p-6 ${flash ? 'bg-accent' : ''}`}
     >
       <h1 className="sr-only">
-        Bench: {plan.partName}, {plan.stackTitle}
+        Bench: {plan.pieceName}, {plan.stackTitle}
       </h1>
       <header className="flex flex-wrap items-center gap-3">
         <p className="min-w-0 flex-1 truncate text-lg">
-          <strong>{plan.partName}</strong> · step {state.step + 1} of {plan.steps.length}
+          <strong>{plan.pieceName}</strong> · step {state.step + 1} of {plan.steps.length}
         </p>
         {state.timers.map((timer) => {
           const rest = Math.max(0, (Date.parse(timer.endsAt) - now) / 1000);
@@ -224,7 +224,7 @@ export default function BenchView({ run, units, sound, projectId, log }: Props) 
         <button type="button" className="btn btn-ghost" onClick={() => move(back(state))}>
           <ArrowLeft size={20} aria-hidden="true" /> Back
         </button>
-        <a className="btn btn-ghost" href={`/projects/${projectId}?part=${run.partId}&stage=apply`}>
+        <a className="btn btn-ghost" href={`/projects/${projectId}?job=${run.jobId}&stage=apply`}>
           <DoorOpen size={20} aria-hidden="true" /> Leave
         </a>
       </header>

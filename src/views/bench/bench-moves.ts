@@ -75,7 +75,7 @@ export function setAside(plan: BenchPlan, state: BenchState, now: number): Bench
   return atStep(
     {
       ...state,
-      timers: [...state.timers, { label: `${plan.partName}: ${step.title}`, endsAt: new Date(now + left * 1000).toISOString() }],
+      timers: [...state.timers, { label: `${plan.pieceName}: ${step.title}`, endsAt: new Date(now + left * 1000).toISOString() }],
     },
     state.step + 1,
   );

@@ -102,7 +102,7 @@ function Shopping({ projects, needs, settings, start }: Props) {
       {projects.length === 0 ? (
         <div className="sheet mt-4 max-w-2xl p-6">
           <h2 className="chalk-heading">Nothing has to be cut</h2>
-          <p className="mt-1">Once a project has parts with layers, what they need is counted here.</p>
+          <p className="mt-1">Once a project has pieces, what they need is counted here.</p>
           <a className="btn btn-primary mt-4" href="/projects">
             To the projects
           </a>

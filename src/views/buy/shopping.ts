@@ -12,15 +12,12 @@ import {
 import { lengthToBuy, type TablePlan, type TablePlanOptions } from '../../core/cutplan';
 import type { LengthSystem } from '../../core/units';
 
-/** A part with the project it belongs to. */
-export type WaitingPart = KeptPart & { projectId: string; cutDone: boolean };
-
 /** A material that something still has to be cut from. */
 export interface Need {
   material: TableMaterial;
-  parts: WaitingPart[];
+  works: KeptPart[];
   stock: StockEntry[];
-  /** Some of the parts are soaked in starch before they are sewn, which shrinks them. */
+  /** Some of the pieces are soaked in starch before they are sewn, which shrinks them. */
   starched: boolean;
   /** How they lie on it, as on a cutting table. */
   method: LayingMethod;
@@ -51,9 +48,9 @@ const SECONDS = 0.4;
 const TAPE_SHRINK = 0;
 
 /** The layout that has to be found for a material; undefined where none is needed. */
-export function shoppingQuestion({ material, parts, stock, starched, method }: Need, trim: number) {
+export function shoppingQuestion({ material, works, stock, starched, method }: Need, trim: number) {
   const options = usualOptions(material, stock, method);
-  const list = tableList(parts, material, options, starched, trim);
+  const list = tableList(works, material, options, starched, trim);
   const sources = tableSources(options, stock, material);
   const question: TablePlanOptions | undefined =
     list.items.length === 0

@@ -21,7 +21,7 @@ interface Props {
 
 const NEW = 'new';
 
-/** Puts an answer to a project as the stack of a new part. */
+/** Puts an answer to a project as the stack of a job on a new piece. */
 export default function TakeToProject({ stack, clothId, wish, schools, size, onClose }: Props) {
   const dialog = useRef<HTMLDialogElement>(null);
   const [projects, setProjects] = useState<{ id: string; name: string }[]>([]);
@@ -57,15 +57,15 @@ export default function TakeToProject({ stack, clothId, wish, schools, size, onC
     try {
       const project =
         projectId === NEW ? (await call<{ id: string }>('POST', '/api/projects', { name: projectName.trim() })).id : projectId;
-      const { cut, ...piece } = draft;
-      const part = await call<{ id: string }>('POST', `/api/projects/${project}/parts`, {
+      const { cut: orientation, count, pairs, oneWay, ...piece } = draft;
+      const { cut: _cut, ...wished } = wish;
+      const job = { place: { kind: 'usual' }, wish: wished, stack: keptStack(stack, schools) };
+      const added = await call<{ jobs: { id: string }[] }>('POST', `/api/projects/${project}/pieces`, {
         ...piece,
         name: draft.name.trim(),
-        clothId,
-        wish: { ...wish, cut },
-        stack: keptStack(stack, schools),
+        cuts: [{ clothId, count, pairs, oneWay, orientation, jobs: [job] }],
       });
-      location.assign(`/projects/${project}?part=${part.id}&stage=cut`);
+      location.assign(`/projects/${project}?job=${added.jobs[0]!.id}&stage=cut`);
     } catch (error) {
       const problem = error as ApiError;
       setErrors({ [problem.field ?? 'general']: plainMessage(problem) });

@@ -40,15 +40,15 @@ export function ListNotices({ list, stale }: { list: TableList; stale: boolean }
             : 'Nothing of this project is cut from it, or everything has been cut already.'}
         </p>
       )}
-      {list.faults.map(({ partId, name, why }) => (
-        <p key={partId} role="alert" className="mt-3 font-semibold text-error">
+      {list.faults.map(({ workId, name, why }) => (
+        <p key={workId} role="alert" className="mt-3 font-semibold text-error">
           {why === 'vanishes'
             ? `Nothing is left of this layer on “${name}”: its allowances are wider than the piece.`
             : `“${name}” cannot be drawn; correct it under Parts.`}
         </p>
       ))}
-      {list.splits.map(({ partId, name, pieces }) => (
-        <p key={partId} className="mt-3 font-semibold">
+      {list.splits.map(({ workId, name, pieces }) => (
+        <p key={workId} className="mt-3 font-semibold">
           On “{name}” this layer falls into {counted(pieces, 'piece')}; mark them before they are muddled.
         </p>
       ))}

@@ -6,6 +6,7 @@ import {
   tableList,
   tableSources,
   usualOptions,
+  type KeptPart,
   type LayingMethod,
   type TableMaterial,
   type TableOptions,
@@ -22,7 +23,6 @@ import { useHistory } from '../../ui/use-history';
 import { useKept } from '../../ui/use-kept';
 import { useLayoutWorker } from '../../ui/use-layout-worker';
 import type { CutTable } from '../../store/cut-tables';
-import type { Part } from '../../store/parts';
 import type { Settings } from '../../store/settings';
 import type { Stock } from '../../store/stock';
 import DoneDialog from './DoneDialog';
@@ -39,8 +39,8 @@ import Toolbar from './Toolbar';
 interface Props {
   project: { id: string; name: string };
   material: TableMaterial;
-  /** Parts that need something of it and have not been cut from another table. */
-  parts: Part[];
+  /** Cuts and jobs that need something of it and have not been cut from another table. */
+  works: KeptPart[];
   /** Some of them are soaked in starch before they are sewn. */
   starched: boolean;
   /** How it is laid when nobody said otherwise. */
@@ -72,7 +72,7 @@ export default function TableView(props: Props) {
   );
 }
 
-function Table({ project, material, parts, starched, method, stock, table: startTable, settings }: Props) {
+function Table({ project, material, works, starched, method, stock, table: startTable, settings }: Props) {
   const [options, setOptions] = useState<TableOptions>(() => startTable?.options ?? usualOptions(material, stock, method));
   const history = useHistory<Arranged>({ laid: startTable?.laid ?? [], locked: startTable?.locked ?? [] });
   const [inHand, setInHand] = useState<InHand>();
@@ -81,8 +81,8 @@ function Table({ project, material, parts, starched, method, stock, table: start
   const { laid, locked } = history.now;
 
   const list = useMemo(
-    () => tableList(parts, material, options, starched, settings.trim),
-    [parts, material, options, starched, settings.trim],
+    () => tableList(works, material, options, starched, settings.trim),
+    [works, material, options, starched, settings.trim],
   );
   const sources = useMemo(() => tableSources(options, stock, material), [options, stock, material]);
   const print = useMemo(() => fingerprint(list.items), [list]);
@@ -96,7 +96,7 @@ function Table({ project, material, parts, starched, method, stock, table: start
       laid,
       locked,
       fingerprint: laidPrint,
-      partIds: [...new Set(list.items.map(({ partId }) => partId))],
+      workIds: [...new Set(list.items.map(({ workId }) => workId))],
     }),
     [material, options, laid, locked, laidPrint, list],
   );

@@ -19,8 +19,8 @@ interface Props {
   motifs: KeptMotif[];
   hoops: KeptHoop[];
   clothNames: Record<string, string>;
-  /** The part of a project for which a motif is looked for. */
-  part: { id: string; projectId: string; name: string } | null;
+  /** The job of a project for which a motif is looked for. */
+  work: { id: string; projectId: string; name: string } | null;
   settings: Settings;
 }
 
@@ -33,7 +33,7 @@ export default function HoopView(props: Props) {
   );
 }
 
-function Hoop({ hoopings: startHoopings, motifs: startMotifs, hoops: startHoops, clothNames, part }: Props) {
+function Hoop({ hoopings: startHoopings, motifs: startMotifs, hoops: startHoops, clothNames, work }: Props) {
   const units = useUnits();
   const [hoopings, setHoopings] = useState(startHoopings);
   const [motifs, setMotifs] = useState(startMotifs);
@@ -42,7 +42,7 @@ function Hoop({ hoopings: startHoopings, motifs: startMotifs, hoops: startHoops,
   const [drawing, setDrawing] = useState(false);
   const [reading, setReading] = useState<string>();
   const [error, setError] = useState<string>();
-  const forPart = part ? `?part=${part.id}` : '';
+  const forWork = work ? `?job=${work.id}` : '';
 
   const readFile = async (file: File) => {
     setReading(file.name);
@@ -55,7 +55,7 @@ function Hoop({ hoopings: startHoopings, motifs: startMotifs, hoops: startHoops,
       });
       const kept = (await answer.json()) as KeptMotif & { warnings: string[]; error?: { message: string } };
       if (!answer.ok) throw new ApiError(kept.error?.message ?? 'The file could not be read.', answer.status, null);
-      location.assign(`/hoop/motifs/${kept.id}${forPart}`);
+      location.assign(`/hoop/motifs/${kept.id}${forWork}`);
     } catch (problem) {
       setError((problem as Error).message.replace(/^file: /, `“${file.name}” `));
       setReading(undefined);
@@ -82,12 +82,12 @@ function Hoop({ hoopings: startHoopings, motifs: startMotifs, hoops: startHoops,
         </a>
       </div>
 
-      {part && (
+      {work && (
         <p className="sheet mt-3 border-l-8 border-l-accent p-4">
-          For <strong>{part.name}</strong>: open a motif below, or add one.{' '}
+          For <strong>{work.name}</strong>: open a motif below, or add one.{' '}
           <a
             className="font-semibold text-primary underline underline-offset-4"
-            href={`/projects/${part.projectId}?part=${part.id}&stage=choose`}
+            href={`/projects/${work.projectId}?job=${work.id}&stage=choose`}
           >
             Back to the project
           </a>
@@ -97,12 +97,12 @@ function Hoop({ hoopings: startHoopings, motifs: startMotifs, hoops: startHoops,
         <h2 id="under-way" className="chalk-heading">
           Under way
         </h2>
-        {!hoopings.some(({ partId }) => !part || partId === part.id) ? (
+        {!hoopings.some(({ jobId }) => !work || jobId === work.id) ? (
           <p className="quiet mt-1">Nothing yet. Open a motif below, see what it asks of your cloth, and place it.</p>
         ) : (
           <ul className="mt-2 grid gap-3 sm:grid-cols-2 xl:grid-cols-4">
             {hoopings
-              .filter(({ partId }) => !part || partId === part.id)
+              .filter(({ jobId }) => !work || jobId === work.id)
               .map((hooping) => {
                 const motif = motifs.find(({ id }) => id === hooping.motifId);
                 return (
@@ -151,7 +151,7 @@ function Hoop({ hoopings: startHoopings, motifs: startMotifs, hoops: startHoops,
               const { bounds, stitches, colours } = motif.figures;
               return (
                 <li key={motif.id} className="sheet flex items-stretch">
-                  <a href={`/hoop/motifs/${motif.id}${forPart}`} className="flex min-w-0 flex-1 gap-3 p-3 hover:bg-base-300/40">
+                  <a href={`/hoop/motifs/${motif.id}${forWork}`} className="flex min-w-0 flex-1 gap-3 p-3 hover:bg-base-300/40">
                     <MotifThumb motif={motif} size={104} />
                     <span className="min-w-0">
                       <span className="block leading-snug font-semibold text-primary">{motif.name}</span>

@@ -66,8 +66,8 @@ function View({ hooping: start, startStage, ...data }: Props) {
   }, [kept.id, kept.name]);
 
   const body = useMemo(() => {
-    const { name, note, projectId, partId, motifId, clothId, role } = start;
-    return { name, note, projectId, partId, motifId, clothId, role, ...placed, ...rest };
+    const { name, note, projectId, jobId, motifId, clothId, role } = start;
+    return { name, note, projectId, jobId, motifId, clothId, role, ...placed, ...rest };
   }, [start, placed, rest]);
   const store = useKept<Hooping>('/api/hoopings', '/api/hoopings', start, body);
   const { record, change, conflict, settle } = store;

@@ -11,7 +11,7 @@ import type { LogEntry } from '../../store/log';
 interface Props {
   start: Pick<
     LogEntry,
-    'partId' | 'benchRunId' | 'kind' | 'title' | 'clothId' | 'clothName' | 'stackTitle' | 'layerIds' | 'settings'
+    'jobId' | 'benchRunId' | 'kind' | 'title' | 'clothId' | 'clothName' | 'stackTitle' | 'layerIds' | 'settings'
   > & { predicted: Predicted };
   /** What was to be checked, and what was ticked. */
   checks: string[];

@@ -132,7 +132,7 @@ export default function LogbookView({
                         {', in '}
                         <a
                           className="font-semibold text-primary underline underline-offset-2"
-                          href={`/projects/${project.id}?part=${entry.partId}&stage=file`}
+                          href={`/projects/${project.id}?job=${entry.jobId}&stage=file`}
                         >
                           {project.name}
                         </a>

@@ -18,9 +18,9 @@ const SHOWN = 3;
 const ROOM = 25;
 
 /** What a motif asks of a cloth: bare, and with what choosing offers, each with the ground drawn as it gives way. */
-export default function Judgement({ motif, stitches, cloths, startCloth, part, hoops }: MotifViewProps & { stitches: Motif }) {
+export default function Judgement({ motif, stitches, cloths, startCloth, work, hoops }: MotifViewProps & { stitches: Motif }) {
   const [clothId, setClothId] = useState(startCloth ?? cloths.find(({ own }) => own)?.id ?? cloths[0]?.id ?? '');
-  const [role, setRole] = useState<StitchRole>(STITCH_ROLES.find((each) => each === part?.role) ?? 'embroidery');
+  const [role, setRole] = useState<StitchRole>(STITCH_ROLES.find((each) => each === work?.role) ?? 'embroidery');
   const [answer, setAnswer] = useState<{ clothId: string; role: StitchRole; judged: Judged }>();
   const [maps, setMaps] = useState<(DriftMap | undefined)[]>([]);
   const [error, setError] = useState<string>();
@@ -34,7 +34,7 @@ export default function Judgement({ motif, stitches, cloths, startCloth, part, h
     call<Judged>(
       'POST',
       `/api/motifs/${motif.id}/judge`,
-      { clothId, role, ...(part ? { cut: part.cut, care: part.care } : {}) },
+      { clothId, role, ...(work ? { cut: work.cut, care: work.care } : {}) },
       stop.signal,
     )
       .then((value) => setAnswer({ clothId, role, judged: value }))
@@ -44,7 +44,7 @@ export default function Judgement({ motif, stitches, cloths, startCloth, part, h
         setError(problem.message);
       });
     return () => stop.abort();
-  }, [motif.id, clothId, part, role]);
+  }, [motif.id, clothId, work, role]);
 
   const shown = useMemo(() => (judged ? [judged.bare, ...judged.offered.slice(0, SHOWN)] : []), [judged]);
   const { bounds } = motif.figures;
@@ -70,7 +70,7 @@ export default function Judgement({ motif, stitches, cloths, startCloth, part, h
     try {
       const cloth = cloths.find(({ id }) => id === clothId)!;
       const side = Math.max(300, bounds.maxX - bounds.minX + 200, bounds.maxY - bounds.minY + 200);
-      const outline: Outline = part?.piece ?? [
+      const outline: Outline = work?.piece ?? [
         [0, 0],
         [side, 0],
         [side, side],
@@ -79,8 +79,8 @@ export default function Judgement({ motif, stitches, cloths, startCloth, part, h
       const first = smallestHoop(hoops, bounds.maxX - bounds.minX, bounds.maxY - bounds.minY);
       const kept = await call<Hooping>('POST', '/api/hoopings', {
         name: `${motif.name} on ${cloth.name}`.slice(0, 120),
-        projectId: part?.projectId ?? null,
-        partId: part?.id ?? null,
+        projectId: work?.projectId ?? null,
+        jobId: work?.id ?? null,
         motifId: motif.id,
         clothId,
         role,

@@ -86,14 +86,14 @@ function View(props: MotifViewProps) {
         <a className="font-semibold text-primary underline underline-offset-4" href="/hoop">
           Hoop
         </a>
-        {props.part && (
+        {props.work && (
           <>
             {' · '}
             <a
               className="font-semibold text-primary underline underline-offset-4"
-              href={`/projects/${props.part.projectId}?part=${props.part.id}&stage=choose`}
+              href={`/projects/${props.work.projectId}?job=${props.work.id}&stage=choose`}
             >
-              {props.part.name}
+              {props.work.name}
             </a>
           </>
         )}

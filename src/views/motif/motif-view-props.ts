@@ -8,8 +8,8 @@ export interface MotifViewProps {
   motif: KeptMotif;
   cloths: { id: string; name: string; own: boolean }[];
   startCloth: string | null;
-  /** The part of a project that it is for. */
-  part: {
+  /** The job of a project that it is for. */
+  work: {
     id: string;
     projectId: string;
     name: string;

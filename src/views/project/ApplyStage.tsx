@@ -9,12 +9,12 @@ import { formatDuration } from '../../core/units';
 import type { ApiError } from '../../ui/api';
 import { call } from '../../ui/api';
 import type { Cloth } from '../../store/cloths';
-import type { Part } from '../../store/parts';
 import type { Settings } from '../../store/settings';
 import type { StageLayer } from './CutStage';
+import type { Worked } from './worked';
 
 interface Props {
-  part: Part;
+  work: Worked;
   cloth: Cloth | undefined;
   layers: StageLayer[];
   settings: Settings;
@@ -26,21 +26,21 @@ interface Props {
 const STAGE_HEADINGS = { prepare: 'Prepare', cut: 'Cut', apply: 'Apply', check: 'Check' } as const;
 
 /** What will be done at the bench, and the way there. */
-export default function ApplyStage({ part, cloth, layers, settings, openRun, onChoose }: Props) {
+export default function ApplyStage({ work, cloth, layers, settings, openRun, onChoose }: Props) {
   const [error, setError] = useState<string>();
   const steps = useMemo(() => {
-    if (!cloth || !part.stack) return [];
+    if (!cloth || !work.stack) return [];
     const known = layers.filter((layer): layer is StageLayer & { material: Material } => layer.material !== undefined);
-    const schools = schoolsOf(settings.schools, part.stack.schools);
-    const piece = { ...pieceSize(openPiece(part)), count: part.count };
-    return stepsFor(questionFor(fabricOf(cloth), part.wish, { schools, piece }), known, part.stack.setting);
-  }, [part, cloth, layers, settings]);
-  if (!cloth || !part.stack) {
+    const schools = schoolsOf(settings.schools, work.stack.schools);
+    const piece = { ...pieceSize(openPiece(work)), count: work.count };
+    return stepsFor(questionFor(fabricOf(cloth), work.wish, { schools, piece }), known, work.stack.setting);
+  }, [work, cloth, layers, settings]);
+  if (!cloth || !work.stack) {
     return (
       <div className="sheet p-6">
         <h2 className="chalk-heading">Nothing to put on yet</h2>
         <p className="mt-1">
-          Say which cloth “{part.name}” is cut from and choose its layers; then the bench leads through the work.
+          Say which cloth “{work.name}” is cut from and choose its layers; then the bench leads through the work.
         </p>
         <button type="button" className="btn btn-primary mt-4" onClick={onChoose}>
           {cloth ? 'Choose the layers' : 'Say which cloth'}
@@ -51,7 +51,7 @@ export default function ApplyStage({ part, cloth, layers, settings, openRun, onC
   const start = async () => {
     setError(undefined);
     try {
-      const run = await call<{ id: string }>('POST', `/api/parts/${part.id}/bench`);
+      const run = await call<{ id: string }>('POST', `/api/jobs/${work.id}/bench`);
       location.assign(`/bench/${run.id}`);
     } catch (problem) {
       setError((problem as ApiError).message);
@@ -61,7 +61,7 @@ export default function ApplyStage({ part, cloth, layers, settings, openRun, onC
     <div className="sheet p-5">
       <div className="flex flex-wrap items-start justify-between gap-4">
         <div>
-          <h2 className="text-xl font-bold">At the bench: “{part.name}”</h2>
+          <h2 className="text-xl font-bold">At the bench: “{work.name}”</h2>
           <p className="quiet">
             {steps.length} steps, one at a time, with the timers running. The material’s own leaflet goes before what is said
             here.

@@ -1,4 +1,5 @@
-import { useEffect, useMemo, useState } from 'react';
+import { Blocks } from 'lucide-react';
+import { lazy, Suspense, useEffect, useMemo, useState } from 'react';
 import { sizeOfPiece, type Choice, type RankedStack, type Weights } from '../../core/choose';
 import { openPiece } from '../../core/pieces';
 import { schoolsOf, type Schools } from '../../core/schools';
@@ -10,14 +11,23 @@ import SchoolSelects from '../../ui/SchoolSelects';
 import { counted, keepUnits } from '../../ui/text';
 import WeightSliders from '../../ui/WeightSliders';
 import type { Cloth } from '../../store/cloths';
-import type { Part } from '../../store/parts';
 import { groupAnswers, keptStack, verdict } from '../choose/answers';
 import { START, toQuery, type SentenceState } from '../choose/sentence-state';
+import type { KeptStack } from '../../store/jobs';
+import { composedFrom } from '../compose/composed';
+import type { Material } from '../../core/layers';
+import type { WorkChange, Worked } from './worked';
+
+/** What only opens when it is asked for is only fetched then. */
+const ComposeStack = lazy(() => import('../compose/ComposeStack'));
 
 interface Props {
-  part: Part;
+  work: Worked;
   cloth: Cloth | undefined;
-  onSave: (part: Part, change: Partial<Part>) => Promise<boolean>;
+  cloths: Cloth[];
+  /** Every layer that the project uses. */
+  materials: Material[];
+  onSave: (work: Worked, change: WorkChange) => Promise<boolean>;
   /** How far the person trims layers, mm. */
   trim: number;
   /** The person's ways of working. */
@@ -27,42 +37,36 @@ interface Props {
 }
 
 /** Roles whose parts are sewn in a hoop or under a free needle. */
-const STITCHED: readonly Part['wish']['role'][] = ['embroidery', 'badge', 'applique', 'quilt-piece', 'free-stitching'];
+const STITCHED: readonly Worked['wish']['role'][] = ['embroidery', 'badge', 'applique', 'quilt-piece', 'free-stitching'];
 
-/** Chooses the stack of a part: the best of each kind, one tap to take it. */
-export default function ChooseStage({ part, cloth, trim, ways, onSave, onCloth, onNext }: Props) {
+/** Chooses the stack of a job: the best of each kind, one tap to take it. */
+export default function ChooseStage({ work, cloth, cloths, materials, trim, ways, onSave, onCloth, onNext }: Props) {
   const [choice, setChoice] = useState<Choice>();
   const [error, setError] = useState<string>();
   const [all, setAll] = useState(false);
+  const [composing, setComposing] = useState(false);
   const [weights, setWeights] = useState<Weights>({});
-  const [schools, setSchools] = useState<Partial<Schools>>(part.stack?.schools ?? {});
-  const size = useMemo(() => sizeOfPiece(openPiece(part), part.wish.role, part.count, trim), [part, trim]);
+  const [schools, setSchools] = useState<Partial<Schools>>(work.stack?.schools ?? {});
+  const size = useMemo(() => sizeOfPiece(openPiece(work), work.wish.role, work.count, trim, work.place), [work, trim]);
+  const fabric = useMemo(() => cloth && fabricOf(cloth), [cloth]);
+  const asked = useMemo(() => cloth && { clothId: cloth.id, weights, schools, piece: size }, [cloth, weights, schools, size]);
+  const known = useMemo(
+    () => new Map(materials.map(({ id, name, family, form }) => [id, { materialId: id, name, family, form }])),
+    [materials],
+  );
   useEffect(() => {
-    if (!cloth) return undefined;
+    if (!fabric || !asked) return undefined;
     const abort = new AbortController();
-    call<Choice>(
-      'POST',
-      '/api/choose',
-      {
-        fabric: fabricOf(cloth),
-        part: part.wish,
-        limit: 80,
-        clothId: cloth.id,
-        weights,
-        schools,
-        piece: size,
-      },
-      abort.signal,
-    )
+    call<Choice>('POST', '/api/choose', { fabric, part: work.wish, limit: 80, ...asked }, abort.signal)
       .then(setChoice)
       .catch((problem: Error) => !abort.signal.aborted && setError(problem.message));
     return () => abort.abort();
-  }, [part.wish, size, cloth, weights, schools]);
+  }, [work.wish, fabric, asked]);
 
-  if (!cloth) {
+  if (!cloth || !fabric || !asked) {
     return (
       <div className="sheet p-6">
-        <h2 className="chalk-heading">Which cloth is “{part.name}” cut from?</h2>
+        <h2 className="chalk-heading">Which cloth is “{work.name}” cut from?</h2>
         <p className="mt-1">The layers depend on it.</p>
         <button type="button" className="btn btn-primary mt-4" onClick={onCloth}>
           Say which cloth
@@ -73,12 +77,22 @@ export default function ChooseStage({ part, cloth, trim, ways, onSave, onCloth, 
   const take = async (stack: RankedStack) => {
     setError(undefined);
     try {
-      const saved = await onSave(part, {
+      const saved = await onSave(work, {
         stack: keptStack(stack, schools),
         cutDone: false,
       });
       // A layer that this page has not seen yet has to be fetched with it.
-      if (saved) location.assign(`?part=${part.id}&stage=scrap`);
+      if (saved) location.assign(`?job=${work.id}&stage=scrap`);
+    } catch (problem) {
+      setError((problem as ApiError).message);
+    }
+  };
+  /** Takes a stack that was put together, with the stops that are known. */
+  const takeOwn = async (stack: KeptStack) => {
+    setError(undefined);
+    try {
+      const saved = await onSave(work, { stack, cutDone: false });
+      if (saved) location.assign(`?job=${work.id}&stage=scrap`);
     } catch (problem) {
       setError((problem as ApiError).message);
     }
@@ -86,30 +100,35 @@ export default function ChooseStage({ part, cloth, trim, ways, onSave, onCloth, 
   const groups = choice ? groupAnswers(choice.ranked) : [];
   return (
     <div className="space-y-4">
-      {part.stack && (
+      {work.stack && (
         <div className="sheet flex flex-wrap items-center justify-between gap-4 p-4">
           <div>
-            <h2 className="text-xl font-bold">Chosen: {keepUnits(part.stack.title)}</h2>
-            <p className="quiet">{part.stack.reasons.slice(0, 2).join(' ')}</p>
+            <h2 className="text-xl font-bold">Chosen: {keepUnits(work.stack.title)}</h2>
+            <p className="quiet">{work.stack.reasons.slice(0, 2).join(' ')}</p>
           </div>
-          <button type="button" className="btn btn-primary" onClick={onNext}>
-            On to the scrap
-          </button>
+          <span className="flex flex-wrap gap-2">
+            <button type="button" className="btn" onClick={() => setComposing(true)}>
+              Change its layers
+            </button>
+            <button type="button" className="btn btn-primary" onClick={onNext}>
+              On to the scrap
+            </button>
+          </span>
         </div>
       )}
-      {STITCHED.includes(part.wish.role) && (
+      {STITCHED.includes(work.wish.role) && (
         <div className="sheet flex flex-wrap items-center justify-between gap-4 p-4">
-          <p>This part is stitched on: look at its motif stitch by stitch, place it in a hoop, and follow the machine.</p>
-          <a className="btn" href={`/hoop?part=${part.id}`}>
+          <p>This is stitched on: look at its motif stitch by stitch, place it in a hoop, and follow the machine.</p>
+          <a className="btn" href={`/hoop?job=${work.id}`}>
             To the hoop
           </a>
         </div>
       )}
       <div>
-        <h2 className="chalk-heading">{part.stack ? 'Or take another' : `What to put behind “${part.name}”`}</h2>
+        <h2 className="chalk-heading">{work.stack ? 'Or take another' : `What to put behind “${work.name}”`}</h2>
         <p className="quiet">
           {cloth.name}, wanted {choice?.hand ?? '…'}. The best of each kind.{' '}
-          <a className="font-semibold text-primary underline underline-offset-2" href={`/${toQuery(sentenceOf(part))}`}>
+          <a className="font-semibold text-primary underline underline-offset-2" href={`/${toQuery(sentenceOf(work))}`}>
             All reasons, comparison and drape
           </a>
         </p>
@@ -128,16 +147,16 @@ export default function ChooseStage({ part, cloth, trim, ways, onSave, onCloth, 
         </details>
         <details className="rounded-field border border-base-300 px-3 pb-1">
           <summary className="flex min-h-[44px] cursor-pointer items-center font-semibold">
-            Ways of working for this part:{' '}
+            Ways of working for this job:{' '}
             {Object.keys(schools).length > 0 ? counted(Object.keys(schools).length, 'change') : 'as in the settings'}
           </summary>
           <div className="pb-3">
             <SchoolSelects value={schools} base={schoolsOf(ways)} onChange={setSchools} />
-            {part.stack && (
+            {work.stack && (
               <button
                 type="button"
                 className="btn mt-3"
-                onClick={() => void onSave(part, { stack: { ...part.stack!, schools } })}
+                onClick={() => void onSave(work, { stack: { ...work.stack!, schools } })}
               >
                 Keep them for the chosen stack
               </button>
@@ -145,8 +164,24 @@ export default function ChooseStage({ part, cloth, trim, ways, onSave, onCloth, 
           </div>
         </details>
       </div>
+      {composing ? (
+        <Suspense fallback={<progress className="progress w-40 progress-primary" aria-label="Opening" />}>
+          <ComposeStack
+            fabric={fabric}
+            part={work.wish}
+            asked={asked}
+            cloths={cloths.map(({ id, name, origin }) => ({ id, name, own: origin === 'own' }))}
+            start={composedFrom(work.stack, known)}
+            onTake={(stack) => void takeOwn(stack)}
+          />
+        </Suspense>
+      ) : (
+        <button type="button" className="btn" onClick={() => setComposing(true)}>
+          <Blocks size={18} aria-hidden="true" /> Put a stack of your own together
+        </button>
+      )}
       <ol className="grid gap-3 xl:grid-cols-2">
-        {groups.slice(0, all ? undefined : 6).map(({ best }) => (
+        {groups.slice(0, all ? undefined : 6).map(({ best, others }) => (
           <li key={best.id} className="sheet flex items-center gap-3 p-3">
             <DroopDrawing
               size="thumb"
@@ -159,6 +194,24 @@ export default function ChooseStage({ part, cloth, trim, ways, onSave, onCloth, 
               <p className="leading-snug font-semibold">{keepUnits(best.title)}</p>
               <p className="text-[0.95rem] leading-snug">{best.reasons.slice(0, 2).join(' ')}</p>
               {best.cautions[0] && <p className="quiet text-[0.92rem] leading-snug">{best.cautions[0]}</p>}
+              {others.length > 0 && (
+                <select
+                  className="select mt-1"
+                  aria-label={`Another weight instead of ${best.title}`}
+                  value=""
+                  onChange={(event) => {
+                    const other = others.find(({ id }) => id === event.target.value);
+                    if (other) void take(other);
+                  }}
+                >
+                  <option value="">or another weight: {others.length}</option>
+                  {others.map((other) => (
+                    <option key={other.id} value={other.id}>
+                      {other.title}, {Math.round(other.score)}
+                    </option>
+                  ))}
+                </select>
+              )}
             </div>
             <div className="shrink-0 text-center">
               <p className="text-2xl leading-none font-bold">{Math.round(best.score)}</p>
@@ -177,7 +230,7 @@ export default function ChooseStage({ part, cloth, trim, ways, onSave, onCloth, 
       )}
       {choice && groups.length === 0 && (
         <p className="sheet p-5">
-          No layer fits this cloth and these wishes without harm. Change a wish under Parts, or see on the front door what was
+          No layer fits this cloth and these wishes without harm. Change a wish under Pieces, or see on the front door what was
           ruled out and why.
         </p>
       )}
@@ -185,9 +238,9 @@ export default function ChooseStage({ part, cloth, trim, ways, onSave, onCloth, 
   );
 }
 
-/** The front sentence that asks what this part asks. */
-function sentenceOf(part: Part): SentenceState {
-  const { wish, clothId } = part;
+/** The front sentence that asks what this job asks. */
+function sentenceOf(work: Worked): SentenceState {
+  const { wish, clothId } = work;
   return {
     ...START,
     clothId: clothId ?? START.clothId,
@@ -201,6 +254,6 @@ function sentenceOf(part: Part): SentenceState {
     ...(wish.embroidery
       ? { stitches: wish.embroidery.stitches, width: wish.embroidery.width, height: wish.embroidery.height }
       : {}),
-    piece: sizeOfPiece(openPiece(part), part.wish.role, part.count),
+    piece: sizeOfPiece(openPiece(work), work.wish.role, work.count),
   };
 }

@@ -4,59 +4,42 @@ import DroopDrawing from '../../ui/DroopDrawing';
 import Field from '../../ui/Field';
 import { useUnits } from '../../ui/units-context';
 import type { Cloth } from '../../store/cloths';
-import type { Part } from '../../store/parts';
+import ClothSelect from './ClothSelect';
+import type { WorkChange, Worked } from './worked';
 
 interface Props {
-  part: Part;
+  work: Worked;
   cloths: Cloth[];
-  onSave: (part: Part, change: Partial<Part>) => Promise<boolean>;
+  onSave: (work: Worked, change: WorkChange) => Promise<boolean>;
   onNext: () => void;
 }
 
-/** Which cloth the part is cut from, and what is known of it. */
-export default function ClothStage({ part, cloths, onSave, onNext }: Props) {
+/** Which cloth the piece is cut from, and what is known of it. */
+export default function ClothStage({ work, cloths, onSave, onNext }: Props) {
   const units = useUnits();
   const [error, setError] = useState<string>();
-  const cloth = cloths.find(({ id }) => id === part.clothId);
-  const own = cloths.filter(({ origin }) => origin === 'own');
-  const library = cloths.filter(({ origin }) => origin !== 'own');
+  const cloth = cloths.find(({ id }) => id === work.clothId);
   const bending = cloth && clothBendingLength(cloth);
   const change = async (clothId: string) => {
     setError(undefined);
     try {
       // Another cloth makes another prediction: the stack has to be chosen again.
-      await onSave(part, { clothId, stack: null, cutDone: false });
+      await onSave(work, { clothId, stack: null, cutDone: false });
     } catch (problem) {
       setError((problem as Error).message);
     }
   };
   return (
     <div className="sheet p-5">
-      <h2 className="text-xl font-bold">Cloth of “{part.name}”</h2>
+      <h2 className="text-xl font-bold">Cloth of “{work.name}”</h2>
       <div className="mt-3 max-w-md">
         <Field
           label="Cut from"
-          id="part-cloth"
+          id="work-cloth"
           error={error}
-          hint={part.stack ? 'Another cloth means choosing its layers again.' : undefined}
+          hint={work.stack ? 'Another cloth means choosing its layers again.' : undefined}
         >
-          <select id="part-cloth" className="select" value={part.clothId ?? ''} onChange={(e) => void change(e.target.value)}>
-            {part.clothId === null && <option value="">not said yet</option>}
-            <optgroup label="My own">
-              {own.map(({ id, name }) => (
-                <option key={id} value={id}>
-                  {name}
-                </option>
-              ))}
-            </optgroup>
-            <optgroup label="Library">
-              {library.map(({ id, name }) => (
-                <option key={id} value={id}>
-                  {name}
-                </option>
-              ))}
-            </optgroup>
-          </select>
+          <ClothSelect id="work-cloth" value={work.clothId} cloths={cloths} onChange={(id) => id !== null && void change(id)} />
         </Field>
       </div>
       {cloth && bending && (
@@ -108,7 +91,7 @@ export default function ClothStage({ part, cloths, onSave, onNext }: Props) {
         </div>
       )}
       <button type="button" className="btn btn-primary mt-5" disabled={!cloth} onClick={onNext}>
-        On to the part
+        On to the pieces
       </button>
     </div>
   );

@@ -8,6 +8,7 @@ import {
   grainLine,
   layerOutline,
   openPiece,
+  placeCut,
   seamBulkOf,
   stripEdges,
   type LayerCut,
@@ -20,10 +21,11 @@ import { counted, keepUnits } from '../../ui/text';
 import { useUnits } from '../../ui/units-context';
 import type { Cloth } from '../../store/cloths';
 import type { CutTable } from '../../store/cut-tables';
-import type { Part } from '../../store/parts';
 import type { Settings } from '../../store/settings';
 import LayerCutOptions, { toggled } from './LayerCutOptions';
 import { cuttings, type Cutting } from './cuttings';
+import type { CutPiece } from '../../core/workpiece';
+import type { WorkChange, Worked } from './worked';
 
 export interface StageLayer {
   materialId: string;
@@ -35,8 +37,10 @@ export interface StageLayer {
 
 interface Props {
   projectId: string;
-  part: Part;
-  parts: Part[];
+  work: Worked;
+  works: Worked[];
+  /** Every cut of the project. */
+  cutPieces: CutPiece[];
   cloth: Cloth | undefined;
   cloths: Cloth[];
   /** Every layer that the project uses. */
@@ -44,21 +48,22 @@ interface Props {
   layers: StageLayer[];
   tables: CutTable[];
   settings: Settings;
-  onSave: (part: Part, change: Partial<Part>) => Promise<boolean>;
+  onSave: (work: Worked, change: WorkChange) => Promise<boolean>;
   /** Shows a change at once and saves it when the hand rests. */
-  onType: (part: Part, change: Partial<Part>) => void;
+  onType: (work: Worked, change: WorkChange) => void;
   /** What was refused of such a change. */
   refused: string | undefined;
   onChoose: () => void;
   onNext: () => void;
 }
 
-/** What has to be cut: the tables of the project, the exact outline of each layer of the part in hand, and bulk. */
+/** What has to be cut: the tables of the project, the exact outline of each layer of the job in hand, and bulk. */
 export default function CutStage(props: Props) {
   const {
     projectId,
-    part,
-    parts,
+    work,
+    works,
+    cutPieces,
     cloth,
     cloths,
     materials,
@@ -72,11 +77,11 @@ export default function CutStage(props: Props) {
     onNext,
   } = props;
   const [error, setError] = useState<string>();
-  const all = useMemo(() => cuttings(parts, materials, cloths, tables), [parts, materials, cloths, tables]);
-  const save = async (change: Partial<Part>) => {
+  const all = useMemo(() => cuttings(works, cutPieces, materials, cloths, tables), [works, cutPieces, materials, cloths, tables]);
+  const save = async (change: WorkChange) => {
     setError(undefined);
     try {
-      return await onSave(part, change);
+      return await onSave(work, change);
     } catch (problem) {
       setError((problem as ApiError).message);
       return false;
@@ -87,10 +92,10 @@ export default function CutStage(props: Props) {
   const bulk = useMemo(() => {
     if (!cloth) return undefined;
     const layerBulk = known.map(({ material, extent }) => ({ thickness: material.thickness, extent }));
-    const allowance = Math.max(0, ...part.allowances);
+    const allowance = Math.max(0, ...work.allowances);
     return seamBulkOf(clothThickness(cloth).value, layerBulk, allowance, settings.trim, settings.machineClearance);
-  }, [cloth, known, part.allowances, settings]);
-  const opened = useMemo(() => openPiece(part), [part]);
+  }, [cloth, known, work.allowances, settings]);
+  const opened = useMemo(() => openPiece(work), [work]);
   return (
     <div className="space-y-5">
       {(error ?? refused) && (
@@ -113,9 +118,9 @@ export default function CutStage(props: Props) {
           </ul>
         </section>
       )}
-      {!part.stack || !cloth ? (
+      {!work.stack || !cloth ? (
         <div className="sheet p-6">
-          <h2 className="chalk-heading">No layers for “{part.name}” yet</h2>
+          <h2 className="chalk-heading">No layers for “{work.name}” yet</h2>
           <p className="mt-1">Choose them first; then their exact outlines are worked out here.</p>
           <button type="button" className="btn btn-primary mt-4" onClick={onChoose}>
             Choose the layers
@@ -125,22 +130,22 @@ export default function CutStage(props: Props) {
         <>
           {cut.length === 0 && (
             <p className="sheet p-5">
-              This stack is only sprayed or soaked: there is no layer to cut. <strong>{keepUnits(part.stack.title)}</strong>
+              This stack is only sprayed or soaked: there is no layer to cut. <strong>{keepUnits(work.stack.title)}</strong>
             </p>
           )}
           {layers.map((layer, i) =>
             layer.material && layer.material.form !== 'liquid' ? (
               <LayerOnPiece
                 key={`${layer.materialId}-${i}`}
-                part={part}
+                work={work}
                 piece={opened}
                 layer={{ ...layer, material: layer.material }}
                 settings={settings}
                 onChange={(change) =>
-                  onType(part, {
+                  onType(work, {
                     stack: {
-                      ...part.stack!,
-                      layers: part.stack!.layers.map((each, k) => (k === i ? { ...each, ...change } : each)),
+                      ...work.stack!,
+                      layers: work.stack!.layers.map((each, k) => (k === i ? { ...each, ...change } : each)),
                     },
                   })
                 }
@@ -149,7 +154,7 @@ export default function CutStage(props: Props) {
           )}
         </>
       )}
-      {part.stack && cloth && bulk && (
+      {work.stack && cloth && bulk && (
         <div className="sheet flex flex-wrap items-center justify-between gap-4 p-4">
           <p className={`flex max-w-xl items-center gap-2 ${bulk.clears ? '' : 'font-semibold text-error'}`}>
             {bulk.clears ? (
@@ -163,15 +168,18 @@ export default function CutStage(props: Props) {
               {!bulk.clears && ' Trim the layers out of the seam, clip the corners, or turn them by hand.'}
             </span>
           </p>
-          <div className="flex gap-3">
+          <div className="flex flex-wrap gap-3">
+            <button type="button" className="btn" onClick={() => void save({ done: !work.done })}>
+              {work.done ? 'Its cloth is not cut after all' : 'Its cloth is cut'}
+            </button>
             <button
               type="button"
-              className={`btn ${part.cutDone ? '' : 'btn-primary'}`}
-              onClick={() => void save({ cutDone: !part.cutDone })}
+              className={`btn ${work.cutDone ? '' : 'btn-primary'}`}
+              onClick={() => void save({ cutDone: !work.cutDone })}
             >
-              {part.cutDone ? 'Not cut after all' : 'This part is cut'}
+              {work.cutDone ? 'Its layers are not cut after all' : 'Its layers are cut'}
             </button>
-            {part.cutDone && (
+            {work.cutDone && (
               <button type="button" className="btn btn-primary" onClick={onNext}>
                 On to the bench
               </button>
@@ -220,7 +228,7 @@ function TableLink({ projectId, cutting }: { projectId: string; cutting: Cutting
 }
 
 interface LayerProps {
-  part: Part;
+  work: Worked;
   piece: OpenPiece;
   layer: StageLayer & { material: Material };
   settings: Settings;
@@ -228,37 +236,39 @@ interface LayerProps {
 }
 
 /** The exact outline of one layer on the piece, what it leaves free, and how that can be changed. */
-function LayerOnPiece({ part, piece, layer, settings, onChange }: LayerProps) {
+function LayerOnPiece({ work, piece, layer, settings, onChange }: LayerProps) {
   const units = useUnits();
   const { material, extent, cut } = layer;
   const [placing, setPlacing] = useState(false);
-  const rule = edgeRuleOf(part.wish.role);
-  const besideFold = rule === 'fold' && piece.fold !== undefined && !cut?.edges?.length;
-  const edges = extent !== 'strip' || besideFold ? [] : stripEdges(piece, { rule, ...cut });
+  const rule = edgeRuleOf(work.wish.role);
+  const placed = useMemo(() => placeCut(work.place), [work.place]);
+  const besideFold = rule === 'fold' && piece.fold !== undefined && !(cut?.edges ?? placed.edges)?.length;
+  const edges = extent !== 'strip' || besideFold ? [] : stripEdges(piece, { rule, ...placed, ...cut });
   const outline: LayerOutline = useMemo(() => {
-    const field = part.wish.embroidery;
+    const field = work.wish.embroidery;
     return layerOutline(piece, extent, material, {
       ...DEFAULT_LAYER_OUTLINE,
       trim: settings.trim,
       rule,
+      ...placed,
       ...cut,
       ...(field ? { field: { width: field.width, height: field.height } } : {}),
     });
-  }, [piece, extent, material, cut, settings.trim, rule, part.wish.embroidery]);
+  }, [piece, extent, material, cut, placed, settings.trim, rule, work.wish.embroidery]);
   const count = outline.outlines.length;
   const splits = count > 1 && extent !== 'strip';
   return (
-    <article className="sheet p-4 md:p-5" aria-label={`${material.name} on ${part.name}`}>
+    <article className="sheet p-4 md:p-5" aria-label={`${material.name} on ${work.name}`}>
       <h2 className="text-xl leading-snug font-bold">{keepUnits(material.name)}</h2>
       <div className="mt-3 grid gap-5 md:grid-cols-[minmax(14rem,22rem)_1fr]">
         <div>
           <PieceDrawing
             piece={piece}
-            grain={grainLine({ cut: part.wish.cut, grain: part.grain })}
+            grain={grainLine({ cut: work.wish.cut, grain: work.grain })}
             layer={[...outline.outlines, ...outline.holes]}
             hatched
             height="16rem"
-            label={`${material.name} on the piece ${part.name}`}
+            label={`${material.name} on the piece ${work.name}`}
             marked={edges}
             onEdge={extent === 'strip' ? (edge) => onChange({ cut: { ...cut, edges: toggled(edges, edge) } }) : undefined}
             onPlace={
@@ -274,9 +284,9 @@ function LayerOnPiece({ part, piece, layer, settings, onChange }: LayerProps) {
         </div>
         <div className="space-y-4">
           <LayerCutOptions
-            part={part}
+            work={work}
             extent={extent}
-            cut={cut}
+            cut={{ ...placed, ...cut }}
             edges={edges}
             trim={settings.trim}
             placing={placing}

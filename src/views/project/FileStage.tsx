@@ -2,13 +2,13 @@ import type { LogEntry } from '../../store/log';
 import PredictedMeasured from '../../ui/PredictedMeasured';
 import { readableDate } from '../../ui/text';
 import type { Cloth } from '../../store/cloths';
-import type { Part } from '../../store/parts';
 import LogForm from '../logbook/LogForm';
 import { usedSetting } from '../logbook/used-setting';
 import type { StageLayer } from './CutStage';
+import type { Worked } from './worked';
 
 interface Props {
-  part: Part;
+  work: Worked;
   cloth: Cloth | undefined;
   layers: StageLayer[];
   log: LogEntry[];
@@ -17,8 +17,8 @@ interface Props {
 
 const OUTCOME_WORDS: Record<LogEntry['outcome'], string> = { good: 'came out well', fair: 'passable', poor: 'went wrong' };
 
-/** What has been filed about the part, and the form to file more. */
-export default function FileStage({ part, cloth, layers, log, onFiled }: Props) {
+/** What has been filed about the job, and the form to file more. */
+export default function FileStage({ work, cloth, layers, log, onFiled }: Props) {
   const pressed = layers.find(({ material }) => (material?.leaflet.seconds ?? 0) > 0)?.material;
   return (
     <div className="space-y-5">
@@ -42,21 +42,21 @@ export default function FileStage({ part, cloth, layers, log, onFiled }: Props) 
           )}
         </article>
       ))}
-      {part.stack && cloth ? (
+      {work.stack && cloth ? (
         <div className="sheet p-5">
-          <h2 className="text-xl font-bold">{log.length > 0 ? 'File another' : `File “${part.name}”`}</h2>
+          <h2 className="text-xl font-bold">{log.length > 0 ? 'File another' : `File “${work.name}”`}</h2>
           <LogForm
             start={{
-              partId: part.id,
+              jobId: work.id,
               benchRunId: null,
               kind: 'piece',
-              title: part.name,
+              title: work.name,
               clothId: cloth.id,
               clothName: cloth.name,
-              stackTitle: part.stack.title,
-              layerIds: part.stack.layers.map(({ materialId }) => materialId),
-              settings: usedSetting(part.stack.setting, pressed?.leaflet),
-              predicted: part.stack.predicted,
+              stackTitle: work.stack.title,
+              layerIds: work.stack.layers.map(({ materialId }) => materialId),
+              settings: usedSetting(work.stack.setting, pressed?.leaflet),
+              predicted: work.stack.predicted,
             }}
             checks={['Edges hold against a fingernail', 'Corners hold', 'No bubbles', 'Same size as the paper pattern']}
             ticked={[]}
@@ -64,7 +64,7 @@ export default function FileStage({ part, cloth, layers, log, onFiled }: Props) 
           />
         </div>
       ) : (
-        <p className="sheet p-6">There is nothing to file yet: the part has no layers.</p>
+        <p className="sheet p-6">There is nothing to file yet: it has no layers.</p>
       )}
     </div>
   );

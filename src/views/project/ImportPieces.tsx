@@ -10,14 +10,14 @@ import { counted } from '../../ui/text';
 import FilePicker from '../../ui/FilePicker';
 import { useUnits } from '../../ui/units-context';
 import type { Cloth } from '../../store/cloths';
-import type { Part } from '../../store/parts';
+import type { Rows } from './worked';
 
 interface Props {
   projectId: string;
   cloths: Cloth[];
-  /** Cloth of the part in hand. */
+  /** Cloth of the piece in hand. */
   clothId: string | null;
-  onAdded: (parts: Part[]) => void;
+  onAdded: (added: Rows) => void;
   onClose: () => void;
 }
 
@@ -84,11 +84,10 @@ export default function ImportPieces({ projectId, cloths, clothId: startCloth, o
     setBusy('saving');
     setError(undefined);
     try {
-      const parts = found!.pieces.flatMap((piece, i) =>
-        choices[i]!.take ? [partOf(piece, choices[i]!, { scale, line, allowance, role, clothId })] : [],
+      const pieces = found!.pieces.flatMap((piece, i) =>
+        choices[i]!.take ? [newPieceOf(piece, choices[i]!, { scale, line, allowance, role, clothId })] : [],
       );
-      const { parts: added } = await call<{ parts: Part[] }>('POST', `/api/projects/${projectId}/parts/many`, { parts });
-      onAdded(added);
+      onAdded(await call<Rows>('POST', `/api/projects/${projectId}/pieces/many`, { pieces }));
     } catch (problem) {
       setError(problem instanceof ApiError ? `${problem.field ?? ''} ${plainMessage(problem)}` : (problem as Error).message);
       setBusy(undefined);
@@ -271,7 +270,7 @@ interface Common {
 }
 
 /** A piece of the file as a part of the project. */
-function partOf(piece: FoundPiece, choice: Choice, { scale, line, allowance, role, clothId }: Common) {
+function newPieceOf(piece: FoundPiece, choice: Choice, { scale, line, allowance, role, clothId }: Common) {
   const at = ([x, y]: Point): Point => [x * scale, y * scale];
   const all = (outline: Outline): Outline => outline.map(at);
   const shape: DrawnShape = {
@@ -290,14 +289,19 @@ function partOf(piece: FoundPiece, choice: Choice, { scale, line, allowance, rol
   });
   return {
     name: choice.name.trim(),
-    clothId,
     shape,
     line: piece.line === 'sew' ? 'sew' : line,
     allowances,
     fold: piece.fold,
     grain: piece.grain,
     marks: piece.marks.map(({ kind, at: place }) => ({ kind, at: at(place) })),
-    count: choice.count,
-    wish: { role, cut: 'straight', stretch: 'any', care: 'wash-warm' },
+    cuts: [
+      {
+        clothId,
+        count: choice.count,
+        orientation: 'straight',
+        jobs: [{ place: { kind: 'usual' }, wish: { role, stretch: 'any', care: 'wash-warm' } }],
+      },
+    ],
   };
 }

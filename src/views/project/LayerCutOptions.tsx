@@ -3,10 +3,10 @@ import { DEFAULT_LAYER_OUTLINE, type LayerCut } from '../../core/pieces';
 import { edgeNames } from '../../core/shape';
 import { CheckField, SelectField } from '../../ui/form-fields';
 import LengthField from '../../ui/LengthField';
-import type { Part } from '../../store/parts';
+import type { Worked } from './worked';
 
 interface Props {
-  part: Part;
+  work: Worked;
   extent: Extent;
   cut: LayerCut | undefined;
   /** Edges that a strip runs along, chosen or proposed. */
@@ -23,9 +23,9 @@ interface Props {
 const MOST_EDGES = 14;
 
 /** How far a layer reaches on its piece, and what goes with that. */
-export default function LayerCutOptions({ part, extent, cut = {}, edges, trim, placing, onPlacing, onChange }: Props) {
+export default function LayerCutOptions({ work, extent, cut = {}, edges, trim, placing, onPlacing, onChange }: Props) {
   const set = (change: LayerCut) => onChange({ cut: { ...cut, ...change } });
-  const names = edgeNames(part.shape);
+  const names = edgeNames(work.shape);
   return (
     <div className="space-y-3">
       <div className="grid gap-4">
@@ -66,7 +66,7 @@ export default function LayerCutOptions({ part, extent, cut = {}, edges, trim, p
           </div>
           {!cut.edges?.length && (
             <p className="quiet text-[0.92rem]">
-              {edges.length === 0 ? 'Proposed: beside the fold.' : 'Proposed for this part.'} Touch an edge here or in the drawing
+              {edges.length === 0 ? 'Proposed: beside the fold.' : 'Proposed for this job.'} Touch an edge here or in the drawing
               to change it.
             </p>
           )}

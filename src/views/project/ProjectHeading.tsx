@@ -1,40 +1,61 @@
-import { Pencil } from 'lucide-react';
+import { Archive, ArchiveRestore, Pencil, Repeat } from 'lucide-react';
 import { useState } from 'react';
 import type { ApiError } from '../../ui/api';
-import { call } from '../../ui/api';
+import { call, plainMessage } from '../../ui/api';
 import type { Conflict } from '../../ui/saving/saver';
 import StaleDialog from '../../ui/StaleDialog';
+import { counted } from '../../ui/text';
+import type { Project } from '../../store/projects';
 
-interface Project {
-  id: string;
+interface Props {
+  project: Project;
+  onSaved: (project: Project) => void;
+}
+
+interface Draft {
   name: string;
   note: string;
+  makes: string;
+  variant: string;
   version: number;
 }
 
-/** The project's name and note, changed in place. */
-export default function ProjectHeading({ project: start }: { project: Project }) {
-  const [project, setProject] = useState(start);
-  const [draft, setDraft] = useState<Project>();
+const WORDS = { makes: 'How many are made', variant: 'Variant', archived: 'Put away' };
+
+/** The project's name, note, variant and how many of it are made, changed in place; and the same thing sewn again. */
+export default function ProjectHeading({ project, onSaved }: Props) {
+  const [draft, setDraft] = useState<Draft>();
   const [error, setError] = useState<string>();
   const [conflict, setConflict] = useState<Conflict<Project>>();
-  const save = async (changed: Project) => {
+  const put = async (changed: Project) => {
+    const { id, createdAt: _created, updatedAt: _updated, ...body } = changed;
     try {
-      setProject(
-        await call<Project>('PUT', `/api/projects/${changed.id}`, {
-          name: changed.name.trim(),
-          note: changed.note,
-          version: changed.version,
-        }),
-      );
+      onSaved(await call<Project>('PUT', `/api/projects/${id}`, body));
       setDraft(undefined);
       setError(undefined);
     } catch (problem) {
       const fault = problem as ApiError;
       if (fault.status === 409) setConflict({ mine: changed, theirs: fault.current as Project });
-      else setError(fault.message);
+      else setError(plainMessage(fault));
     }
   };
+  const save = async ({ name, note, makes, variant, version }: Draft) => {
+    const count = Number(makes);
+    if (!Number.isInteger(count) || count < 1 || count > 1000) {
+      setError('How many are made is a whole number from 1 to 1000.');
+      return;
+    }
+    await put({ ...project, name: name.trim(), note, variant: variant.trim(), makes: count, version });
+  };
+  const again = async () => {
+    try {
+      const { id } = await call<{ id: string }>('POST', `/api/projects/${project.id}/again`);
+      location.assign(`/projects/${id}`);
+    } catch (problem) {
+      setError((problem as ApiError).message);
+    }
+  };
+  const set = (change: Partial<Draft>) => setDraft({ ...draft!, ...change });
   return (
     <header className="mb-4">
       {draft ? (
@@ -47,53 +68,85 @@ export default function ProjectHeading({ project: start }: { project: Project })
         >
           <label className="w-72 font-semibold">
             Name
+            <input className="input" value={draft.name} maxLength={120} onChange={(e) => set({ name: e.target.value })} />
+          </label>
+          <label className="w-28 font-semibold">
+            How many
             <input
               className="input"
-              value={draft.name}
+              type="number"
+              min={1}
+              max={1000}
+              value={draft.makes}
+              onChange={(e) => set({ makes: e.target.value })}
+            />
+          </label>
+          <label className="w-56 font-semibold">
+            Variant
+            <input
+              className="input"
+              value={draft.variant}
               maxLength={120}
-              onChange={(e) => setDraft({ ...draft, name: e.target.value })}
+              placeholder="with three tabs"
+              onChange={(e) => set({ variant: e.target.value })}
             />
           </label>
           <label className="min-w-60 flex-1 font-semibold">
             Note
-            <input
-              className="input"
-              value={draft.note}
-              maxLength={4000}
-              onChange={(e) => setDraft({ ...draft, note: e.target.value })}
-            />
+            <input className="input" value={draft.note} maxLength={4000} onChange={(e) => set({ note: e.target.value })} />
           </label>
           <button className="btn btn-primary">Save</button>
-          <button type="button" className="btn" onClick={() => setDraft(undefined)}>
+          <button type="button" className="btn" onClick={() => (setDraft(undefined), setError(undefined))}>
             Leave it
           </button>
-          {error && (
-            <p role="alert" className="w-full font-semibold text-error">
-              {error}
-            </p>
-          )}
         </form>
       ) : (
         <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1">
           <h1 className="text-2xl font-bold">{project.name}</h1>
-          <p className="quiet min-w-0 flex-1">{project.note}</p>
-          <button type="button" className="btn btn-ghost" onClick={() => setDraft(project)}>
-            <Pencil size={17} aria-hidden="true" /> Rename
+          <p className="quiet min-w-0 flex-1">
+            {[project.makes > 1 ? `${counted(project.makes, 'piece')} of it are made` : '', project.variant, project.note]
+              .filter(Boolean)
+              .join(' · ')}
+          </p>
+          <button
+            type="button"
+            className="btn btn-ghost"
+            onClick={() =>
+              setDraft({
+                ...{ name: project.name, note: project.note, variant: project.variant, version: project.version },
+                makes: String(project.makes),
+              })
+            }
+          >
+            <Pencil size={17} aria-hidden="true" /> Rename or make more
+          </button>
+          <button type="button" className="btn btn-ghost" onClick={() => void again()}>
+            <Repeat size={17} aria-hidden="true" /> Sew it again
+          </button>
+          <button type="button" className="btn btn-ghost" onClick={() => void put({ ...project, archived: !project.archived })}>
+            {project.archived ? <ArchiveRestore size={17} aria-hidden="true" /> : <Archive size={17} aria-hidden="true" />}
+            {project.archived ? 'Take it up again' : 'Put it away'}
           </button>
         </div>
+      )}
+      {error && (
+        <p role="alert" className="mt-2 font-semibold text-error">
+          {error}
+        </p>
       )}
       {conflict && (
         <StaleDialog
           conflict={conflict}
+          words={WORDS}
           onTheirs={() => {
-            setProject(conflict.theirs);
+            onSaved(conflict.theirs);
             setDraft(undefined);
             setConflict(undefined);
           }}
           onMine={() => {
             const mine = { ...conflict.mine, version: conflict.theirs.version };
             setConflict(undefined);
-            void save(mine);
+            void put(mine);
           }}
           onClose={() => setConflict(undefined)}
         />

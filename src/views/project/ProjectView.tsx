@@ -1,272 +1,269 @@
-import { FileUp, Pencil, Plus, Trash2 } from 'lucide-react';
-import { useCallback, useState } from 'react';
-import { toast } from 'sonner';
+import { FileUp, Pencil, Plus } from 'lucide-react';
+import { useCallback, useMemo, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { ROLE_WORDS } from '../../core/choose';
+import { toast } from 'sonner';
 import { clothThickness } from '../../core/cloth';
 import { EXTENT_WORDS } from '../../core/layers';
-import { call } from '../../ui/api';
+import { cutPieceOf } from '../../core/workpiece';
+import { call, type ApiError } from '../../ui/api';
 import CrossSection from '../../ui/CrossSection';
 import SavingWords from '../../ui/saving/SavingWords';
 import StaleDialog from '../../ui/StaleDialog';
 import { counted, keepUnits } from '../../ui/text';
 import { attempt, undoToast } from '../../ui/undo-toast';
 import { UnitsProvider } from '../../ui/units-context';
+import type { Cut } from '../../store/cuts';
+import type { Job } from '../../store/jobs';
 import type { LogEntry } from '../../store/log';
-import type { Part } from '../../store/parts';
-import ApplyStage from './ApplyStage';
-import ChooseStage from './ChooseStage';
-import ClothStage from './ClothStage';
-import CutStage from './CutStage';
-import FileStage from './FileStage';
+import type { Piece } from '../../store/pieces';
+import AddCutDialog from './AddCutDialog';
 import ImportPieces from './ImportPieces';
-import PartsStage from './PartsStage';
-import ScrapStage from './ScrapStage';
+import PieceTree from './PieceTree';
+import PiecesStage from './PiecesStage';
 import ProjectHeading from './ProjectHeading';
+import Stages from './Stages';
 import Tape from './Tape';
-import { usePartSavers } from './use-part-savers';
 import { passed, STAGES, STAGE_WORDS, type ProjectData, type Stage } from './types';
+import { useWorkSavers, type Level, type Row } from './use-work-savers';
+import { workedOf, type Rows, type WorkChange, type Worked } from './worked';
 
 interface Props {
   data: ProjectData;
-  startPart: string | null;
+  /** A job, or a cut on which nothing is done. */
+  startWork: string | null;
   startStage: Stage;
 }
 
-/** Names of a part's fields where two versions of it are shown. */
-const PART_WORDS = {
+/** Names of fields where two versions of a record are shown. */
+const WORDS = {
   stack: 'Layers',
   clothId: 'Cloth',
-  cutDone: 'Cut',
+  done: 'Cloth cut',
+  cutDone: 'Layers cut',
   line: 'Drawn line',
   allowances: 'Seam allowances',
+  own: 'Allowances of this cut',
   count: 'How many',
 };
 
-/** A project: the tape of stages, the parts, the stage of the part in hand, and its cross-section. */
-export default function ProjectView({ data, startPart, startStage }: Props) {
-  const [parts, setParts] = useState(data.parts);
-  const [partId, setPartId] = useState(startPart ?? data.parts[0]?.id ?? null);
+const replaced = <T extends { id: string }>(list: T[], row: T): T[] => list.map((each) => (each.id === row.id ? row : each));
+
+/** A project: the tape of stages, its pieces, the stage of the job in hand, and its cross-section. */
+export default function ProjectView({ data, startWork, startStage }: Props) {
+  const [rows, setRows] = useState<Rows>(data.rows);
+  const [project, setProject] = useState(data.project);
+  const works = useMemo(() => workedOf(rows, project.makes), [rows, project.makes]);
+  const [selected, setSelected] = useState(startWork ?? works[0]?.id ?? rows.cuts[0]?.id ?? null);
   const [stage, setStage] = useState<Stage>(startStage);
   const [log, setLog] = useState(data.log);
   const [scraps, setScraps] = useState(data.scraps);
   const [importing, setImporting] = useState(false);
-  const part = parts.find(({ id }) => id === partId);
-  const cloth = data.cloths.find(({ id }) => id === part?.clothId);
+  const [cutting, setCutting] = useState<Piece>();
+  const work = works.find(({ id }) => id === selected);
+  const cut = work?.cut ?? rows.cuts.find(({ id }) => id === selected);
+  const piece = rows.pieces.find(({ id }) => id === cut?.pieceId);
+  const cutPieces = useMemo(
+    () =>
+      rows.cuts.flatMap((each) => {
+        const of = rows.pieces.find(({ id }) => id === each.pieceId);
+        return of ? [cutPieceOf(of, each, project.makes)] : [];
+      }),
+    [rows, project.makes],
+  );
 
-  const go = (nextStage: Stage, nextPart: string | null = partId) => {
+  const go = (nextStage: Stage, nextWork: string | null = selected) => {
     setStage(nextStage);
-    setPartId(nextPart);
-    history.replaceState(null, '', `?${new URLSearchParams({ ...(nextPart ? { part: nextPart } : {}), stage: nextStage })}`);
+    setSelected(nextWork);
+    history.replaceState(null, '', `?${new URLSearchParams({ ...(nextWork ? { job: nextWork } : {}), stage: nextStage })}`);
   };
   const step = (by: number) => go(STAGES[Math.max(0, Math.min(STAGES.length - 1, STAGES.indexOf(stage) + by))]!);
   useHotkeys('l', () => step(1));
   useHotkeys('h', () => step(-1));
 
-  const put = useCallback((kept: Part) => setParts((all) => all.map((each) => (each.id === kept.id ? kept : each))), []);
-  const savers = usePartSavers(put);
-  /** Saves a change of a part; a stale save shows both versions instead of overwriting. Throws on bad input. */
-  const save = (of: Part, change: Partial<Part>): Promise<boolean> => savers.save(of, change);
+  const put = useCallback((level: Level, row: Row) => {
+    setRows((all) => ({ ...all, [level]: replaced<Row>(all[level], row) }));
+  }, []);
+  const savers = useWorkSavers(put);
+  /** Saves a change of a job or what it is on; other jobs of a cut that gets another cloth choose again too. Throws on bad input. */
+  const save = async (of: Worked, change: WorkChange): Promise<boolean> => {
+    const kept = await savers.save(of, change);
+    if ('clothId' in change && change.clothId !== of.clothId)
+      for (const job of rows.jobs.filter((each) => each.cutId === of.cutId && each.id !== of.id && each.stack))
+        await savers.saveRow('jobs', job, { stack: null, cutDone: false } as Partial<Row>);
+    return kept;
+  };
   /** Takes over what the server changed besides: the setting that a scrap found, and its logbook entries. */
   const refresh = async (id: string) => {
     const [fresh, { log: filed }] = await Promise.all([
-      call<Part>('GET', `/api/parts/${id}`),
+      call<Job>('GET', `/api/jobs/${id}`),
       call<{ log: LogEntry[] }>('GET', '/api/log'),
     ]);
-    savers.take(fresh);
-    setLog((all) => [...filed.filter((entry) => entry.partId === id), ...all.filter((entry) => entry.partId !== id)]);
+    savers.take('jobs', fresh);
+    setLog((all) => [...filed.filter((entry) => entry.jobId === id), ...all.filter((entry) => entry.jobId !== id)]);
   };
-  const remove = async (gone: Part) => {
-    if (!(await attempt(`“${gone.name}” could not be deleted`, () => call('DELETE', `/api/parts/${gone.id}`)))) return;
-    setParts((all) => all.filter(({ id }) => id !== gone.id));
-    if (gone.id === partId) setPartId(parts.find(({ id }) => id !== gone.id)?.id ?? null);
-    undoToast(`“${gone.name}” is deleted.`, async () => {
-      const back = await call<Part>('POST', `/api/parts/${gone.id}/restore`);
-      setParts((all) => [...all, back]);
+  const add = (added: Rows) =>
+    setRows((all) => ({
+      pieces: [...all.pieces, ...added.pieces],
+      cuts: [...all.cuts, ...added.cuts],
+      jobs: [...all.jobs, ...added.jobs],
+    }));
+  const remove = async (level: Level, gone: Row, name: string) => {
+    if (!(await attempt(`“${name}” could not be deleted`, () => call('DELETE', `/api/${level}/${gone.id}`)))) return;
+    setRows((all) => ({ ...all, [level]: (all[level] as Row[]).filter(({ id }) => id !== gone.id) }));
+    undoToast(`“${name}” is deleted.`, async () => {
+      const back = await call<Row>('POST', `/api/${level}/${gone.id}/restore`);
+      setRows((all) => ({ ...all, [level]: [...(all[level] as Row[]), back] }));
     });
+  };
+  const copy = async (from: Piece) => {
+    try {
+      const added = await call<Rows>('POST', `/api/pieces/${from.id}/copy`);
+      add(added);
+      go('pieces', added.jobs[0]?.id ?? added.cuts[0]?.id ?? null);
+    } catch (problem) {
+      toast.error((problem as ApiError).message);
+    }
+  };
+  const addJob = async (on: Cut) => {
+    const first = rows.jobs.find(({ cutId }) => cutId === on.id) ?? rows.jobs.at(-1);
+    const { role, stretch, care } = first?.wish ?? { role: 'collar', stretch: 'any', care: project.care ?? 'wash-warm' };
+    const many = rows.jobs.some(({ cutId }) => cutId === on.id);
+    try {
+      const body = { name: many ? 'another job' : '', place: { kind: 'usual' }, wish: { role, stretch, care } };
+      const job = await call<Job>('POST', `/api/cuts/${on.id}/jobs`, body);
+      add({ pieces: [], cuts: [], jobs: [job] });
+      go('pieces', job.id);
+    } catch (problem) {
+      toast.error((problem as ApiError).message);
+    }
   };
 
   const done = Object.fromEntries(
-    STAGES.map((each) => [each, parts.filter((p) => passed(p, each, log, scraps)).length]),
+    STAGES.map((each) => [each, works.filter((w) => passed(w, each, log, scraps)).length]),
   ) as Record<Stage, number>;
-  const layersOf = (p: Part) =>
-    p.stack?.layers.map((layer) => ({ ...layer, material: data.layers.find(({ id }) => id === layer.materialId) })) ?? [];
+  const cloth = data.cloths.find(({ id }) => id === cut?.clothId);
+  const layers =
+    work?.stack?.layers.map((layer) => ({ ...layer, material: data.layers.find(({ id }) => id === layer.materialId) })) ?? [];
+  const nameOfCloth = (id: string | null) => data.cloths.find((each) => each.id === id)?.name ?? 'no cloth yet';
 
   return (
     <UnitsProvider value={data.settings.units}>
-      <ProjectHeading project={data.project} />
+      <ProjectHeading project={project} onSaved={setProject} />
       {savers.away && (
         <p className="mb-2">
           <SavingWords state={{ record: null, saving: false, unsaved: true, away: true }} />
         </p>
       )}
-      <Tape stage={stage} done={done} total={parts.length} onStage={(next) => go(next)} />
+      <Tape stage={stage} done={done} total={works.length} onStage={(next) => go(next)} />
       <div className="mt-4 grid items-start gap-5 lg:grid-cols-[19rem_1fr]">
-        <aside className="space-y-4" aria-label="Parts of the project">
-          <ul className="space-y-1.5">
-            {parts.map((each) => (
-              <li key={each.id} className="flex items-stretch gap-1">
-                <button
-                  type="button"
-                  aria-current={each.id === partId && !(stage === 'parts' && partId === null) ? 'true' : undefined}
-                  onClick={() => go(stage, each.id)}
-                  className={`min-h-[52px] flex-1 rounded-field border-2 px-3 py-1 text-left ${each.id === partId ? 'border-primary bg-base-200' : 'border-base-300 hover:border-primary'}`}
-                >
-                  <span className="block leading-snug font-semibold">{each.name}</span>
-                  <span className="quiet block text-[0.88rem] leading-snug">
-                    {ROLE_WORDS[each.wish.role]}, {counted(each.count, 'piece')}
-                  </span>
-                </button>
-                <button
-                  type="button"
-                  className="btn btn-ghost btn-icon h-auto"
-                  aria-label={`Delete ${each.name}`}
-                  onClick={() => void remove(each)}
-                >
-                  <Trash2 size={18} aria-hidden="true" />
-                </button>
-              </li>
-            ))}
-          </ul>
-          <button type="button" className="btn w-full" onClick={() => go('parts', null)}>
-            <Plus size={18} aria-hidden="true" /> Add a part
+        <aside className="space-y-4" aria-label="Pieces of the project">
+          <PieceTree
+            rows={rows}
+            clothName={nameOfCloth}
+            selected={selected}
+            onSelect={(id) => go(stage, id)}
+            onCopy={(from) => void copy(from)}
+            onDelete={(level, row, name) => void remove(level, row, name)}
+            onAddCut={setCutting}
+            onAddJob={(on) => void addJob(on)}
+          />
+          <button type="button" className="btn w-full" onClick={() => go('pieces', null)}>
+            <Plus size={18} aria-hidden="true" /> Add a piece
           </button>
           <button type="button" className="btn w-full" onClick={() => setImporting(true)}>
             <FileUp size={18} aria-hidden="true" /> Pieces from a file
           </button>
-          {part?.stack && cloth && (
-            <section className="sheet p-3" aria-label="Cross-section of the part in hand">
-              <h2 className="mb-1 font-semibold">{keepUnits(part.stack.title)}</h2>
+          {work?.stack && cloth && (
+            <section className="sheet p-3" aria-label="Cross-section of the job in hand">
+              <h2 className="mb-1 font-semibold">{keepUnits(work.stack.title)}</h2>
               <CrossSection
                 cloth={{ name: cloth.name, thickness: clothThickness(cloth).value }}
-                layers={layersOf(part).map(({ material, extent, angle }) => ({
+                layers={layers.map(({ material, extent, angle }) => ({
                   name: `${material?.name ?? 'a layer that was deleted'}${angle ? `, turned ${angle}°` : ''}: ${EXTENT_WORDS[extent]}`,
                   thickness: material?.thickness ?? 0.2,
                   extent,
                   above: material?.family === 'topping',
                 }))}
-                allowance={Math.max(...part.allowances)}
+                allowance={Math.max(...work.allowances)}
                 trim={data.settings.trim}
               />
             </section>
           )}
         </aside>
-        <section aria-label={`${STAGE_WORDS[stage]}${part ? `: ${part.name}` : ''}`}>
-          {part === undefined && stage !== 'parts' ? (
-            <div className="sheet p-6">
-              <h2 className="chalk-heading">This project has no parts yet</h2>
-              <p className="mt-1">A part is one piece of the thing with its own cloth and wishes: an outer collar, a bag base.</p>
-              <div className="mt-4 flex flex-wrap gap-3">
-                <button type="button" className="btn btn-primary" onClick={() => go('parts', null)}>
-                  <Pencil size={18} aria-hidden="true" /> Describe the first part
-                </button>
-                <a className="btn" href="/">
-                  Or start from a choice of layers
-                </a>
-              </div>
-            </div>
+        <section aria-label={`${STAGE_WORDS[stage]}${piece ? `: ${piece.name}` : ''}`}>
+          {rows.pieces.length === 0 && stage !== 'pieces' ? (
+            <NoPieces onFirst={() => go('pieces', null)} />
+          ) : stage === 'pieces' ? (
+            <PiecesStage
+              key={selected ?? 'new'}
+              projectId={project.id}
+              work={work}
+              piece={piece}
+              cut={cut}
+              last={works.at(-1)}
+              cloths={data.cloths}
+              onSave={async (change) => {
+                if (work) return save(work, change);
+                const { clothId, duty, own, count, pairs, oneWay, orientation, ...pattern } = change;
+                const [saved, cutSaved] = [
+                  await savers.saveRow('pieces', piece!, pattern as Partial<Row>),
+                  await savers.saveRow('cuts', cut!, { clothId, duty, own, count, pairs, oneWay, orientation } as Partial<Row>),
+                ];
+                return saved && cutSaved;
+              }}
+              onAdded={(added) => {
+                add(added);
+                go('choose', added.jobs[0]?.id ?? added.cuts[0]?.id ?? null);
+              }}
+            />
+          ) : work === undefined ? (
+            <NothingDone name={piece?.name} onAdd={cut && (() => void addJob(cut))} />
           ) : (
-            <>
-              {stage === 'cloth' && part && (
-                <ClothStage key={part.id} part={part} cloths={data.cloths} onSave={save} onNext={() => go('parts')} />
-              )}
-              {stage === 'parts' && (
-                <PartsStage
-                  key={partId ?? 'new'}
-                  projectId={data.project.id}
-                  part={part}
-                  cloths={data.cloths}
-                  onSave={save}
-                  onAdded={(added) => {
-                    setParts((all) => [...all, added]);
-                    go('choose', added.id);
-                  }}
-                />
-              )}
-              {stage === 'choose' && part && (
-                <ChooseStage
-                  key={part.id}
-                  part={part}
-                  cloth={cloth}
-                  onSave={save}
-                  onCloth={() => go('cloth')}
-                  trim={data.settings.trim}
-                  ways={data.settings.schools}
-                  onNext={() => go('scrap')}
-                />
-              )}
-              {stage === 'scrap' && part && (
-                <ScrapStage
-                  key={part.id}
-                  part={part}
-                  cloth={cloth}
-                  layers={layersOf(part)}
-                  settings={data.settings}
-                  scraps={scraps.filter(({ partId: of }) => of === part.id)}
-                  log={data.clothLog}
-                  onScrap={(scrap) => {
-                    setScraps((all) => [scrap, ...all.filter(({ id }) => id !== scrap.id)]);
-                    if (scrap.filedOn) void refresh(part.id);
-                  }}
-                  onGone={(gone) => setScraps((all) => all.filter(({ id }) => id !== gone.id))}
-                  onChoose={() => go(part.clothId === null ? 'cloth' : 'choose')}
-                  onNext={() => go('cut')}
-                />
-              )}
-              {stage === 'cut' && part && (
-                <CutStage
-                  key={part.id}
-                  projectId={data.project.id}
-                  part={part}
-                  parts={parts}
-                  cloth={cloth}
-                  cloths={data.cloths}
-                  materials={data.layers}
-                  tables={data.tables}
-                  layers={layersOf(part)}
-                  settings={data.settings}
-                  onSave={save}
-                  onType={savers.change}
-                  refused={savers.error}
-                  onChoose={() => go('choose')}
-                  onNext={() => go('apply')}
-                />
-              )}
-              {stage === 'apply' && part && (
-                <ApplyStage
-                  key={part.id}
-                  part={part}
-                  cloth={cloth}
-                  layers={layersOf(part)}
-                  settings={data.settings}
-                  openRun={data.openRuns[part.id]}
-                  onChoose={() => go(part.clothId === null ? 'cloth' : 'choose')}
-                />
-              )}
-              {stage === 'file' && part && (
-                <FileStage
-                  key={part.id}
-                  part={part}
-                  cloth={cloth}
-                  layers={layersOf(part)}
-                  log={log.filter((entry) => entry.partId === part.id)}
-                  onFiled={(entry) => setLog((all) => [entry, ...all])}
-                />
-              )}
-            </>
+            <Stages
+              stage={stage}
+              work={work}
+              works={works}
+              cutPieces={cutPieces}
+              cloth={cloth}
+              layers={layers}
+              data={data}
+              log={log}
+              scraps={scraps}
+              savers={savers}
+              onSave={save}
+              onGo={go}
+              onFiled={(entry) => setLog((all) => [entry, ...all])}
+              onScrap={(scrap) => {
+                setScraps((all) => [scrap, ...all.filter(({ id }) => id !== scrap.id)]);
+                if (scrap.filedOn) void refresh(work.id);
+              }}
+              onScrapGone={(gone) => setScraps((all) => all.filter(({ id }) => id !== gone.id))}
+            />
           )}
         </section>
       </div>
+      {cutting && (
+        <AddCutDialog
+          piece={cutting}
+          cuts={rows.cuts.filter(({ pieceId }) => pieceId === cutting.id)}
+          cloths={data.cloths}
+          onAdded={(added) => {
+            add(added);
+            go('pieces', added.cuts[0]!.id);
+          }}
+          onClose={() => setCutting(undefined)}
+        />
+      )}
       {importing && (
         <ImportPieces
-          projectId={data.project.id}
+          projectId={project.id}
           cloths={data.cloths}
-          clothId={part?.clothId ?? null}
+          clothId={cut?.clothId ?? null}
           onAdded={(added) => {
             setImporting(false);
-            setParts((all) => [...all, ...added]);
-            go('parts', added[0]!.id);
-            toast(`${counted(added.length, 'piece')} brought in.`);
+            add(added);
+            go('pieces', added.jobs[0]!.id);
+            toast(`${counted(added.pieces.length, 'piece')} brought in.`);
           }}
           onClose={() => setImporting(false)}
         />
@@ -274,12 +271,46 @@ export default function ProjectView({ data, startPart, startStage }: Props) {
       {savers.conflict && (
         <StaleDialog
           conflict={savers.conflict}
-          words={PART_WORDS}
+          words={WORDS}
           onTheirs={() => savers.settle('theirs')}
           onMine={() => savers.settle('mine')}
           onClose={() => savers.settle('later')}
         />
       )}
     </UnitsProvider>
+  );
+}
+
+function NoPieces({ onFirst }: { onFirst: () => void }) {
+  return (
+    <div className="sheet p-6">
+      <h2 className="chalk-heading">This project has no pieces yet</h2>
+      <p className="mt-1">
+        A piece is one shape of the pattern: an outer collar, a bag base. It can be cut from several cloths, and each of these can
+        have several jobs.
+      </p>
+      <div className="mt-4 flex flex-wrap gap-3">
+        <button type="button" className="btn btn-primary" onClick={onFirst}>
+          <Pencil size={18} aria-hidden="true" /> Describe the first piece
+        </button>
+        <a className="btn" href="/">
+          Or start from a choice of layers
+        </a>
+      </div>
+    </div>
+  );
+}
+
+function NothingDone({ name, onAdd }: { name: string | undefined; onAdd: (() => void) | undefined }) {
+  return (
+    <div className="sheet p-6">
+      <h2 className="chalk-heading">{name ? `Nothing is put behind “${name}” here` : 'Nothing is chosen here'}</h2>
+      <p className="mt-1">It is cut with its cloth. If something is to hold it, say what.</p>
+      {onAdd && (
+        <button type="button" className="btn btn-primary mt-4" onClick={onAdd}>
+          <Plus size={18} aria-hidden="true" /> A job on it
+        </button>
+      )}
+    </div>
   );
 }

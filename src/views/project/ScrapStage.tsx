@@ -25,20 +25,20 @@ import { keepUnits, readableDate, today } from '../../ui/text';
 import { useUnits } from '../../ui/units-context';
 import type { Cloth } from '../../store/cloths';
 import type { LogEntry } from '../../store/log';
-import type { Part } from '../../store/parts';
 import type { Scrap } from '../../store/scraps';
 import type { Settings } from '../../store/settings';
 import ReadingForm from '../scrap/ReadingForm';
 import WashForm from '../scrap/WashForm';
 import type { StageLayer } from './CutStage';
+import type { Worked } from './worked';
 
 interface Props {
-  part: Part;
+  work: Worked;
   cloth: Cloth | undefined;
   layers: StageLayer[];
   settings: Settings;
   scraps: Scrap[];
-  /** What was filed about this part's cloth and stack. */
+  /** What was filed about this job's cloth and stack. */
   log: LogEntry[];
   onScrap: (scrap: Scrap) => void;
   onGone: (scrap: Scrap) => void;
@@ -53,23 +53,23 @@ const OUTCOME_WORDS: Record<Outcome, string> = { good: 'good', fair: 'passable',
 
 /** Trying the pair on a scrap: the card, the timers, the readings, the setting that is taken, the wash. */
 export default function ScrapStage(props: Props) {
-  const { part, cloth, layers, settings, scraps, log, onChoose, onScrap } = props;
+  const { work, cloth, layers, settings, scraps, log, onChoose, onScrap } = props;
   const units = useUnits();
   const [grid, setGrid] = useState<Grid>();
   const [error, setError] = useState<string>();
   const [another, setAnother] = useState(false);
-  if (!cloth || !part.stack) {
+  if (!cloth || !work.stack) {
     return (
       <div className="sheet p-6">
         <h2 className="chalk-heading">Nothing to try yet</h2>
-        <p className="mt-1">Choose the layers of “{part.name}” first; then a scrap shows whether they hold.</p>
+        <p className="mt-1">Choose the layers of “{work.name}” first; then a scrap shows whether they hold.</p>
         <button type="button" className="btn btn-primary mt-4" onClick={onChoose}>
           Choose the layers
         </button>
       </div>
     );
   }
-  const ids = part.stack.layers.map(({ materialId }) => materialId).join();
+  const ids = work.stack.layers.map(({ materialId }) => materialId).join();
   const mine = scraps.filter(({ layerIds, clothId }) => layerIds.join() === ids && clothId === cloth.id);
   const current = another ? undefined : mine[0];
   if (current) return <Trial {...props} key={current.id} scrap={current} onAnother={() => setAnother(true)} />;
@@ -82,7 +82,7 @@ export default function ScrapStage(props: Props) {
   const asked: Grid = !pressed ? 'one' : (grid ?? (tried.length > 0 ? 'one' : 'seconds'));
   let plan: ScrapPlan;
   try {
-    plan = scrapPlan(fabricOf(cloth), known, schoolsOf(settings.schools, part.stack.schools), asked);
+    plan = scrapPlan(fabricOf(cloth), known, schoolsOf(settings.schools, work.stack.schools), asked);
   } catch (problem) {
     return (
       <div className="sheet p-6">
@@ -97,7 +97,7 @@ export default function ScrapStage(props: Props) {
   const start = async () => {
     setError(undefined);
     try {
-      onScrap(await call<Scrap>('POST', `/api/parts/${part.id}/scraps`, { grid: asked }));
+      onScrap(await call<Scrap>('POST', `/api/jobs/${work.id}/scraps`, { grid: asked }));
       setAnother(false);
     } catch (problem) {
       setError((problem as Error).message);
@@ -107,7 +107,7 @@ export default function ScrapStage(props: Props) {
     <div className="sheet p-5">
       <h2 className="text-xl font-bold">Try it on a scrap</h2>
       <p>
-        {keepUnits(part.stack.title)} on {cloth.name}:{' '}
+        {keepUnits(work.stack.title)} on {cloth.name}:{' '}
         {tried.length === 0
           ? 'a new pair in your logbook. A scrap of a few centimetres saves a spoilt piece.'
           : `tried ${tried.length === 1 ? 'once' : `${tried.length} times`} before. One piece is enough to make sure.`}
@@ -167,14 +167,14 @@ export default function ScrapStage(props: Props) {
 }
 
 /** A trial that was started. */
-function Trial({ part, layers, scrap, onScrap, onGone, onNext, onAnother }: Props & { scrap: Scrap; onAnother: () => void }) {
+function Trial({ work, layers, scrap, onScrap, onGone, onNext, onAnother }: Props & { scrap: Scrap; onAnother: () => void }) {
   const units = useUnits();
   const [open, setOpen] = useState(
     () => scrap.chosen ?? scrap.plan.cells.find(({ name }) => !scrap.readings[name])?.name ?? scrap.plan.cells[0]!.name,
   );
   const [error, setError] = useState<string>();
   const [due, setDue] = useState(format(addDays(new Date(), DAYS_TO_WASH), 'yyyy-MM-dd'));
-  const washed = part.wish.care !== 'none' && part.wish.care !== 'dry-clean';
+  const washed = work.wish.care !== 'none' && work.wish.care !== 'dry-clean';
   const [remind, setRemind] = useState(washed);
   const glued = layers.some(({ material }) => material !== undefined && isGlued(material.form));
   const cell = scrap.plan.cells.find(({ name }) => name === open)!;
@@ -261,7 +261,7 @@ function Trial({ part, layers, scrap, onScrap, onGone, onNext, onAnother }: Prop
       <div className="sheet p-5">
         <div className="flex flex-wrap items-start justify-between gap-3">
           <div>
-            <h2 className="text-xl font-bold">Scrap of “{part.name}”</h2>
+            <h2 className="text-xl font-bold">Scrap of “{work.name}”</h2>
             <p className="quiet">
               {units.size(scrap.plan.width, scrap.plan.height)}, {read} of {scrap.plan.cells.length}{' '}
               {scrap.plan.cells.length === 1 ? 'piece' : 'pieces'} read

@@ -4,13 +4,13 @@ import { STAGES, STAGE_WORDS, type Stage } from './types';
 
 interface Props {
   stage: Stage;
-  /** How many of the parts have passed each stage. */
+  /** How many of the jobs have passed each stage. */
   done: Record<Stage, number>;
   total: number;
   onStage: (stage: Stage) => void;
 }
 
-/** The measuring tape across a project: the stages in working order, and how far its parts have come. */
+/** The measuring tape across a project: the stages in working order, and how far its jobs have come. */
 export default function Tape({ stage, done, total, onStage }: Props) {
   return (
     <nav aria-label="Stages of the project" className="tape relative overflow-x-auto">
@@ -33,10 +33,10 @@ export default function Tape({ stage, done, total, onStage }: Props) {
                 </span>
                 <span className="text-[0.85rem]">
                   {total === 0
-                    ? 'no parts yet'
+                    ? 'no pieces yet'
                     : all
-                      ? `all ${counted(total, 'part')}`
-                      : `${done[each]} of ${counted(total, 'part')}`}
+                      ? `all ${counted(total, 'job')}`
+                      : `${done[each]} of ${counted(total, 'job')}`}
                 </span>
               </button>
             </li>

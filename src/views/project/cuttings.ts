@@ -1,9 +1,10 @@
 import { layerItems, listedPart } from '../../core/cutlist';
 import { isTape } from '../../core/pieces';
-import type { Material } from '../../core/layers';
+import { CLOTH_ID, type Material } from '../../core/layers';
 import type { Cloth } from '../../store/cloths';
 import type { CutTable } from '../../store/cut-tables';
-import type { Part } from '../../store/parts';
+import type { CutPiece } from '../../core/workpiece';
+import type { Workpiece } from './worked';
 
 /** A cloth or layer of which something has to be cut in a project. */
 export interface Cutting {
@@ -21,14 +22,15 @@ export interface Cutting {
 
 /** Everything that a project is cut from, layers first. */
 export function cuttings(
-  parts: readonly Part[],
+  parts: readonly Workpiece[],
+  cuts: readonly CutPiece[],
   materials: readonly Material[],
   cloths: readonly Cloth[],
   tables: readonly CutTable[],
 ): Cutting[] {
   const found: Cutting[] = [];
   for (const material of materials) {
-    if (material.form === 'liquid') continue;
+    if (material.form === 'liquid' || material.id.startsWith(CLOTH_ID)) continue;
     const using = parts.filter((part) => part.stack?.layers.some(({ materialId }) => materialId === material.id));
     if (using.length === 0) continue;
     const listed = using.map((part) => listedPart(part, (id) => (id === material.id ? material : undefined)));
@@ -38,7 +40,8 @@ export function cuttings(
     found.push(cuttingOf('layer', material.id, material.name, using, tables, tape));
   }
   for (const cloth of cloths) {
-    const using = parts.filter(({ clothId }) => clothId === cloth.id);
+    const under = parts.filter(({ stack }) => stack?.layers.some(({ materialId }) => materialId === `${CLOTH_ID}${cloth.id}`));
+    const using = [...cuts.filter(({ clothId }) => clothId === cloth.id), ...under];
     if (using.length > 0) found.push(cuttingOf('cloth', cloth.id, cloth.name, using, tables, 0));
   }
   return found;
@@ -48,14 +51,14 @@ function cuttingOf(
   kind: Cutting['kind'],
   id: string,
   name: string,
-  using: readonly Part[],
+  using: readonly (Workpiece | CutPiece)[],
   tables: readonly CutTable[],
   tape: number,
 ): Cutting {
   const own = tables.filter(({ ofKind, ofId }) => ofKind === kind && ofId === id);
-  const cut = new Set(own.filter(({ done }) => done !== null).flatMap(({ partIds }) => partIds));
+  const cut = new Set(own.filter(({ done }) => done !== null).flatMap(({ workIds }) => workIds));
   const open = own.find(({ done }) => done === null);
-  const waiting = using.filter((part) => !cut.has(part.id) && !part.cutDone);
+  const waiting = using.filter((work) => !cut.has(work.id) && !('cutDone' in work ? work.cutDone : work.done));
   const length = open?.laid.reduce((sum, laid) => sum + laid.length, 0) ?? 0;
   return {
     kind,

@@ -2,33 +2,34 @@ import type { Material } from '../../core/layers';
 import type { Cloth } from '../../store/cloths';
 import type { CutTable } from '../../store/cut-tables';
 import type { LogEntry } from '../../store/log';
-import type { Part } from '../../store/parts';
+import type { Project } from '../../store/projects';
 import type { Scrap } from '../../store/scraps';
 import type { Settings } from '../../store/settings';
+import type { Rows, Worked } from './worked';
 
 /** Everything that the stages of a project show, as the page hands it over. */
 export interface ProjectData {
-  project: { id: string; name: string; note: string; version: number };
-  parts: Part[];
+  project: Project;
+  rows: Rows;
   cloths: Cloth[];
-  /** Only the layers that some part's stack uses. */
+  /** Only the layers that some job's stack uses. */
   layers: Material[];
   log: LogEntry[];
   scraps: Scrap[];
-  /** What was filed about the cloths of this project by anybody's part. */
+  /** What was filed about the cloths of this project by anybody's work. */
   clothLog: LogEntry[];
-  /** Parts with a bench run that is open. */
+  /** Jobs with a bench run that is open. */
   openRuns: Record<string, string>;
   settings: Settings;
   /** Cutting tables, open ones and those that are cut. */
   tables: CutTable[];
 }
 
-export const STAGES = ['cloth', 'parts', 'choose', 'scrap', 'cut', 'apply', 'file'] as const;
+export const STAGES = ['cloth', 'pieces', 'choose', 'scrap', 'cut', 'apply', 'file'] as const;
 export type Stage = (typeof STAGES)[number];
 export const STAGE_WORDS: Record<Stage, string> = {
   cloth: 'Cloth',
-  parts: 'Parts',
+  pieces: 'Pieces',
   choose: 'Choose',
   scrap: 'Scrap',
   cut: 'Cut',
@@ -36,28 +37,22 @@ export const STAGE_WORDS: Record<Stage, string> = {
   file: 'File',
 };
 
-/** Whether a part has passed a stage. */
-export function passed(part: Part, stage: Stage, log: readonly LogEntry[], scraps: readonly Scrap[]): boolean {
-  const filed = log.some((entry) => entry.partId === part.id && entry.kind === 'piece');
+/** Whether a job has passed a stage. */
+export function passed(work: Worked, stage: Stage, log: readonly LogEntry[], scraps: readonly Scrap[]): boolean {
+  const filed = log.some((entry) => entry.jobId === work.id && entry.kind === 'piece');
   switch (stage) {
     case 'cloth':
-      return part.clothId !== null;
-    case 'parts':
+      return work.clothId !== null;
+    case 'pieces':
       return true;
     case 'choose':
-      return part.stack !== null;
+      return work.stack !== null;
     case 'scrap':
-      return scraps.some(({ partId, filedOn }) => partId === part.id && filedOn !== null);
+      return scraps.some(({ jobId, filedOn }) => jobId === work.id && filedOn !== null);
     case 'cut':
-      return part.cutDone;
+      return work.cutDone && work.done;
     case 'apply':
     case 'file':
       return filed;
   }
-}
-
-/** Fields of a part that a save sends back. */
-export function partBody(part: Part) {
-  const { id: _id, projectId: _project, createdAt: _created, updatedAt: _updated, ...fields } = part;
-  return fields;
 }

@@ -15,7 +15,7 @@ const MARKS: ['chosen' | 'cut' | 'filed', string][] = [
   ['filed', 'filed'],
 ];
 
-/** All projects, each with how far its parts have come. */
+/** All projects, each with how far its jobs have come. */
 export default function ProjectsView({ start }: { start: Page<ProjectSummary> }) {
   const [search, setSearch] = useState('');
   const list = usePage('/api/projects', start, { search });
@@ -34,7 +34,7 @@ export default function ProjectsView({ start }: { start: Page<ProjectSummary> })
     }
     try {
       const project = await call<{ id: string }>('POST', '/api/projects', { name: name.trim() });
-      location.assign(`/projects/${project.id}?stage=parts`);
+      location.assign(`/projects/${project.id}?stage=pieces`);
     } catch (problem) {
       setError((problem as ApiError).message);
     }
@@ -141,8 +141,8 @@ export default function ProjectsView({ start }: { start: Page<ProjectSummary> })
                 </button>
               </div>
               <p className="flex-1">{project.note}</p>
-              {project.parts === 0 ? (
-                <p className="quiet mt-3">No parts yet.</p>
+              {project.jobs === 0 ? (
+                <p className="quiet mt-3">No pieces yet.</p>
               ) : (
                 <dl className="mt-3 space-y-1.5">
                   {MARKS.map(([key, word]) => (
@@ -150,12 +150,12 @@ export default function ProjectsView({ start }: { start: Page<ProjectSummary> })
                       <dt className="quiet text-[0.95rem]">{word}</dt>
                       <dd className="h-2 rounded-full bg-base-300" aria-hidden="true">
                         <div
-                          className={`h-2 rounded-full ${project[key] === project.parts ? 'bg-success' : 'bg-accent'}`}
-                          style={{ width: `${(project[key] / project.parts) * 100}%` }}
+                          className={`h-2 rounded-full ${project[key] === project.jobs ? 'bg-success' : 'bg-accent'}`}
+                          style={{ width: `${(project[key] / project.jobs) * 100}%` }}
                         />
                       </dd>
                       <dd className="text-[0.95rem] font-semibold">
-                        {project[key]} of {counted(project.parts, 'part')}
+                        {project[key]} of {counted(project.jobs, 'job')}
                       </dd>
                     </div>
                   ))}

@@ -8,7 +8,9 @@ import type { Deleted, DeletedKind } from '../../store/bin';
 
 const KIND_WORDS: Record<DeletedKind, string> = {
   project: 'project',
-  part: 'part',
+  piece: 'piece',
+  cut: 'cut of a piece',
+  job: 'job',
   cloth: 'cloth',
   layer: 'layer',
   stock: 'kept piece',

@@ -3,7 +3,7 @@ import { recordEndpoints } from '../../../../server/record-endpoints';
 import { benchRuns, type BenchState } from '../../../../store/bench-runs';
 
 export const { GET, PUT, DELETE } = recordEndpoints(benchRuns, benchUpdateSchema, ({ state, finished }, current) => ({
-  partId: current.partId,
+  jobId: current.jobId,
   scrapId: current.scrapId,
   plan: current.plan,
   state: state as BenchState,

@@ -5,21 +5,21 @@ import { scrapCard } from '../../../../formats/pdf';
 import { fileEndpoint } from '../../../../server/endpoint';
 import { database } from '../../../../server/database';
 import { layers } from '../../../../store/layers';
-import { parts } from '../../../../store/parts';
 import { scraps } from '../../../../store/scraps';
 import { readSettings } from '../../../../store/settings';
+import { getWorkpiece } from '../../../../store/workpieces';
 
 /** The card to pin to the scrap. */
 export const GET = fileEndpoint(async ({ params, url }) => {
   const db = database();
   const scrap = scraps.get(db, params['id']!);
-  const part = parts.get(db, scrap.partId);
+  const part = getWorkpiece(db, scrap.jobId);
   const materials = layers.evenDeleted(db, scrap.layerIds);
   const asked = url.searchParams.get('paper');
   const paper = asked === 'letter' || (asked !== 'a4' && readSettings(db).settings.units === 'inch') ? 'letter' : 'a4';
   const bytes = await scrapCard(
     {
-      partName: part.name,
+      pieceName: part.name,
       clothName: scrap.clothName,
       stackTitle: scrap.stackTitle,
       plan: scrap.plan,

@@ -6,7 +6,7 @@ import { scrapsOf } from '../../../../store/scraps';
 
 export const GET = endpoint(({ params }) => ({ scraps: scrapsOf(database(), params['id']!) }));
 
-/** Starts a scrap test for the part. */
+/** Starts a scrap test for the job. */
 export const POST = jsonEndpoint(scrapStartSchema, ({ grid }, { params }) => startScrap(database(), params['id']!, grid), {
   status: 201,
 });

@@ -1,0 +1,4 @@
+import { restoreEndpoint } from '../../../../server/record-endpoints';
+import { cuts } from '../../../../store/cuts';
+
+export const POST = restoreEndpoint(cuts);

@@ -1,4 +1,0 @@
-import { restoreEndpoint } from '../../../../server/record-endpoints';
-import { parts } from '../../../../store/parts';
-
-export const POST = restoreEndpoint(parts);

@@ -1,0 +1,30 @@
+import { CLOTH_ID, clothAsMaterial, joinedAs, type ChosenLayer, type Material } from '../core/layers';
+import { cloths } from './cloths';
+import type { Db } from './database';
+import { NotFoundError } from './errors';
+import type { KeptLayer } from './jobs';
+import { layers } from './layers';
+
+/** What a stack can hold: a material of the cupboard, or a cloth of it by `cloth:` and its id. */
+export function findMaterial(db: Db, materialId: string): Material | undefined {
+  if (!materialId.startsWith(CLOTH_ID)) return layers.find(db, materialId);
+  const cloth = cloths.find(db, materialId.slice(CLOTH_ID.length));
+  return cloth && clothAsMaterial(cloth);
+}
+
+/** The layers of a kept stack as they are joined; those that are gone are left out. */
+export function knownLayers(db: Db, kept: readonly KeptLayer[]): ChosenLayer[] {
+  return kept.flatMap(({ materialId, extent, angle, join }) => {
+    const material = findMaterial(db, materialId);
+    return material ? [{ material: joinedAs(material, join), extent, angle }] : [];
+  });
+}
+
+/** The same where none may be missing. @throws {NotFoundError} */
+export function chosenOf(db: Db, kept: readonly KeptLayer[]): ChosenLayer[] {
+  return kept.map((layer) => {
+    const [known] = knownLayers(db, [layer]);
+    if (!known) throw new NotFoundError('layer');
+    return known;
+  });
+}

@@ -1,0 +1,107 @@
+import { Plus } from 'lucide-react';
+import { useEffect, useId, useState } from 'react';
+import { CLOTH_ID, FAMILY_WORDS, type Family, type Form } from '../../core/layers';
+import { call } from '../../ui/api';
+import type { Page } from '../../ui/use-page';
+import type { Layer } from '../../store/layers';
+import BoughtLayerForm from './BoughtLayerForm';
+import type { Addable } from './composed';
+
+interface Props {
+  cloths: { id: string; name: string; own: boolean }[];
+  onAdd: (layer: Addable) => void;
+}
+
+/** So many of each are shown; more letters find the others. */
+const MOST = 6;
+
+/** Finds a material or a cloth of the cupboard by its words, or takes one that was just bought. */
+export default function AddLayer({ cloths, onAdd }: Props) {
+  const id = useId();
+  const [text, setText] = useState('');
+  const [found, setFound] = useState<Layer[]>([]);
+  const [error, setError] = useState<string>();
+  const [bought, setBought] = useState(false);
+  useEffect(() => {
+    const abort = new AbortController();
+    const timer = setTimeout(() => {
+      const asked = new URLSearchParams({ page: '0', search: text, size: String(MOST), sort: '-stock' });
+      call<Page<Layer>>('GET', `/api/layers?${asked}`, undefined, abort.signal)
+        .then(({ rows }) => (setFound(rows), setError(undefined)))
+        .catch((problem: Error) => !abort.signal.aborted && setError(problem.message));
+    }, 150);
+    return () => {
+      clearTimeout(timer);
+      abort.abort();
+    };
+  }, [text]);
+  const words = text.toLowerCase().split(/\s+/).filter(Boolean);
+  const cloth = cloths
+    .filter(({ name }) => words.every((word) => name.toLowerCase().includes(word)))
+    .sort((a, b) => Number(b.own) - Number(a.own))
+    .slice(0, MOST);
+  const take = (layer: Addable) => {
+    onAdd(layer);
+    setText('');
+  };
+  const choice = (key: string, name: string, kind: string, layer: { materialId: string; family: Family; form: Form }) => (
+    <li key={key}>
+      <button
+        type="button"
+        className="flex min-h-[44px] w-full items-center gap-2 rounded-field border border-base-300 px-3 py-1 text-left hover:border-primary"
+        onClick={() => take({ ...layer, name })}
+      >
+        <Plus size={16} className="shrink-0 text-primary" aria-hidden="true" />
+        <span className="min-w-0 flex-1 leading-snug">
+          {name} <span className="quiet text-[0.9rem]">{kind}</span>
+        </span>
+      </button>
+    </li>
+  );
+  return (
+    <section aria-label="Add a layer" className="space-y-2">
+      <label className="block font-semibold" htmlFor={id}>
+        Add a layer
+      </label>
+      <input
+        id={id}
+        type="search"
+        className="input"
+        value={text}
+        placeholder="fleece, lawn, 45 g …"
+        onChange={(event) => setText(event.target.value)}
+      />
+      {error && (
+        <p role="alert" className="font-semibold text-error">
+          {error}
+        </p>
+      )}
+      <ul className="grid gap-1.5 md:grid-cols-2" aria-label="What is in the cupboard">
+        {found
+          .slice(0, MOST)
+          .map(({ id: materialId, name, family, form }) =>
+            choice(materialId, name, FAMILY_WORDS[family], { materialId, family, form }),
+          )}
+        {cloth.map(({ id: clothId, name }) =>
+          choice(`c${clothId}`, name, 'a cloth', {
+            ...{ materialId: `${CLOTH_ID}${clothId}`, family: 'cloth-underlining', form: 'sew-in' },
+          }),
+        )}
+      </ul>
+      {found.length === 0 && cloth.length === 0 && !error && (
+        <p className="quiet">Nothing in the cupboard has all of these words.</p>
+      )}
+      <button type="button" className="btn" aria-expanded={bought} onClick={() => setBought(!bought)}>
+        The one I bought
+      </button>
+      {bought && (
+        <BoughtLayerForm
+          onAdded={({ id: materialId, name, family, form }) => {
+            setBought(false);
+            take({ materialId, name, family, form });
+          }}
+        />
+      )}
+    </section>
+  );
+}

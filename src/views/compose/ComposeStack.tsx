@@ -1,0 +1,131 @@
+import { closestCenter, DndContext, KeyboardSensor, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
+import { arrayMove, SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from '@dnd-kit/sortable';
+import { useEffect, useState } from 'react';
+import type { JudgedStack, Part, PieceSize, Weights } from '../../core/choose';
+import type { Fabric } from '../../core/cloth';
+import type { Schools } from '../../core/schools';
+import { call, type ApiError } from '../../ui/api';
+import DroopDrawing from '../../ui/DroopDrawing';
+import { CheckField } from '../../ui/form-fields';
+import type { KeptStack } from '../../store/jobs';
+import { verdict } from '../choose/answers';
+import AddLayer from './AddLayer';
+import { added, namedLayers, stackOf, type ComposedLayer } from './composed';
+import LayerRow from './LayerRow';
+
+interface Props {
+  fabric: Fabric;
+  part: Part;
+  asked: { clothId: string; weights: Weights; schools: Partial<Schools>; piece: PieceSize };
+  cloths: { id: string; name: string; own: boolean }[];
+  start: ComposedLayer[];
+  onTake: (stack: KeptStack) => void;
+}
+
+/** A stack of one's own: layers in any order, judged at once like any proposal. */
+export default function ComposeStack({ fabric, part, asked, cloths, start, onTake }: Props) {
+  const [layers, setLayers] = useState<ComposedLayer[]>(start);
+  const [judged, setJudged] = useState<JudgedStack>();
+  const [error, setError] = useState<string>();
+  const [accepted, setAccepted] = useState<string[]>([]);
+  const sensors = useSensors(
+    useSensor(PointerSensor),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  );
+  useEffect(() => {
+    if (layers.length === 0) return undefined;
+    const abort = new AbortController();
+    call<JudgedStack>('POST', '/api/choose/judge', { fabric, part, ...asked, layers: namedLayers(layers) }, abort.signal)
+      .then((answer) => (setJudged(answer), setError(undefined)))
+      .catch((problem: ApiError) => !abort.signal.aborted && setError(problem.message));
+    return () => abort.abort();
+  }, [layers, fabric, part, asked]);
+  const change = (key: string, to: Partial<ComposedLayer>) =>
+    setLayers((all) => all.map((layer) => (layer.key === key ? { ...layer, ...to } : layer)));
+  const move = (from: number, to: number) => setLayers((all) => arrayMove(all, from, to));
+  const stops = layers.length > 0 ? (judged?.stops ?? []) : [];
+  const known = stops.every(({ id }) => accepted.includes(id));
+  return (
+    <section className="sheet space-y-4 p-4" aria-label="A stack of your own">
+      <h3 className="chalk-heading">A stack of your own</h3>
+      {layers.length === 0 ? (
+        <p>Add the first layer below. The outermost, next to the cloth, comes first.</p>
+      ) : (
+        <DndContext
+          sensors={sensors}
+          collisionDetection={closestCenter}
+          onDragEnd={({ active, over }) => {
+            const at = (id: unknown) => layers.findIndex(({ key }) => key === id);
+            if (over && active.id !== over.id) move(at(active.id), at(over.id));
+          }}
+        >
+          <SortableContext items={layers.map(({ key }) => key)} strategy={verticalListSortingStrategy}>
+            <ol className="space-y-2" aria-label="Layers, outermost first">
+              {layers.map((layer, i) => (
+                <LayerRow
+                  key={layer.key}
+                  layer={layer}
+                  place={i}
+                  count={layers.length}
+                  broken={stops.filter(({ layer: of }) => of === i).map(({ words }) => words)}
+                  onChange={(to) => change(layer.key, to)}
+                  onMove={(by) => move(i, i + by)}
+                  onRemove={() => setLayers((all) => all.filter(({ key }) => key !== layer.key))}
+                />
+              ))}
+            </ol>
+          </SortableContext>
+        </DndContext>
+      )}
+      {layers.length > 0 && judged && (
+        <div className="flex flex-wrap items-start gap-4 border-l-4 border-accent pl-3" aria-live="polite">
+          <DroopDrawing
+            size="thumb"
+            stack={judged.predicted}
+            label={`Droop, bending length about ${Math.round(judged.predicted.bendingLength)} mm`}
+          />
+          <div className="min-w-0 flex-1">
+            <p className="text-lg font-semibold">
+              {Math.round(judged.score)} of 100, {verdict(judged.score)}
+            </p>
+            <p>
+              Bending length about {Math.round(judged.predicted.bendingLength)} mm, four readings of five between{' '}
+              {Math.round(judged.predicted.low)} and {Math.round(judged.predicted.high)}.
+            </p>
+            <p>{judged.reasons.slice(0, 3).join(' ')}</p>
+            {judged.cautions.length > 0 && <p className="quiet">{judged.cautions.slice(0, 2).join(' ')}</p>}
+          </div>
+        </div>
+      )}
+      {stops.length > 0 && (
+        <fieldset>
+          <legend className="font-semibold">It breaks a rule that would harm the cloth or the work</legend>
+          {stops.map(({ id, words }, i) => (
+            <CheckField
+              key={`${id}${i}`}
+              label={`${words} I know, and take it all the same.`}
+              checked={accepted.includes(id)}
+              onChange={(on) => setAccepted((all) => (on ? [...all, id] : all.filter((each) => each !== id)))}
+            />
+          ))}
+        </fieldset>
+      )}
+      {error && (
+        <p role="alert" className="font-semibold text-error">
+          {error}
+        </p>
+      )}
+      {layers.length > 0 && (
+        <button
+          type="button"
+          className="btn btn-primary"
+          disabled={!judged || !known}
+          onClick={() => judged && onTake(stackOf(layers, judged, asked.schools))}
+        >
+          Take this stack
+        </button>
+      )}
+      <AddLayer cloths={cloths} onAdd={(layer) => setLayers((all) => [...all, added(layer)])} />
+    </section>
+  );
+}

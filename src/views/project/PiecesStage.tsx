@@ -1,0 +1,313 @@
+import { useState } from 'react';
+import {
+  CARES,
+  CARE_WORDS,
+  edgeRuleOf,
+  HANDS,
+  ROLE_PROFILES,
+  ROLES,
+  ROLE_WORDS,
+  STRETCHES,
+  STRETCH_WORDS,
+  type Care,
+  type Hand,
+  type Role,
+  type StretchWish,
+} from '../../core/choose';
+import type { EdgeRule, Place } from '../../core/pieces';
+import { edgeNames } from '../../core/shape';
+import { DUTIES, DUTY_WORDS, type Duty } from '../../core/workpiece';
+import type { ApiError } from '../../ui/api';
+import { call, plainMessage } from '../../ui/api';
+import Field from '../../ui/Field';
+import { CheckField, plainOptions, SelectField } from '../../ui/form-fields';
+import { NEW_PIECE, tryOpen, type PieceDraft } from '../../ui/piece/piece-draft';
+import PieceForm from '../../ui/piece/PieceForm';
+import type { Cloth } from '../../store/cloths';
+import type { Cut } from '../../store/cuts';
+import type { Piece } from '../../store/pieces';
+import ClothSelect from './ClothSelect';
+import OwnAllowances from './OwnAllowances';
+import PlaceFields from './PlaceFields';
+import type { Rows, Worked, WorkChange } from './worked';
+
+interface Props {
+  projectId: string;
+  /** The job in hand; absent for a new piece, and for a cut that nothing is done to. */
+  work: Worked | undefined;
+  /** Piece and cut in hand; absent for a new piece. */
+  piece: Piece | undefined;
+  cut: Cut | undefined;
+  /** What a new piece begins with: what the last one had. */
+  last: Worked | undefined;
+  cloths: Cloth[];
+  onSave: (change: WorkChange) => Promise<boolean>;
+  onAdded: (added: Rows) => void;
+}
+
+/** Files of a piece. */
+const PIECE_FILES = [
+  ['template.pdf', 'Template to print'],
+  ['piece.svg', 'SVG'],
+  ['piece.dxf', 'DXF'],
+] as const;
+
+interface CutDraft {
+  duty: Duty;
+  clothId: string | null;
+  own: (number | null)[] | null;
+}
+
+interface JobDraft {
+  jobName: string;
+  role: Role;
+  hand: Hand | 'usual';
+  stretch: StretchWish;
+  care: Care;
+  cutAlready: boolean;
+  place: Place;
+}
+
+const RULE_WORDS: Record<EdgeRule, string> = {
+  longest: 'the longest edge',
+  hollow: 'the hollow edge',
+  fold: 'beside the fold',
+  top: 'the top edge',
+};
+
+/** Where a role usually lies on its piece, in words. */
+function usualPlace(role: Role): string {
+  const { area } = ROLE_PROFILES[role];
+  if (area === 'strip') return RULE_WORDS[edgeRuleOf(role)];
+  return { panel: 'all of it', patch: 'a patch', field: 'the field' }[area];
+}
+
+function draftOf(piece: Piece, cut: Cut): PieceDraft {
+  const { name, shape, line, allowances, fold, grain, marks } = piece;
+  const { count, pairs, oneWay, orientation } = cut;
+  return { name, shape, line, allowances, fold, grain, marks, count, pairs, oneWay, cut: orientation };
+}
+
+function jobOf(work: Worked | undefined, last: Worked | undefined): JobDraft {
+  const wish = work?.wish;
+  return {
+    jobName: work?.job.name ?? '',
+    role: wish?.role ?? last?.wish.role ?? 'collar',
+    hand: wish?.hand ?? 'usual',
+    stretch: wish?.stretch ?? 'any',
+    care: wish?.care ?? last?.wish.care ?? 'wash-warm',
+    cutAlready: wish?.cutAlready ?? false,
+    place: work?.place ?? { kind: 'usual' },
+  };
+}
+
+/** A new piece has the allowance that the last one had. */
+function newPiece(last: Worked | undefined): PieceDraft {
+  const usual = last?.allowances.find((mm) => mm > 0);
+  return usual === undefined ? NEW_PIECE : { ...NEW_PIECE, allowances: NEW_PIECE.allowances.map(() => usual) };
+}
+
+/** Describes a piece, how it is cut from one cloth, and what one job on it must do. */
+export default function PiecesStage({ projectId, work, piece, cut, last, cloths, onSave, onAdded }: Props) {
+  const [draft, setDraft] = useState<PieceDraft>(() => (piece && cut ? draftOf(piece, cut) : newPiece(last)));
+  const [cutDraft, setCutDraft] = useState<CutDraft>({
+    duty: cut?.duty ?? 'shell',
+    clothId: cut ? cut.clothId : (last?.clothId ?? cloths.find(({ origin }) => origin === 'own')?.id ?? cloths[0]?.id ?? null),
+    own: cut?.own ?? null,
+  });
+  const [job, setJob] = useState<JobDraft>(() => jobOf(work, last));
+  const [errors, setErrors] = useState<Record<string, string>>({});
+  const [faults, setFaults] = useState<string[]>([]);
+  const [state, setState] = useState<'idle' | 'saving' | 'saved'>('idle');
+  const hasJob = piece === undefined || work !== undefined;
+
+  const wishOf = () => {
+    const { hand: _hand, cutAlready: _already, cut: _cut, ...kept } = work?.wish ?? {};
+    return {
+      ...kept,
+      role: job.role,
+      stretch: job.stretch,
+      care: job.care,
+      ...(job.hand === 'usual' ? {} : { hand: job.hand }),
+      ...(job.cutAlready ? { cutAlready: true } : {}),
+    };
+  };
+  const submit = async () => {
+    if (draft.name.trim() === '') {
+      setErrors({ name: 'Give the piece a name.' });
+      return;
+    }
+    setState('saving');
+    setErrors({});
+    const { cut: orientation, count, pairs, oneWay, ...pattern } = { ...draft, name: draft.name.trim() };
+    // Edges of another shape are others: what the cut had of its own is said anew.
+    const own = cutDraft.own && cutDraft.own.length === edgeNames(draft.shape).length ? cutDraft.own : null;
+    const cutFields = { ...cutDraft, own, count, pairs, oneWay, orientation };
+    const wish = wishOf();
+    const jobFields = { place: job.place, wish };
+    try {
+      if (piece && cut) {
+        const asked =
+          work &&
+          JSON.stringify(sorted({ ...wish, orientation })) !==
+            JSON.stringify(sorted({ ...work.job.wish, orientation: cut.orientation }));
+        const moved = work && JSON.stringify(job.place) !== JSON.stringify(work.place);
+        // Other wishes may want other layers: the old choice would only look valid.
+        const anew = asked || moved || cutFields.clothId !== cut.clothId ? { stack: null, cutDone: false } : {};
+        const saved = await onSave({
+          ...pattern,
+          ...cutFields,
+          ...(work ? { ...jobFields, jobName: job.jobName.trim(), ...anew } : {}),
+        });
+        setState(saved ? 'saved' : 'idle');
+      } else {
+        const cuts = [{ ...cutFields, jobs: [{ name: job.jobName.trim(), ...jobFields }] }];
+        onAdded(await call<Rows>('POST', `/api/projects/${projectId}/pieces`, { ...pattern, cuts }));
+      }
+    } catch (problem) {
+      const error = problem as ApiError;
+      const field = (error.field ?? 'general').replace(/^cuts\[0\]\.(jobs\[0\]\.)?/, '');
+      setErrors({ [field]: plainMessage(error), ...(field in draft ? {} : { general: plainMessage(error) }) });
+      setState('idle');
+    }
+  };
+  const touch =
+    <T,>(set: (value: T) => void) =>
+    (value: T) => {
+      set(value);
+      setState('idle');
+    };
+  const changeJob = (change: Partial<JobDraft>) => touch(setJob)({ ...job, ...change });
+  const changeCut = (change: Partial<CutDraft>) => touch(setCutDraft)({ ...cutDraft, ...change });
+  return (
+    <form
+      className="sheet space-y-5 p-5"
+      onSubmit={(event) => {
+        event.preventDefault();
+        void submit();
+      }}
+    >
+      <h2 className="text-xl font-bold">{piece ? `The piece “${piece.name}”` : 'A new piece'}</h2>
+      <PieceForm
+        draft={draft}
+        onChange={touch(setDraft)}
+        errors={errors}
+        onFault={(field, faulty) => setFaults((was) => [...was.filter((f) => f !== field), ...(faulty ? [field] : [])])}
+      />
+      <fieldset className="space-y-4 border-t border-base-300 pt-4">
+        <legend className="chalk-heading">How it is cut</legend>
+        <div className="grid gap-4 sm:grid-cols-2">
+          <Field label="Cut from" id="piece-cloth" error={errors['clothId']}>
+            <ClothSelect
+              id="piece-cloth"
+              value={cutDraft.clothId}
+              cloths={cloths}
+              onChange={(clothId) => changeCut({ clothId })}
+            />
+          </Field>
+          <SelectField
+            label="As"
+            value={cutDraft.duty}
+            options={DUTIES.map((duty) => [duty, DUTY_WORDS[duty]] as const)}
+            onChange={(duty) => changeCut({ duty })}
+          />
+        </div>
+        <OwnAllowances
+          shape={draft.shape}
+          allowances={draft.allowances}
+          own={cutDraft.own}
+          onChange={(own) => changeCut({ own })}
+        />
+      </fieldset>
+      {hasJob && (
+        <fieldset className="space-y-4 border-t border-base-300 pt-4">
+          <legend className="chalk-heading">What is done to it</legend>
+          <div className="grid gap-4 sm:grid-cols-2 xl:grid-cols-4">
+            <SelectField
+              label="It is a"
+              value={job.role}
+              options={ROLES.map((role) => [role, ROLE_WORDS[role]] as const)}
+              onChange={(role) => changeJob({ role })}
+            />
+            <SelectField
+              label="Should feel"
+              value={job.hand}
+              options={[['usual', 'as usual for it'], ...plainOptions(HANDS)]}
+              onChange={(hand) => changeJob({ hand })}
+            />
+            <SelectField
+              label="Stretch"
+              value={job.stretch}
+              options={STRETCHES.map((stretch) => [stretch, STRETCH_WORDS[stretch]] as const)}
+              onChange={(stretch) => changeJob({ stretch })}
+            />
+            <SelectField
+              label="Care"
+              value={job.care}
+              options={CARES.map((care) => [care, CARE_WORDS[care]] as const)}
+              onChange={(care) => changeJob({ care })}
+            />
+          </div>
+          <div className="grid gap-4 sm:grid-cols-2">
+            <PlaceFields
+              place={job.place}
+              shape={draft.shape}
+              usual={usualPlace(job.role)}
+              onChange={(place) => changeJob({ place })}
+            />
+            <Field
+              label="Called"
+              id="job-name"
+              error={errors['jobName']}
+              hint="To tell it from other jobs on this cut, such as “armhole”."
+            >
+              <input
+                id="job-name"
+                className="input"
+                value={job.jobName}
+                maxLength={120}
+                onChange={(event) => changeJob({ jobName: event.target.value })}
+              />
+            </Field>
+          </div>
+          <CheckField
+            label="The cloth pieces are cut already"
+            checked={job.cutAlready}
+            onChange={(cutAlready) => changeJob({ cutAlready })}
+          />
+        </fieldset>
+      )}
+      {errors['general'] && (
+        <p role="alert" className="font-semibold text-error">
+          {errors['general']}
+        </p>
+      )}
+      <div className="flex flex-wrap items-center gap-4">
+        <button
+          className="btn btn-primary"
+          disabled={state === 'saving' || faults.length > 0 || tryOpen(draft).piece === undefined}
+        >
+          {piece ? 'Save the piece' : 'Add the piece'}
+        </button>
+        <span role="status" className="font-semibold text-success">
+          {state === 'saved' ? 'Saved.' : ''}
+        </span>
+        {cut && (
+          <span className="ml-auto flex flex-wrap items-center gap-2">
+            <span className="quiet">As it was saved:</span>
+            {PIECE_FILES.map(([file, words]) => (
+              <a key={file} className="btn" href={`/api/cuts/${cut.id}/files/${file}`}>
+                {words}
+              </a>
+            ))}
+          </span>
+        )}
+      </div>
+    </form>
+  );
+}
+
+/** Same order of keys, so that two wishes can be compared as text. */
+function sorted(wish: object): [string, unknown][] {
+  return Object.entries(wish).sort(([a], [b]) => (a < b ? -1 : 1));
+}

@@ -1,0 +1,117 @@
+import type { CutPiece } from '../../core/workpiece';
+import type { Cloth } from '../../store/cloths';
+import type { LogEntry } from '../../store/log';
+import type { Scrap } from '../../store/scraps';
+import ApplyStage from './ApplyStage';
+import ChooseStage from './ChooseStage';
+import ClothStage from './ClothStage';
+import CutStage, { type StageLayer } from './CutStage';
+import FileStage from './FileStage';
+import ScrapStage from './ScrapStage';
+import type { ProjectData, Stage } from './types';
+import type { useWorkSavers } from './use-work-savers';
+import type { WorkChange, Worked } from './worked';
+
+interface Props {
+  stage: Stage;
+  work: Worked;
+  works: Worked[];
+  cutPieces: CutPiece[];
+  cloth: Cloth | undefined;
+  layers: StageLayer[];
+  data: ProjectData;
+  log: LogEntry[];
+  scraps: Scrap[];
+  savers: ReturnType<typeof useWorkSavers>;
+  onSave: (work: Worked, change: WorkChange) => Promise<boolean>;
+  onGo: (stage: Stage) => void;
+  onFiled: (entry: LogEntry) => void;
+  onScrap: (scrap: Scrap) => void;
+  onScrapGone: (scrap: Scrap) => void;
+}
+
+/** The stage of the job in hand. */
+export default function Stages(props: Props) {
+  const { stage, work, cloth, layers, data, onSave, onGo } = props;
+  const { settings } = data;
+  const choose = () => onGo(work.clothId === null ? 'cloth' : 'choose');
+  switch (stage) {
+    case 'cloth':
+      return <ClothStage key={work.id} work={work} cloths={data.cloths} onSave={onSave} onNext={() => onGo('pieces')} />;
+    case 'choose':
+      return (
+        <ChooseStage
+          key={work.id}
+          work={work}
+          cloth={cloth}
+          cloths={data.cloths}
+          materials={data.layers}
+          onSave={onSave}
+          onCloth={() => onGo('cloth')}
+          trim={settings.trim}
+          ways={settings.schools}
+          onNext={() => onGo('scrap')}
+        />
+      );
+    case 'scrap':
+      return (
+        <ScrapStage
+          key={work.id}
+          work={work}
+          cloth={cloth}
+          layers={layers}
+          settings={settings}
+          scraps={props.scraps.filter(({ jobId }) => jobId === work.id)}
+          log={data.clothLog}
+          onScrap={props.onScrap}
+          onGone={props.onScrapGone}
+          onChoose={choose}
+          onNext={() => onGo('cut')}
+        />
+      );
+    case 'cut':
+      return (
+        <CutStage
+          key={work.id}
+          projectId={work.projectId}
+          work={work}
+          works={props.works}
+          cutPieces={props.cutPieces}
+          cloth={cloth}
+          cloths={data.cloths}
+          materials={data.layers}
+          tables={data.tables}
+          layers={layers}
+          settings={settings}
+          onSave={onSave}
+          onType={props.savers.change}
+          refused={props.savers.error}
+          onChoose={() => onGo('choose')}
+          onNext={() => onGo('apply')}
+        />
+      );
+    case 'apply':
+      return (
+        <ApplyStage
+          key={work.id}
+          work={work}
+          cloth={cloth}
+          layers={layers}
+          settings={settings}
+          openRun={data.openRuns[work.id]}
+          onChoose={choose}
+        />
+      );
+    default:
+      return (
+        <FileStage
+          key={work.id}
+          work={work}
+          cloth={cloth}
+          layers={layers}
+          log={props.log.filter(({ jobId }) => jobId === work.id)}
+          onFiled={props.onFiled}
+        />
+      );
+  }
+}
