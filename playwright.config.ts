@@ -15,6 +15,7 @@ const FILES: [file: string, port: number][] = [
   ['keeping', 4394],
   ['cutting', 4395],
   ['hoop', 4397],
+  ['pieces', 4398],
 ];
 
 export default defineConfig({

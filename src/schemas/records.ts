@@ -131,7 +131,7 @@ export const projectSchema = shape(projectFields);
 export const projectUpdateSchema = shape({ ...projectFields, version: version.required() });
 
 /** A chosen stack as it is kept with its job: which layers, how far, and what was expected of it. */
-const stackSchema = shape({
+export const stackSchema = shape({
   title: text(400, 1).required(),
   layers: yup.array().of(stackLayer).required().min(1, 'must hold at least one layer').max(12, 'must hold at most 12 layers'),
   predicted: predicted.required(),

@@ -1,4 +1,4 @@
-import { FileUp, Pencil, Plus } from 'lucide-react';
+import { FileUp, Grid3x3, Pencil, Plus } from 'lucide-react';
 import { useCallback, useMemo, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { toast } from 'sonner';
@@ -170,6 +170,11 @@ export default function ProjectView({ data, startWork, startStage }: Props) {
           <button type="button" className="btn w-full" onClick={() => go('pieces', null)}>
             <Plus size={18} aria-hidden="true" /> Add a piece
           </button>
+          {works.length > 1 && (
+            <a className="btn w-full" href={`/projects/${project.id}/plan`}>
+              <Grid3x3 size={18} aria-hidden="true" /> Plan all jobs at once
+            </a>
+          )}
           <button type="button" className="btn w-full" onClick={() => setImporting(true)}>
             <FileUp size={18} aria-hidden="true" /> Pieces from a file
           </button>

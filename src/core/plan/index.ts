@@ -1,0 +1,2 @@
+export { planJobs } from './plan-jobs';
+export type { JobOption, Plan, PlannedJob, PlanOptions } from './plan-jobs';

@@ -1,0 +1,135 @@
+import { setImmediate } from 'node:timers/promises';
+import { choose, ROLE_PROFILES, sizeOfPiece, type RankedStack } from '../core/choose';
+import { fabricOf } from '../core/cloth';
+import { InputError } from '../core/input-error';
+import { openPiece } from '../core/pieces';
+import { planJobs, type Plan } from '../core/plan';
+import { cloths, type Cloth } from '../store/cloths';
+import type { Db } from '../store/database';
+import { jobs, type KeptStack } from '../store/jobs';
+import { layers } from '../store/layers';
+import { projects } from '../store/projects';
+import { requireStack } from '../store/rules/references';
+import { readSettings } from '../store/settings';
+import { workOf, type Workpiece } from '../store/workpieces';
+import { askingOf } from './asking';
+
+/** What a person says about a plan. */
+export interface PlanAsked {
+  /** Materials that are not to be used, and those that are taken in any case. */
+  dropped: string[];
+  wanted: string[];
+  /** Stacks that are held, by job. */
+  locked: Record<string, string>;
+}
+
+/** A job in the plan: what it gets, the best it could get, and what else would serve it. */
+export interface PlannedWork {
+  id: string;
+  version: number;
+  name: string;
+  clothName: string;
+  best: number;
+  stack: RankedStack | null;
+  /** The stack that it has now. */
+  now: string | null;
+  others: { id: string; title: string; score: number }[];
+}
+
+export interface ProjectPlan {
+  materials: { id: string; name: string; atHand: boolean; jobs: string[] }[];
+  jobs: PlannedWork[];
+  /** Jobs that cannot be planned yet: they have no cloth. */
+  waiting: string[];
+  gains: (Plan['gains'][number] & { name: string; atHand: boolean })[];
+  losses: Plan['losses'];
+  exact: boolean;
+}
+
+/** Stacks of a job that are looked at; and how many of them it may be given by hand. */
+const LOOKED_AT = 60;
+const OFFERED = 12;
+/** A stack serves a job from this score on, or within so many points of the job's best. */
+const ACCEPTABLE = 76;
+const NEAR = 14;
+
+/** All stacks of a job worth looking at, best first. */
+function rankedFor(db: Db, work: Workpiece, cloth: Cloth): RankedStack[] {
+  const piece = sizeOfPiece(openPiece(work), work.wish.role, work.count, readSettings(db).settings.trim, work.place);
+  const asking = askingOf(db, { clothId: cloth.id, piece, limit: LOOKED_AT, schools: work.stack?.schools });
+  return choose(fabricOf(cloth), work.wish, layers.all(db), asking).ranked;
+}
+
+/**
+ * The fewest materials for all jobs of a project that are not cut yet.
+ *
+ * @throws {InputError} for a held stack that its job does not have
+ */
+export async function planProject(db: Db, projectId: string, { dropped, wanted, locked }: PlanAsked): Promise<ProjectPlan> {
+  const project = projects.get(db, projectId);
+  const works = workOf(db, [project.id]).workpieces.filter(({ cutDone }) => !cutDone);
+  const clothOf = new Map(
+    cloths.byIds(db, [...new Set(works.flatMap(({ clothId }) => clothId ?? []))]).map((cloth) => [cloth.id, cloth]),
+  );
+  const planned: { work: Workpiece; cloth: Cloth; ranked: RankedStack[] }[] = [];
+  for (const work of works) {
+    const cloth = work.clothId === null ? undefined : clothOf.get(work.clothId);
+    if (cloth) planned.push({ work, cloth, ranked: rankedFor(db, work, cloth) });
+    // Others are answered in between.
+    await setImmediate();
+  }
+  const unknown = Object.keys(locked).find((id) => !planned.some(({ work }) => work.id === id));
+  if (unknown !== undefined) throw new InputError(`locked.${unknown}`, 'must be a job of this project that is not cut yet');
+  const all = layers.all(db);
+  const atHand = new Set(all.flatMap(({ id, inStock }) => (inStock ? [id] : [])));
+  const plan = planJobs(
+    planned.map(({ work, cloth, ranked }) => ({
+      id: work.id,
+      // Of one cloth and worn alike: what lies side by side in the finished thing.
+      group: `${cloth.id}/${ROLE_PROFILES[work.wish.role].kind}`,
+      options: ranked.map(({ id, layers: of, score }) => ({
+        id,
+        materials: [...new Set(of.map(({ materialId }) => materialId))],
+        score,
+      })),
+      locked: locked[work.id],
+    })),
+    { atHand, dropped: new Set(dropped), wanted: new Set(wanted), acceptable: ACCEPTABLE, near: NEAR },
+  );
+  const nameOf = new Map(all.map(({ id, name }) => [id, name]));
+  const named = (id: string) => ({ name: nameOf.get(id) ?? id, atHand: atHand.has(id) });
+  const versions = new Map(
+    jobs
+      .byIds(
+        db,
+        planned.map(({ work }) => work.id),
+      )
+      .map(({ id, version }) => [id, version]),
+  );
+  return {
+    materials: plan.materials.map((material) => ({ ...material, ...named(material.id) })),
+    jobs: planned.map(({ work, cloth, ranked }, i) => ({
+      ...{ id: work.id, version: versions.get(work.id)!, name: work.name, clothName: cloth.name, best: plan.chosen[i]!.best },
+      stack: ranked.find(({ id }) => id === plan.chosen[i]!.option?.id) ?? null,
+      now: work.stack?.title ?? null,
+      others: ranked.slice(0, OFFERED).map(({ id, title, score }) => ({ id, title, score })),
+    })),
+    waiting: works.filter(({ clothId }) => clothId === null).map(({ name }) => name),
+    gains: plan.gains.map((gain) => ({ ...gain, ...named(gain.material) })),
+    losses: plan.losses,
+    exact: plan.exact,
+  };
+}
+
+/** Gives many jobs their stacks at once: all of them or none. @throws {InputError} {StaleError} */
+export function giveStacks(db: Db, projectId: string, given: readonly { jobId: string; version: number; stack: KeptStack }[]) {
+  projects.get(db, projectId);
+  return db.transaction(() => ({
+    jobs: given.map(({ jobId, version, stack }, i) => {
+      const job = jobs.find(db, jobId);
+      if (!job) throw new InputError(`stacks[${i}].jobId`, `points to nothing that is kept: ${JSON.stringify(jobId)}`);
+      requireStack(db, stack, job.stack);
+      return jobs.update(db, jobId, { ...job, stack, cutDone: false }, version);
+    }),
+  }))();
+}

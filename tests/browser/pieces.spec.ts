@@ -1,0 +1,217 @@
+import { expect, test, type Page } from '@playwright/test';
+import { alive, open } from './open';
+
+/** Starts a project on the screen, and describes its first piece. */
+async function start(page: Page, name: string) {
+  await open(page, '/projects');
+  await page.getByLabel('New project').fill(name);
+  await page.getByRole('button', { name: 'Start it' }).click();
+  await expect(page.getByRole('heading', { level: 1, name })).toBeVisible();
+  await alive(page);
+  await page.getByRole('button', { name: 'Add a piece' }).click();
+}
+
+const pieces = (page: Page) => page.getByRole('complementary', { name: 'Pieces of the project' });
+
+test('a jacket front: interfaced all over, a stay along the armhole, a square behind the buttonhole', async ({ page }) => {
+  await start(page, 'Quay jacket');
+  await page.getByLabel('Name of the piece').fill('Front');
+  await page.getByLabel('Cut from').selectOption({ label: 'Charcoal felted wool' });
+  await page.getByLabel('It is a').selectOption({ label: 'jacket front' });
+  await page.getByLabel('Care').selectOption({ label: 'dry-cleaned' });
+  await page.getByRole('button', { name: 'Add the piece' }).click();
+
+  // 1. The whole of it: the first answer.
+  await expect(page.getByRole('heading', { name: 'What to put behind “Front”' })).toBeVisible();
+  await page
+    .getByRole('button', { name: /^Take / })
+    .first()
+    .click();
+  await expect(page).toHaveURL(/stage=scrap/);
+  await alive(page);
+
+  // 2. A stay along one edge, 12 mm wide, of the cloth's own making.
+  await pieces(page).getByRole('button', { name: 'Another job on it' }).click();
+  await page.getByLabel('Called').fill('armhole');
+  await page.getByLabel('It is a').selectOption({ label: 'shoulder seam' });
+  await page.getByLabel('Where', { exact: true }).selectOption({ label: 'along edges' });
+  await page
+    .getByRole('checkbox', { name: 'right edge' })
+    .or(page.getByRole('checkbox', { name: 'right' }))
+    .first()
+    .check();
+  await page.getByLabel('How wide').fill('12 mm');
+  await page.getByRole('button', { name: 'Save the piece' }).click();
+  await expect(page.getByText('Saved.')).toBeVisible();
+  await page
+    .getByRole('navigation', { name: 'Stages of the project' })
+    .getByRole('button', { name: /Choose/ })
+    .click();
+  await expect(page.getByRole('heading', { name: 'What to put behind “Front: armhole”' })).toBeVisible();
+  await page
+    .getByRole('button', { name: /^Take / })
+    .first()
+    .click();
+  await expect(page).toHaveURL(/stage=scrap/);
+  await alive(page);
+
+  // 3. A square behind the buttonhole, put together by hand: organdy.
+  await pieces(page).getByRole('button', { name: 'Another job on it' }).click();
+  await page.getByLabel('Called').fill('top buttonhole');
+  await page.getByLabel('It is a').selectOption({ label: 'buttonhole' });
+  await page.getByLabel('Where', { exact: true }).selectOption({ label: 'a patch around a point' });
+  await page.getByLabel('Size').fill('40 mm');
+  await page.getByRole('button', { name: 'Save the piece' }).click();
+  await expect(page.getByText('Saved.')).toBeVisible();
+  await page
+    .getByRole('navigation', { name: 'Stages of the project' })
+    .getByRole('button', { name: /Choose/ })
+    .click();
+  await page.getByRole('button', { name: 'Put a stack of your own together' }).click();
+  const own = page.getByRole('region', { name: 'A stack of your own' });
+  await own.getByRole('searchbox').fill('organdy');
+  await own
+    .getByRole('button', { name: /organdy/i })
+    .first()
+    .click();
+  await own.getByLabel('Reaches').selectOption({ label: 'a patch around the point' });
+  await expect(own.getByText(/of 100/)).toBeVisible();
+  const stops = own.getByRole('checkbox', { name: /I know, and take it all the same/ });
+  for (const stop of await stops.all()) await stop.check();
+  await own.getByRole('button', { name: 'Take this stack' }).click();
+  await expect(page).toHaveURL(/stage=scrap/);
+  await alive(page);
+
+  // Each lies where it was said, on one and the same piece.
+  await page.getByRole('navigation', { name: 'Stages of the project' }).getByRole('button', { name: /Cut/ }).click();
+  await expect(page.getByLabel('Size').first()).toHaveValue('40 mm');
+  await expect(page.getByText('16 cm² a piece')).toBeVisible();
+  await pieces(page)
+    .getByRole('button', { name: /^Armhole/ })
+    .click();
+  await expect(page.getByText(/Along the edge/)).toBeVisible();
+  await expect(page.getByText(/all 3 jobs|3 of 3 jobs/).first()).toBeVisible();
+});
+
+test('one pattern, three cloths: allowances of its own, lining without a job, twice as many when two are made', async ({
+  page,
+}) => {
+  await start(page, 'Lamp pouch');
+  await page.getByLabel('Name of the piece').fill('Panel');
+  await page.getByLabel('Cut from').selectOption({ label: 'Natural duck canvas' });
+  await page.getByLabel('It is a').selectOption({ label: 'bag panel' });
+  await page.getByLabel('How many').fill('2');
+  await page.getByRole('button', { name: 'Add the piece' }).click();
+  await expect(page.getByRole('heading', { name: 'What to put behind “Panel”' })).toBeVisible();
+
+  // The same piece as lining, with nothing to do on it.
+  await pieces(page).getByRole('button', { name: 'Cut it from another cloth too' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Cut Panel from another cloth' });
+  await dialog.getByLabel('Cut from').selectOption({ label: 'Straw-yellow poplin' });
+  await dialog.getByRole('button', { name: 'Cut it so too' }).click();
+  await expect(dialog).toBeHidden();
+  await expect(pieces(page)).toContainText('Lining: Straw-yellow poplin, 2 pieces');
+
+  // Its own allowance at one edge: none. The seam line stays, the cut piece is smaller by what the pattern has there.
+  await page.getByText(/^Seam allowances of this cut/).click();
+  const name = await page
+    .getByRole('combobox', { name: /^Allowance of/ })
+    .first()
+    .getAttribute('aria-label');
+  await page.getByRole('combobox', { name: name! }).selectOption({ label: 'none' });
+  await page.getByRole('button', { name: 'Save the piece' }).click();
+  await expect(page.getByText('Saved.')).toBeVisible();
+  const shell = await page.evaluate(async () => {
+    const id = location.pathname.split('/')[2]!;
+    const { cuts } = (await (await fetch(`/api/projects/${id}/pieces`)).json()) as { cuts: { id: string; own: unknown }[] };
+    const size = async (cut: string) => {
+      const svg = await (await fetch(`/api/cuts/${cut}/files/piece.svg`)).text();
+      return /viewBox="([^"]+)"/.exec(svg)![1]!.split(' ').map(Number).slice(2);
+    };
+    return { own: cuts.map((cut) => cut.own), sizes: await Promise.all(cuts.map((cut) => size(cut.id))) };
+  });
+  expect(shell.own.filter((own) => own !== null)).toHaveLength(1);
+  const [[w0, h0], [w1, h1]] = shell.sizes as [[number, number], [number, number]];
+  expect(w0 - w1 + (h0 - h1)).toBeCloseTo(10, 1);
+
+  // Two are made: everything is needed twice.
+  await page.getByRole('button', { name: 'Rename or make more' }).click();
+  await page.getByRole('spinbutton', { name: 'How many' }).first().fill('2');
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
+  await expect(page.getByText('2 pieces of it are made')).toBeVisible();
+  const project = page.url().split('/projects/')[1]!.split('?')[0]!;
+  await open(page, `/tables/${project}/cloth/tq-duck`);
+  await expect(page.getByRole('region', { name: 'What it comes to' })).toContainText(/4 pieces/);
+
+  // And sewn again, with nothing done.
+  await open(page, `/projects/${project}`);
+  await page.getByRole('button', { name: 'Sew it again' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Lamp pouch, again' })).toBeVisible();
+  await expect(pieces(page)).toContainText('Lining: Straw-yellow poplin, 2 pieces');
+});
+
+test('ten jobs get three materials, and the list of what to buy follows', async ({ page }) => {
+  const project = (await (await page.request.post('/api/projects', { data: { name: 'Choir smocks' } })).json()) as { id: string };
+  const rectangle = { kind: 'rectangle', width: 300, height: 120, corners: [false, false, false, false], corner: 0 };
+  const roles = [
+    'collar',
+    'cuff',
+    'button-band',
+    'pocket-flap',
+    'neck-facing',
+    'armhole-facing',
+    'welt',
+    'waistband',
+    'hem',
+    'bodice',
+  ];
+  const data = {
+    pieces: roles.map((role, i) => ({
+      ...{ name: `Piece ${i + 1}`, shape: rectangle, allowances: [10, 10, 10, 10], fold: null },
+      cuts: [
+        {
+          ...{ clothId: i < 7 ? 'tq-lining-poplin' : 'tq-harbour-linen', count: 2, orientation: 'straight' },
+          jobs: [{ place: { kind: 'usual' }, wish: { role, stretch: 'any', care: 'wash-warm' } }],
+        },
+      ],
+    })),
+  };
+  expect((await page.request.post(`/api/projects/${project.id}/pieces/many`, { data })).status()).toBe(201);
+
+  // One touch opens the plan, one takes it.
+  await open(page, `/projects/${project.id}`);
+  await page.getByRole('link', { name: 'Plan all jobs at once' }).click();
+  await alive(page);
+  const heading = page.getByRole('heading', { level: 1 });
+  await expect(heading).toHaveText(/^[123] materials? for 10 jobs$/);
+  const count = Number((await heading.textContent())!.split(' ')[0]);
+  const columns = page.getByRole('button', { name: /^Do without / });
+  expect(await columns.count()).toBe(count);
+
+  // Without one of them another is found for its jobs.
+  const dropped = (await columns.first().getAttribute('aria-label'))!.replace('Do without ', '');
+  await columns.first().click();
+  await expect(page.getByRole('button', { name: `Do without ${dropped}` })).toBeHidden();
+  await expect(heading).toHaveText(/ for 10 jobs$/);
+  await page.getByRole('button', { name: 'Plan it anew, without my changes' }).click();
+  await expect(page.getByRole('button', { name: `Do without ${dropped}` })).toBeVisible();
+
+  // A job that is held keeps its stack.
+  const select = page.getByRole('combobox', { name: 'Stack of Piece 1', exact: true });
+  const other = await select.locator('option').nth(2).getAttribute('value');
+  await select.selectOption(other!);
+  await expect(page.getByRole('button', { name: 'Let Piece 1 be chosen again', exact: true })).toBeVisible();
+  await expect(select).toHaveValue(other!);
+  await page.getByRole('button', { name: 'Let Piece 1 be chosen again', exact: true }).click();
+  await expect(page.getByRole('button', { name: 'Hold the stack of Piece 1', exact: true })).toBeVisible();
+
+  await page.getByRole('button', { name: 'Take the whole plan' }).click();
+  await page.getByRole('link', { name: 'What to buy' }).click();
+  await alive(page);
+  const { jobs } = (await (await page.request.get(`/api/projects/${project.id}/pieces`)).json()) as {
+    jobs: { stack: { layers: { materialId: string }[] } | null }[];
+  };
+  expect(jobs.every(({ stack }) => stack !== null)).toBe(true);
+  const taken = new Set(jobs.flatMap(({ stack }) => stack!.layers.map(({ materialId }) => materialId)));
+  expect(taken.size).toBeLessThanOrEqual(3);
+});
