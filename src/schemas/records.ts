@@ -212,6 +212,11 @@ const benchStateSchema = shape({
   checks: yup.array().of(text(200).required()).required().max(50),
 });
 
+/** Jobs that are worked in one go. */
+export const batchSchema = shape({
+  jobIds: yup.array().of(id.required()).required().min(1, 'must name at least one job').max(30, 'must name at most 30 jobs'),
+});
+
 export const benchUpdateSchema = shape({
   state: benchStateSchema.required(),
   finished: yup.boolean().default(false),

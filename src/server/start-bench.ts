@@ -5,13 +5,14 @@ import type { ChosenLayer } from '../core/layers';
 import { schoolsOf } from '../core/schools';
 import { layerOutline, openPiece, DEFAULT_LAYER_OUTLINE, placeCut } from '../core/pieces';
 import { ironSole, pressPlan } from '../core/press';
-import { stepsForCopies } from '../core/steps';
+import type { Outline } from '../core/shape';
+import { stepsForBatch, stepsForCopies } from '../core/steps';
 import { benchRuns, openRunOf, START_STATE, type BenchRun, type BenchStep } from '../store/bench-runs';
 import { cloths } from '../store/cloths';
 import type { Db } from '../store/database';
 import { chosenOf } from '../store/materials';
 import { readSettings } from '../store/settings';
-import { getWorkpiece } from '../store/workpieces';
+import { getWorkpiece, type Workpiece } from '../store/workpieces';
 import { orderOfJob } from './order-of-work';
 
 /** Seconds to lift an iron and set it down on the next stop. */
@@ -24,9 +25,70 @@ const MOVE_SECONDS = 3;
  * @throws {InputError} when it has no cloth or no stack yet
  */
 export function startBench(db: Db, jobId: string): BenchRun {
+  return openRunOf(db, getWorkpiece(db, jobId).id) ?? startBatch(db, [jobId]);
+}
+
+/** Most jobs that are worked in one go. */
+const MOST_WORKS = 30;
+
+/**
+ * A run of several jobs, of one project or more: what is the same for them is done once, every copy of every job is pressed and ticked.
+ *
+ * @throws {InputError} naming the job that is not ready, or that is being worked already
+ */
+export function startBatch(db: Db, jobIds: readonly string[]): BenchRun {
+  const ids = [...new Set(jobIds)];
+  if (ids.length === 0 || ids.length > MOST_WORKS)
+    throw new InputError('jobIds', `must name 1 to ${MOST_WORKS} jobs, saw ${ids.length}`);
+  const planned = ids.map((jobId, i) => {
+    try {
+      if (ids.length > 1 && openRunOf(db, jobId))
+        throw new InputError('run', 'is open at the bench already; finish or leave that run out');
+      return plannedWork(db, jobId);
+    } catch (error) {
+      if (ids.length > 1 && error instanceof InputError)
+        throw new InputError(`jobIds[${i}].${error.field}`, error.message.slice(error.field.length + 2));
+      throw error;
+    }
+  });
+  const [first] = planned as [Planned, ...Planned[]];
+  const steps = stepsForBatch(planned.map(({ work, steps: own }) => ({ name: work.name, steps: own })));
+  const one = { pieceName: first.work.name, clothName: first.clothName, stackTitle: first.work.stack!.title };
+  const many = {
+    pieceName: `${planned.length} jobs`,
+    clothName: '',
+    stackTitle: planned.map(({ work }) => work.name).join(', '),
+  };
+  return benchRuns.insert(db, {
+    jobId: first.work.id,
+    scrapId: null,
+    plan: {
+      ...(planned.length === 1 ? one : many),
+      ...{ outline: first.outline, plate: first.plate, steps },
+      ...(planned.length === 1
+        ? {}
+        : {
+            works: planned.map(({ work, clothName, outline }) => ({
+              ...{ jobId: work.id, name: work.name, clothName, stackTitle: work.stack!.title, outline },
+            })),
+          }),
+    },
+    state: START_STATE,
+    finishedAt: null,
+  });
+}
+
+interface Planned {
+  work: Workpiece;
+  clothName: string;
+  outline: Outline;
+  plate: Outline;
+  steps: BenchStep[];
+}
+
+/** A job as it is worked: the steps of its set, with the iron stops of each. @throws {InputError} when it has no cloth or no stack yet */
+function plannedWork(db: Db, jobId: string): Planned {
   const work = getWorkpiece(db, jobId);
-  const open = openRunOf(db, work.id);
-  if (open) return open;
   if (work.clothId === null) throw new InputError('clothId', 'is missing; say which cloth the piece is cut from first');
   if (work.stack === null) throw new InputError('stack', 'is missing; choose layers for the job first');
   const cloth = cloths.get(db, work.clothId);
@@ -70,20 +132,7 @@ export function startBench(db: Db, jobId: string): BenchRun {
     );
     return { ...step, stops };
   });
-  return benchRuns.insert(db, {
-    jobId: work.id,
-    scrapId: null,
-    plan: {
-      pieceName: work.name,
-      clothName: cloth.name,
-      stackTitle: work.stack.title,
-      outline: piece.outline,
-      plate,
-      steps: withStops,
-    },
-    state: START_STATE,
-    finishedAt: null,
-  });
+  return { work, clothName: cloth.name, outline: piece.outline, plate, steps: withStops };
 }
 
 /** Index of the layer that a step is for, by the step's name; −1 when it is for none. */

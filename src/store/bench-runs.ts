@@ -1,15 +1,24 @@
-import type { SetStep } from '../core/steps';
+import type { BatchStep } from '../core/steps';
 import type { Outline } from '../core/shape';
 import type { PressStop } from '../core/press';
 import type { Db } from './database';
 import { Table, column, type Kept } from './table';
 
 /** A step with the iron stops that were planned for it, when it is pressed. */
-export interface BenchStep extends SetStep {
+export interface BenchStep extends BatchStep {
   stops?: PressStop[];
 }
 
-/** What a run was started with; it does not change when the part is edited later. */
+/** One job of a batch. */
+export interface BenchWork {
+  jobId: string;
+  name: string;
+  clothName: string;
+  stackTitle: string;
+  outline: Outline;
+}
+
+/** What a run was started with; it does not change when its jobs are edited later. */
 export interface BenchPlan {
   pieceName: string;
   clothName: string;
@@ -17,6 +26,8 @@ export interface BenchPlan {
   outline: Outline;
   plate: Outline;
   steps: BenchStep[];
+  /** The jobs of a batch; a run of one job has none. */
+  works?: BenchWork[];
 }
 
 export interface BenchState {
@@ -33,8 +44,9 @@ export interface BenchState {
 }
 
 export interface BenchRunFields {
+  /** The job, or the first of a batch. */
   jobId: string;
-  /** The scrap that it leads through, instead of the part itself. */
+  /** The scrap that it leads through, instead of the job itself. */
   scrapId: string | null;
   plan: BenchPlan;
   state: BenchState;
@@ -52,7 +64,16 @@ export const benchRuns = new Table<BenchRunFields>('bench_run', 'bench run', [
 
 export const START_STATE: BenchState = { step: 0, stop: 0, endsAt: null, pausedLeft: null, timers: [], checks: [] };
 
-/** The run of a part that has been started and not finished. */
+const OPEN = 'scrap_id IS NULL AND finished_at IS NULL';
+/** A batch names its jobs in its plan. */
+const OF_JOB = `(job_id = ? OR EXISTS (SELECT 1 FROM json_each(plan, '$.works') WHERE json_extract(value, '$.jobId') = ?))`;
+
+/** The run of a job that has been started and not finished. */
 export function openRunOf(db: Db, jobId: string): BenchRun | undefined {
-  return benchRuns.list(db, 'job_id = ? AND scrap_id IS NULL AND finished_at IS NULL', [jobId], 'created_at DESC')[0];
+  return benchRuns.list(db, `${OPEN} AND ${OF_JOB}`, [jobId, jobId], 'created_at DESC')[0];
+}
+
+/** Every run that has been started and not finished, the last one first, scraps too. */
+export function openRuns(db: Db): BenchRun[] {
+  return benchRuns.list(db, 'finished_at IS NULL', [], 'updated_at DESC', { limit: 100 });
 }

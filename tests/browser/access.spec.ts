@@ -17,6 +17,7 @@ const VIEWS: [name: string, path: string][] = [
   ['Project: cut', '/projects/tq-waistcoats?job=tq-wc-front&stage=cut'],
   ['Project: apply', '/projects/tq-waistcoats?job=tq-wc-front&stage=apply'],
   ['Project: file', '/projects/tq-waistcoats?job=tq-wc-front&stage=file'],
+  ['Bench, all of it', '/bench'],
   ['Cupboard, cloth', '/cupboard'],
   ['Cupboard, layers', '/cupboard?shelf=layers'],
   ['Cupboard, rolls and leftovers', '/cupboard?shelf=stock'],

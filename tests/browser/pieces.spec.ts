@@ -215,3 +215,50 @@ test('ten jobs get three materials, and the list of what to buy follows', async 
   const taken = new Set(jobs.flatMap(({ stack }) => stack!.layers.map(({ materialId }) => materialId)));
   expect(taken.size).toBeLessThanOrEqual(3);
 });
+
+test('two jobs of two projects go over the bench as one batch, every copy ticked, each filed', async ({ page }) => {
+  await open(page, '/bench');
+  const next = page.getByRole('region', { name: 'What can be done next' });
+  await next.getByRole('checkbox', { name: /Pocket welt/ }).check();
+  await next.getByRole('checkbox', { name: /Hanging tab/ }).check();
+  await next.getByRole('button', { name: 'Start 2 jobs as one batch' }).click();
+  await expect(page).toHaveURL(/\/bench\/[\w-]+$/);
+  await alive(page);
+  const id = page.url().split('/bench/')[1]!;
+  const run = (await (await page.request.get(`/api/bench/${id}`)).json()) as {
+    version: number;
+    plan: {
+      works: { name: string }[];
+      steps: { title: string; work?: number; kind: string; copies?: number; checks?: string[] }[];
+    };
+    state: object;
+  };
+  expect(run.plan.works.map(({ name }) => name)).toEqual(['Pocket welt', 'Hanging tab']);
+  const pressed = (work: number) =>
+    run.plan.steps.filter((step) => step.kind === 'press' && step.work === work).reduce((sum, { copies = 1 }) => sum + copies, 0);
+  expect(pressed(0)).toBeGreaterThanOrEqual(16);
+  const boxes = (name: string) =>
+    run.plan.steps.flatMap((step) => step.checks ?? []).filter((check) => check.startsWith(`${name}: Piece `));
+  expect([boxes('Pocket welt').length, boxes('Hanging tab').length]).toEqual([16, 5]);
+  await expect(page.getByText(`step 1 of ${run.plan.steps.length}`)).toBeVisible();
+
+  // While it is open it stands on the board, and its jobs are not offered again.
+  await open(page, '/bench');
+  await expect(page.getByRole('region', { name: 'Open at the bench' })).toContainText('Pocket welt, Hanging tab');
+  await expect(next.getByRole('checkbox', { name: /Pocket welt/ })).toBeHidden();
+
+  // At its end each job is filed for itself, with its own ticks.
+  const checks = run.plan.steps.flatMap((step) => step.checks ?? []).filter((check) => check.startsWith('Pocket welt: '));
+  const state = { ...run.state, step: run.plan.steps.length - 1, checks };
+  expect((await page.request.put(`/api/bench/${id}`, { data: { state, finished: true, version: run.version } })).status()).toBe(
+    200,
+  );
+  await open(page, `/bench/${id}`);
+  await expect(page.getByRole('heading', { name: '2 jobs are done' })).toBeVisible();
+  const welt = page.getByRole('region', { name: 'Pocket welt' });
+  await welt.getByRole('button', { name: 'File it in the logbook' }).click();
+  await page.getByRole('link', { name: 'To the bench' }).click();
+  await alive(page);
+  await expect(next.getByRole('checkbox', { name: /Pocket welt/ })).toBeHidden();
+  await expect(next.getByRole('checkbox', { name: /Hanging tab/ })).toBeVisible();
+});

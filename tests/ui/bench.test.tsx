@@ -74,7 +74,7 @@ describe('the bench', () => {
             finishedAt: null,
           } as unknown as BenchRun,
         }}
-        {...{ units: 'metric', sound: false, projectId: 'x', log: {} as never }}
+        {...{ units: 'metric', sound: false, projectId: 'x', logs: {} }}
       />,
     );
   const pass = (ms: number) => act(() => vi.advanceTimersByTimeAsync(ms));
@@ -132,7 +132,7 @@ describe('the bench', () => {
 });
 
 it('the iron is drawn with up as up: a stop further up the piece lies higher in the drawing', () => {
-  render(<PressDrawing plan={plan} stops={[stop(0, 0), stop(0, 100)]} current={0} />);
+  render(<PressDrawing outline={plan.outline} plate={plan.plate} stops={[stop(0, 0), stop(0, 100)]} current={0} />);
   const svg = screen.getByRole('img', { name: /2 iron stops; number 1 is next/ });
   const [first, second] = [...svg.querySelectorAll('text')].map((text) => Number(text.getAttribute('y')));
   expect(second!).toBeLessThan(first! - 50);

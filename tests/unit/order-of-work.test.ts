@@ -1,11 +1,14 @@
 import { beforeEach, describe, expect, it } from 'vitest';
 import type { ChosenLayer } from '../../src/core/layers';
 import { LIBRARY_LAYERS } from '../../src/core/library';
-import { orderOfWork, stepsForCopies, type Step } from '../../src/core/steps';
+import { orderOfWork, stepsForCopies, type Step, stepsForBatch, type SetStep } from '../../src/core/steps';
 import { methodFor, orderOfJob } from '../../src/server/order-of-work';
 import { cutTables, type CutTableFields } from '../../src/store/cut-tables';
 import type { Db } from '../../src/store/database';
 import { openSeeded } from '../../src/server/database';
+import { benchBoard } from '../../src/server/bench-board';
+import { startBatch, startBench } from '../../src/server/start-bench';
+import { openRunOf } from '../../src/store/bench-runs';
 import { loadDemo } from '../../src/store/demo';
 import { jobs } from '../../src/store/jobs';
 import { getWorkpiece, type Workpiece } from '../../src/store/workpieces';
@@ -116,5 +119,74 @@ describe('one truth for table, steps and bench', () => {
     expect(orderOfJob(db, work)).toBe('fuse-together');
     cutTables.update(db, table.id, fields('cut-first'), table.version);
     expect(orderOfJob(db, work)).toBe('cut-first');
+  });
+});
+
+describe('several jobs as one batch', () => {
+  const step = (id: string, stage: SetStep['stage'], title: string, more: Partial<SetStep> = {}): SetStep => ({
+    ...{ id, stage, kind: 'do', title, detail: title },
+    ...more,
+  });
+  const collar = [
+    step('shrink', 'prepare', 'Shrink the layer'),
+    step('cut', 'cut', 'Cut eight'),
+    step('press#1', 'apply', 'Piece 1 of 2: press', { kind: 'press', copies: 1 }),
+    step('press#2', 'apply', 'Piece 2 of 2: press', { kind: 'press', copies: 1 }),
+    step('check', 'check', 'Look', { kind: 'check', checks: ['Corners hold'] }),
+  ];
+  const cuff = [
+    step('shrink', 'prepare', 'Shrink the layer'),
+    step('mist', 'prepare', 'Mist it'),
+    step('cut', 'cut', 'Cut four'),
+    step('press', 'apply', 'Press', { kind: 'press' }),
+    step('check', 'check', 'Look', { kind: 'check', checks: ['Corners hold'] }),
+  ];
+
+  it('does what is the same once, goes on together until it is pressed, and ticks each for itself', () => {
+    const steps = stepsForBatch([{ name: 'Collar', steps: collar }, { name: 'Cuff', steps: cuff }]); // prettier-ignore
+    expect(steps.map(({ title, work }) => [title, work])).toEqual([
+      ['Shrink the layer', undefined],
+      ['Cuff: mist it', 1],
+      ['Collar: cut eight', 0],
+      ['Cuff: cut four', 1],
+      ['Collar: piece 1 of 2: press', 0],
+      ['Collar: piece 2 of 2: press', 0],
+      ['Cuff: press', 1],
+      ['Collar: look', 0],
+      ['Cuff: look', 1],
+    ]);
+    expect(new Set(steps.map(({ id }) => id)).size).toBe(steps.length);
+    expect(steps.flatMap(({ checks = [] }) => checks)).toEqual(['Collar: Corners hold', 'Cuff: Corners hold']);
+  });
+
+  it('of one job is that job', () => {
+    expect(stepsForBatch([{ name: 'Cuff', steps: cuff }])).toEqual(cuff);
+  });
+
+  it('loses no copy of any job', () => {
+    const works = [3, 1, 5].map((count, i) => ({
+      name: `J${i}`,
+      steps: stepsForCopies([step('press', 'apply', 'Press', { kind: 'press' })], count),
+    }));
+    const pressed = stepsForBatch(works).filter(({ kind }) => kind === 'press');
+    expect(
+      [0, 1, 2].map((k) => pressed.filter(({ work }) => work === k).reduce((sum, { copies = 1 }) => sum + copies, 0)),
+    ).toEqual([3, 1, 5]);
+  });
+
+  it('is one run for all of its jobs, and none of them is started twice', () => {
+    const db = openSeeded(':memory:');
+    loadDemo(db, { onlyIfEmpty: false });
+    const run = startBatch(db, ['tq-wc-collar', 'tq-wc-welt']);
+    expect(run.plan.works!.map(({ jobId }) => jobId)).toEqual(['tq-wc-collar', 'tq-wc-welt']);
+    expect(openRunOf(db, 'tq-wc-welt')!.id).toBe(run.id);
+    expect(startBench(db, 'tq-wc-welt').id).toBe(run.id);
+    expect(() => startBatch(db, ['tq-ba-tab', 'tq-wc-welt'])).toThrow(/^jobIds\[1\]\.run/);
+    expect(() => startBatch(db, ['tq-wc-front-armhole', 'tq-ba-tab'])).toThrow(/^jobIds\[0\]\.stack/);
+    const board = benchBoard(db);
+    expect(board.runs.map(({ id }) => id)).toEqual([run.id]);
+    const ready = board.ready.flatMap(({ jobs: all }) => all.map(({ id }) => id));
+    expect(ready).toContain('tq-ba-tab');
+    for (const not of ['tq-wc-collar', 'tq-wc-welt', 'tq-wc-front', 'tq-wc-front-armhole']) expect(ready).not.toContain(not);
   });
 });

@@ -9,3 +9,5 @@ export { finishing, STITCH_ROLES, STITCH_ROLE_WORDS } from './finishing';
 export type { Finish, StitchRole } from './finishing';
 export { stackSteps } from './stack-steps';
 export type { Step, StepKind, StepsFor, StepStage } from './step';
+export { stepsForBatch } from './batch';
+export type { BatchStep } from './batch';

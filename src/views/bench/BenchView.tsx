@@ -9,9 +9,11 @@ import { keepUnits } from '../../ui/text';
 import { UnitsProvider } from '../../ui/units-context';
 import type { BenchRun, BenchState } from '../../store/bench-runs';
 import type { LogEntry } from '../../store/log';
-import LogForm from '../logbook/LogForm';
-import { act, actionFor, back, ringOut, secondsLeft, setAside, placeOf, stopsOf } from './bench-moves';
+import BenchDone from './BenchDone';
+import { act, actionFor, back, outlineOf, ringOut, secondsLeft, setAside, placeOf, stopsOf } from './bench-moves';
 import PressDrawing from './PressDrawing';
+
+export type JobLog = Pick<LogEntry, 'clothId' | 'layerIds' | 'settings'> & { predicted: Predicted };
 
 interface Props {
   run: BenchRun;
@@ -19,7 +21,8 @@ interface Props {
   sound: boolean;
   /** Where to go when it is done. */
   projectId: string;
-  log: Pick<LogEntry, 'clothId' | 'layerIds' | 'settings'> & { predicted: Predicted };
+  /** What is filed of each job, by its id. */
+  logs: Record<string, JobLog>;
 }
 
 /** A short tone; high for the end of a stop, lower for a timer that ran alongside. */
@@ -36,7 +39,7 @@ function ring(context: AudioContext | undefined, pitch: number): void {
 }
 
 /** The bench: one step at a time, for hands that hold an iron. Every move is kept at once, so a reload goes on where it was. */
-export default function BenchView({ run, units, sound, projectId, log }: Props) {
+export default function BenchView({ run, units, sound, projectId, logs }: Props) {
   const [state, setState] = useState(run.state);
   const [finished, setFinished] = useState(run.finishedAt !== null);
   const [now, setNow] = useState(() => Date.now());
@@ -129,42 +132,12 @@ export default function BenchView({ run, units, sound, projectId, log }: Props) 
   useHotkeys('space', tap, { preventDefault: true, enabled: !finished }, [tap]);
   useHotkeys('backspace', () => move(back(state)), { preventDefault: true, enabled: !finished }, [state]);
 
-  if (finished) {
+  if (finished)
     return (
       <UnitsProvider value={units}>
-        <main className="mx-auto max-w-3xl p-6" id="main">
-          <h1 className="text-3xl font-bold">“{plan.pieceName}” is done</h1>
-          <p className="mt-1 text-lg">
-            {keepUnits(plan.stackTitle)} on {plan.clothName}.{run.scrapId ? '' : ' How did it come out?'}
-          </p>
-          {run.scrapId ? (
-            <p className="mt-4">Let it lie until it is cold, then read it.</p>
-          ) : (
-            <LogForm
-              start={{
-                jobId: run.jobId,
-                benchRunId: run.id,
-                kind: 'piece',
-                title: plan.pieceName,
-                clothName: plan.clothName,
-                stackTitle: plan.stackTitle,
-                ...log,
-              }}
-              checks={plan.steps.flatMap((each) => each.checks ?? [])}
-              ticked={state.checks}
-              onFiled={() => location.assign(`/projects/${projectId}?job=${run.jobId}&stage=file`)}
-            />
-          )}
-          <a
-            className={`btn mt-4 ${run.scrapId ? 'btn-primary' : 'btn-ghost'}`}
-            href={`/projects/${projectId}?job=${run.jobId}&stage=${run.scrapId ? 'scrap' : 'file'}`}
-          >
-            {run.scrapId ? 'Back to the scrap, to read it' : 'File it later'}
-          </a>
-        </main>
+        <BenchDone run={{ ...run, state }} projectId={projectId} logs={logs} />
       </UnitsProvider>
     );
-  }
   const stops = step?.stops ?? [];
   const pressing = step?.kind === 'press';
   const place = step ? placeOf(step, Math.min(state.stop, stopsOf(step) - 1)) : { stop: 0, lift: 0, copy: 0 };
@@ -209,7 +182,10 @@ export default function BenchView({ run, units, sound, projectId, log }: Props) 
               aria-label={`${timer.label}: ${rest === 0 ? 'time is up' : formatDuration(rest)}. Take it away.`}
             >
               <TimerReset size={18} aria-hidden="true" />
-              <span className="truncate">{timer.label.split(': ')[1]}</span> {rest === 0 ? 'ready' : formatDuration(rest)}
+              <span className="truncate">
+                {plan.works ? timer.label.slice(timer.label.indexOf(': ') + 2) : timer.label.split(': ')[1]}
+              </span>{' '}
+              {rest === 0 ? 'ready' : formatDuration(rest)}
             </button>
           );
         })}
@@ -224,7 +200,7 @@ export default function BenchView({ run, units, sound, projectId, log }: Props) 
         <button type="button" className="btn btn-ghost" onClick={() => move(back(state))}>
           <ArrowLeft size={20} aria-hidden="true" /> Back
         </button>
-        <a className="btn btn-ghost" href={`/projects/${projectId}?job=${run.jobId}&stage=apply`}>
+        <a className="btn btn-ghost" href={plan.works ? '/bench' : `/projects/${projectId}?job=${run.jobId}&stage=apply`}>
           <DoorOpen size={20} aria-hidden="true" /> Leave
         </a>
       </header>
@@ -245,7 +221,7 @@ export default function BenchView({ run, units, sound, projectId, log }: Props) 
         <div className={`grid min-h-0 flex-1 items-center gap-6 ${pressing ? 'md:grid-cols-2' : ''}`}>
           {pressing && (
             <div className="flex h-full min-h-0 items-center justify-center py-3">
-              <PressDrawing plan={plan} stops={stops} current={place.stop} />
+              <PressDrawing outline={outlineOf(plan, step)} plate={plan.plate} stops={stops} current={place.stop} />
             </div>
           )}
           <div className={pressing ? '' : 'mx-auto max-w-4xl text-center'}>

@@ -1,9 +1,9 @@
-import type { BenchPlan } from '../../store/bench-runs';
 import { bounds, transformed, type Outline } from '../../core/shape';
 import type { PressStop } from '../../core/press';
 
 interface Props {
-  plan: BenchPlan;
+  outline: Outline;
+  plate: Outline;
   stops: PressStop[];
   /** Index of the stop in hand. */
   current: number;
@@ -14,12 +14,12 @@ function path(outline: Outline): string {
 }
 
 /** The piece with all stops of the iron: pressed ones filled, the one in hand bright with its number. */
-export default function PressDrawing({ plan, stops, current }: Props) {
-  const placed = stops.map((stop) => transformed(plan.plate, false, stop.rotation, stop.x, stop.y));
-  const box = bounds([...plan.outline, ...placed.flat()]);
+export default function PressDrawing({ outline, plate, stops, current }: Props) {
+  const placed = stops.map((stop) => transformed(plate, false, stop.rotation, stop.x, stop.y));
+  const box = bounds([...outline, ...placed.flat()]);
   const unit = Math.max(box.maxX - box.minX, box.maxY - box.minY) / 100;
-  const centre = (outline: Outline) => {
-    const b = bounds(outline);
+  const centre = (of: Outline) => {
+    const b = bounds(of);
     return [(b.minX + b.maxX) / 2, -(b.minY + b.maxY) / 2] as const;
   };
   return (
@@ -29,7 +29,7 @@ export default function PressDrawing({ plan, stops, current }: Props) {
       role="img"
       aria-label={`The piece with ${stops.length} iron stops; number ${Math.min(current + 1, stops.length)} is next`}
     >
-      <path d={path(plan.outline)} fill="var(--color-base-200)" stroke="var(--ink)" strokeWidth={0.8 * unit} />
+      <path d={path(outline)} fill="var(--color-base-200)" stroke="var(--ink)" strokeWidth={0.8 * unit} />
       {placed.map((sole, i) => (
         <path
           key={i}

@@ -27,6 +27,11 @@ export function placeOf({ stops, lifts = 1 }: BenchStep, done: number): { stop: 
   return { stop: Math.floor((done % each) / lifts), lift: done % lifts, copy: Math.floor(done / each) };
 }
 
+/** The piece that a step is done on. */
+export function outlineOf(plan: BenchPlan, { work }: BenchStep): BenchPlan['outline'] {
+  return (work === undefined ? undefined : plan.works?.[work]?.outline) ?? plan.outline;
+}
+
 /** What a tap means right now. */
 export function actionFor(plan: BenchPlan, state: BenchState): BenchAction {
   const step = plan.steps[state.step];

@@ -1,9 +1,10 @@
 import { Play, RotateCcw } from 'lucide-react';
 import { useMemo, useState } from 'react';
-import { questionFor, stepsFor } from '../../core/choose';
+import { questionFor, sizeOfPiece, stepsFor } from '../../core/choose';
 import { fabricOf } from '../../core/cloth';
 import type { Material } from '../../core/layers';
-import { openPiece, pieceSize } from '../../core/pieces';
+import { openPiece } from '../../core/pieces';
+import type { Order } from '../../core/steps';
 import { schoolsOf } from '../../core/schools';
 import { formatDuration } from '../../core/units';
 import type { ApiError } from '../../ui/api';
@@ -18,6 +19,8 @@ interface Props {
   cloth: Cloth | undefined;
   layers: StageLayer[];
   settings: Settings;
+  /** When its pieces are cut and fused. */
+  order: Order | undefined;
   /** Bench run that has been started and not finished. */
   openRun: string | undefined;
   onChoose: () => void;
@@ -26,15 +29,15 @@ interface Props {
 const STAGE_HEADINGS = { prepare: 'Prepare', cut: 'Cut', apply: 'Apply', check: 'Check' } as const;
 
 /** What will be done at the bench, and the way there. */
-export default function ApplyStage({ work, cloth, layers, settings, openRun, onChoose }: Props) {
+export default function ApplyStage({ work, cloth, layers, settings, order, openRun, onChoose }: Props) {
   const [error, setError] = useState<string>();
   const steps = useMemo(() => {
     if (!cloth || !work.stack) return [];
     const known = layers.filter((layer): layer is StageLayer & { material: Material } => layer.material !== undefined);
     const schools = schoolsOf(settings.schools, work.stack.schools);
-    const piece = { ...pieceSize(openPiece(work)), count: work.count };
-    return stepsFor(questionFor(fabricOf(cloth), work.wish, { schools, piece }), known, work.stack.setting);
-  }, [work, cloth, layers, settings]);
+    const piece = sizeOfPiece(openPiece(work), work.wish.role, work.count, settings.trim, work.place);
+    return stepsFor(questionFor(fabricOf(cloth), work.wish, { schools, piece }), known, work.stack.setting, order);
+  }, [work, cloth, layers, settings, order]);
   if (!cloth || !work.stack) {
     return (
       <div className="sheet p-6">

@@ -98,6 +98,7 @@ export default function Stages(props: Props) {
           cloth={cloth}
           layers={layers}
           settings={settings}
+          order={data.orders[work.id]}
           openRun={data.openRuns[work.id]}
           onChoose={choose}
         />

@@ -1,4 +1,5 @@
 import type { Material } from '../../core/layers';
+import type { Order } from '../../core/steps';
 import type { Cloth } from '../../store/cloths';
 import type { CutTable } from '../../store/cut-tables';
 import type { LogEntry } from '../../store/log';
@@ -18,6 +19,8 @@ export interface ProjectData {
   scraps: Scrap[];
   /** What was filed about the cloths of this project by anybody's work. */
   clothLog: LogEntry[];
+  /** When the pieces of each job are cut and fused: as the table and the bench have it. */
+  orders: Record<string, Order>;
   /** Jobs with a bench run that is open. */
   openRuns: Record<string, string>;
   settings: Settings;

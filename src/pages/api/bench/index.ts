@@ -1,0 +1,11 @@
+import { batchSchema } from '../../../schemas/records';
+import { database } from '../../../server/database';
+import { endpoint, jsonEndpoint } from '../../../server/endpoint';
+import { startBatch } from '../../../server/start-bench';
+import { openRuns } from '../../../store/bench-runs';
+
+/** Runs that are open. */
+export const GET = endpoint(() => ({ runs: openRuns(database()) }));
+
+/** Starts a run of one job or a batch of several. */
+export const POST = jsonEndpoint(batchSchema, ({ jobIds }) => startBatch(database(), jobIds), { status: 201 });

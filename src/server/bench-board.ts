@@ -1,0 +1,100 @@
+import { openRuns } from '../store/bench-runs';
+import type { Db } from '../store/database';
+import type { KeptStack } from '../store/jobs';
+import { knownLayers } from '../store/materials';
+import { projects } from '../store/projects';
+import { workOf } from '../store/workpieces';
+
+/** A run that is open, as the board shows it. */
+export interface OpenRun {
+  id: string;
+  name: string;
+  project: string;
+  scrap: boolean;
+  step: number;
+  steps: number;
+  title: string;
+  /** What runs by itself: a countdown, pieces that cool or dry. */
+  timers: { label: string; endsAt: string }[];
+}
+
+/** A job that can be put on. */
+export interface ReadyJob {
+  id: string;
+  name: string;
+  stackTitle: string;
+  count: number;
+  /** What is still to be cut, in words; empty when nothing is. */
+  uncut: string;
+}
+
+export interface BenchBoard {
+  runs: OpenRun[];
+  ready: { projectId: string; project: string; jobs: ReadyJob[] }[];
+}
+
+/** So many projects are looked through for what can be done next, last touched first. */
+const MOST_PROJECTS = 20;
+
+/** What is open at the bench across all projects, and what can be done next: chosen, and neither filed nor open. */
+export function benchBoard(db: Db): BenchBoard {
+  const runs = openRuns(db);
+  const shown = projects.list(db, 'archived = 0', [], 'updated_at DESC, rowid', { limit: MOST_PROJECTS });
+  const { workpieces } = workOf(
+    db,
+    shown.map(({ id }) => id),
+  );
+  const running = new Set(
+    runs.flatMap(({ jobId, scrapId, plan }) => (scrapId ? [] : (plan.works?.map((work) => work.jobId) ?? [jobId]))),
+  );
+  const filed = new Set(
+    (
+      db
+        .prepare("SELECT DISTINCT job_id AS id FROM log_entry WHERE deleted_at IS NULL AND kind = 'piece' AND job_id IS NOT NULL")
+        .all() as { id: string }[]
+    ).map(({ id }) => id),
+  );
+  const nameOf = projectNamesOf(
+    db,
+    runs.map(({ jobId }) => jobId),
+  );
+  return {
+    runs: runs.map(({ id, jobId, scrapId, plan, state }) => ({
+      ...{ id, name: plan.works ? plan.stackTitle : plan.pieceName, project: nameOf.get(jobId) ?? '', scrap: scrapId !== null },
+      ...{
+        step: Math.min(state.step + 1, plan.steps.length),
+        steps: plan.steps.length,
+        title: plan.steps[state.step]?.title ?? '',
+      },
+      timers: [...(state.endsAt ? [{ label: plan.steps[state.step]?.title ?? '', endsAt: state.endsAt }] : []), ...state.timers],
+    })),
+    ready: shown.flatMap(({ id: projectId, name: project }) => {
+      const jobs = workpieces
+        .filter(
+          (work) =>
+            work.projectId === projectId && work.stack && work.clothId !== null && !running.has(work.id) && !filed.has(work.id),
+        )
+        .map(({ id, name, stack, count, done, cutDone }) => ({
+          ...{ id, name, stackTitle: stack!.title, count },
+          uncut: [done ? '' : 'the cloth', cutDone || onlyLiquid(db, stack!) ? '' : 'the layers'].filter(Boolean).join(' and '),
+        }));
+      return jobs.length > 0 ? [{ projectId, project, jobs }] : [];
+    }),
+  };
+}
+
+/** What is only sprayed or soaked has no layer to cut. */
+function onlyLiquid(db: Db, { layers }: KeptStack): boolean {
+  return knownLayers(db, layers).every(({ material }) => material.form === 'liquid');
+}
+
+/** Names of the projects that some jobs belong to. */
+function projectNamesOf(db: Db, jobIds: readonly string[]): Map<string, string> {
+  const rows = db
+    .prepare(
+      `SELECT j.id AS id, p.name AS name FROM job j JOIN cut c ON c.id = j.cut_id JOIN piece i ON i.id = c.piece_id
+         JOIN project p ON p.id = i.project_id WHERE j.id IN (SELECT value FROM json_each(?))`,
+    )
+    .all(JSON.stringify(jobIds)) as { id: string; name: string }[];
+  return new Map(rows.map(({ id, name }) => [id, name]));
+}
