@@ -43,7 +43,7 @@ try {
   await shoot('choose', '/?cloth=tq-harbour-linen&hand=crisp');
   await shoot('choose-embroidery', '/?cloth=terry-towelling&role=embroidery&stitches=9000');
   await shoot('projects', '/projects');
-  await shoot('project-parts', '/projects/tq-waistcoats?job=tq-wc-collar&stage=pieces');
+  await shoot('project-pieces', '/projects/tq-waistcoats?job=tq-wc-front&stage=pieces');
   await shoot('project-choose', '/projects/tq-waistcoats?job=tq-wc-front&stage=choose');
   await shoot('project-scrap', '/projects/tq-waistcoats?job=tq-wc-collar&stage=scrap');
   await shoot('settings', '/settings');
@@ -59,22 +59,7 @@ try {
     await page.getByRole('button', { name: 'See it hang' }).click();
     await page.waitForTimeout(5000);
   });
-  await shoot('compare', '/?cloth=tq-harbour-linen', async () => {
-    for (const i of [0, 1, 2, 3])
-      await page
-        .getByRole('checkbox', { name: /^Compare/ })
-        .nth(i)
-        .check();
-    await page.getByRole('button', { name: 'Side by side' }).click();
-  });
-  await shoot('tables', '/cupboard/tables', async () => {
-    await page
-      .getByLabel('Or paste it here')
-      .fill(
-        'cloth;gsm;made of\nPier stripe;140;100 cotton\nLighthouse twill;heavy;100 cotton\nDune linen;190;100 linen\nFoghorn flannel;170;100 cotton',
-      );
-    await page.waitForTimeout(900);
-  });
+  await shoot('project-plan', '/projects/tq-waistcoats/plan');
   await shoot('project-cut', '/projects/tq-waistcoats?job=tq-wc-collar&stage=cut');
   await shoot('cutting-table', '/tables/tq-waistcoats/layer/medium-firm-non-woven-fusible-62-g', async () => {
     await page.getByRole('button', { name: /Look for a shorter layout/ }).waitFor({ timeout: 30_000 });
@@ -90,6 +75,7 @@ try {
   await shoot('cupboard', '/cupboard?shelf=layers');
   await shoot('logbook', '/logbook');
   const run = await (await fetch(`${base}/api/jobs/tq-wc-collar/bench`, { method: 'POST' })).json();
+  await shoot('bench-board', '/bench');
   await shoot('bench', `/bench/${run.id}`, async () => {
     const start = page.getByRole('button', { name: 'Set the iron down: start' });
     while (!(await start.isVisible())) {

@@ -198,6 +198,23 @@ export const piecesSchema = shape({
 });
 export const pieceUpdateSchema = shape({ ...patternFields, version: version.required() });
 
+const edgesOfSeam = yup
+  .array()
+  .of(number({ min: 0, max: 2100, integer: true }).required())
+  .required()
+  .min(1, 'must name at least one edge')
+  .max(50, 'must name at most 50 edges');
+const seamFields = {
+  firstCut: id.required(),
+  firstEdges: edgesOfSeam,
+  secondCut: id.required(),
+  secondEdges: edgesOfSeam,
+  note,
+};
+/** Which edges of which cut are sewn to which of another. */
+export const seamSchema = shape(seamFields);
+export const seamUpdateSchema = shape({ ...seamFields, version: version.required() });
+
 const timer = shape({ label: text(200).required(), endsAt: instant.required() });
 
 /** Where a bench run stands. */
@@ -305,6 +322,11 @@ export const bundleSchema = shape({
   jobs: yup
     .array()
     .of(shape({ id: id.required(), cutId: id.required(), ...jobFields }).required())
+    .default([])
+    .max(MOST_RECORDS),
+  seams: yup
+    .array()
+    .of(shape({ id: id.required(), projectId: id.required(), ...seamFields }).required())
     .default([])
     .max(MOST_RECORDS),
   log: yup

@@ -21,6 +21,12 @@ const KINDS = {
   project: { table: 'project', name: 't.name', of: "''", address: 'projects' },
   piece: { table: 'piece', name: 't.name', of: '(SELECT name FROM project p WHERE p.id = t.project_id)', address: 'pieces' },
   cut: { table: 'cut', name: 't.duty', of: '(SELECT name FROM piece p WHERE p.id = t.piece_id)', address: 'cuts' },
+  seam: {
+    table: 'seam',
+    name: "coalesce(nullif(t.note, ''), 'a seam')",
+    of: '(SELECT name FROM project p WHERE p.id = t.project_id)',
+    address: 'seams',
+  },
   job: {
     table: 'job',
     name: "coalesce(nullif(t.name, ''), json_extract(t.wish, '$.role'))",

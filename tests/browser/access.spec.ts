@@ -9,6 +9,7 @@ const VIEWS: [name: string, path: string][] = [
   ['Project: cloth', '/projects/tq-waistcoats?job=tq-wc-front&stage=cloth'],
   ['Project: pieces', '/projects/tq-waistcoats?job=tq-wc-collar&stage=pieces'],
   ['Project: all jobs planned', '/projects/tq-waistcoats/plan'],
+  ['Project: seams', '/projects/tq-waistcoats/seams'],
   ['Project: job along an edge', '/projects/tq-waistcoats?job=tq-wc-front-armhole&stage=pieces'],
   ['Project: cut without a job', '/projects/tq-waistcoats?job=tq-wc-front-lining&stage=choose'],
   ['Project: choose', '/projects/tq-waistcoats?job=tq-wc-front&stage=choose'],

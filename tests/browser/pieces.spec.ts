@@ -262,3 +262,44 @@ test('two jobs of two projects go over the bench as one batch, every copy ticked
   await expect(next.getByRole('checkbox', { name: /Pocket welt/ })).toBeHidden();
   await expect(next.getByRole('checkbox', { name: /Hanging tab/ })).toBeVisible();
 });
+
+test('a seam whose edges do not fit is told, and fits once the piece is changed', async ({ page }) => {
+  const project = (await (await page.request.post('/api/projects', { data: { name: 'Neck gusset' } })).json()) as { id: string };
+  const rectangle = (width: number) => ({
+    kind: 'rectangle',
+    width,
+    height: 80,
+    corners: [false, false, false, false],
+    corner: 0,
+  });
+  const piece = (name: string, width: number) => ({
+    ...{ name, shape: rectangle(width), allowances: [10, 10, 10, 10], fold: null },
+    cuts: [{ clothId: 'tq-lining-poplin', count: 1, orientation: 'straight' }],
+  });
+  const data = { pieces: [piece('Band', 320), piece('Edge', 360)] };
+  expect((await page.request.post(`/api/projects/${project.id}/pieces/many`, { data })).status()).toBe(201);
+  await open(page, `/projects/${project.id}`);
+  await page.getByRole('link', { name: 'Do the seams fit?' }).click();
+  await alive(page);
+  const another = page.getByRole('region', { name: 'Another seam' });
+  for (const [label, name] of [
+    ['Sew', 'Band'],
+    ['to', 'Edge'],
+  ] as const) {
+    await another.getByRole('combobox', { name: `${label}: piece` }).selectOption({ label: name });
+    await another.getByRole('group', { name: label, exact: true }).getByRole('checkbox').first().check();
+  }
+  await another.getByRole('button', { name: 'Compare them' }).click();
+  const seam = page.getByRole('listitem').filter({ hasText: 'Band to Edge' });
+  await expect(seam).toContainText('40 mm do not fit.');
+  await expect(seam).toContainText('30 cm and 34 cm along the line that is sewn');
+  const [, edge] = ((await (await page.request.get(`/api/projects/${project.id}/pieces`)).json()) as { pieces: object[] }).pieces;
+  const { id, version, ...was } = edge as { id: string; version: number; [field: string]: unknown };
+  for (const own of ['projectId', 'createdAt', 'updatedAt']) delete was[own];
+  await page.request.put(`/api/pieces/${id}`, { data: { ...was, shape: rectangle(330), version } });
+  await page.reload();
+  await alive(page);
+  await expect(seam).toContainText('Edge is 10 mm longer: ease it in.');
+  await seam.getByRole('button', { name: /^Take out the seam/ }).click();
+  await expect(seam).toBeHidden();
+});

@@ -89,6 +89,8 @@ describe('a new database', () => {
 });
 
 describe('a database of an earlier version', () => {
+  /** The step that made pieces, cuts and jobs of parts. */
+  const PIECES = 9;
   const files = readdirSync('src/store/migrations').filter((name) => name.endsWith('.sql'));
 
   it.each(files.map((_, i) => i).slice(1))('is brought from step %d to now with all of its rows, a copy beside it', (done) => {
@@ -102,10 +104,21 @@ describe('a database of an earlier version', () => {
       VALUES ('mine', 'Old linen', '', 'own', 'woven', 'plain', '[{"fibre":"linen","percent":100}]', 180, 1, 2, 3, 'safe', 'opaque', 'mid', '[]', 'high', 52,
         '2026-01-01', '2026-01-01');
       INSERT INTO project (id, name, created_at, updated_at) VALUES ('p', 'Old project', '2026-01-01', '2026-01-01');
-      INSERT INTO part (id, project_id, name, cloth_id, wish, shape, allowances, count, created_at, updated_at)
-      VALUES ('q', 'p', 'Old piece', 'mine', '{"role":"hem","cut":"bias"}', '{}', '[0,0,0,0]', 1, '2026-01-01', '2026-01-01');
-      INSERT INTO bench_run (id, part_id, plan, state, created_at, updated_at) VALUES ('r', 'q', '{}', '{}', '2026-01-01', '2026-01-01');
     `);
+    // From the ninth step on a part is a piece, a cut and a job.
+    old.exec(
+      done < PIECES
+        ? `INSERT INTO part (id, project_id, name, cloth_id, wish, shape, allowances, count, created_at, updated_at)
+             VALUES ('q', 'p', 'Old piece', 'mine', '{"role":"hem","cut":"bias"}', '{}', '[0,0,0,0]', 1, '2026-01-01', '2026-01-01');
+           INSERT INTO bench_run (id, part_id, plan, state, created_at, updated_at) VALUES ('r', 'q', '{}', '{}', '2026-01-01', '2026-01-01');`
+        : `INSERT INTO piece (id, project_id, name, shape, line, allowances, marks, created_at, updated_at)
+             VALUES ('i', 'p', 'Old piece', '{}', 'cut', '[0,0,0,0]', '[]', '2026-01-01', '2026-01-01');
+           INSERT INTO cut (id, piece_id, duty, cloth_id, count, orientation, created_at, updated_at)
+             VALUES ('c', 'i', 'shell', 'mine', 1, 'bias', '2026-01-01', '2026-01-01');
+           INSERT INTO job (id, cut_id, place, wish, created_at, updated_at)
+             VALUES ('q', 'c', '{"kind":"usual"}', '{"role":"hem"}', '2026-01-01', '2026-01-01');
+           INSERT INTO bench_run (id, job_id, plan, state, created_at, updated_at) VALUES ('r', 'q', '{}', '{}', '2026-01-01', '2026-01-01');`,
+    );
     old.close();
     const now = openSeeded(path);
     expect(now.pragma('user_version', { simple: true })).toBe(files.length);

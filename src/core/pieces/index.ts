@@ -17,3 +17,4 @@ export { enlarged, shrinkageOf } from './shrink';
 export type { Shrinkage } from './shrink';
 export { PLACE_KINDS, placeArea, placeCut } from './place';
 export type { Place, PlaceKind } from './place';
+export { seamLength } from './seam-length';

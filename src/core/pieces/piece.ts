@@ -106,6 +106,21 @@ export function openPiece(spec: PieceSpec): OpenPiece {
   };
 }
 
+/**
+ * The line that is sewn, opened out, with the edge of the shape that each of its segments belongs to. It is the pattern's, whatever
+ * allowances a cut has of its own.
+ *
+ * @throws {InputError} as for {@link openPiece}, and where the allowances leave more than one piece
+ */
+export function sewnOutline(spec: PieceSpec): { outline: Outline; edges: number[] } {
+  const opened = spec.fold === null ? drawShape(spec.shape) : unfolded(spec, spec.fold);
+  if (spec.line === 'sew') return { outline: opened.outline, edges: opened.edges };
+  return seamLine(
+    opened,
+    opened.edges.map((edge) => spec.allowances[edge]!),
+  );
+}
+
 /** Allowance of every edge of the shape as this cut has it, mm. @throws {InputError} */
 function ownAllowances({ allowances, own }: PieceSpec, edges: number): number[] {
   if (!own) return [...allowances];

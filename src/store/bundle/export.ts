@@ -11,6 +11,7 @@ import { motifs, stitchesOf } from '../motifs';
 import { piecesOf } from '../workpieces';
 import { projects } from '../projects';
 import { scraps } from '../scraps';
+import { seams } from '../seams';
 import { stockThere } from '../stock';
 import type { Table } from '../table';
 import type { Bundle } from './import';
@@ -33,6 +34,7 @@ export function exportBundle(db: Db): Bundle {
     openProjects.map(({ id }) => id),
   );
   const isJob = within(work.jobs);
+  const isCut = within(work.cuts);
   const shelf = stockThere(db);
   const tables = openTables(db);
   const hooped = hoopings.list(db, '1', [], 'created_at, id');
@@ -72,6 +74,10 @@ export function exportBundle(db: Db): Bundle {
       jobId: isJob(each.jobId) ? each.jobId : null,
       stack: each.stack,
     })),
+    seams: seams
+      .list(db, '1', [], 'created_at, id')
+      .filter(({ projectId, firstCut, secondCut }) => isOpen(projectId) && isCut(firstCut) && isCut(secondCut))
+      .map(portable),
     log: logEntries
       .list(db, '1', [], 'done_on, id')
       .map((entry) => ({ ...portable(entry), jobId: isJob(entry.jobId) ? entry.jobId : null, benchRunId: null })),

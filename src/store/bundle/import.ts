@@ -20,9 +20,11 @@ import { projects } from '../projects';
 import { requireHooping, type HoopingBody } from '../rules/hooping';
 import { requireLog, type LogBody } from '../rules/log';
 import { requireCut, requireJob, requirePiece } from '../rules/piece';
+import { requireSeam } from '../rules/seam';
 import { requireStock } from '../rules/stock';
 import { requireTable } from '../rules/table';
 import { scraps, type ScrapFields } from '../scraps';
+import { seams } from '../seams';
 import { stock } from '../stock';
 
 export type Bundle = InferType<typeof bundleSchema>;
@@ -35,6 +37,7 @@ const KINDS = [
   'pieces',
   'cuts',
   'jobs',
+  'seams',
   'log',
   'scraps',
   'stock',
@@ -96,6 +99,12 @@ export function importBundle(db: Db, bundle: Bundle): ImportCount {
       const cut = needed(cuts.find(db, job.cutId), 'cutId', job.cutId);
       const piece = pieces.get(db, cut.pieceId);
       jobs.bringIn(db, requireJob(db, job as JobFields, { ...piece, own: cut.own }), id);
+      return true;
+    },
+    seams: ({ id, ...seam }) => {
+      if (seams.find(db, id)) return false;
+      need(projects.find(db, seam.projectId), 'projectId', seam.projectId);
+      seams.bringIn(db, requireSeam(db, seam), id);
       return true;
     },
     log: ({ id, ...entry }) => {

@@ -1,7 +1,7 @@
 import { keepUnits } from '../../ui/text';
 import type { BenchRun } from '../../store/bench-runs';
 import LogForm from '../logbook/LogForm';
-import type { JobLog } from './BenchView';
+import type { JobLog } from './job-log';
 
 interface Props {
   run: BenchRun;

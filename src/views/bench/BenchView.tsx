@@ -1,19 +1,16 @@
 import { ArrowLeft, DoorOpen, TimerReset, Volume2, VolumeX } from 'lucide-react';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
-import type { Predicted } from '../../core/layers';
 import { formatDuration, type LengthSystem } from '../../core/units';
 import type { ApiError } from '../../ui/api';
 import { call } from '../../ui/api';
 import { keepUnits } from '../../ui/text';
 import { UnitsProvider } from '../../ui/units-context';
 import type { BenchRun, BenchState } from '../../store/bench-runs';
-import type { LogEntry } from '../../store/log';
 import BenchDone from './BenchDone';
+import type { JobLog } from './job-log';
 import { act, actionFor, back, outlineOf, ringOut, secondsLeft, setAside, placeOf, stopsOf } from './bench-moves';
 import PressDrawing from './PressDrawing';
-
-export type JobLog = Pick<LogEntry, 'clothId' | 'layerIds' | 'settings'> & { predicted: Predicted };
 
 interface Props {
   run: BenchRun;

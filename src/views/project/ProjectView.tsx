@@ -1,4 +1,4 @@
-import { FileUp, Grid3x3, Pencil, Plus } from 'lucide-react';
+import { FileUp, Grid3x3, Pencil, Plus, Spline } from 'lucide-react';
 import { useCallback, useMemo, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { toast } from 'sonner';
@@ -173,6 +173,11 @@ export default function ProjectView({ data, startWork, startStage }: Props) {
           {works.length > 1 && (
             <a className="btn w-full" href={`/projects/${project.id}/plan`}>
               <Grid3x3 size={18} aria-hidden="true" /> Plan all jobs at once
+            </a>
+          )}
+          {rows.cuts.length > 1 && (
+            <a className="btn w-full" href={`/projects/${project.id}/seams`}>
+              <Spline size={18} aria-hidden="true" /> Do the seams fit?
             </a>
           )}
           <button type="button" className="btn w-full" onClick={() => setImporting(true)}>

@@ -11,6 +11,7 @@ const KIND_WORDS: Record<DeletedKind, string> = {
   piece: 'piece',
   cut: 'cut of a piece',
   job: 'job',
+  seam: 'seam',
   cloth: 'cloth',
   layer: 'layer',
   stock: 'kept piece',

@@ -8,6 +8,7 @@ const WORDS: Record<string, [one: string, many?: string]> = {
   pieces: ['piece'],
   cuts: ['cut'],
   jobs: ['job'],
+  seams: ['seam'],
   log: ['logbook entry', 'logbook entries'],
   scraps: ['scrap'],
   stock: ['roll, sheet or leftover', 'rolls, sheets and leftovers'],

@@ -1,0 +1,2 @@
+export { compareSeam } from './compare-seam';
+export type { ComparedSeam, SeamFit, SeamSide } from './compare-seam';

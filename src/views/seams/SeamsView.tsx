@@ -1,0 +1,166 @@
+import { AlertTriangle, Check, Trash2 } from 'lucide-react';
+import { useState } from 'react';
+import type { CutPiece } from '../../core/workpiece';
+import type { LengthSystem } from '../../core/units';
+import { call, plainMessage, type ApiError } from '../../ui/api';
+import { attempt, undoToast } from '../../ui/undo-toast';
+import { UnitsProvider, useUnits } from '../../ui/units-context';
+import type { JudgedSeam } from '../../server/seam-work';
+import EdgePicker from './EdgePicker';
+import SeamSection from './SeamSection';
+
+interface Props {
+  project: { id: string; name: string };
+  cuts: CutPiece[];
+  start: JudgedSeam[];
+  units: LengthSystem;
+  /** What the person's machine clears, mm. */
+  clearance: number;
+}
+
+/** Which edge is sewn to which: whether they fit, and how thick they are there. */
+export default function SeamsView(props: Props) {
+  return (
+    <UnitsProvider value={props.units}>
+      <View {...props} />
+    </UnitsProvider>
+  );
+}
+
+function View({ project, cuts, start, clearance }: Props) {
+  const [list, setList] = useState(start);
+  const [sides, setSides] = useState({ firstCut: '', firstEdges: [] as number[], secondCut: '', secondEdges: [] as number[] });
+  const [error, setError] = useState<string>();
+  const add = async () => {
+    setError(undefined);
+    try {
+      const added = await call<JudgedSeam>('POST', `/api/projects/${project.id}/seams`, sides);
+      setList((all) => [...all, added]);
+      setSides({ ...sides, firstEdges: [], secondCut: '', secondEdges: [] });
+    } catch (problem) {
+      setError(plainMessage(problem as ApiError));
+    }
+  };
+  const remove = async (gone: JudgedSeam) => {
+    const { id } = gone.seam;
+    if (!(await attempt('The seam could not be taken out', () => call('DELETE', `/api/seams/${id}`)))) return;
+    setList((all) => all.filter(({ seam }) => seam.id !== id));
+    undoToast('The seam is taken out.', async () => {
+      await call('POST', `/api/seams/${id}/restore`);
+      setList((all) => [...all, gone]);
+    });
+  };
+  const ready = sides.firstEdges.length > 0 && sides.secondEdges.length > 0;
+  return (
+    <>
+      <p className="quiet">
+        <a className="font-semibold text-primary underline underline-offset-2" href={`/projects/${project.id}`}>
+          {project.name}
+        </a>{' '}
+        · seams
+      </p>
+      <h1 className="text-2xl font-bold">Seams</h1>
+      <div className="mt-3 grid items-start gap-5 xl:grid-cols-[1fr_24rem]">
+        <ul className="space-y-3">
+          {list.length === 0 && (
+            <li className="sheet p-5">No seam is named yet. Say which edge is sewn to which, and both are compared here.</li>
+          )}
+          {list.map((each) => (
+            <SeamCard key={each.seam.id} judged={each} clearance={clearance} onRemove={() => void remove(each)} />
+          ))}
+        </ul>
+        <section className="sheet space-y-4 p-4" aria-label="Another seam">
+          <h2 className="chalk-heading">Another seam</h2>
+          {cuts.length === 0 ? (
+            <p>Describe the pieces first.</p>
+          ) : (
+            <>
+              <EdgePicker
+                label="Sew"
+                cuts={cuts}
+                cutId={sides.firstCut}
+                edges={sides.firstEdges}
+                onCut={(firstCut) => setSides({ ...sides, firstCut, firstEdges: [] })}
+                onEdges={(firstEdges) => setSides({ ...sides, firstEdges })}
+              />
+              <EdgePicker
+                label="to"
+                cuts={cuts}
+                cutId={sides.secondCut}
+                edges={sides.secondEdges}
+                onCut={(secondCut) => setSides({ ...sides, secondCut, secondEdges: [] })}
+                onEdges={(secondEdges) => setSides({ ...sides, secondEdges })}
+              />
+              {error && (
+                <p role="alert" className="font-semibold text-error">
+                  {error}
+                </p>
+              )}
+              <button type="button" className="btn btn-primary w-full" disabled={!ready} onClick={() => void add()}>
+                Compare them
+              </button>
+            </>
+          )}
+        </section>
+      </div>
+    </>
+  );
+}
+
+function SeamCard({ judged, clearance, onRemove }: { judged: JudgedSeam; clearance: number; onRemove: () => void }) {
+  const units = useUnits();
+  const { first, second, compared, fault } = judged;
+  const by = compared ? units.length(Math.abs(compared.difference)) : '';
+  const words = compared && {
+    fits: 'They fit.',
+    ease: `${compared.gives === 'first' ? first.name : second.name} is ${by} longer: ease it in.`,
+    stretch: `${compared.gives === 'first' ? first.name : second.name} is ${by} shorter: stretch it as you sew.`,
+    misfit: `${by} do not fit.`,
+  };
+  const good = compared !== null && compared.fit !== 'misfit';
+  return (
+    <li className="sheet flex flex-wrap items-start gap-4 p-4">
+      {compared && (
+        <SeamSection
+          first={first.pile}
+          second={second.pile}
+          label={`The seam of ${first.name} and ${second.name}, cut through`}
+        />
+      )}
+      <div className="min-w-0 flex-1">
+        <h2 className="leading-snug font-bold">
+          {first.name} to {second.name}
+        </h2>
+        {fault && <p className="font-semibold text-error">A piece cannot be drawn: {fault}</p>}
+        {compared && words && (
+          <>
+            <p className={`flex items-center gap-2 text-lg font-semibold ${good ? '' : 'text-error'}`}>
+              {good ? (
+                <Check size={20} className="text-success" aria-hidden="true" />
+              ) : (
+                <AlertTriangle size={20} aria-hidden="true" />
+              )}
+              {words[compared.fit]}
+            </p>
+            <p>
+              {units.length(first.length)} and {units.length(second.length)} along the line that is sewn.
+            </p>
+            <p className={compared.clears ? '' : 'font-semibold text-error'}>
+              About {compared.seam.toFixed(1)} mm thick, {compared.corner.toFixed(1)} mm where it is turned; your machine clears{' '}
+              {clearance} mm.{!compared.clears && ' Trim the layers out of the seam, or turn it by hand.'}
+            </p>
+            <p className="quiet text-[0.92rem]">In it: {[...first.pile, ...second.pile].map(({ name }) => name).join(', ')}.</p>
+          </>
+        )}
+      </div>
+      <button
+        type="button"
+        className="btn btn-ghost btn-icon"
+        aria-label={`Take out the seam of ${first.name} and ${second.name}`}
+        onClick={onRemove}
+      >
+        <Trash2 size={18} aria-hidden="true" />
+      </button>
+    </li>
+  );
+}
