@@ -1,0 +1,215 @@
+import { describe, expect, it } from 'vitest';
+import { addWork, chosenStack, FABRIC, PART, post, send } from './client';
+import { pieceOf } from './samples';
+
+const RECTANGLE = { kind: 'rectangle', width: 300, height: 100, corners: [false, false, false, false], corner: 0 };
+const PIECE = {
+  name: 'Front',
+  shape: RECTANGLE,
+  allowances: [10, 10, 10, 10],
+  fold: null,
+  clothId: 'shirting-poplin',
+  count: 2,
+  wish: PART,
+};
+const WISH = { role: 'collar', stretch: 'any', care: 'wash-warm' };
+
+async function project(more: object = {}) {
+  return (await post('/api/projects', { name: 'Pieces', ...more })).body as { id: string; version: number };
+}
+const put = (path: string, row: Record<string, unknown>, change: object) => {
+  const { id: _id, createdAt: _c, updatedAt: _u, projectId: _p, pieceId: _i, cutId: _k, ...body } = row;
+  return send('PUT', path, { ...body, ...change });
+};
+
+describe('a piece, its cuts and its jobs', () => {
+  it('are added together, and each is found and kept by itself', async () => {
+    const { id } = await project();
+    const added = await addWork(id, PIECE);
+    const { pieces, cuts, jobs } = (await send('GET', `/api/projects/${id}/pieces`)).body;
+    expect([pieces.length, cuts.length, jobs.length]).toEqual([1, 1, 1]);
+    expect(cuts[0]).toMatchObject({ duty: 'shell', clothId: 'shirting-poplin', count: 2, own: null, done: false });
+    expect(jobs[0]).toMatchObject({ place: { kind: 'usual' }, wish: WISH, stack: null, cutDone: false });
+    const renamed = await put(`/api/pieces/${added.body.pieceId}`, pieces[0], { name: 'Left front' });
+    expect([renamed.status, renamed.body.name, renamed.body.version]).toEqual([200, 'Left front', 2]);
+    expect((await put(`/api/pieces/${added.body.pieceId}`, pieces[0], { name: 'Late' })).status).toBe(409);
+  });
+
+  it('can be many: the lining has allowances of its own, one cut two jobs', async () => {
+    const { id } = await project();
+    const { body } = await addWork(id, PIECE);
+    const lining = await post(`/api/pieces/${body.pieceId}/cuts`, {
+      ...{ duty: 'lining', clothId: 'cotton-lawn', count: 2, orientation: 'bias', own: [null, 0, null, 25] },
+      jobs: [{ place: { kind: 'whole' }, wish: WISH }],
+    });
+    expect(lining.status).toBe(201);
+    expect(lining.body.cuts[0]).toMatchObject({ own: [null, 0, null, 25], orientation: 'bias' });
+    const job = await post(`/api/cuts/${lining.body.cuts[0].id}/jobs`, {
+      ...{ name: 'slash', place: { kind: 'line', line: [[100, 0], [100, 40]], width: 20 }, wish: { ...WISH, role: 'godet-slash' } }, // prettier-ignore
+    });
+    expect(job.status).toBe(201);
+    expect(job.body.position).toBeGreaterThan(lining.body.jobs[0].position);
+  });
+
+  it.each<[words: string, change: object, field: RegExp]>([
+    ['allowances of its own for other edges', { cuts: [{ count: 1, orientation: 'straight', own: [1, 2] }] }, /^cuts\[0\]\.own/],
+    ['a duty that there is not', { cuts: [{ count: 1, orientation: 'straight', duty: 'sail' }] }, /^cuts\[0\]\.duty/],
+    ['a grain that there is not', { cuts: [{ count: 1, orientation: 'up' }] }, /^cuts\[0\]\.orientation/],
+    ['a cloth that is not there', { cuts: [{ count: 1, orientation: 'straight', clothId: 'none' }] }, /^cuts\[0\]\.clothId/],
+    ['an edge that the piece does not have', { cuts: [{ count: 1, orientation: 'straight', jobs: [{ place: { kind: 'edges', edges: [7], width: 9 }, wish: WISH }] }] }, /^cuts\[0\]\.jobs\[0\]\.place\.edges\[0\]/], // prettier-ignore
+    ['a place that there is not', { cuts: [{ count: 1, orientation: 'straight', jobs: [{ place: { kind: 'moon' }, wish: WISH }] }] }, /^cuts\[0\]\.jobs\[0\]\.place\.kind/], // prettier-ignore
+    ['a wish with a grain', { cuts: [{ count: 1, orientation: 'straight', jobs: [{ place: { kind: 'usual' }, wish: PART }] }] }, /^cuts\[0\]\.jobs\[0\]\.wish\.cut/], // prettier-ignore
+  ])('refuse %s by its field, and add nothing', async (_, change, field) => {
+    const { id } = await project();
+    const { cuts: _cuts, ...piece } = pieceOf(PIECE);
+    const { status, body } = await post(`/api/projects/${id}/pieces`, { ...piece, ...change });
+    expect([status, body.error.field]).toEqual([400, expect.stringMatching(field)]);
+    expect((await send('GET', `/api/projects/${id}/pieces`)).body.pieces).toEqual([]);
+  });
+
+  it('keep the shape of a piece whose cuts have allowances of their own for its edges', async () => {
+    const { id } = await project();
+    const { body } = await addWork(id, PIECE);
+    await put(`/api/cuts/${body.cutId}`, body.cut, { own: [0, null, null, null] });
+    const circle = { shape: { kind: 'circle', diameter: 200 }, allowances: [10] };
+    const { status, body: answer } = await put(`/api/pieces/${body.pieceId}`, body.piece, circle);
+    expect([status, answer.error.field]).toEqual([400, 'shape']);
+    expect(answer.error.message).toMatch(/shell .* take these off first/);
+  });
+
+  it('are deleted and taken back each by itself', async () => {
+    const { id } = await project();
+    const { body } = await addWork(id, PIECE);
+    for (const path of [`/api/jobs/${body.id}`, `/api/cuts/${body.cutId}`, `/api/pieces/${body.pieceId}`]) {
+      expect((await send('DELETE', path)).status).toBe(200);
+      expect((await send('GET', path)).status).toBe(404);
+      expect((await send('POST', `${path}/restore`)).status).toBe(200);
+      expect((await send('GET', path)).status).toBe(200);
+    }
+  });
+
+  it('are copied, and a project is sewn again, with what was chosen and nothing that was done', async () => {
+    const { id } = await project({ makes: 3, notions: [{ name: 'zip', count: 1, there: true }] });
+    const { body } = await addWork(id, { ...PIECE, stack: await chosenStack() });
+    await put(`/api/jobs/${body.id}`, body.job, { cutDone: true });
+    await put(`/api/cuts/${body.cutId}`, body.cut, { done: true });
+    const copy = (await send('POST', `/api/pieces/${body.pieceId}/copy`)).body;
+    expect(copy.pieces[0]).toMatchObject({ name: 'Front, copy', shape: RECTANGLE });
+    expect([copy.cuts[0].done, copy.jobs[0].cutDone, copy.jobs[0].stack.title]).toEqual([false, false, body.job.stack.title]);
+    const again = (await send('POST', `/api/projects/${id}/again`)).body;
+    expect(again).toMatchObject({ name: 'Pieces, again', makes: 3, notions: [{ name: 'zip', there: false }] });
+    const { pieces, cuts, jobs } = (await send('GET', `/api/projects/${again.id}/pieces`)).body;
+    expect(pieces.map(({ name }: { name: string }) => name)).toEqual(['Front', 'Front, copy']);
+    expect([...cuts.map((cut: { done: boolean }) => cut.done), ...jobs.map((job: { cutDone: boolean }) => job.cutDone)]).toEqual([false, false, false, false]); // prettier-ignore
+  });
+});
+
+describe('one plan for a project', () => {
+  it('takes few materials, follows what is said, and is given to all jobs or none', async () => {
+    const { id } = await project();
+    for (const role of ['collar', 'cuff', 'button-band']) await addWork(id, { ...PIECE, name: role, wish: { ...PART, role } });
+    await addWork(id, { ...PIECE, name: 'Bare', clothId: null });
+    const plan = (await post(`/api/projects/${id}/plan`, {})).body;
+    expect([plan.jobs.length, plan.waiting, plan.exact]).toEqual([3, ['Bare'], true]);
+    expect(plan.materials.length).toBeLessThanOrEqual(2);
+    const [first] = plan.materials;
+    const without = (await post(`/api/projects/${id}/plan`, { dropped: [first.id] })).body;
+    expect(without.materials.map((each: { id: string }) => each.id)).not.toContain(first.id);
+    const job = plan.jobs[0];
+    const other = job.others.at(-1).id;
+    const held = (await post(`/api/projects/${id}/plan`, { locked: { [job.id]: other } })).body;
+    expect(held.jobs[0].stack.id).toBe(other);
+
+    const stackOf = ({ title, layers, predicted, reasons, cautions }: Record<string, object[]>) => ({
+      ...{ title, predicted, reasons, cautions },
+      layers: (layers as { materialId: string; extent: string; angle: number }[]).map(({ materialId, extent, angle }) => ({ materialId, extent, angle })), // prettier-ignore
+    });
+    const stacks = plan.jobs.map((each: { id: string; version: number; stack: never }) => ({ jobId: each.id, version: each.version, stack: stackOf(each.stack) })); // prettier-ignore
+    const stale = [stacks[0], { ...stacks[1], version: 9 }];
+    expect((await send('PUT', `/api/projects/${id}/stacks`, { stacks: stale })).status).toBe(409);
+    expect((await send('GET', `/api/jobs/${stacks[0].jobId}`)).body.stack).toBeNull();
+    expect((await send('PUT', `/api/projects/${id}/stacks`, { stacks })).status).toBe(200);
+    expect((await send('GET', `/api/jobs/${stacks[0].jobId}`)).body.stack.title).toBe(plan.jobs[0].stack.title);
+  });
+
+  it.each([
+    [{ locked: { nobody: 'x' } }, 'locked.nobody'],
+    [{ locked: [] }, 'locked'],
+    [{ dropped: 'all' }, 'dropped'],
+  ])('refuses %j', async (body, field) => {
+    const { id } = await project();
+    const answer = await post(`/api/projects/${id}/plan`, body);
+    expect([answer.status, answer.body.error.field]).toEqual([400, field]);
+  });
+});
+
+describe('seams', () => {
+  it('compare the edges of two cuts of a project, with every layer that runs into them', async () => {
+    const { id } = await project();
+    const stack = { ...(await chosenStack()), layers: [{ materialId: 'light-woven-fusible-45-g', extent: 'full', angle: 0 }] };
+    const band = (await addWork(id, { ...PIECE, stack })).body;
+    const edge = (await addWork(id, { ...PIECE, name: 'Edge', shape: { ...RECTANGLE, width: 310 } })).body;
+    const seam = { firstCut: band.cutId, firstEdges: [0], secondCut: edge.cutId, secondEdges: [0] };
+    const kept = await post(`/api/projects/${id}/seams`, seam);
+    expect([kept.status, kept.body.compared.fit, kept.body.compared.gives]).toEqual([201, 'ease', 'second']);
+    expect(kept.body.compared.difference).toBeCloseTo(-10, 6);
+    expect(kept.body.first.pile.map(({ name }: { name: string }) => name)).toEqual([
+      'Shirting poplin',
+      'Light woven fusible, 45 g',
+    ]);
+    expect(kept.body.second.pile).toHaveLength(1);
+    const other = await project();
+    const away = await post(`/api/projects/${other.id}/seams`, seam);
+    expect([away.status, away.body.error.field]).toEqual([400, 'firstCut']);
+    const wrong = await post(`/api/projects/${id}/seams`, { ...seam, secondEdges: [4] });
+    expect([wrong.status, wrong.body.error.field]).toEqual([400, 'secondEdges[0]']);
+  });
+});
+
+describe('a batch', () => {
+  it('is one run; a job that is not ready or already under way is named', async () => {
+    const { id } = await project();
+    const stack = await chosenStack();
+    const [a, b, bare] = [
+      (await addWork(id, { ...PIECE, stack })).body.id as string,
+      (await addWork(id, { ...PIECE, name: 'Cuff', stack })).body.id as string,
+      (await addWork(id, { ...PIECE, name: 'Bare' })).body.id as string,
+    ];
+    const missing = await post('/api/bench', { jobIds: [a, bare] });
+    expect([missing.status, missing.body.error.field]).toEqual([400, 'jobIds[1].stack']);
+    const run = await post('/api/bench', { jobIds: [a, b] });
+    expect([run.status, run.body.plan.works.map((work: { jobId: string }) => work.jobId)]).toEqual([201, [a, b]]);
+    expect((await send('GET', '/api/bench')).body.runs.map((each: { id: string }) => each.id)).toContain(run.body.id);
+    const twice = await post('/api/bench', { jobIds: [b, a] });
+    expect([twice.status, twice.body.error.field]).toEqual([400, 'jobIds[0].run']);
+    expect((await post('/api/bench', { jobIds: [] })).status).toBe(400);
+  });
+});
+
+describe('a layer that was bought', () => {
+  it('is kept with the figures of its family at its weight, and serves like any other', async () => {
+    const bought = await post('/api/layers/bought', {
+      name: 'Market firm',
+      family: 'firm-nonwoven',
+      arealDensity: 200,
+      tones: ['dark'],
+    });
+    expect(bought.status).toBe(201);
+    expect(bought.body).toMatchObject({
+      inStock: true,
+      origin: 'own',
+      estimated: ['thickness', 'bendingLength', 'membraneStiffness'],
+    });
+    const ask = (materialId: string) =>
+      post('/api/choose/judge', {
+        fabric: FABRIC,
+        part: { ...PART, role: 'bag-panel' },
+        layers: [{ materialId, extent: 'net' }],
+      });
+    const [own, library] = [await ask(bought.body.id), await ask('firm-non-woven-sew-in-200-g')];
+    expect(own.body.predicted).toEqual(library.body.predicted);
+    expect((await post('/api/layers/bought', { name: 'x', family: 'firm-nonwoven', arealDensity: 0 })).body.error.field).toBe(
+      'arealDensity',
+    );
+  });
+});
