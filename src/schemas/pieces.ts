@@ -1,6 +1,6 @@
 import * as yup from 'yup';
 import { EXTENTS, FORMS } from '../core/layers';
-import { MARK_KINDS, PLACE_KINDS, type PlaceKind } from '../core/pieces';
+import { isWide, MARK_KINDS, PLACE_KINDS, runsOn, type Mark, type MarkKind, type PlaceKind } from '../core/pieces';
 import { PIECE_KINDS, shapeKind, type PieceShape } from '../core/shape';
 import { number, oneOf, outline, point, shape, text } from './rules';
 
@@ -43,9 +43,29 @@ const anyKind = shape({ kind: oneOf(PIECE_KINDS).required() }).required();
 /** The shape of a piece, each kind with its own measures. */
 const pieceShape = yup.lazy((value: { kind?: string } | undefined) => schemas[value?.kind ?? ''] ?? anyKind);
 
+/** A mark: some run to another place, some have a width. */
+const markSchemas = Object.fromEntries(
+  MARK_KINDS.map((kind) => [
+    kind,
+    shape({
+      kind: oneOf([kind]).required(),
+      at: point,
+      ...(runsOn(kind) ? { to: point } : {}),
+      ...(isWide(kind) ? { width: number({ min: 0.5, max: 1000 }).required() } : {}),
+    }).required(),
+  ]),
+) as Record<MarkKind, yup.ObjectSchema<Mark>>;
+/** Says that the kind is wrong, and nothing else. */
+const anyMark = shape({
+  kind: oneOf(MARK_KINDS).required(),
+  at: yup.mixed(),
+  to: yup.mixed(),
+  width: yup.mixed(),
+}).required() as unknown as yup.ObjectSchema<Mark>;
+
 const marks = yup
   .array()
-  .of(shape({ kind: oneOf(MARK_KINDS).required(), at: point }).required())
+  .of(yup.lazy((value: { kind?: MarkKind } | undefined) => (value?.kind && markSchemas[value.kind]) || anyMark))
   .max(200, 'must hold at most 200 marks')
   .default([]);
 

@@ -17,6 +17,7 @@ import { chosenOf } from '../store/materials';
 import { scraps, type Scrap } from '../store/scraps';
 import { readSettings } from '../store/settings';
 import { findWorkpiece, getWorkpiece } from '../store/workpieces';
+import { capital } from '../core/letters';
 
 /** The cloth and the layers of a part that is far enough to be tried. @throws {InputError} naming what is missing */
 function ready(db: Db, jobId: string) {
@@ -214,7 +215,7 @@ export function startScrapBench(db: Db, id: string): BenchRun {
       seconds: setting.seconds,
       ...(pressing?.family === 'edge-stiffener' ? { lifts: 6, seconds: 5 } : {}),
       title: several ? `Piece ${name}: ${settingWords(setting)}` : `Press it: ${settingWords(setting)}`,
-      detail: `${COVER_WORDS[setting.cover]!.charAt(0).toUpperCase()}${COVER_WORDS[setting.cover]!.slice(1)}. One stop, straight down and straight up.`,
+      detail: `${capital(COVER_WORDS[setting.cover]!)}. One stop, straight down and straight up.`,
       safety: HEAT_SAFETY,
       // Rows run downward on the card, upward in the drawing.
       stops: [

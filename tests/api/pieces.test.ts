@@ -35,6 +35,22 @@ describe('a piece, its cuts and its jobs', () => {
     expect((await put(`/api/pieces/${added.body.pieceId}`, pieces[0], { name: 'Late' })).status).toBe(409);
   });
 
+  it('keep every kind of mark as it was put', async () => {
+    const { id } = await project();
+    const marks = [
+      { kind: 'dart', at: [60, 0], to: [64, 45], width: 18 },
+      { kind: 'fold-line', at: [0, 12.7], to: [300, 12.7] },
+      { kind: 'zip', at: [40, 80], to: [260, 80], width: 10 },
+      { kind: 'quarter', at: [75, 0] },
+      { kind: 'snap', at: [150, 50] },
+    ];
+    const { body } = await addWork(id, { ...PIECE, marks });
+    const kept = (await send('GET', `/api/projects/${id}/pieces`)).body.pieces.find(
+      (each: { id: string }) => each.id === body.pieceId,
+    );
+    expect(kept.marks).toEqual(marks);
+  });
+
   it('can be many: the lining has allowances of its own, one cut two jobs', async () => {
     const { id } = await project();
     const { body } = await addWork(id, PIECE);
@@ -57,6 +73,10 @@ describe('a piece, its cuts and its jobs', () => {
     ['a grain that there is not', { cuts: [{ count: 1, orientation: 'up' }] }, /^cuts\[0\]\.orientation/],
     ['a cloth that is not there', { cuts: [{ count: 1, orientation: 'straight', clothId: 'none' }] }, /^cuts\[0\]\.clothId/],
     ['an edge that the piece does not have', { cuts: [{ count: 1, orientation: 'straight', jobs: [{ place: { kind: 'edges', edges: [7], width: 9 }, wish: WISH }] }] }, /^cuts\[0\]\.jobs\[0\]\.place\.edges\[0\]/], // prettier-ignore
+    ['a dart that points nowhere', { marks: [{ kind: 'dart', at: [10, 0], width: 20 }] }, /^marks\[0\]\.to/],
+    ['a dart without a width', { marks: [{ kind: 'dart', at: [10, 0], to: [10, 40] }] }, /^marks\[0\]\.width/],
+    ['a mark that there is not', { marks: [{ kind: 'moon', at: [10, 0] }] }, /^marks\[0\]\.kind/],
+    ['a notch with a width', { marks: [{ kind: 'notch', at: [10, 0], width: 3 }] }, /^marks\[0\]/],
     ['a place that there is not', { cuts: [{ count: 1, orientation: 'straight', jobs: [{ place: { kind: 'moon' }, wish: WISH }] }] }, /^cuts\[0\]\.jobs\[0\]\.place\.kind/], // prettier-ignore
     ['a wish with a grain', { cuts: [{ count: 1, orientation: 'straight', jobs: [{ place: { kind: 'usual' }, wish: PART }] }] }, /^cuts\[0\]\.jobs\[0\]\.wish\.cut/], // prettier-ignore
   ])('refuse %s by its field, and add nothing', async (_, change, field) => {

@@ -303,3 +303,36 @@ test('a seam whose edges do not fit is told, and fits once the piece is changed'
   await seam.getByRole('button', { name: /^Take out the seam/ }).click();
   await expect(seam).toBeHidden();
 });
+
+test('marks are touched, typed and drawn to the axes; the template shows them where they were wanted', async ({ page }) => {
+  await start(page, 'Quay skirt');
+  await page.getByLabel('Name of the piece').fill('Skirt front');
+  const drawing = page.getByRole('img', { name: /^The piece Skirt front/ });
+  const put = async (kind: string, x: number, y: number) => {
+    await page.getByLabel('Mark to put on the piece').selectOption({ label: kind });
+    const box = (await drawing.boundingBox())!;
+    await drawing.click({ position: { x: x * box.width, y: y * box.height } });
+  };
+  const marks = page.getByRole('group', { name: 'Marks' });
+  // Near the centre is on the centre: the piece is 300 mm wide.
+  await put('centre front', 0.52, 0.5);
+  await expect(page.getByLabel('From the left')).toHaveValue('15 cm');
+  await put('fold line', 0.4, 0.45);
+  await page.getByLabel('One end: from the bottom').fill('1/2 in');
+  await page.getByLabel('Other end: from the bottom').fill('1/2 in');
+  await put('quarter points of an edge', 0.5, 0.93);
+  await expect(marks.getByRole('button', { name: /^Quarter point,/ })).toHaveCount(3);
+  for (const [i, place] of ['75 mm', '15 cm', '22.5 cm'].entries())
+    await expect(marks.getByRole('button', { name: /^Quarter point,/ }).nth(i)).toContainText(`${place} in`);
+  await page.getByRole('button', { name: 'Add the piece' }).click();
+  await expect(page.getByRole('heading', { name: /behind “Skirt front”/ })).toBeVisible();
+  const id = /projects\/([^/?]+)/.exec(page.url())![1]!;
+  const { pieces: kept } = (await (await page.request.get(`/api/projects/${id}/pieces`)).json()) as {
+    pieces: { marks: { kind: string; at: number[]; to?: number[] }[] }[];
+  };
+  const [front, fold] = kept[0]!.marks;
+  expect(front!.at[0]! - kept[0]!.marks[2]!.at[0]!).toBeCloseTo(75, 6);
+  // Half an inch stays half an inch, from the lower edge on which the quarter points lie.
+  expect(fold!.at[1]! - kept[0]!.marks[2]!.at[1]!).toBeCloseTo(12.7, 6);
+  expect(fold!.to![1]).toBe(fold!.at[1]);
+});

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { readOutlines, type FoundPiece } from '../../src/formats/drawing';
 import { writeDxf, writtenPiece } from '../../src/formats/dxf';
 import { writeSvg } from '../../src/formats/svg';
-import { MARK_KINDS, openPiece, type PieceSpec } from '../../src/core/pieces';
+import { MARK_KINDS, openPiece, type Mark, type PieceSpec } from '../../src/core/pieces';
 import {
   bounds,
   drawShape,
@@ -29,7 +29,16 @@ const anyPiece: fc.Arbitrary<PieceSpec> = fc
     line: fc.constantFrom('cut', 'sew' as const),
     allowances: fc.array(fc.integer({ min: 0, max: 15 }), { minLength: 10, maxLength: 10 }),
     grain: fc.integer({ min: -89, max: 90 }),
-    marks: fc.array(fc.record({ kind: fc.constantFrom(...MARK_KINDS), x: coordinate, y: coordinate }), { maxLength: 6 }),
+    marks: fc.array(
+      fc.record({
+        kind: fc.constantFrom(...MARK_KINDS),
+        x: coordinate,
+        y: coordinate,
+        dx: coordinate,
+        width: fc.integer({ min: 1, max: 40 }),
+      }),
+      { maxLength: 6 },
+    ),
   })
   .map(({ spokes, opening, line, allowances, grain, marks }) => {
     const corner = (i: number): Point => {
@@ -51,7 +60,12 @@ const anyPiece: fc.Arbitrary<PieceSpec> = fc
       allowances: allowances.slice(0, edges.length + holes.length),
       fold: null,
       grain,
-      marks: marks.map(({ kind, x, y }) => ({ kind, at: [40 * x, 40 * y] as Point })),
+      marks: marks.map(({ kind, x, y, dx, width }): Mark => ({
+        kind,
+        at: [40 * x, 40 * y],
+        ...(['dart', 'fold-line', 'zip'].includes(kind) ? { to: [40 * x + 30 * dx, 40 * y + 20] as Point } : {}),
+        ...(['dart', 'zip'].includes(kind) ? { width } : {}),
+      })),
     };
   })
   .filter(({ shape }) => {
@@ -84,11 +98,12 @@ function expectSame(back: FoundPiece, spec: PieceSpec, name: string, count: numb
   expect(back.shape.holes?.length ?? 0).toBe(piece.holes.length);
   piece.holes.forEach((hole, i) => expect(apart(back.shape.holes![i]!, hole.outline.map(home))).toBeLessThan(0.01));
   expect(back.marks.map(({ kind }) => kind).sort()).toEqual(spec.marks.map(({ kind }) => kind).sort());
-  for (const { kind, at } of spec.marks) {
+  const away = (a: Point, b: Point) => Math.hypot(a[0] - home(b)[0], a[1] - home(b)[1]);
+  for (const { kind, at, to, width } of spec.marks) {
     const near = back.marks
       .filter((mark) => mark.kind === kind)
-      .map((mark) => Math.hypot(mark.at[0] - home(at)[0], mark.at[1] - home(at)[1]));
-    expect(Math.min(...near)).toBeLessThan(0.01);
+      .map((mark) => away(mark.at, at) + (to ? away(mark.to!, to) : 0) + Math.abs((mark.width ?? 0) - (width ?? 0)));
+    expect(Math.min(...near)).toBeLessThan(0.02);
   }
   const again = openPiece({ ...spec, shape: back.shape, line: 'cut', allowances: back.allowances, marks: [] });
   // Allowances come in to a tenth of a millimetre.

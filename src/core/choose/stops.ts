@@ -3,6 +3,7 @@ import { needsHandSewing, shadeMiss, temporary } from './handling';
 import { finishedBand } from './piece-size';
 import type { Question, Stop } from './protocol';
 import { STRETCHY } from './traits';
+import { capital } from '../letters';
 
 const IRON_WORDS = ['no iron', 'a cool iron', 'a medium iron', 'a hot iron'];
 
@@ -299,7 +300,3 @@ export const STOPS: readonly Stop[] = [
       'A hoop would mark this cloth for good. It has to float on a sheet that holds it by itself, and this one does not.',
   },
 ];
-
-function capital(text: string): string {
-  return text.charAt(0).toUpperCase() + text.slice(1);
-}

@@ -1,6 +1,6 @@
 import type { Fabric } from '../cloth';
 import { InputError } from '../input-error';
-import { clothTurns, enlarged, FREELY, openPiece, type Shrinkage, type Turns } from '../pieces';
+import { clothTurns, enlarged, FREELY, movedMark, openPiece, type Shrinkage, type Turns } from '../pieces';
 import type { Outline } from '../shape';
 import type { CutList } from './cut-item';
 import { itemsOf } from './layer-items';
@@ -23,7 +23,7 @@ export function clothItems(
       const grain = part.piece.grain;
       const { turns, lengthwise } = lyingFor(clothTurns(fabric, { cut: part.cut, grain, oneWay: part.oneWay }), grain, shrinkage);
       const grown = (outline: Outline): Outline => enlarged(outline, shrinkage, lengthwise);
-      const marks = opened.marks.map((mark) => ({ ...mark, at: grown([mark.at])[0]! }));
+      const marks = opened.marks.map((mark) => movedMark(mark, (place) => grown([place])[0]!));
       const cut = { outlines: [grown(opened.outline)], holes: opened.holes.map((hole) => grown(hole.outline)) };
       list.items.push(
         ...itemsOf(part, `${part.id}/cloth`, cut, { seam: opened.seam.map(grown), marks }, false, {

@@ -8,15 +8,15 @@ import {
   grainOfTurns,
   layerOutline,
   openPiece,
+  movedMark,
   oneSided,
   tapeLength,
   type LayerOutline,
-  type Mark,
   type OpenPiece,
   type PieceCut,
   type Turns,
 } from '../pieces';
-import { difference, regionArea, slitOpen, transformed, type Outline, type Point } from '../shape';
+import { difference, isInside, regionArea, slitOpen, transformed, type Outline } from '../shape';
 import type { CutItem, CutList } from './cut-item';
 import type { ListedPart } from './listed-part';
 
@@ -104,10 +104,10 @@ export function itemsOf(
     const mirrored = (half === 1) !== faceDown;
     const put = (outline: Outline): Outline => (mirrored ? transformed(outline, true, 0).reverse() : outline);
     cut.outlines.forEach((outline, k) => {
-      const own = cut.holes.filter((hole) => insideOf(hole[0]!, outline));
+      const own = cut.holes.filter((hole) => isInside(hole[0]!, outline));
       // A patch or strip lies somewhere on the piece: seams that run past it are none of its own, nor are marks beside it.
       const seam = piece.seam.filter((path) => regionArea(difference(path, [outline])) < OUTSIDE);
-      const marks = seam.length > 0 ? piece.marks : piece.marks.filter(({ at }) => insideOf(at, outline));
+      const marks = seam.length > 0 ? piece.marks : piece.marks.filter(({ at }) => isInside(at, outline));
       found.push({
         id: `${id}/${k}${half === 1 ? 'm' : ''}`,
         workId: part.id,
@@ -116,7 +116,7 @@ export function itemsOf(
         edge: put(outline),
         holes: own.map(put),
         seam: seam.map(put),
-        marks: marks.map(({ kind, at: [x, y] }): Mark => ({ kind, at: [mirrored ? -x : x, y] })),
+        marks: marks.map((mark) => movedMark(mark, ([x, y]) => [mirrored ? -x : x, y])),
         count,
         first: half === 1 ? halves[0]! + 1 : 1,
         letter: cut.outlines.length > 1 ? String.fromCharCode(97 + (k % 26)) : '',
@@ -151,14 +151,4 @@ function turnsOf(turns: Turns, outline: Outline, mirrored: boolean): Pick<CutIte
  */
 function keepsGrainFlipped(turns: Turns): boolean {
   return turns === FREELY || turns.every((turn) => turns.some((other) => (turn + other) % 360 === 0));
-}
-
-/** Whether a point lies inside an outline, by counting crossings to its right. */
-function insideOf([x, y]: Point, outline: Outline): boolean {
-  let inside = false;
-  outline.forEach(([ax, ay], i) => {
-    const [bx, by] = outline[(i + 1) % outline.length]!;
-    if (ay > y !== by > y && x < ax + ((y - ay) / (by - ay)) * (bx - ax)) inside = !inside;
-  });
-  return inside;
 }

@@ -1,4 +1,14 @@
-import { bounds, difference, distanceToBorder, intersection, polygonArea, transformed, type Outline, type Point } from '../shape';
+import {
+  bounds,
+  difference,
+  distanceToBorder,
+  intersection,
+  isInside,
+  polygonArea,
+  transformed,
+  type Outline,
+  type Point,
+} from '../shape';
 import { hoopOutlines, type Hoop, type HoopPlace } from './hoop';
 
 /** Cloth that is hooped, as it is cut, mm. */
@@ -107,7 +117,7 @@ function* triesOver(motif: Outline, hoop: Hoop, ground: Ground, place: Place): G
   const there = placedMotif(motif, place);
   const corners = ground.obstacles.flat();
   const held = [ground.outline, ...(ground.strips ?? [])];
-  const beside = there.filter((point) => !within(point, ground.outline)).length;
+  const beside = there.filter((point) => !isInside(point, ground.outline)).length;
   for (const turn of TURNS) {
     const angle = place.angle + turn;
     // The motif as it lies in the hoop's own directions.
@@ -122,10 +132,10 @@ function* triesOver(motif: Outline, hoop: Hoop, ground: Ground, place: Place): G
         const [[x, y]] = transformed([shift], false, angle) as [Point];
         const at = { x, y, angle: ((angle % 360) + 360) % 360 };
         const { inner, outer } = hoopOutlines(hoop, at);
-        const hanging = outer.filter((point) => !held.some((outline) => within(point, outline))).length;
+        const hanging = outer.filter((point) => !held.some((outline) => isInside(point, outline))).length;
         const pressed =
-          corners.filter((point) => within(point, outer) && !within(point, inner)).length +
-          ground.obstacles.reduce((sum, obstacle) => sum + outer.filter((point) => within(point, obstacle)).length, 0);
+          corners.filter((point) => isInside(point, outer) && !isInside(point, inner)).length +
+          ground.obstacles.reduce((sum, obstacle) => sum + outer.filter((point) => isInside(point, obstacle)).length, 0);
         // A motif past the field cannot be sewn at all; the rest can be helped.
         const cost = 100 * past + 10 * beside + hanging + 2 * pressed;
         yield { at, cost };
@@ -154,15 +164,4 @@ export function hoopOver(motif: Outline, hoop: Hoop, ground: Ground, place: Plac
 export function mayHold(motif: Outline, hoop: Hoop, ground: Ground, place: Place): boolean {
   for (const { cost } of triesOver(motif, hoop, ground, place)) if (cost === 0) return true;
   return false;
-}
-
-/** Whether a point lies in an outline, by counting crossings to its right. */
-function within([x, y]: Point, outline: Outline): boolean {
-  let inside = false;
-  for (let i = 0, j = outline.length - 1; i < outline.length; j = i++) {
-    const [ax, ay] = outline[i]!;
-    const [bx, by] = outline[j]!;
-    if (ay > y !== by > y && x < ax + ((y - ay) / (by - ay)) * (bx - ax)) inside = !inside;
-  }
-  return inside;
 }

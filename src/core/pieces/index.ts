@@ -1,5 +1,9 @@
-export { MARK_KINDS, MARK_WORDS, openPiece, pieceSize, plainPiece } from './piece';
-export type { Mark, MarkKind, OpenPiece, PieceSpec } from './piece';
+export { isWide, MARK_KINDS, MARK_LETTERS, MARK_WORDS, markLines, movedMark, runsOn } from './mark';
+export type { Mark, MarkKind } from './mark';
+export { edgeRuns } from './edge-runs';
+export { newMark, quarterMarks, SNAP_WORDS, snapMark, SNAPS } from './put-mark';
+export { openPiece, pieceSize, plainPiece } from './piece';
+export type { OpenPiece, PieceSpec } from './piece';
 export { edgeLength, edgesByRule } from './strip-edges';
 export type { EdgeRule } from './strip-edges';
 export { DEFAULT_LAYER_OUTLINE, isTape } from './layer-cut';

@@ -1,23 +1,6 @@
 import { InputError, requireNumber } from '../input-error';
 import { drawShape, edgeNames, inset, outset, sourcesOf, type Outline, type PieceShape, type Point } from '../shape';
-
-/** What a mark on a piece says. */
-export const MARK_KINDS = ['notch', 'drill', 'centre-front', 'centre-back', 'side', 'buttonhole'] as const;
-export type MarkKind = (typeof MARK_KINDS)[number];
-export const MARK_WORDS: Record<MarkKind, string> = {
-  notch: 'notch',
-  drill: 'point',
-  'centre-front': 'centre front',
-  'centre-back': 'centre back',
-  side: 'side',
-  buttonhole: 'buttonhole',
-};
-
-/** A place on a piece that is marked, in the coordinates of its shape, mm. */
-export interface Mark {
-  kind: MarkKind;
-  at: Point;
-}
+import { movedMark, type Mark } from './mark';
 
 /** What is needed to know a piece's true outline and seams. mm. */
 export interface PieceSpec {
@@ -191,16 +174,22 @@ function unfolded(spec: PieceSpec, fold: number) {
     outline: [...half, ...back],
     edges: [...halfEdges, ...[...halfEdges].reverse()],
     holes: [...holes, ...mirrored],
-    marks: [
-      ...spec.marks,
-      ...spec.marks.filter(({ at }) => distanceTo(a, b, at) > ON_FOLD).map((m) => ({ ...m, at: mirror(m.at) })),
-    ],
+    marks: [...spec.marks, ...spec.marks.filter((mark) => !isOnFold(mark, a, b)).map((mark) => movedMark(mark, mirror))],
     fold: [a, b] as [Point, Point],
   };
 }
 
 /** Marks this close to the fold are not doubled, mm. */
 const ON_FOLD = 0.5;
+
+/** Whether a mark is its own mirror image at the fold: it lies on the fold, or crosses it squarely at half its length. */
+function isOnFold(mark: Mark, a: Point, b: Point): boolean {
+  if (!mark.to) return distanceTo(a, b, mark.at) <= ON_FOLD;
+  const mirrored = mirrorAt(a, b);
+  const near = (p: Point, q: Point) => Math.hypot(p[0] - q[0], p[1] - q[1]) <= 2 * ON_FOLD;
+  const [at, to] = [mirrored(mark.at), mirrored(mark.to)];
+  return (near(at, mark.at) && near(to, mark.to)) || (near(at, mark.to) && near(to, mark.at));
+}
 
 function hasStraightSides({ kind }: PieceShape): boolean {
   return kind === 'rectangle' || kind === 'rounded' || kind === 'angled';

@@ -29,3 +29,18 @@ export function nearestOnBorder(outline: Outline, point: Point): { edge: number;
 export function distanceToBorder(outline: Outline, point: Point): number {
   return nearestOnBorder(outline, point).distance;
 }
+
+/**
+ * Whether a point lies inside an outline, by counting the crossings to its right. On the border either may be said.
+ *
+ * @example isInside([1, 1], [[0, 0], [2, 0], [2, 2], [0, 2]]) // true
+ */
+export function isInside([x, y]: Point, outline: Outline): boolean {
+  let inside = false;
+  for (let i = 0; i < outline.length; i++) {
+    const [ax, ay] = outline[i]!;
+    const [bx, by] = outline[(i + 1) % outline.length]!;
+    if (ay > y !== by > y && x < ax + ((y - ay) / (by - ay)) * (bx - ax)) inside = !inside;
+  }
+  return inside;
+}

@@ -1,7 +1,7 @@
 export { innermost } from './innermost';
 export { bounds, FARTHEST, perimeter, polygonArea, requireOutline, selfCrossing, signedArea, transformed } from './polygon';
 export type { Box, Outline, Point } from './polygon';
-export { distanceToBorder, distanceToEdge, nearestOnBorder } from './distance';
+export { distanceToBorder, distanceToEdge, isInside, nearestOnBorder } from './distance';
 export { convexHull } from './hull';
 export { arcPoints } from './arc';
 export { cubicPoints } from './cubic';

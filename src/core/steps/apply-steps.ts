@@ -2,7 +2,8 @@ import type { Fabric } from '../cloth';
 import { isFusible, type Material } from '../layers';
 import type { Step, StepsFor } from './step';
 import { pressWords, settingFor } from './press-setting';
-import { BLADE_SAFETY, HEAT_SAFETY, SPRAY_SAFETY, lower } from './words';
+import { BLADE_SAFETY, HEAT_SAFETY, SPRAY_SAFETY } from './words';
+import { lower } from '../letters';
 
 /** Fusing, sticking and sewing of a stack that is worn, in the order of its layers. */
 export function applySteps(input: StepsFor): Step[] {

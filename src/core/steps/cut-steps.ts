@@ -1,5 +1,6 @@
 import type { Step, StepsFor } from './step';
-import { BLADE_SAFETY, lower, capital } from './words';
+import { BLADE_SAFETY } from './words';
+import { capital, lower } from '../letters';
 
 const EXTENT_CUT: Record<string, string> = {
   full: 'to the pattern',

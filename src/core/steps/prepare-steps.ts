@@ -2,7 +2,8 @@ import { isSoaked, type Material } from '../layers';
 import type { Schools } from '../schools';
 import type { FoundSetting } from './press-setting';
 import type { Step, StepsFor } from './step';
-import { HEAT_SAFETY, SPRAY_SAFETY, IRON, COVER, lower } from './words';
+import { HEAT_SAFETY, SPRAY_SAFETY, IRON, COVER } from './words';
+import { lower } from '../letters';
 
 /** Washing, shrinking, pressing flat, and the liquids that go on before anything is cut. */
 export function prepareSteps({ fabric, layers, washed, cutAlready, schools, found }: StepsFor): Step[] {

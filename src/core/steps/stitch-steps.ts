@@ -2,7 +2,8 @@ import { isFusible } from '../layers';
 import type { Step, StepsFor } from './step';
 import { pressWords, settingFor } from './press-setting';
 import { finishing } from './finishing';
-import { HEAT_SAFETY, SPRAY_SAFETY, NEEDLE_SAFETY, lower } from './words';
+import { HEAT_SAFETY, SPRAY_SAFETY, NEEDLE_SAFETY } from './words';
+import { lower } from '../letters';
 
 /** Joining, hooping, stitching and taking away of a stack that is stitched on. */
 export function stitchSteps(input: StepsFor): Step[] {

@@ -14,11 +14,3 @@ export const COVER: Record<string, string> = {
   'damp-cloth': 'under a damp cloth',
   shoe: 'with a shoe on the iron',
 };
-
-export function lower(text: string): string {
-  return text.charAt(0).toLowerCase() + text.slice(1);
-}
-
-export function capital(text: string): string {
-  return text.charAt(0).toUpperCase() + text.slice(1);
-}

@@ -26,6 +26,9 @@ export type LoopRole = 'cut' | 'sew' | 'opening' | 'unknown';
 export interface DrawnPoint {
   at: Point;
   role: MarkKind;
+  /** Where a mark that runs on ends, and how wide it is, mm. */
+  to?: Point;
+  width?: number;
   group: string;
 }
 

@@ -1,9 +1,10 @@
 import { InputError } from '../../core/input-error';
-import type { Mark } from '../../core/pieces';
+import { movedMark, type Mark } from '../../core/pieces';
 import {
   bounds,
   drawShape,
   edgePoints,
+  isInside,
   nearestEdge,
   polygonArea,
   type DrawnEdge,
@@ -127,15 +128,6 @@ function holds(outer: Outline, inner: Outline): boolean {
   return true;
 }
 
-function isInside([x, y]: Point, outline: Outline): boolean {
-  let inside = false;
-  outline.forEach(([ax, ay], i) => {
-    const [bx, by] = outline[(i + 1) % outline.length]!;
-    if (ay > y !== by > y && x < ax + ((y - ay) / (by - ay)) * (bx - ax)) inside = !inside;
-  });
-  return inside;
-}
-
 function pieceOf(
   loop: SoundLoop,
   inside: readonly SoundLoop[],
@@ -179,7 +171,7 @@ function pieceOf(
   }
   const marks = drawing.points
     .filter(({ group, at }) => belongs(loop, group, at))
-    .map(({ at, role }): Mark => ({ kind: role, at: move(at) }));
+    .map(({ group: _, role, ...place }): Mark => movedMark({ kind: role, ...place }, move));
   return {
     name: facts?.name ?? loop.name,
     shape,

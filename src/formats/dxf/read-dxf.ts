@@ -1,5 +1,5 @@
 import { InputError } from '../../core/input-error';
-import { MARK_KINDS, MARK_WORDS, type MarkKind } from '../../core/pieces';
+import { isWide, MARK_KINDS, MARK_WORDS, runsOn, type MarkKind } from '../../core/pieces';
 import { FARTHEST, type Outline, type Point } from '../../core/shape';
 import {
   distance,
@@ -84,12 +84,15 @@ export function readDxf(text: string): { drawing: Drawing; facts: Map<string, Gr
     for (const { name, entities: own } of pieces) {
       facts.set(name, factsOf(name, own.flatMap(textOf)));
       for (const entity of own) visit(entity, place, name, 0);
-      for (const { kind, at } of own.flatMap(markOf)) {
+      for (const { kind, at, to, width } of own.flatMap(markOf)) {
         const there = put(place, at);
         const [point] = points
           .filter((each) => each.group === name && each.role === 'drill' && distance(each.at, there) < JOIN)
           .sort((a, b) => distance(a.at, there) - distance(b.at, there));
-        if (point) point.role = kind;
+        if (!point) continue;
+        point.role = kind;
+        if (to) point.to = put(place, to);
+        if (width) point.width = width * unit.scale;
       }
     }
   } else for (const entity of entities) visit(entity, place, '', 0);
@@ -140,10 +143,19 @@ function textOf(entity: DxfEntity): string[] {
 }
 
 /** What a text says of the mark that it stands at. */
-function markOf(entity: DxfEntity): { kind: MarkKind; at: { x: number; y: number } }[] {
-  const words = /^\s*MARK\s*:\s*(.+?)\s*$/i.exec(textOf(entity)[0] ?? '')?.[1]!.toLowerCase();
-  const kind = MARK_KINDS.find((each) => MARK_WORDS[each] === words);
-  return kind ? [{ kind, at: { x: entity.number(10, 0), y: entity.number(20, 0) } }] : [];
+function markOf(
+  entity: DxfEntity,
+): { kind: MarkKind; at: { x: number; y: number }; to?: { x: number; y: number }; width?: number }[] {
+  const [, words, x, y, width] =
+    /^\s*MARK\s*:\s*(.+?)(?:\s+TO\s+(-?[\d.]+)\s+(-?[\d.]+))?(?:\s+WIDTH\s+([\d.]+))?\s*$/i.exec(textOf(entity)[0] ?? '') ?? [];
+  const kind = MARK_KINDS.find((each) => MARK_WORDS[each] === words?.toLowerCase());
+  const at = { x: entity.number(10, 0), y: entity.number(20, 0) };
+  if (!kind) return [];
+  if (!runsOn(kind)) return [{ kind, at }];
+  const to = { x: Number(x), y: Number(y) };
+  // Without its other end such a mark says nothing that could be drawn.
+  if (!Number.isFinite(to.x) || !Number.isFinite(to.y) || (isWide(kind) && !(Number(width) > 0))) return [];
+  return [{ kind, at, to, ...(isWide(kind) ? { width: Number(width) } : {}) }];
 }
 
 function unitOf(header: ReadonlyMap<string, string>, texts: readonly string[], apparel: boolean): Drawing['unit'] {

@@ -1,4 +1,4 @@
-import { grainLine, MARK_WORDS, type Mark, type OpenPiece, type PieceCut } from '../../core/pieces';
+import { grainLine, MARK_WORDS, markLines, type Mark, type OpenPiece, type PieceCut } from '../../core/pieces';
 import type { Placement } from '../../core/cutplan';
 import type { Outline, Point } from '../../core/shape';
 
@@ -57,7 +57,7 @@ export function writtenPiece(
 
 /**
  * Pieces as a DXF file (R12, text) on the layers of the apparel pattern standard, each piece a block in millimetres: 1 cut line,
- * 14 sew line, 11 openings, 7 grain line, 6 fold, 4 notches, 13 other marks with what they say beside them, and its name and quantity as text.
+ * 14 sew line, 11 openings, 7 grain line, 6 fold, 4 notches, 13 other marks with what they say beside them, 8 the lines of darts, folds and zips, and its name and quantity as text.
  * With a layout, every copy is inserted where it lies.
  */
 export function writeDxf(pieces: readonly WrittenPiece[], layout?: { index: number; placement: Placement }[]): string {
@@ -91,14 +91,26 @@ export function writeDxf(pieces: readonly WrittenPiece[], layout?: { index: numb
       add([0, 'LINE'], [8, '6'], [10, a[0]], [20, a[1]], [30, 0], [11, b[0]], [21, b[1]], [31, 0]);
       text('ANNOTATION: LAID AT THE FOLD');
     }
-    for (const {
-      kind,
-      at: [x, y],
-    } of piece.marks) {
+    for (const mark of piece.marks) {
+      const {
+        kind,
+        at: [x, y],
+        to,
+        width,
+      } = mark;
       const layer = kind === 'notch' ? '4' : '13';
       add([0, 'POINT'], [8, layer], [10, x], [20, y], [30, 0]);
       if (kind !== 'notch' && kind !== 'drill')
-        add([0, 'TEXT'], [8, layer], [10, x], [20, y], [30, 0], [40, 4], [1, `MARK: ${MARK_WORDS[kind].toUpperCase()}`]);
+        add(
+          [0, 'TEXT'],
+          [8, layer],
+          [10, x],
+          [20, y],
+          [30, 0],
+          [40, 4],
+          [1, `MARK: ${MARK_WORDS[kind].toUpperCase()}${ends(to, width)}`],
+        );
+      for (const line of markLines(mark)) polyline('8', line, false);
     }
     add([0, 'ENDBLK'], [8, '1']);
   });
@@ -124,9 +136,9 @@ export function writeDxf(pieces: readonly WrittenPiece[], layout?: { index: numb
   add([0, 'ENDSEC'], [0, 'EOF']);
   return `${out.join('\r\n')}\r\n`;
 
-  function polyline(layer: string, points: Outline): void {
+  function polyline(layer: string, points: Outline, closed = true): void {
     add([0, 'POLYLINE'], [8, layer]);
-    out.push('66', '1', '70', '1');
+    out.push('66', '1', '70', closed ? '1' : '0');
     add([10, 0], [20, 0], [30, 0]);
     for (const [x, y] of points) add([0, 'VERTEX'], [8, layer], [10, x], [20, y], [30, 0]);
     add([0, 'SEQEND'], [8, layer]);
@@ -173,4 +185,9 @@ export function grainEnds(outline: Outline, grain: number): [Point, Point] {
     [middle[0] - d[0], middle[1] - d[1]],
     [middle[0] + d[0], middle[1] + d[1]],
   ];
+}
+
+/** Where a mark that runs on ends, and how wide it is, as its text says it. */
+function ends(to: Point | undefined, width: number | undefined): string {
+  return to ? ` TO ${figure(to[0])} ${figure(to[1])}${width ? ` WIDTH ${figure(width)}` : ''}` : '';
 }

@@ -1,5 +1,5 @@
 import type { PDFDocument } from 'pdf-lib';
-import { MARK_WORDS } from '../../core/pieces';
+import { MARK_WORDS, markLines } from '../../core/pieces';
 import { bounds, type Outline, type Point } from '../../core/shape';
 import { grainEnds, grainWords, type WrittenPiece } from '../dxf/write-dxf';
 import { newDocument, Page, PAPERS, type Paper } from './page';
@@ -120,8 +120,14 @@ function draw(page: Page, piece: Template, put: (p: Point) => Point): void {
       turn: 90,
     });
   }
-  for (const { kind, at } of piece.marks) {
-    const [x, y] = put(at);
+  for (const mark of piece.marks) {
+    const { kind } = mark;
+    const [x, y] = put(mark.at);
+    for (const line of markLines(mark)) {
+      const points = line.map(put);
+      const dash = kind === 'fold-line' ? { dash: [6, 2] } : {};
+      points.slice(1).forEach((b, i) => page.line(points[i]!, b, { weight: 0.3, ...dash }));
+    }
     if (kind === 'notch') {
       page.line([x - 2.5, y], [x + 2.5, y], { weight: 0.4 });
       page.line([x, y - 2.5], [x, y + 2.5], { weight: 0.4 });

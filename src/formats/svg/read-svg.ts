@@ -1,8 +1,9 @@
 import svgpath from 'svgpath';
 import { InputError } from '../../core/input-error';
-import { MARK_KINDS } from '../../core/pieces';
+import { isWide, MARK_KINDS, runsOn, type MarkKind } from '../../core/pieces';
 import { FARTHEST, type DrawnEdge, type Point } from '../../core/shape';
 import {
+  distance,
   loopEdges,
   MOST_DRAWING_POINTS,
   MOST_LOOPS,
@@ -119,7 +120,7 @@ export function readSvg(text: string): Drawing {
   /** A shape of its own, by the name of the element. */
   function draw(name: string, attributes: Record<string, string>, matrix: Matrix, group: string): void {
     // Our own layouts draw the cloth as well; it is no piece.
-    if (attributes['data-line'] === 'cloth') return;
+    if (attributes['data-line'] === 'cloth' || attributes['data-line'] === 'mark') return;
     const number = (key: string) => measure(attributes[key]);
     const role = roleOf(attributes['data-line']);
     const put = (p: Point): Point => {
@@ -168,7 +169,7 @@ export function readSvg(text: string): Drawing {
         const ry = number(name === 'circle' ? 'r' : 'ry');
         const [cx, cy] = [number('cx'), number('cy')];
         const mark = MARK_KINDS.find((kind) => kind === attributes['data-mark']);
-        if (mark) points.push({ at: put([cx, cy]), role: mark, group });
+        if (mark) points.push(...markPoint(mark, [cx, cy], attributes, put, group));
         else if (rx > 0 && ry > 0)
           draw(
             'path',
@@ -372,6 +373,24 @@ function readPath(d: string, matrix: Matrix, count: (points: number) => void, wa
     }
   });
   return found;
+}
+
+/** A mark that the file names; one that runs on without saying where to is left out. */
+function markPoint(
+  kind: MarkKind,
+  at: Point,
+  attributes: Record<string, string>,
+  put: (point: Point) => Point,
+  group: string,
+): DrawnPoint[] {
+  const placed = { at: put(at), role: kind, group };
+  if (!runsOn(kind)) return [placed];
+  const [x, y, ...more] = (attributes['data-to'] ?? '').split(/[\s,]+/).map(Number);
+  const width = Number(attributes['data-width']);
+  if (x === undefined || y === undefined || more.length > 0 || !Number.isFinite(x) || !Number.isFinite(y)) return [];
+  if (!isWide(kind)) return [{ ...placed, to: put([x, y]) }];
+  if (!(width > 0)) return [];
+  return [{ ...placed, to: put([x, y]), width: distance(placed.at, put([at[0] + width, at[1]])) }];
 }
 
 /** Characters of one path: ten thousand points take about a quarter of it. */

@@ -1,4 +1,5 @@
 import type { Placement } from '../../core/cutplan';
+import { markLines } from '../../core/pieces';
 import { bounds, transformed, type Outline, type Point } from '../../core/shape';
 import { grainEnds, grainWords, type WrittenPiece } from '../dxf/write-dxf';
 
@@ -55,9 +56,11 @@ export function writeSvg(title: string, pieces: readonly WrittenPiece[], sheets:
             .map(pair)
             .join('L')}"/>`,
         );
-      for (const { kind, at } of piece.marks) {
-        const [cx, cy] = put([at])[0]!;
-        lines.push(`<circle data-mark="${kind}" cx="${figure(cx)}" cy="${figure(cy)}" r="1"/>`);
+      for (const mark of piece.marks) {
+        const [[cx, cy], to] = put(mark.to ? [mark.at, mark.to] : [mark.at]) as [Point, Point?];
+        const on = to ? ` data-to="${pair(to)}"${mark.width ? ` data-width="${figure(mark.width)}"` : ''}` : '';
+        lines.push(`<circle data-mark="${mark.kind}" cx="${figure(cx)}" cy="${figure(cy)}" r="1"${on}/>`);
+        for (const line of markLines(mark)) lines.push(`<polyline data-line="mark" points="${put(line).map(pair).join(' ')}"/>`);
       }
       const name = placement.copy > 0 ? `${piece.name} ${placement.copy + 1}` : piece.name;
       body.push(`<g data-piece="p${number}"><title>${escaped(name)}</title>${lines.join('')}</g>`);

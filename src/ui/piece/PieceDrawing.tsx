@@ -1,5 +1,5 @@
 import { useId, useRef } from 'react';
-import { MARK_WORDS, type Mark, type OpenPiece } from '../../core/pieces';
+import { edgeRuns, MARK_LETTERS, MARK_WORDS, markLines, type Mark, type OpenPiece } from '../../core/pieces';
 import { bounds, nearestOnBorder, type Outline, type Point } from '../../core/shape';
 import { closedPath, closedPaths, openPath, pointerPlace } from '../svg-path';
 import { useUnits } from '../units-context';
@@ -23,6 +23,8 @@ interface Props {
   onEdge?: ((edge: number) => void) | undefined;
   /** Places can be touched. */
   onPlace?: ((place: Point) => void) | undefined;
+  /** Mark that is worked on. */
+  chosen?: number | null;
   /** Width of each allowance is written beside its edge. */
   written?: boolean;
 }
@@ -42,6 +44,7 @@ export default function PieceDrawing({
   marked = [],
   onEdge,
   onPlace,
+  chosen = null,
   written = false,
 }: Props) {
   const units = useUnits();
@@ -147,7 +150,7 @@ export default function PieceDrawing({
         />
       </g>
       {piece.marks.map((mark, i) => (
-        <MarkSign key={i} mark={mark} piece={piece} unit={unit} />
+        <MarkSign key={i} mark={mark} piece={piece} unit={unit} chosen={i === chosen} />
       ))}
       {written &&
         runs.length <= MOST_WRITTEN &&
@@ -189,24 +192,6 @@ export default function PieceDrawing({
 function allowanceOf(piece: OpenPiece, edge: number): number {
   const segment = piece.edges.indexOf(edge);
   return segment >= 0 ? piece.allowances[segment]! : (piece.holes.find((hole) => hole.edge === edge)?.allowance ?? 0);
-}
-
-/** Segments in a row that belong to one edge, and each opening. */
-function edgeRuns(piece: OpenPiece): { edge: number; points: Outline; closed: boolean }[] {
-  const { outline, edges } = piece;
-  const n = outline.length;
-  const first = edges.findIndex((edge, i) => edge !== edges[(i + n - 1) % n]);
-  const holes = piece.holes.map(({ outline: points, edge }) => ({ edge, points, closed: true }));
-  if (first < 0) return [{ edge: edges[0]!, points: outline, closed: true }, ...holes];
-  const runs: { edge: number; points: Outline; closed: boolean }[] = [];
-  for (let k = 0; k < n; k++) {
-    const i = (first + k) % n;
-    const last = runs.at(-1);
-    const next = outline[(i + 1) % n]!;
-    if (last && last.edge === edges[i]) last.points.push(next);
-    else runs.push({ edge: edges[i]!, points: [outline[i]!, next], closed: false });
-  }
-  return [...runs, ...holes];
 }
 
 /** A place outside the middle of an edge, and the way writing runs there, never upside down. */
@@ -254,30 +239,29 @@ function grainPlace({ outline, marks }: OpenPiece, reach: number, room: number):
   );
 }
 
-/** A notch stands inward from the nearest edge; anything else is a small cross with its letters. */
-function MarkSign({ mark, piece, unit }: { mark: Mark; piece: OpenPiece; unit: number }) {
+/** A notch stands inward from the nearest edge; darts, folds and windows are drawn as lines; anything else is a small sign with its letters. */
+function MarkSign({ mark, piece, unit, chosen }: { mark: Mark; piece: OpenPiece; unit: number; chosen: boolean }) {
   const [x, y] = mark.at;
+  const ink = chosen ? 'var(--pin)' : 'var(--ink)';
   if (mark.kind === 'notch') {
     const [ux, uy] = inwardAt(piece.outline, mark.at);
-    return <path d={`M${x} ${-y}L${x + 5 * unit * ux} ${-(y + 5 * unit * uy)}`} stroke="var(--ink)" strokeWidth={1.2 * unit} />;
+    return <path d={`M${x} ${-y}L${x + 5 * unit * ux} ${-(y + 5 * unit * uy)}`} stroke={ink} strokeWidth={1.2 * unit} />;
   }
-  const letters = { drill: '', 'centre-front': 'CF', 'centre-back': 'CB', side: 'S', buttonhole: '' }[mark.kind];
+  const lines = markLines(mark);
+  const letters = MARK_LETTERS[mark.kind];
   return (
-    <g stroke="var(--ink)" strokeWidth={0.8 * unit}>
+    <g stroke={ink} strokeWidth={0.8 * unit} fill="none">
       <title>{MARK_WORDS[mark.kind]}</title>
-      {mark.kind === 'buttonhole' ? (
-        <path
-          d={`M${x - 3 * unit} ${-y}h${6 * unit}M${x - 3 * unit} ${-y - unit}v${2 * unit}M${x + 3 * unit} ${-y - unit}v${2 * unit}`}
-        />
-      ) : (
-        <path d={`M${x - 2 * unit} ${-y}h${4 * unit}M${x} ${-y - 2 * unit}v${4 * unit}`} />
-      )}
+      {lines.map((line, i) => (
+        <path key={i} d={openPath(line)} strokeDasharray={mark.kind === 'fold-line' ? `${3 * unit} ${1.4 * unit}` : undefined} />
+      ))}
+      {lines.length === 0 && <path d={signPath(mark, unit)} />}
       {letters && (
         <text
           x={x + 2.6 * unit}
           y={-y - 1.4 * unit}
           fontSize={4 * unit}
-          fill="var(--ink)"
+          fill={ink}
           stroke="var(--color-base-100)"
           strokeWidth={1.6 * unit}
           paintOrder="stroke"
@@ -287,6 +271,17 @@ function MarkSign({ mark, piece, unit }: { mark: Mark; piece: OpenPiece; unit: n
       )}
     </g>
   );
+}
+
+/** A buttonhole is a bar with ends, a snap or ring a circle, anything else a cross. */
+function signPath({ kind, at: [x, y] }: Mark, unit: number): string {
+  if (kind === 'buttonhole')
+    return `M${x - 3 * unit} ${-y}h${6 * unit}M${x - 3 * unit} ${-y - unit}v${2 * unit}M${x + 3 * unit} ${-y - unit}v${2 * unit}`;
+  if (kind === 'snap') {
+    const r = 1.8 * unit;
+    return `M${x - r} ${-y}a${r} ${r} 0 1 0 ${2 * r} 0a${r} ${r} 0 1 0 ${-2 * r} 0`;
+  }
+  return `M${x - 2 * unit} ${-y}h${4 * unit}M${x} ${-y - 2 * unit}v${4 * unit}`;
 }
 
 /** Unit vector into the piece from the segment nearest to a place. */

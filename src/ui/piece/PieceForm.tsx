@@ -1,25 +1,18 @@
-import { PencilRuler, X } from 'lucide-react';
+import { PencilRuler } from 'lucide-react';
 import { useId, useState } from 'react';
 import { CUTS, CUT_WORDS, type Cut } from '../../core/choose';
-import { grainLine, MARK_KINDS, MARK_WORDS, pieceSize, type MarkKind } from '../../core/pieces';
-import {
-  asDrawn,
-  edgeNames,
-  nearestOnBorder,
-  shapeKind,
-  SHAPE_KINDS,
-  type DrawnShape,
-  type PieceShape,
-  type Point,
-} from '../../core/shape';
+import { grainLine, movedMark, newMark, pieceSize, quarterMarks } from '../../core/pieces';
+import { asDrawn, edgeNames, shapeKind, SHAPE_KINDS, type DrawnShape, type PieceShape, type Point } from '../../core/shape';
 import Field from '../Field';
 import { CheckField, SelectField } from '../form-fields';
 import LengthField from '../LengthField';
 import OutlineEditor from '../outline-editor/OutlineEditor';
 import { counted } from '../text';
 import { useUnits } from '../units-context';
+import MarkFields, { type Marking } from './MarkFields';
 import PieceDrawing from './PieceDrawing';
 import { tryOpen, withKind, withShape, type PieceDraft } from './piece-draft';
+import { capital } from '../../core/letters';
 
 interface Props {
   draft: PieceDraft;
@@ -32,6 +25,8 @@ interface Props {
 const CORNER_WORDS = ['bottom left', 'bottom right', 'top right', 'top left'] as const;
 /** With more edges than this, only the one that was touched gets a field. */
 const MOST_FIELDS = 6;
+/** A place that was touched is kept to a tenth of a millimetre: no finger is finer. */
+const toTenth = ([x, y]: Point): Point => [Math.round(x * 10) / 10, Math.round(y * 10) / 10];
 
 /** Name, shape, how many, seam allowances, fold, grain and marks of a piece, with a drawing that can be touched. */
 export default function PieceForm({ draft, onChange, errors, onFault }: Props) {
@@ -39,7 +34,8 @@ export default function PieceForm({ draft, onChange, errors, onFault }: Props) {
   const units = useUnits();
   const { shape } = draft;
   const [edge, setEdge] = useState<number | null>(null);
-  const [marking, setMarking] = useState<MarkKind | 'none'>('none');
+  const [marking, setMarking] = useState<Marking>('none');
+  const [mark, setMark] = useState<number | null>(null);
   const [drawing, setDrawing] = useState<DrawnShape>();
   const set = (change: Partial<PieceDraft>) => onChange({ ...draft, ...change });
   const setMeasure = (field: string, value: unknown) => set({ shape: { ...shape, [field]: value } as PieceShape });
@@ -50,7 +46,6 @@ export default function PieceForm({ draft, onChange, errors, onFault }: Props) {
   const setAllowance = (which: number, mm: number) =>
     set({ allowances: draft.allowances.map((was, i) => (i === which ? mm : was)) });
   const allSame = draft.allowances.every((mm, i) => i === draft.fold || mm === draft.allowances[draft.fold === 0 ? 1 : 0]);
-  const capital = (word: string) => word.charAt(0).toUpperCase() + word.slice(1);
   const fields = names.length <= MOST_FIELDS ? names.map((_, i) => i) : edge === null ? [] : [edge];
   return (
     <div className="grid gap-6 lg:grid-cols-[1fr_minmax(18rem,26rem)]">
@@ -240,43 +235,18 @@ export default function PieceForm({ draft, onChange, errors, onFault }: Props) {
             </Field>
           </div>
         </div>
-        <fieldset>
-          <legend className="mb-1 font-semibold">Marks</legend>
-          <div className="flex flex-wrap items-center gap-2">
-            <select
-              aria-label="Mark to put on the piece"
-              className="select w-auto"
-              value={marking}
-              onChange={(e) => setMarking(e.target.value as MarkKind | 'none')}
-            >
-              <option value="none">put a mark …</option>
-              {MARK_KINDS.map((kind) => (
-                <option key={kind} value={kind}>
-                  {MARK_WORDS[kind]}
-                </option>
-              ))}
-            </select>
-            {marking !== 'none' && <span className="font-semibold text-primary">Touch its place in the drawing.</span>}
-          </div>
-          {draft.marks.length > 0 && (
-            <ul className="mt-2 flex flex-wrap gap-2">
-              {draft.marks.map(({ kind, at }, i) => (
-                <li key={i} className="flex items-center rounded-field border border-base-300 bg-base-100 pl-3">
-                  {capital(MARK_WORDS[kind])}, {units.length(Math.abs(at[0]))} {at[0] < 0 ? 'left' : 'right'},{' '}
-                  {units.length(Math.abs(at[1]))} {at[1] < 0 ? 'down' : 'up'}
-                  <button
-                    type="button"
-                    className="btn btn-ghost btn-icon"
-                    aria-label={`Take off the mark ${MARK_WORDS[kind]} ${i + 1}`}
-                    onClick={() => set({ marks: draft.marks.filter((_, k) => k !== i) })}
-                  >
-                    <X size={18} aria-hidden="true" />
-                  </button>
-                </li>
-              ))}
-            </ul>
-          )}
-        </fieldset>
+        <MarkFields
+          marks={draft.marks}
+          onChange={(marks) => set({ marks })}
+          piece={opened.piece}
+          shape={shape}
+          marking={marking}
+          onMarking={setMarking}
+          chosen={mark}
+          onChosen={setMark}
+          errors={errors}
+          onFault={onFault}
+        />
       </div>
       <div className="sheet h-fit p-4 lg:sticky lg:top-4">
         {opened.piece ? (
@@ -291,12 +261,14 @@ export default function PieceForm({ draft, onChange, errors, onFault }: Props) {
               marking === 'none'
                 ? undefined
                 : (place) => {
-                    const kind = marking;
-                    const at: Point = kind === 'notch' ? nearestOnBorder(opened.piece!.outline, place).at : place;
-                    set({ marks: [...draft.marks, { kind, at: [Math.round(at[0] * 10) / 10, Math.round(at[1] * 10) / 10] }] });
+                    const piece = opened.piece!;
+                    const put = marking === 'quarter' ? quarterMarks(piece, place) : [newMark(marking, piece, place)];
+                    set({ marks: [...draft.marks, ...put.map((each) => movedMark(each, toTenth))] });
+                    setMark(marking === 'quarter' ? null : draft.marks.length);
                     setMarking('none');
                   }
             }
+            chosen={mark}
             written
           />
         ) : (

@@ -1,3 +1,4 @@
+import { capital } from '../../core/letters';
 /** A field in which two versions of a record differ: its name in words, and both values in words. */
 export interface Difference {
   field: string;
@@ -59,7 +60,7 @@ function isListOfRecords(value: unknown): value is Record<string, unknown>[] {
 function named(path: readonly string[], words: Readonly<Record<string, string>>): string {
   const spelled = path.map((key, i) => (i === 0 ? words[key] : undefined) ?? spaced(key));
   const text = spelled.reduce((all, each) => (all === '' ? each : /^\d+$/.test(each) ? `${all} ${each}` : `${all}, ${each}`), '');
-  return text.charAt(0).toUpperCase() + text.slice(1);
+  return capital(text);
 }
 
 function spaced(key: string): string {

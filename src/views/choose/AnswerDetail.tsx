@@ -11,6 +11,7 @@ import { counted, keepUnits } from '../../ui/text';
 import { useUnits } from '../../ui/units-context';
 import { lengthWords, minutesWords, piecesWords, verdict } from './answers';
 import WhatIfPanel from './WhatIfPanel';
+import { capital } from '../../core/letters';
 
 interface Props {
   stack: RankedStack;
@@ -78,7 +79,7 @@ export default function AnswerDetail(props: Props) {
             {!stitched && (
               <>
                 {' '}
-                {choice.hand.charAt(0).toUpperCase() + choice.hand.slice(1)} stands for {choice.band[0]}–{choice.band[1]} mm{' '}
+                {capital(choice.hand)} stands for {choice.band[0]}–{choice.band[1]} mm{' '}
                 <span className="inline-block h-3 w-5 rounded-sm bg-accent/60 align-baseline" aria-hidden="true" />.
               </>
             )}

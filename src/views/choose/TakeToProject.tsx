@@ -7,6 +7,7 @@ import Field from '../../ui/Field';
 import { keptStack } from './answers';
 import { NEW_PIECE, sizedPiece, tryOpen, type PieceDraft } from '../../ui/piece/piece-draft';
 import PieceForm from '../../ui/piece/PieceForm';
+import { capital } from '../../core/letters';
 
 interface Props {
   stack: RankedStack;
@@ -31,7 +32,7 @@ export default function TakeToProject({ stack, clothId, wish, schools, size, onC
   const word = ROLE_WORDS[wish.role];
   const [draft, setDraft] = useState<PieceDraft>({
     ...(size ? { ...sizedPiece(size.width, size.height), count: size.count } : NEW_PIECE),
-    name: word.charAt(0).toUpperCase() + word.slice(1),
+    name: capital(word),
     cut: wish.cut,
   });
   const [errors, setErrors] = useState<Record<string, string>>({});

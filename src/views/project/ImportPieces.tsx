@@ -1,5 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 import { ROLES, ROLE_WORDS, type Role } from '../../core/choose';
+import { movedMark } from '../../core/pieces';
 import { bounds, drawShape, edgeNames, type DrawnShape, type Outline, type Point } from '../../core/shape';
 import type { FoundPiece, FoundPieces } from '../../formats/drawing';
 import { ApiError, call, plainMessage } from '../../ui/api';
@@ -294,7 +295,7 @@ function newPieceOf(piece: FoundPiece, choice: Choice, { scale, line, allowance,
     allowances,
     fold: piece.fold,
     grain: piece.grain,
-    marks: piece.marks.map(({ kind, at: place }) => ({ kind, at: at(place) })),
+    marks: piece.marks.map((mark) => ({ ...movedMark(mark, at), ...(mark.width ? { width: mark.width * scale } : {}) })),
     cuts: [
       {
         clothId,

@@ -1,5 +1,6 @@
 import { edgeNames, type PieceShape } from '../../core/shape';
 import LengthField from '../../ui/LengthField';
+import { capital } from '../../core/letters';
 
 interface Props {
   shape: PieceShape;
@@ -32,7 +33,7 @@ export default function OwnAllowances({ shape, allowances, own, onChange }: Prop
           const mine = own?.[i] ?? null;
           return (
             <li key={name} className="grid grid-cols-[1fr_11rem_9rem] items-end gap-3">
-              <span className="self-center">{name.charAt(0).toUpperCase() + name.slice(1)}</span>
+              <span className="self-center">{capital(name)}</span>
               <select
                 className="select"
                 aria-label={`Allowance of ${name}`}

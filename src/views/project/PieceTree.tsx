@@ -6,6 +6,7 @@ import type { Cut } from '../../store/cuts';
 import type { Job } from '../../store/jobs';
 import type { Piece } from '../../store/pieces';
 import { tree, type Rows } from './worked';
+import { capital } from '../../core/letters';
 
 interface Props {
   rows: Rows;
@@ -128,8 +129,4 @@ function Choice({ current, words, more, onClick }: { current: boolean; words: st
       {more && <span className="quiet block text-[0.88rem] leading-snug">{more}</span>}
     </button>
   );
-}
-
-function capital(text: string): string {
-  return text.charAt(0).toUpperCase() + text.slice(1);
 }

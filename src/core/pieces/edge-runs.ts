@@ -1,0 +1,31 @@
+import type { Outline } from '../shape';
+import type { OpenPiece } from './piece';
+
+/** A stretch of a piece's border that belongs to one edge, mm; a closed one ends where it begins. */
+export interface EdgeRun {
+  edge: number;
+  points: Outline;
+  closed: boolean;
+}
+
+/**
+ * The border of a piece in stretches that belong to one edge each, and each opening. Of a piece on the fold an edge may have two.
+ *
+ * @example edgeRuns(openPiece(plainPiece(square(100), 10))).length // 4
+ */
+export function edgeRuns(piece: Pick<OpenPiece, 'outline' | 'edges' | 'holes'>): EdgeRun[] {
+  const { outline, edges } = piece;
+  const n = outline.length;
+  const first = edges.findIndex((edge, i) => edge !== edges[(i + n - 1) % n]);
+  const holes = piece.holes.map(({ outline: points, edge }) => ({ edge, points, closed: true }));
+  if (first < 0) return [{ edge: edges[0]!, points: outline, closed: true }, ...holes];
+  const runs: EdgeRun[] = [];
+  for (let k = 0; k < n; k++) {
+    const i = (first + k) % n;
+    const last = runs.at(-1);
+    const next = outline[(i + 1) % n]!;
+    if (last && last.edge === edges[i]) last.points.push(next);
+    else runs.push({ edge: edges[i]!, points: [outline[i]!, next], closed: false });
+  }
+  return [...runs, ...holes];
+}
