@@ -336,3 +336,30 @@ test('marks are touched, typed and drawn to the axes; the template shows them wh
   expect(fold!.at[1]! - kept[0]!.marks[2]!.at[1]!).toBeCloseTo(12.7, 6);
   expect(fold!.to![1]).toBe(fold!.at[1]);
 });
+
+test('several pieces get another cloth at once, which is taken back by one touch; the form shows what is true', async ({
+  page,
+}) => {
+  await open(page, '/projects/tq-waistcoats?stage=pieces');
+  await alive(page);
+  const clothOf = async () => {
+    const { cuts } = (await (await page.request.get('/api/projects/tq-waistcoats/pieces')).json()) as {
+      cuts: { clothId: string }[];
+    };
+    return [...new Set(cuts.map(({ clothId }) => clothId))];
+  };
+  const before = await clothOf();
+  const shown = page.getByRole('group', { name: 'How it is cut' }).getByLabel('Cut from');
+  const stood = await shown.inputValue();
+  await page.getByRole('button', { name: 'Change several at once' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Change several pieces' });
+  await dialog.getByRole('button', { name: 'All of them' }).click();
+  await dialog.getByLabel('Cut from').selectOption({ label: 'Charcoal felted wool' });
+  await expect(dialog.getByText('4 jobs on them have layers for another cloth and will be asked again.')).toBeVisible();
+  await dialog.getByRole('button', { name: 'Change 4 cuts' }).click();
+  await expect.poll(async () => (await clothOf()).length).toBe(1);
+  await expect(shown.locator('option:checked')).toHaveText('Charcoal felted wool');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect.poll(async () => (await clothOf()).join()).toBe(before.join());
+  await expect(shown).toHaveValue(stood);
+});

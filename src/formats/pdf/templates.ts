@@ -122,7 +122,8 @@ function draw(page: Page, piece: Template, put: (p: Point) => Point): void {
   }
   for (const mark of piece.marks) {
     const { kind } = mark;
-    const [x, y] = put(mark.at);
+    // A dart is sewn to its point; of what is drawn as lines nothing else needs a cross.
+    const [x, y] = put((kind === 'dart' && mark.to) || mark.at);
     for (const line of markLines(mark)) {
       const points = line.map(put);
       const dash = kind === 'fold-line' ? { dash: [6, 2] } : {};
@@ -133,8 +134,9 @@ function draw(page: Page, piece: Template, put: (p: Point) => Point): void {
       page.line([x, y - 2.5], [x, y + 2.5], { weight: 0.4 });
       continue;
     }
-    page.line([x - 2, y - 2], [x + 2, y + 2], { weight: 0.3 });
-    page.line([x - 2, y + 2], [x + 2, y - 2], { weight: 0.3 });
+    const crossed = kind === 'dart' || !mark.to;
+    if (crossed) page.line([x - 2, y - 2], [x + 2, y + 2], { weight: 0.3 });
+    if (crossed) page.line([x - 2, y + 2], [x + 2, y - 2], { weight: 0.3 });
     if (kind !== 'drill') page.text(MARK_WORDS[kind], [x + 3, y - 1.2], { size: 3.2 });
   }
   page.text(piece.name, [(minX + maxX) / 2, nameAt], { size: 5, bold: true, centre: true });

@@ -1,4 +1,4 @@
-import { FileUp, Grid3x3, Pencil, Plus, Spline } from 'lucide-react';
+import { FileUp, Grid3x3, ListChecks, Pencil, Plus, Spline } from 'lucide-react';
 import { useCallback, useMemo, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { toast } from 'sonner';
@@ -21,6 +21,8 @@ import ImportPieces from './ImportPieces';
 import PieceTree from './PieceTree';
 import PiecesStage from './PiecesStage';
 import ProjectHeading from './ProjectHeading';
+import SeveralDialog from './SeveralDialog';
+import type { RowChange } from './several';
 import Stages from './Stages';
 import Tape from './Tape';
 import { passed, STAGES, STAGE_WORDS, type ProjectData, type Stage } from './types';
@@ -59,6 +61,9 @@ export default function ProjectView({ data, startWork, startStage }: Props) {
   const [scraps, setScraps] = useState(data.scraps);
   const [importing, setImporting] = useState(false);
   const [cutting, setCutting] = useState<Piece>();
+  const [changing, setChanging] = useState(false);
+  /** Changes of several so far: the form of a piece begins anew after each, and never puts back what stood there. */
+  const [changed, setChanged] = useState(0);
   const work = works.find(({ id }) => id === selected);
   const cut = work?.cut ?? rows.cuts.find(({ id }) => id === selected);
   const piece = rows.pieces.find(({ id }) => id === cut?.pieceId);
@@ -91,6 +96,14 @@ export default function ProjectView({ data, startWork, startStage }: Props) {
       for (const job of rows.jobs.filter((each) => each.cutId === of.cutId && each.id !== of.id && each.stack))
         await savers.saveRow('jobs', job, { stack: null, cutDone: false } as Partial<Row>);
     return kept;
+  };
+  /** Changes several records, each saved by itself; one touch takes all of it back. */
+  const changeSeveral = async (changes: RowChange[], words: string) => {
+    const put = (which: 'change' | 'before') => async () => {
+      for (const each of changes) await savers.saveRow(each.level, each.row, each[which]);
+      setChanged((times) => times + 1);
+    };
+    if (await attempt('Not all of it could be changed', put('change'))) undoToast(words, put('before'));
   };
   /** Takes over what the server changed besides: the setting that a scrap found, and its logbook entries. */
   const refresh = async (id: string) => {
@@ -170,6 +183,11 @@ export default function ProjectView({ data, startWork, startStage }: Props) {
           <button type="button" className="btn w-full" onClick={() => go('pieces', null)}>
             <Plus size={18} aria-hidden="true" /> Add a piece
           </button>
+          {rows.cuts.length > 1 && (
+            <button type="button" className="btn w-full" onClick={() => setChanging(true)}>
+              <ListChecks size={18} aria-hidden="true" /> Change several at once
+            </button>
+          )}
           {works.length > 1 && (
             <a className="btn w-full" href={`/projects/${project.id}/plan`}>
               <Grid3x3 size={18} aria-hidden="true" /> Plan all jobs at once
@@ -205,7 +223,7 @@ export default function ProjectView({ data, startWork, startStage }: Props) {
             <NoPieces onFirst={() => go('pieces', null)} />
           ) : stage === 'pieces' ? (
             <PiecesStage
-              key={selected ?? 'new'}
+              key={`${selected ?? 'new'} ${changed}`}
               projectId={project.id}
               work={work}
               piece={piece}
@@ -262,6 +280,15 @@ export default function ProjectView({ data, startWork, startStage }: Props) {
             go('pieces', added.cuts[0]!.id);
           }}
           onClose={() => setCutting(undefined)}
+        />
+      )}
+      {changing && (
+        <SeveralDialog
+          rows={rows}
+          cloths={data.cloths}
+          clothName={nameOfCloth}
+          onChange={(changes, words) => void changeSeveral(changes, words)}
+          onClose={() => setChanging(false)}
         />
       )}
       {importing && (
