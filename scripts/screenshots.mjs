@@ -46,7 +46,6 @@ try {
   await shoot('project-pieces', '/projects/tq-waistcoats?job=tq-wc-front&stage=pieces');
   await shoot('project-choose', '/projects/tq-waistcoats?job=tq-wc-front&stage=choose');
   await shoot('project-scrap', '/projects/tq-waistcoats?job=tq-wc-collar&stage=scrap');
-  await shoot('settings', '/settings');
   await shoot('test-bench', '/cupboard/cloths/tq-harbour-linen?test=overhang');
   await shoot('identify', '/cupboard/identify', async () => {
     for (const answer of ['flat and even', 'three sheets (15 g)', 'slanting lines'])

@@ -363,3 +363,50 @@ test('several pieces get another cloth at once, which is taken back by one touch
   await expect.poll(async () => (await clothOf()).join()).toBe(before.join());
   await expect(shown).toHaveValue(stood);
 });
+
+test('a peplum: interfaced all over, and braid in its hem that is as long as the hem', async ({ page }) => {
+  await start(page, 'Harbour peplum');
+  await page.getByLabel('Name of the piece').fill('Peplum');
+  await page.getByLabel('Shape', { exact: true }).selectOption({ label: 'Ring sector' });
+  await page.getByLabel('Cut from').selectOption({ label: 'Charcoal felted wool' });
+  await page.getByLabel('It is a').selectOption({ label: 'fitted bodice' });
+  await page.getByLabel('Care').selectOption({ label: 'dry-cleaned' });
+  await page.getByRole('button', { name: 'Add the piece' }).click();
+  const take = page.getByRole('button', { name: /^Take / }).first();
+  await take.click();
+  await expect(page).toHaveURL(/stage=scrap/);
+  await alive(page);
+
+  await pieces(page).getByRole('button', { name: 'Another job on it' }).click();
+  await page.getByLabel('Called').fill('hem');
+  await page.getByLabel('It is a').selectOption({ label: 'flared hem' });
+  await page.getByLabel('Where', { exact: true }).selectOption({ label: 'along edges' });
+  await expect(page.getByRole('checkbox', { name: 'outer edge' })).toBeChecked();
+  await page.getByLabel('How wide').fill('25 mm');
+  await page.getByRole('button', { name: 'Save the piece' }).click();
+  await expect(page.getByText('Saved.')).toBeVisible();
+  const stages = page.getByRole('navigation', { name: 'Stages of the project' });
+  await stages.getByRole('button', { name: /Choose/ }).click();
+  await page.getByRole('button', { name: 'Put a stack of your own together' }).click();
+  const own = page.getByRole('region', { name: 'A stack of your own' });
+  await own.getByRole('searchbox').fill('horsehair braid, 25');
+  await own.getByRole('button', { name: /^Horsehair braid, 25 mm/ }).click();
+  await expect(own.getByText(/of 100/)).toBeVisible();
+  for (const stop of await own.getByRole('checkbox', { name: /I know, and take it all the same/ }).all()) await stop.check();
+  await own.getByRole('button', { name: 'Take this stack' }).click();
+  await expect(page).toHaveURL(/stage=scrap/);
+  await alive(page);
+
+  // The braid lies along the raw edge: a quarter of a ring of 320 mm, and a little to spare at its ends, never less.
+  const hem = (Math.PI / 2) * 320;
+  await stages.getByRole('button', { name: /Cut/ }).click();
+  const tables = page.getByRole('region', { name: 'Cutting tables of this project' });
+  const [, cm] = /([\d.]+) cm of tape/.exec((await tables.textContent())!)!;
+  expect(10 * Number(cm)).toBeGreaterThan(hem);
+  expect(10 * Number(cm)).toBeLessThan(hem + 40);
+  // What is bought is what is cut.
+  await page.getByRole('link', { name: 'What to buy' }).click();
+  await expect(
+    page.getByRole('listitem').or(page.getByRole('row')).filter({ hasText: 'Horsehair braid, 25 mm' }).first(),
+  ).toBeVisible();
+});

@@ -201,6 +201,14 @@ describe('clothItems', () => {
     }
   });
 
+  it('enlarges an opening as it does the piece', () => {
+    const ring = part({ piece: plainPiece({ kind: 'ring', outer: 300, inner: 200 }, 0) });
+    const [item] = clothItems([ring], linen, { length: 0.04, cross: 0.1 }).items;
+    const hole = bounds(item!.holes[0]!);
+    expect(hole.maxY - hole.minY).toBeCloseTo(200 / 0.96, 1);
+    expect(hole.maxX - hole.minX).toBeCloseTo(200 / 0.9, 1);
+  });
+
   it('lets felt lie freely as long as it shrinks evenly', () => {
     const felt = { construction: 'nonwoven' as const, surface: [] };
     const itemOf = (cross: number) => clothItems([part()], felt, { length: 0.04, cross }).items[0]!;

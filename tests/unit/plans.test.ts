@@ -91,6 +91,18 @@ describe('pressPlan', () => {
     }
   });
 
+  it('goes outward from the middle, or to and fro, as was asked', () => {
+    const from = (order: PressOptions['order']) =>
+      pressPlan({ ...base, order }).stops.map(({ x, y }) => ({ x, y, far: Math.hypot(x - 250, y - 150) }));
+    const outward = from('centre-out').map(({ far }) => far);
+    outward.slice(1).forEach((far, i) => expect(far).toBeGreaterThanOrEqual(outward[i]! - 1));
+    expect(outward.at(-1)!).toBeGreaterThan(outward[0]! + 100);
+    // One way: at the end of a row the iron goes on beside it, not back to where the row began.
+    const along = from('one-way');
+    const widest = Math.max(...along.slice(1).map(({ x, y }, i) => Math.hypot(x - along[i]!.x, y - along[i]!.y)));
+    expect(widest).toBeLessThan(120);
+  });
+
   it('keeps the overlap between neighbours in a row', () => {
     const { stops } = pressPlan({ ...base, overlap: 25 });
     const rows = new Map<number, number[]>();

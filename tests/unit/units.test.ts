@@ -6,6 +6,7 @@ import {
   formatDuration,
   formatLength,
   formatMoney,
+  lengthForField,
   parseArealDensity,
   parseLength,
 } from '../../src/core/units';
@@ -73,6 +74,8 @@ describe('areal density', () => {
     ['4 oz', 'metric', 135.62],
     ['4 oz / yd2', 'metric', 135.62],
     ['16 momme', 'metric', 69.44],
+    ['4', 'inch', 135.62],
+    ['4', 'metric', 4],
   ] as const)('reads %s', (text, system, gsm) => {
     expect(parseArealDensity(text, system)).toBeCloseTo(gsm, 2);
   });
@@ -95,5 +98,16 @@ describe('everyday figures', () => {
     expect(formatDuration(150)).toBe('2 min 30 s');
     expect(formatDuration(3600)).toBe('1 h');
     expect(formatDuration(4800)).toBe('1 h 20 min');
+  });
+});
+
+describe('a length in a field', () => {
+  it.each([
+    [12.7, '½ in'],
+    [25.4 * 3.25, '3 ¼ in'],
+    [10, '0.394 in'],
+    [25.4 * 1.03, '1.03 in'],
+  ])('is %f mm in inches as exactly as it is kept: %s', (mm, text) => {
+    expect(lengthForField(mm, 'inch')).toBe(text);
   });
 });
