@@ -486,3 +486,10 @@ describe('shrinkage', () => {
     expect(shrinkageOf({ prewashed: true }, true).length).toBe(0.025);
   });
 });
+
+it('a piece keeps its seam where points fall together at a sharp corner, whichever way it is drawn', () => {
+  const piece: Outline = [[392.89936, 236.30057], [40.29504, 402.80808], [39.09568, 390.81881], [1.71103, 17.10435], [0, 0], [17.73884, 10.66864]]; // prettier-ignore
+  const asRead: Outline = [[392.89936, 236.3005700000001], [40.29503999999997, 402.80808000000013], [39.095680000000016, 390.8188100000001], [1.711029999999937, 17.104350000000068], [0, 0], [17.738839999999982, 10.668640000000096]]; // prettier-ignore
+  // Its allowances cover about a tenth of it.
+  for (const outline of [piece, asRead]) expect(inset(outline, [7, 14.3, 13, 15.6, 12, 6]).area).toBeCloseTo(64_018, -1);
+});

@@ -62,6 +62,10 @@ describe('a plan for all jobs', () => {
     expect(() => planJobs([{ ...jobs[0]!, locked: 'nothing' }], usual)).toThrow(/^locked/);
   });
 
+  it('takes the fewer materials where nothing serves well and two stacks are equally bad', () => {
+    expect(planJobs([job('odd', ['g', 56], ['a+b', 56])], usual).cost).toBe(1);
+  });
+
   it('gives jobs that lie side by side one stack, unless it costs one of them much', () => {
     const side = (score: number): PlannedJob[] => [
       { ...job('left', ['a', 90], ['b', 89]), group: 'front' },

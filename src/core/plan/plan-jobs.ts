@@ -98,8 +98,9 @@ function needOf(job: PlannedJob, { dropped, acceptable, near }: PlanOptions): Ne
   const options = [...open].sort((a, b) => b.score - a.score || (a.id < b.id ? -1 : 1));
   const least = Math.max(acceptable, (options[0]?.score ?? 0) - near);
   const serving = options.filter(({ score }) => score >= least);
-  // A job that nothing serves well still gets the best there is.
-  return { job, options, serving: serving.length > 0 ? serving : options.slice(0, 1) };
+  // A job that nothing serves well still gets the best there is, any of those that are equally good.
+  const best = options.filter(({ score }) => score === options[0]?.score);
+  return { job, options, serving: serving.length > 0 ? serving : best };
 }
 
 const costOf = (materials: readonly string[], atHand: ReadonlySet<string>): number =>
