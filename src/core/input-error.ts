@@ -14,6 +14,20 @@ export class InputError extends RangeError {
   }
 }
 
+/**
+ * Does something whose bad input is named from farther out: `count` becomes `pieces[2].count`.
+ *
+ * @throws {InputError} with the path before its field
+ */
+export function within<T>(path: string, work: () => T): T {
+  try {
+    return work();
+  } catch (error) {
+    if (error instanceof InputError) throw new InputError(`${path}.${error.field}`, error.message.slice(error.field.length + 2));
+    throw error;
+  }
+}
+
 /** Shows a value in an error message without letting a huge one flood it. */
 export function shown(value: unknown): string {
   const text = typeof value === 'string' ? JSON.stringify(value) : String(value);

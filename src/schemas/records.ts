@@ -215,18 +215,23 @@ const seamFields = {
 export const seamSchema = shape(seamFields);
 export const seamUpdateSchema = shape({ ...seamFields, version: version.required() });
 
-const timer = shape({ label: text(200).required(), endsAt: instant.required() });
+/** What is ticked: its words, in a batch after the name of its job. */
+const checkName = text(500);
+const timer = shape({ label: text(500).required(), endsAt: instant.required() });
+
+/** A batch of thirty jobs, each of sixty copies in a dozen steps. */
+const MOST_STEPS = 25_000;
 
 /** Where a bench run stands. */
 const benchStateSchema = shape({
-  step: number({ min: 0, max: 500, integer: true }).required(),
+  step: number({ min: 0, max: MOST_STEPS, integer: true }).required(),
   stop: number({ min: 0, max: 10_000, integer: true }).required(),
   /** When the countdown that is running ends, ISO time; null when none runs. */
   endsAt: instant.nullable().defined(),
   /** Seconds that were left when it was paused. */
   pausedLeft: number({ min: 0, max: 86_400 }).nullable().defined(),
-  timers: yup.array().of(timer.required()).required().max(20),
-  checks: yup.array().of(text(200).required()).required().max(50),
+  timers: yup.array().of(timer.required()).required().max(500),
+  checks: yup.array().of(checkName.required()).required().max(MOST_STEPS),
 });
 
 /** Jobs that are worked in one go. */
@@ -245,7 +250,7 @@ const logFields = {
   benchRunId: id.nullable().default(null),
   kind: oneOf(['piece', 'scrap'] as const).default('piece'),
   doneOn: day.required(),
-  title: text(200, 1).required(),
+  title: text(500, 1).required(),
   clothId: id.nullable().default(null),
   clothName: text(120, 1).required(),
   stackTitle: text(400, 1).required(),
@@ -257,8 +262,8 @@ const logFields = {
     cover: oneOf(COVERS).required(),
   }).required(),
   checks: shape({
-    held: yup.array().of(text(200).required()).required().max(50),
-    failed: yup.array().of(text(200).required()).required().max(50),
+    held: yup.array().of(checkName.required()).required().max(200),
+    failed: yup.array().of(checkName.required()).required().max(200),
   }).required(),
   outcome: oneOf(['good', 'fair', 'poor'] as const).required(),
   predictedBendingLength: number({ above: 0, max: 1000 }).nullable().default(null),

@@ -1,10 +1,11 @@
-import { InputError } from '../core/input-error';
+import { within } from '../core/input-error';
 import { cuts, type Cut, type CutFields } from '../store/cuts';
 import type { Db } from '../store/database';
 import { jobs, type Job, type JobFields } from '../store/jobs';
 import { pieces, type Piece, type PieceFields } from '../store/pieces';
 import { projects, type Project } from '../store/projects';
 import { requireCut, requireJob, requirePiece } from '../store/rules/piece';
+import { seams } from '../store/seams';
 import { piecesOf } from '../store/workpieces';
 
 export type NewJob = Omit<JobFields, 'cutId'>;
@@ -16,16 +17,6 @@ export interface AddedPieces {
   pieces: Piece[];
   cuts: Cut[];
   jobs: Job[];
-}
-
-/** Lets what is wrong be named by where it stands in the request. */
-function within<T>(path: string, work: () => T): T {
-  try {
-    return work();
-  } catch (error) {
-    if (error instanceof InputError) throw new InputError(`${path}.${error.field}`, error.message.slice(error.field.length + 2));
-    throw error;
-  }
 }
 
 /** After all that are there. */
@@ -102,7 +93,15 @@ export function sewAgain(db: Db, projectId: string): Project {
   return db.transaction(() => {
     const notions = project.notions.map((notion) => ({ ...notion, there: false }));
     const again = projects.insert(db, { ...project, name: `${project.name}, again`.slice(0, 120), notions, archived: false });
-    addPieces(db, again.id, undone(piecesOf(db, [projectId])));
+    const was = piecesOf(db, [projectId]);
+    const added = addPieces(db, again.id, undone(was));
+    // Cuts are added piece by piece, in the order of each.
+    const order = was.pieces.flatMap((piece) => was.cuts.filter(({ pieceId }) => pieceId === piece.id));
+    const cutOf = new Map(order.map(({ id }, i) => [id, added.cuts[i]!.id]));
+    for (const seam of seams.list(db, 'project_id = ?', [projectId], 'created_at, rowid')) {
+      const [firstCut, secondCut] = [cutOf.get(seam.firstCut), cutOf.get(seam.secondCut)];
+      if (firstCut && secondCut) seams.insert(db, { ...seam, projectId: again.id, firstCut, secondCut });
+    }
     return again;
   })();
 }

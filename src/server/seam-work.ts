@@ -1,6 +1,7 @@
+import { edgeRuleOf } from '../core/choose';
 import { clothThickness } from '../core/cloth';
 import { InputError } from '../core/input-error';
-import { runsIntoSeam, seamLength } from '../core/pieces';
+import { openPiece, placeCut, runsIntoSeam, seamLength, stripEdges } from '../core/pieces';
 import { compareSeam, type ComparedSeam, type SeamSide } from '../core/seams';
 import { cloths } from '../store/cloths';
 import type { Db } from '../store/database';
@@ -22,6 +23,8 @@ export interface JudgedSeam {
   first: { name: string; length: number; pile: SeamPile[] };
   second: { name: string; length: number; pile: SeamPile[] };
   compared: ComparedSeam | null;
+  /** Whether both cloths are said; without them the seam is thicker than what is told. */
+  thicknessKnown: boolean;
   fault: string | null;
 }
 
@@ -39,6 +42,7 @@ export function judgedSeams(db: Db, projectId: string): JudgedSeam[] {
       ];
       return [
         {
+          thicknessKnown: first.clothId !== null && second.clothId !== null,
           ...{ seam, fault: null, compared: compareSeam(a.side, b.side, settings.machineClearance) },
           first: { name: first.name, length: a.side.length, pile: a.pile },
           second: { name: second.name, length: b.side.length, pile: b.pile },
@@ -47,7 +51,16 @@ export function judgedSeams(db: Db, projectId: string): JudgedSeam[] {
     } catch (error) {
       if (!(error instanceof InputError)) throw error;
       const empty = (name: string) => ({ name, length: 0, pile: [] });
-      return [{ seam, first: empty(first.name), second: empty(second.name), compared: null, fault: error.message }];
+      return [
+        {
+          seam,
+          first: empty(first.name),
+          second: empty(second.name),
+          compared: null,
+          thicknessKnown: false,
+          fault: error.message,
+        },
+      ];
     }
   });
 }
@@ -56,20 +69,22 @@ export function judgedSeams(db: Db, projectId: string): JudgedSeam[] {
 function sideOf(db: Db, cut: CutPiece, edges: readonly number[], all: readonly Workpiece[], trim: number) {
   const cloth = cut.clothId === null ? undefined : cloths.find(db, cut.clothId);
   const pile: SeamPile[] = [{ name: cloth?.name ?? 'a cloth not said yet', thickness: cloth ? clothThickness(cloth).value : 0 }];
-  const allowance = Math.min(...edges.map((edge) => cut.own?.[edge] ?? cut.allowances[edge] ?? 0));
+  const allowance = Math.max(...edges.map((edge) => cut.own?.[edge] ?? cut.allowances[edge] ?? 0));
+  const piece = openPiece(cut);
   let held = false;
-  for (const { place, stack } of all.filter(({ cutId }) => cutId === cut.id)) {
-    const here =
-      place.kind === 'usual' ||
-      place.kind === 'whole' ||
-      (place.kind === 'edges' && place.edges.some((edge) => edges.includes(edge)));
-    if (!here) continue;
-    for (const { material, extent } of knownLayers(db, stack?.layers ?? [])) {
-      if (material.form === 'liquid' || extent === 'patch' || extent === 'field') continue;
-      held ||= Math.max(material.stretchLength, material.stretchCross) < HOLDS && (extent !== 'strip' || place.kind === 'edges');
-      if (runsIntoSeam(extent, allowance, trim)) pile.push({ name: material.name, thickness: material.thickness });
-    }
-  }
+  for (const { place, wish, stack } of all.filter(({ cutId }) => cutId === cut.id))
+    for (const kept of stack?.layers ?? [])
+      for (const { material, extent } of knownLayers(db, [kept])) {
+        if (material.form === 'liquid' || extent === 'patch' || extent === 'field') continue;
+        const own = { ...placeCut(place), ...kept.cut };
+        // A strip lies along its edges from the cut line on, and nowhere else.
+        const strip = extent === 'strip';
+        if (strip && own.line) continue;
+        if (strip && !stripEdges(piece, { ...own, rule: edgeRuleOf(wish.role) }).some((edge) => edges.includes(edge))) continue;
+        held ||= Math.max(material.stretchLength, material.stretchCross) < HOLDS;
+        if (strip || runsIntoSeam(extent, allowance, own.trim ?? trim))
+          pile.push({ name: material.name, thickness: material.thickness });
+      }
   const side: SeamSide = {
     length: seamLength(cut, edges),
     thickness: pile.reduce((sum, { thickness }) => sum + thickness, 0),

@@ -1,6 +1,6 @@
 import { edgeRuleOf, questionFor, sizeOfPiece, stepsFor } from '../core/choose';
 import { fabricOf } from '../core/cloth';
-import { InputError } from '../core/input-error';
+import { InputError, within } from '../core/input-error';
 import type { ChosenLayer } from '../core/layers';
 import { schoolsOf } from '../core/schools';
 import { layerOutline, openPiece, DEFAULT_LAYER_OUTLINE, placeCut } from '../core/pieces';
@@ -11,6 +11,7 @@ import { benchRuns, openRunOf, START_STATE, type BenchRun, type BenchStep } from
 import { cloths } from '../store/cloths';
 import type { Db } from '../store/database';
 import { chosenOf } from '../store/materials';
+import { projects } from '../store/projects';
 import { readSettings } from '../store/settings';
 import { getWorkpiece, type Workpiece } from '../store/workpieces';
 import { orderOfJob } from './order-of-work';
@@ -40,24 +41,20 @@ export function startBatch(db: Db, jobIds: readonly string[]): BenchRun {
   const ids = [...new Set(jobIds)];
   if (ids.length === 0 || ids.length > MOST_WORKS)
     throw new InputError('jobIds', `must name 1 to ${MOST_WORKS} jobs, saw ${ids.length}`);
-  const planned = ids.map((jobId, i) => {
-    try {
-      if (ids.length > 1 && openRunOf(db, jobId))
-        throw new InputError('run', 'is open at the bench already; finish or leave that run out');
-      return plannedWork(db, jobId);
-    } catch (error) {
-      if (ids.length > 1 && error instanceof InputError)
-        throw new InputError(`jobIds[${i}].${error.field}`, error.message.slice(error.field.length + 2));
-      throw error;
-    }
-  });
+  const plan = (jobId: string) => {
+    if (ids.length > 1 && openRunOf(db, jobId))
+      throw new InputError('run', 'is open at the bench already; finish or leave that run out');
+    return plannedWork(db, jobId);
+  };
+  const planned = ids.map((jobId, i) => (ids.length > 1 ? within(`jobIds[${i}]`, () => plan(jobId)) : plan(jobId)));
   const [first] = planned as [Planned, ...Planned[]];
-  const steps = stepsForBatch(planned.map(({ work, steps: own }) => ({ name: work.name, steps: own })));
+  const names = namesApart(db, planned);
+  const steps = stepsForBatch(planned.map(({ steps: own }, i) => ({ name: names[i]!, steps: own })));
   const one = { pieceName: first.work.name, clothName: first.clothName, stackTitle: first.work.stack!.title };
   const many = {
     pieceName: `${planned.length} jobs`,
     clothName: '',
-    stackTitle: planned.map(({ work }) => work.name).join(', '),
+    stackTitle: names.join(', '),
   };
   return benchRuns.insert(db, {
     jobId: first.work.id,
@@ -68,14 +65,24 @@ export function startBatch(db: Db, jobIds: readonly string[]): BenchRun {
       ...(planned.length === 1
         ? {}
         : {
-            works: planned.map(({ work, clothName, outline }) => ({
-              ...{ jobId: work.id, name: work.name, clothName, stackTitle: work.stack!.title, outline },
+            works: planned.map(({ work, clothName, outline }, i) => ({
+              ...{ jobId: work.id, name: names[i]!, clothName, stackTitle: work.stack!.title, outline },
             })),
           }),
     },
     state: START_STATE,
     finishedAt: null,
   });
+}
+
+/** Names by which the jobs of a batch are told apart: with the project, or a number, where two are called alike. */
+function namesApart(db: Db, planned: readonly Planned[]): string[] {
+  const own = planned.map(({ work }) => work.name);
+  const twice = (all: readonly string[], name: string) => all.filter((each) => each === name).length > 1;
+  const placed = planned.map(({ work }) =>
+    twice(own, work.name) ? `${work.name} (${projects.get(db, work.projectId).name})` : work.name,
+  );
+  return placed.map((name, i) => (twice(placed, name) ? `${name} ${i + 1}` : name));
 }
 
 interface Planned {

@@ -178,11 +178,82 @@ describe('seams', () => {
       'Light woven fusible, 45 g',
     ]);
     expect(kept.body.second.pile).toHaveLength(1);
+    // Sewn again, the seam is there between the new pieces.
+    const again = (await post(`/api/projects/${id}/again`, {})).body.id as string;
+    const [copied] = (await send('GET', `/api/projects/${again}/seams`)).body.seams;
+    expect(copied.compared).toEqual(kept.body.compared);
+    expect(copied.seam.firstCut).not.toBe(band.cutId);
     const other = await project();
     const away = await post(`/api/projects/${other.id}/seams`, seam);
     expect([away.status, away.body.error.field]).toEqual([400, 'firstCut']);
     const wrong = await post(`/api/projects/${id}/seams`, { ...seam, secondEdges: [4] });
     expect([wrong.status, wrong.body.error.field]).toEqual([400, 'secondEdges[0]']);
+  });
+});
+
+describe('the pile in a seam', () => {
+  const layer = (extent: string, cut?: object) => ({
+    materialId: 'light-woven-fusible-45-g',
+    extent,
+    angle: 0,
+    ...(cut ? { cut } : {}),
+  });
+  const pileAt = async (layers: object[], edge: number) => {
+    const { id } = await project();
+    const stack = { ...(await chosenStack()), layers };
+    const one = (await addWork(id, { ...PIECE, stack })).body;
+    const two = (await addWork(id, { ...PIECE, name: 'Edge' })).body;
+    const seam = { firstCut: one.cutId, firstEdges: [edge], secondCut: two.cutId, secondEdges: [edge] };
+    return (await post(`/api/projects/${id}/seams`, seam)).body;
+  };
+
+  it.each([
+    ['a strip on the edge that is sewn', [layer('strip', { edges: [2] })], 2, 2],
+    ['a strip on another edge', [layer('strip', { edges: [2] })], 0, 1],
+    ['a layer to the seam line', [layer('net')], 0, 1],
+    ['one trimmed to 4 mm in an allowance of 10 mm', [layer('trimmed', { trim: 4 })], 0, 2],
+    ['one trimmed to 12 mm', [layer('trimmed', { trim: 12 })], 0, 1],
+  ])('holds what runs into it: %s', async (_words, layers, edge, count) => {
+    const judged = await pileAt(layers, edge);
+    expect(judged.first.pile).toHaveLength(count);
+    expect(judged.thicknessKnown).toBe(true);
+  });
+
+  it('is not told as if it were known where a cloth is missing', async () => {
+    const { id } = await project();
+    const [a, b] = [(await addWork(id, PIECE)).body, (await addWork(id, { ...PIECE, name: 'Bare', clothId: null })).body];
+    const seam = { firstCut: a.cutId, firstEdges: [0], secondCut: b.cutId, secondEdges: [0] };
+    expect((await post(`/api/projects/${id}/seams`, seam)).body.thicknessKnown).toBe(false);
+  });
+});
+
+describe('a run of many', () => {
+  it('copies keeps every tick, and is filed with all of them', async () => {
+    const { id } = await project();
+    const work = (await addWork(id, { ...PIECE, count: 60, stack: await chosenStack() })).body;
+    const run = (await post(`/api/jobs/${work.id}/bench`, {})).body;
+    const checks: string[] = run.plan.steps.flatMap((step: { checks?: string[] }) => step.checks ?? []);
+    expect(checks.filter((check) => check.startsWith('Piece '))).toHaveLength(60);
+    const state = { ...run.state, step: run.plan.steps.length - 1, checks };
+    const kept = await send('PUT', `/api/bench/${run.id}`, { state, finished: true, version: run.version });
+    expect([kept.status, kept.body.state.checks]).toEqual([200, checks]);
+    const entry = {
+      ...{ jobId: work.id, benchRunId: run.id, doneOn: '2026-01-02', title: 'Front', clothName: 'Poplin', stackTitle: 'A layer' },
+      ...{ layerIds: [], settings: { ironDots: 1, seconds: 10, steam: false, cover: 'none' }, outcome: 'good', note: '' },
+      checks: { held: [...new Set(checks)], failed: [] },
+    };
+    expect((await post('/api/log', entry)).status).toBe(201);
+  });
+
+  it('jobs that are called alike tells them apart, in every step and box', async () => {
+    const stack = await chosenStack();
+    const [one, two] = [await project({ name: 'Choir' }), await project({ name: 'Stage' })];
+    const jobIds = [];
+    for (const { id } of [one, two]) jobIds.push((await addWork(id, { ...PIECE, stack })).body.id);
+    const run = (await post('/api/bench', { jobIds })).body;
+    expect(run.plan.works.map(({ name }: { name: string }) => name)).toEqual(['Front (Choir)', 'Front (Stage)']);
+    const boxes = run.plan.steps.flatMap((step: { checks?: string[] }) => step.checks ?? []);
+    expect(new Set(boxes).size).toBe(boxes.length);
   });
 });
 

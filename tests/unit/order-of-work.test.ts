@@ -159,6 +159,13 @@ describe('several jobs as one batch', () => {
     expect(steps.flatMap(({ checks = [] }) => checks)).toEqual(['Collar: Corners hold', 'Cuff: Corners hold']);
   });
 
+  it('that a job does twice is done twice, once for both jobs each time', () => {
+    const twice = [step('a', 'prepare', 'Spray'), step('b', 'prepare', 'Press'), step('c', 'prepare', 'Spray')];
+    const steps = stepsForBatch([{ name: 'One', steps: twice }, { name: 'Two', steps: twice }]); // prettier-ignore
+    expect(steps.map(({ title }) => title)).toEqual(['Spray', 'Press', 'Spray']);
+    expect(new Set(steps.map(({ id }) => id)).size).toBe(3);
+  });
+
   it('of one job is that job', () => {
     expect(stepsForBatch([{ name: 'Cuff', steps: cuff }])).toEqual(cuff);
   });

@@ -1,6 +1,6 @@
 import { InputError, requireNumber } from '../input-error';
 import { distanceToEdge } from './distance';
-import { polygonArea, requireOutline, signedArea, transformed, type Outline, type Point } from './polygon';
+import { polygonArea, requireOutline, signedArea, type Outline, type Point } from './polygon';
 import { difference, withoutSlivers } from './regions';
 
 export interface Inset {
@@ -41,34 +41,9 @@ export function inset(outline: Outline, allowance: number | readonly number[]): 
   const cutters = bands(points, edges);
   const original = polygonArea(outline);
   if (cutters.length === 0) return { outlines: [outline.map(([x, y]): Point => [x, y])], area: original, removedArea: 0 };
-  const outlines = takenAway(points, cutters, original);
-  return { outlines, area: areaOf(outlines), removedArea: Math.max(0, original - areaOf(outlines)) };
-}
-
-/** Turns by which a subtraction that went wrong is tried again, degrees: on another grid other points fall together. */
-const TURNS = [0, 7, 19, 41];
-
-/**
- * What is left without the cutters. Where points fall together on the whole-number grid of the polygon library a whole outline can
- * get lost; no more can go than the cutters cover, so that is noticed, and the same is tried turned.
- */
-function takenAway(points: Outline, cutters: readonly Outline[], original: number): Outline[] {
-  const most = areaOf(cutters);
-  let left: Outline[] = [];
-  for (const turn of TURNS) {
-    const turned = (outline: Outline, by: number): Outline => (turn === 0 ? outline : transformed(outline, false, by));
-    const cut = difference(
-      turned(points, turn),
-      cutters.map((cutter) => turned(cutter, turn)),
-    );
-    left = withoutSlivers(cut.map(withoutHairs), DUST).map((outline) => turned(outline, -turn));
-    if (original - areaOf(left) <= most + DUST) return left;
-  }
-  return left;
-}
-
-function areaOf(outlines: readonly Outline[]): number {
-  return outlines.reduce((sum, path) => sum + polygonArea(path), 0);
+  const outlines = withoutSlivers(difference(points, cutters).map(withoutHairs), DUST);
+  const area = outlines.reduce((sum, path) => sum + polygonArea(path), 0);
+  return { outlines, area, removedArea: Math.max(0, original - area) };
 }
 
 /** A tip that is thinner than this is no cloth, mm. */

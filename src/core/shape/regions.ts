@@ -1,5 +1,5 @@
 import { Clipper, EndType, FillRule, JoinType, type Path64, type Paths64 } from 'clipper2-ts';
-import { polygonArea, signedArea, type Outline, type Point } from './polygon';
+import { polygonArea, signedArea, transformed, type Outline, type Point } from './polygon';
 
 /**
  * The one place where the polygon library is used. It works in whole numbers, because the library's own
@@ -106,8 +106,31 @@ export function windingUnion(loops: readonly Outline[]): Outline[] {
   return fromPaths(Clipper.union(toPaths(loops, scale), FillRule.Positive), scale);
 }
 
-/** What is left of the outline when the cutters are taken away; holes come as clockwise paths. */
+/** Turns by which a subtraction that went wrong is tried again, degrees: on another grid other points fall together. */
+const TURNS = [7, 19, 41];
+/** Areas are right to this much, mm². */
+const GRID_AREA = 1;
+
+/**
+ * What is left of the outline when the cutters are taken away; holes come as clockwise paths. Where points fall together on the
+ * whole-number grid the library can lose all of it; no more can go than the cutters cover and nothing can be gained, so that is noticed, and
+ * the same is tried turned.
+ */
 export function difference(outline: Outline, cutters: readonly Outline[]): Outline[] {
+  const left = taken(outline, cutters);
+  const most = polygonArea(outline) + GRID_AREA;
+  const least = polygonArea(outline) - cutters.reduce((sum, cutter) => sum + polygonArea(cutter), 0) - GRID_AREA;
+  const canBe = (region: readonly Outline[]) => regionArea(region) >= least && regionArea(region) <= most;
+  if (canBe(left)) return left;
+  for (const turn of TURNS) {
+    const turned = (path: Outline): Outline => transformed(path, false, turn);
+    const again = taken(turned(outline), cutters.map(turned));
+    if (canBe(again)) return again.map((path) => transformed(path, false, -turn));
+  }
+  return left;
+}
+
+function taken(outline: Outline, cutters: readonly Outline[]): Outline[] {
   const scale = scaleFor([outline, ...cutters]);
   return fromPaths(Clipper.difference(filled([outline], scale), filled(cutters, scale), FillRule.NonZero), scale);
 }

@@ -1,3 +1,4 @@
+import { lower } from '../letters';
 import type { SetStep } from './copies';
 import type { StepStage } from './step';
 
@@ -37,21 +38,30 @@ export function stepsForBatch<S extends SetStep>(works: readonly BatchWork<S>[])
 
 /** First steps of all jobs, then second ones, and so on; the same step of several jobs stands once, without a name. */
 function sharedFirst<S extends SetStep>(works: readonly BatchWork<S>[], own: readonly (readonly S[])[]): (S & BatchStep)[] {
-  const key = ({ title, detail, seconds, copies }: SetStep) => JSON.stringify([title, detail, seconds, copies]);
+  const keys = own.map(keysOf);
   const times = new Map<string, number>();
-  for (const steps of own) for (const each of new Set(steps.map(key))) times.set(each, (times.get(each) ?? 0) + 1);
+  for (const key of keys.flat()) times.set(key, (times.get(key) ?? 0) + 1);
   const done = new Set<string>();
   const found: (S & BatchStep)[] = [];
   for (let i = 0; i < Math.max(...own.map(({ length }) => length)); i++)
     own.forEach((steps, k) => {
-      const step = steps[i];
-      if (!step || done.has(key(step))) return;
-      if (times.get(key(step))! > 1) {
-        done.add(key(step));
-        found.push({ ...step, id: `all-${step.id}` });
-      } else found.push(ofWork(works[k]!.name, step, k));
+      const [step, key] = [steps[i], keys[k]![i]!];
+      if (!step || done.has(key)) return;
+      done.add(key);
+      found.push(times.get(key)! > 1 ? { ...step, id: `all-${i}-${step.id}` } : ofWork(works[k]!.name, step, k));
     });
   return found;
+}
+
+/** What tells a step apart from others: a job that does the same twice does it twice. */
+function keysOf(steps: readonly SetStep[]): string[] {
+  const seen = new Map<string, number>();
+  return steps.map(({ title, detail, seconds, copies }) => {
+    const what = JSON.stringify([title, detail, seconds, copies]);
+    const time = (seen.get(what) ?? 0) + 1;
+    seen.set(what, time);
+    return `${what} ${time}`;
+  });
 }
 
 function ofWork<S extends SetStep>(name: string, step: S, work: number): S & BatchStep {
@@ -59,7 +69,7 @@ function ofWork<S extends SetStep>(name: string, step: S, work: number): S & Bat
     ...step,
     id: `${work}-${step.id}`,
     work,
-    title: `${name}: ${step.title.charAt(0).toLowerCase()}${step.title.slice(1)}`,
+    title: `${name}: ${lower(step.title)}`,
     ...(step.checks ? { checks: step.checks.map((check) => `${name}: ${check}`) } : {}),
   };
 }

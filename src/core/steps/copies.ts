@@ -1,3 +1,4 @@
+import { lower } from '../letters';
 import type { Step } from './step';
 
 /** More copies than this are worked in batches, so that a run stays a list that can be walked through. */
@@ -32,7 +33,7 @@ export function stepsForCopies(steps: readonly Step[], count: number, together =
         found.push({
           ...step,
           id: `${step.id}#${k + 1}`,
-          title: `${name}: ${step.title.charAt(0).toLowerCase()}${step.title.slice(1)}`,
+          title: `${name}: ${lower(step.title)}`,
           copies,
         });
     });
@@ -45,8 +46,7 @@ export function stepsForCopies(steps: readonly Step[], count: number, together =
       continue;
     }
     flush();
-    if (step.stage === 'apply' && step.kind === 'wait')
-      found.push({ ...step, title: `All ${count}: ${step.title.charAt(0).toLowerCase()}${step.title.slice(1)}` });
+    if (step.stage === 'apply' && step.kind === 'wait') found.push({ ...step, title: `All ${count}: ${lower(step.title)}` });
     else found.push(step);
   }
   flush();

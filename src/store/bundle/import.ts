@@ -1,6 +1,6 @@
 import type { InferType } from 'yup';
 import { requireHoop, type Hoop } from '../../core/hoop';
-import { InputError } from '../../core/input-error';
+import { InputError, within } from '../../core/input-error';
 import { applyTest, type Readings, type TestId } from '../../core/measure';
 import { mappedMotif, readMotif } from '../../formats/stitches';
 import type { bundleSchema } from '../../schemas/records';
@@ -174,16 +174,6 @@ function needed<T extends object>(found: T | undefined, field: string, id: strin
 /** Table of the same material in the same project on which nothing is cut yet. */
 function openTable(db: Db, { projectId, ofKind, ofId }: Pick<CutTableFields, 'projectId' | 'ofKind' | 'ofId'>) {
   return tablesOfProject(db, projectId).find((table) => !table.done && table.ofKind === ofKind && table.ofId === ofId);
-}
-
-/** Lets what is wrong be named by where it stands in the bundle. */
-function within<T>(path: string, work: () => T): T {
-  try {
-    return work();
-  } catch (error) {
-    if (error instanceof InputError) throw new InputError(`${path}.${error.field}`, error.message.slice(error.field.length + 2));
-    throw error;
-  }
 }
 
 /** Stitches of a motif as they travel. @throws {InputError} naming the table, whatever in it is wrong */

@@ -1,17 +1,11 @@
 import type { Cut } from '../../core/choose';
 import { InputError } from '../../core/input-error';
-import { openPiece, type Mark, type OpenPiece } from '../../core/pieces';
+import { openPiece, type OpenPiece } from '../../core/pieces';
+import type { PatternPiece } from '../../core/workpiece';
 import { edgeNames, shapeKind, type PieceShape } from '../../core/shape';
 
 /** What a person says about a piece. */
-export interface PieceDraft {
-  name: string;
-  shape: PieceShape;
-  line: 'cut' | 'sew';
-  allowances: number[];
-  fold: number | null;
-  grain: number;
-  marks: Mark[];
+export interface PieceDraft extends Omit<PatternPiece, 'id' | 'projectId'> {
   count: number;
   pairs: boolean;
   oneWay: boolean;

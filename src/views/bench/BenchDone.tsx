@@ -16,9 +16,14 @@ export default function BenchDone({ run, projectId, logs }: Props) {
     { jobId: run.jobId, name: plan.pieceName, clothName: plan.clothName, stackTitle: plan.stackTitle, outline: plan.outline },
   ];
   const several = works.length > 1;
-  const ofWork = (name: string) => (check: string) => !several || check.startsWith(`${name}: `);
-  const plain = (name: string) => (check: string) => (several ? check.slice(name.length + 2) : check);
-  const checks = plan.steps.flatMap((step) => step.checks ?? []);
+  /** What is ticked for one job; boxes of a batch carry its name. What was checked for all of them counts for each. */
+  const checksOf = (work: number, name: string) => {
+    const boxes = plan.steps
+      .filter((step) => !several || step.work === undefined || step.work === work)
+      .flatMap((step) => step.checks ?? []);
+    const plain = (check: string) => (several && check.startsWith(`${name}: `) ? check.slice(name.length + 2) : check);
+    return { checks: boxes.map(plain), ticked: boxes.filter((check) => state.checks.includes(check)).map(plain) };
+  };
   return (
     <main className="mx-auto max-w-3xl space-y-6 p-6" id="main">
       <header>
@@ -32,7 +37,7 @@ export default function BenchDone({ run, projectId, logs }: Props) {
       {run.scrapId ? (
         <p>Let it lie until it is cold, then read it.</p>
       ) : (
-        works.map(({ jobId, name, clothName, stackTitle }) => (
+        works.map(({ jobId, name, clothName, stackTitle }, i) => (
           <section key={jobId} aria-label={name}>
             {several && (
               <h2 className="text-xl font-bold">
@@ -45,8 +50,7 @@ export default function BenchDone({ run, projectId, logs }: Props) {
                   ...{ jobId, benchRunId: run.id, kind: 'piece', title: name, clothName, stackTitle },
                   ...logs[jobId],
                 }}
-                checks={checks.filter(ofWork(name)).map(plain(name))}
-                ticked={state.checks.filter(ofWork(name)).map(plain(name))}
+                {...checksOf(i, name)}
                 onFiled={() => {
                   if (!several) location.assign(`/projects/${projectId}?job=${jobId}&stage=file`);
                 }}

@@ -25,7 +25,7 @@ interface Props {
 /** A stack of one's own: layers in any order, judged at once like any proposal. */
 export default function ComposeStack({ fabric, part, asked, cloths, start, onTake }: Props) {
   const [layers, setLayers] = useState<ComposedLayer[]>(start);
-  const [judged, setJudged] = useState<JudgedStack>();
+  const [answer, setAnswer] = useState<{ layers: ComposedLayer[]; judged: JudgedStack }>();
   const [error, setError] = useState<string>();
   const [accepted, setAccepted] = useState<string[]>([]);
   const sensors = useSensors(
@@ -36,15 +36,18 @@ export default function ComposeStack({ fabric, part, asked, cloths, start, onTak
     if (layers.length === 0) return undefined;
     const abort = new AbortController();
     call<JudgedStack>('POST', '/api/choose/judge', { fabric, part, ...asked, layers: namedLayers(layers) }, abort.signal)
-      .then((answer) => (setJudged(answer), setError(undefined)))
+      .then((judged) => (setAnswer({ layers, judged }), setError(undefined)))
       .catch((problem: ApiError) => !abort.signal.aborted && setError(problem.message));
     return () => abort.abort();
   }, [layers, fabric, part, asked]);
   const change = (key: string, to: Partial<ComposedLayer>) =>
     setLayers((all) => all.map((layer) => (layer.key === key ? { ...layer, ...to } : layer)));
   const move = (from: number, to: number) => setLayers((all) => arrayMove(all, from, to));
+  const judged = answer?.judged;
+  // What was said of other layers is shown until the answer comes, never taken.
+  const current = answer?.layers === layers;
   const stops = layers.length > 0 ? (judged?.stops ?? []) : [];
-  const known = stops.every(({ id }) => accepted.includes(id));
+  const known = stops.every(({ words }) => accepted.includes(words));
   return (
     <section className="sheet space-y-4 p-4" aria-label="A stack of your own">
       <h3 className="chalk-heading">A stack of your own</h3>
@@ -78,7 +81,11 @@ export default function ComposeStack({ fabric, part, asked, cloths, start, onTak
         </DndContext>
       )}
       {layers.length > 0 && judged && (
-        <div className="flex flex-wrap items-start gap-4 border-l-4 border-accent pl-3" aria-live="polite">
+        <div
+          className={`flex flex-wrap items-start gap-4 border-l-4 border-accent pl-3 ${current ? '' : 'opacity-60'}`}
+          aria-live="polite"
+          aria-busy={!current}
+        >
           <DroopDrawing
             size="thumb"
             stack={judged.predicted}
@@ -104,8 +111,8 @@ export default function ComposeStack({ fabric, part, asked, cloths, start, onTak
             <CheckField
               key={`${id}${i}`}
               label={`${words} I know, and take it all the same.`}
-              checked={accepted.includes(id)}
-              onChange={(on) => setAccepted((all) => (on ? [...all, id] : all.filter((each) => each !== id)))}
+              checked={accepted.includes(words)}
+              onChange={(on) => setAccepted((all) => (on ? [...all, words] : all.filter((each) => each !== words)))}
             />
           ))}
         </fieldset>
@@ -119,7 +126,7 @@ export default function ComposeStack({ fabric, part, asked, cloths, start, onTak
         <button
           type="button"
           className="btn btn-primary"
-          disabled={!judged || !known}
+          disabled={!judged || !current || !known}
           onClick={() => judged && onTake(stackOf(layers, judged, asked.schools))}
         >
           Take this stack

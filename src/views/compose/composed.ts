@@ -1,4 +1,5 @@
 import { CLOTH_ID, JOINS, type Extent, type Family, type Form } from '../../core/layers';
+import type { LayerCut } from '../../core/pieces';
 import type { JudgedStack } from '../../core/choose';
 import type { KeptLayer, KeptStack } from '../../store/jobs';
 
@@ -15,6 +16,8 @@ export interface ComposedLayer {
   extent: Extent;
   angle: number;
   join: Form;
+  /** How it is cut where that is not as usual. */
+  cut?: LayerCut;
 }
 
 /** Something that can be added to a stack. */
@@ -39,9 +42,9 @@ export function added(from: Addable): ComposedLayer {
 
 /** A kept stack to go on from; layers that are gone are left out. */
 export function composedFrom(stack: KeptStack | null, known: ReadonlyMap<string, Addable>): ComposedLayer[] {
-  return (stack?.layers ?? []).flatMap(({ materialId, extent, angle, join }) => {
+  return (stack?.layers ?? []).flatMap(({ materialId, extent, angle, join, cut }) => {
     const material = known.get(materialId);
-    return material ? [{ ...added(material), extent, angle, join: join ?? material.form }] : [];
+    return material ? [{ ...added(material), extent, angle, join: join ?? material.form, ...(cut ? { cut } : {}) }] : [];
   });
 }
 
@@ -63,8 +66,9 @@ export function stackOf(
 ): KeptStack {
   return {
     title,
-    layers: layers.map(({ materialId, extent, angle, join, form }): KeptLayer => ({
+    layers: layers.map(({ materialId, extent, angle, join, form, cut }): KeptLayer => ({
       ...{ materialId, extent, angle },
+      ...(cut ? { cut } : {}),
       ...(join === form ? {} : { join }),
     })),
     predicted,

@@ -109,7 +109,7 @@ function View({ project, cuts, start, clearance }: Props) {
 
 function SeamCard({ judged, clearance, onRemove }: { judged: JudgedSeam; clearance: number; onRemove: () => void }) {
   const units = useUnits();
-  const { first, second, compared, fault } = judged;
+  const { first, second, compared, thicknessKnown, fault } = judged;
   const by = compared ? units.length(Math.abs(compared.difference)) : '';
   const words = compared && {
     fits: 'They fit.',
@@ -120,7 +120,7 @@ function SeamCard({ judged, clearance, onRemove }: { judged: JudgedSeam; clearan
   const good = compared !== null && compared.fit !== 'misfit';
   return (
     <li className="sheet flex flex-wrap items-start gap-4 p-4">
-      {compared && (
+      {compared && thicknessKnown && (
         <SeamSection
           first={first.pile}
           second={second.pile}
@@ -145,10 +145,14 @@ function SeamCard({ judged, clearance, onRemove }: { judged: JudgedSeam; clearan
             <p>
               {units.length(first.length)} and {units.length(second.length)} along the line that is sewn.
             </p>
-            <p className={compared.clears ? '' : 'font-semibold text-error'}>
-              About {compared.seam.toFixed(1)} mm thick, {compared.corner.toFixed(1)} mm where it is turned; your machine clears{' '}
-              {clearance} mm.{!compared.clears && ' Trim the layers out of the seam, or turn it by hand.'}
-            </p>
+            {thicknessKnown ? (
+              <p className={compared.clears ? '' : 'font-semibold text-error'}>
+                About {compared.seam.toFixed(1)} mm thick, {compared.corner.toFixed(1)} mm where it is turned; your machine clears{' '}
+                {clearance} mm.{!compared.clears && ' Trim the layers out of the seam, or turn it by hand.'}
+              </p>
+            ) : (
+              <p>How thick it is can be told when both pieces have a cloth.</p>
+            )}
             <p className="quiet text-[0.92rem]">In it: {[...first.pile, ...second.pile].map(({ name }) => name).join(', ')}.</p>
           </>
         )}
