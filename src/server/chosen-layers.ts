@@ -1,4 +1,4 @@
-import { InputError } from '../core/input-error';
+import { InputError, within } from '../core/input-error';
 import { clothAsMaterial, joinedAs, type ChosenLayer, type Extent, type Form, type Material } from '../core/layers';
 import { cloths } from '../store/cloths';
 import type { Db } from '../store/database';
@@ -34,11 +34,6 @@ export function chosenLayers(db: Db, named: readonly NamedLayer[]): ChosenLayer[
         `${at}.${materialId === undefined ? 'clothId' : 'materialId'}`,
         `must be in the cupboard, saw "${materialId ?? clothId}"`,
       );
-    try {
-      return { material: joinedAs(found, join), extent, angle: angle ?? 0 };
-    } catch (error) {
-      if (error instanceof InputError) throw new InputError(`${at}.${error.field}`, error.message.slice(error.field.length + 2));
-      throw error;
-    }
+    return { material: within(at, () => joinedAs(found, join)), extent, angle: angle ?? 0 };
   });
 }

@@ -2,6 +2,7 @@ import { edgeRuleOf } from '../core/choose';
 import { clothThickness } from '../core/cloth';
 import { InputError } from '../core/input-error';
 import { openPiece, placeCut, runsIntoSeam, seamLength, stripEdges } from '../core/pieces';
+import { edgeNames } from '../core/shape';
 import { compareSeam, type ComparedSeam, type SeamSide } from '../core/seams';
 import { cloths } from '../store/cloths';
 import type { Db } from '../store/database';
@@ -58,7 +59,7 @@ export function judgedSeams(db: Db, projectId: string): JudgedSeam[] {
           second: empty(second.name),
           compared: null,
           thicknessKnown: false,
-          fault: error.message,
+          fault: error.message.replace(`${error.field}: `, `${error.field} `),
         },
       ];
     }
@@ -71,6 +72,12 @@ function sideOf(db: Db, cut: CutPiece, edges: readonly number[], all: readonly W
   const pile: SeamPile[] = [{ name: cloth?.name ?? 'a cloth not said yet', thickness: cloth ? clothThickness(cloth).value : 0 }];
   const allowance = Math.max(...edges.map((edge) => cut.own?.[edge] ?? cut.allowances[edge] ?? 0));
   const piece = openPiece(cut);
+  const count = edgeNames(cut.shape).length;
+  if (edges.some((edge) => edge >= count))
+    throw new InputError(
+      'edges',
+      `of ${cut.name} that were sewn are gone with its old shape; take this seam out and name it anew`,
+    );
   let held = false;
   for (const { place, wish, stack } of all.filter(({ cutId }) => cutId === cut.id))
     for (const kept of stack?.layers ?? [])

@@ -191,6 +191,31 @@ describe('seams', () => {
   });
 });
 
+describe('a piece that gets another shape', () => {
+  const circle = { kind: 'circle', diameter: 200 };
+  it('keeps the edges that its jobs lie along, or says which job is in the way', async () => {
+    const { id } = await project();
+    const { body } = await addWork(id, PIECE);
+    const place = { kind: 'edges', edges: [2], width: 12 };
+    const job = (await post(`/api/cuts/${body.cutId}/jobs`, { name: 'stay', place, wish: WISH })).body;
+    const [piece] = (await send('GET', `/api/projects/${id}/pieces`)).body.pieces;
+    const refused = await put(`/api/pieces/${piece.id}`, piece, { shape: circle, allowances: [10] });
+    expect([refused.status, refused.body.error.field, refused.body.error.message]).toEqual([400, 'shape', expect.stringContaining('“stay”')]); // prettier-ignore
+    expect((await put(`/api/jobs/${job.id}`, job, { place: { kind: 'usual' } })).status).toBe(200);
+    expect((await put(`/api/pieces/${piece.id}`, piece, { shape: circle, allowances: [10] })).status).toBe(200);
+  });
+
+  it('says of a seam along an edge that is gone that it cannot be compared', async () => {
+    const { id } = await project();
+    const [a, b] = [(await addWork(id, PIECE)).body, (await addWork(id, { ...PIECE, name: 'Edge' })).body];
+    await post(`/api/projects/${id}/seams`, { firstCut: a.cutId, firstEdges: [3], secondCut: b.cutId, secondEdges: [3] });
+    const piece = (await send('GET', `/api/pieces/${a.pieceId}`)).body;
+    expect((await put(`/api/pieces/${a.pieceId}`, piece, { shape: circle, allowances: [10] })).status).toBe(200);
+    const [seam] = (await send('GET', `/api/projects/${id}/seams`)).body.seams;
+    expect([seam.compared, seam.fault]).toEqual([null, expect.stringContaining('edges of Front that were sewn are gone')]);
+  });
+});
+
 describe('the pile in a seam', () => {
   const layer = (extent: string, cut?: object) => ({
     materialId: 'light-woven-fusible-45-g',

@@ -11,6 +11,31 @@ async function start(page: Page, name: string) {
   await page.getByRole('button', { name: 'Add a piece' }).click();
 }
 
+/** Describes one more job on the cut in hand, and saves it. */
+async function anotherJob(page: Page, name: string, role: string, where: string, size: () => Promise<void>) {
+  await pieces(page).getByRole('button', { name: 'Another job on it' }).click();
+  await page.getByLabel('Called').fill(name);
+  await page.getByLabel('It is a').selectOption({ label: role });
+  await page.getByLabel('Where', { exact: true }).selectOption({ label: where });
+  await size();
+  await page.getByRole('button', { name: 'Save the piece' }).click();
+  await expect(page.getByText('Saved.')).toBeVisible();
+  await page
+    .getByRole('navigation', { name: 'Stages of the project' })
+    .getByRole('button', { name: /Choose/ })
+    .click();
+}
+
+/** Takes the first answer. */
+async function takeFirst(page: Page) {
+  await page
+    .getByRole('button', { name: /^Take / })
+    .first()
+    .click();
+  await expect(page).toHaveURL(/stage=scrap/);
+  await alive(page);
+}
+
 const pieces = (page: Page) => page.getByRole('complementary', { name: 'Pieces of the project' });
 
 test('a jacket front: interfaced all over, a stay along the armhole, a square behind the buttonhole', async ({ page }) => {
@@ -23,50 +48,22 @@ test('a jacket front: interfaced all over, a stay along the armhole, a square be
 
   // 1. The whole of it: the first answer.
   await expect(page.getByRole('heading', { name: 'What to put behind “Front”' })).toBeVisible();
-  await page
-    .getByRole('button', { name: /^Take / })
-    .first()
-    .click();
-  await expect(page).toHaveURL(/stage=scrap/);
-  await alive(page);
+  await takeFirst(page);
 
   // 2. A stay along one edge, 12 mm wide, of the cloth's own making.
-  await pieces(page).getByRole('button', { name: 'Another job on it' }).click();
-  await page.getByLabel('Called').fill('armhole');
-  await page.getByLabel('It is a').selectOption({ label: 'shoulder seam' });
-  await page.getByLabel('Where', { exact: true }).selectOption({ label: 'along edges' });
-  await page
-    .getByRole('checkbox', { name: 'right edge' })
-    .or(page.getByRole('checkbox', { name: 'right' }))
-    .first()
-    .check();
-  await page.getByLabel('How wide').fill('12 mm');
-  await page.getByRole('button', { name: 'Save the piece' }).click();
-  await expect(page.getByText('Saved.')).toBeVisible();
-  await page
-    .getByRole('navigation', { name: 'Stages of the project' })
-    .getByRole('button', { name: /Choose/ })
-    .click();
+  await anotherJob(page, 'armhole', 'shoulder seam', 'along edges', async () => {
+    await page
+      .getByRole('checkbox', { name: 'right edge' })
+      .or(page.getByRole('checkbox', { name: 'right' }))
+      .first()
+      .check();
+    await page.getByLabel('How wide').fill('12 mm');
+  });
   await expect(page.getByRole('heading', { name: 'What to put behind “Front: armhole”' })).toBeVisible();
-  await page
-    .getByRole('button', { name: /^Take / })
-    .first()
-    .click();
-  await expect(page).toHaveURL(/stage=scrap/);
-  await alive(page);
+  await takeFirst(page);
 
   // 3. A square behind the buttonhole, put together by hand: organdy.
-  await pieces(page).getByRole('button', { name: 'Another job on it' }).click();
-  await page.getByLabel('Called').fill('top buttonhole');
-  await page.getByLabel('It is a').selectOption({ label: 'buttonhole' });
-  await page.getByLabel('Where', { exact: true }).selectOption({ label: 'a patch around a point' });
-  await page.getByLabel('Size').fill('40 mm');
-  await page.getByRole('button', { name: 'Save the piece' }).click();
-  await expect(page.getByText('Saved.')).toBeVisible();
-  await page
-    .getByRole('navigation', { name: 'Stages of the project' })
-    .getByRole('button', { name: /Choose/ })
-    .click();
+  await anotherJob(page, 'top buttonhole', 'buttonhole', 'a patch around a point', () => page.getByLabel('Size').fill('40 mm'));
   await page.getByRole('button', { name: 'Put a stack of your own together' }).click();
   const own = page.getByRole('region', { name: 'A stack of your own' });
   await own.getByRole('searchbox').fill('organdy');
@@ -372,21 +369,13 @@ test('a peplum: interfaced all over, and braid in its hem that is as long as the
   await page.getByLabel('It is a').selectOption({ label: 'fitted bodice' });
   await page.getByLabel('Care').selectOption({ label: 'dry-cleaned' });
   await page.getByRole('button', { name: 'Add the piece' }).click();
-  const take = page.getByRole('button', { name: /^Take / }).first();
-  await take.click();
-  await expect(page).toHaveURL(/stage=scrap/);
-  await alive(page);
+  await takeFirst(page);
 
-  await pieces(page).getByRole('button', { name: 'Another job on it' }).click();
-  await page.getByLabel('Called').fill('hem');
-  await page.getByLabel('It is a').selectOption({ label: 'flared hem' });
-  await page.getByLabel('Where', { exact: true }).selectOption({ label: 'along edges' });
-  await expect(page.getByRole('checkbox', { name: 'outer edge' })).toBeChecked();
-  await page.getByLabel('How wide').fill('25 mm');
-  await page.getByRole('button', { name: 'Save the piece' }).click();
-  await expect(page.getByText('Saved.')).toBeVisible();
+  await anotherJob(page, 'hem', 'flared hem', 'along edges', async () => {
+    await expect(page.getByRole('checkbox', { name: 'outer edge' })).toBeChecked();
+    await page.getByLabel('How wide').fill('25 mm');
+  });
   const stages = page.getByRole('navigation', { name: 'Stages of the project' });
-  await stages.getByRole('button', { name: /Choose/ }).click();
   await page.getByRole('button', { name: 'Put a stack of your own together' }).click();
   const own = page.getByRole('region', { name: 'A stack of your own' });
   await own.getByRole('searchbox').fill('horsehair braid, 25');
@@ -409,4 +398,35 @@ test('a peplum: interfaced all over, and braid in its hem that is as long as the
   await expect(
     page.getByRole('listitem').or(page.getByRole('row')).filter({ hasText: 'Horsehair braid, 25 mm' }).first(),
   ).toBeVisible();
+});
+
+test('a piece becomes round in one save, though a job lay along an edge that is gone; its notions and care are kept', async ({
+  page,
+}) => {
+  await start(page, 'Round lid');
+  await page.getByLabel('Name of the piece').fill('Lid');
+  await page.getByLabel('Where', { exact: true }).selectOption({ label: 'along edges' });
+  await page.getByRole('checkbox', { name: 'top' }).first().check();
+  await page.getByRole('button', { name: 'Add the piece' }).click();
+  await expect(page.getByRole('heading', { name: /behind “Lid”/ })).toBeVisible();
+  await page
+    .getByRole('navigation', { name: 'Stages of the project' })
+    .getByRole('button', { name: /Pieces/ })
+    .click();
+  await page.getByLabel('Shape', { exact: true }).selectOption({ label: 'Circle' });
+  await page.getByRole('button', { name: 'Save the piece' }).click();
+  await expect(page.getByText('Saved.')).toBeVisible();
+
+  await page.getByRole('button', { name: 'Rename or make more' }).click();
+  await page.locator('header').getByLabel('Care').selectOption({ label: 'dry-cleaned' });
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
+  await page.getByText('Notions: none noted').click();
+  await page.getByLabel('Notion', { exact: true }).fill('zip, 30 cm');
+  await page.getByRole('button', { name: 'Add it' }).click();
+  await page.getByRole('checkbox', { name: '1 × zip, 30 cm' }).check();
+  await expect(page.getByText('1 notion, 1 there')).toBeVisible();
+  await page.reload();
+  await alive(page);
+  await expect(page.getByText('1 notion, 1 there')).toBeVisible();
+  await expect(page.locator('header').getByText('dry-cleaned')).toBeVisible();
 });

@@ -4,7 +4,8 @@ import { describe, expect, it, vi } from 'vitest';
 import SeveralDialog from '../../src/views/project/SeveralDialog';
 import { changesOf, type RowChange } from '../../src/views/project/several';
 import type { Rows } from '../../src/views/project/worked';
-import { pick, press } from './typing';
+import Notions from '../../src/views/project/Notions';
+import { pick, press, type } from './typing';
 
 const STACK = { title: 'Two layers', layers: [] };
 const cut = (id: string, clothId: string | null, done = false) => ({ id, pieceId: `${id}-piece`, position: 1, duty: 'shell', clothId, count: 2, done }); // prettier-ignore
@@ -39,6 +40,36 @@ describe('a change of several', () => {
     expect(told(changesOf(rows, every, { kind: 'cloth-cut', done: true })).map(([, id]) => id)).toEqual(['a', 'c']);
     expect(told(changesOf(rows, every, { kind: 'layer-cut', done: false })).map(([, id]) => id)).toEqual(['a1', 'b1']);
     expect(changesOf(rows, every, { kind: 'layer-cut', done: true })).toEqual([]);
+  });
+});
+
+describe('notions', () => {
+  const zip = { name: 'zip, 30 cm', count: 2, there: false };
+  const show = (notions = [zip, { ...zip, name: 'thread', there: true }]) => {
+    const onChange = vi.fn(async () => {});
+    render(<Notions notions={notions} onChange={onChange} />);
+    return onChange;
+  };
+
+  it('say how many there are and how many are there; each is ticked and taken off by itself', async () => {
+    const onChange = show();
+    await userEvent.click(screen.getByText('2 notions, 1 there'));
+    await userEvent.click(screen.getByRole('checkbox', { name: '2 × zip, 30 cm' }));
+    expect(onChange).toHaveBeenLastCalledWith([{ ...zip, there: true }, expect.objectContaining({ name: 'thread' })]);
+    await press('Take thread off the list');
+    expect(onChange).toHaveBeenLastCalledWith([zip]);
+  });
+
+  it('are added with their number, never without a name', async () => {
+    const onChange = show([]);
+    await userEvent.click(screen.getByText('Notions: none noted'));
+    await press('Add it');
+    expect(screen.getByRole('alert')).toHaveTextContent('Say what it is.');
+    expect(onChange).not.toHaveBeenCalled();
+    await type('Number', '3');
+    await type('Notion', ' ring, 25 mm ');
+    await press('Add it');
+    expect(onChange).toHaveBeenCalledWith([{ name: 'ring, 25 mm', count: 3, there: false }]);
   });
 });
 

@@ -4,15 +4,21 @@ import { edgeNames } from '../../core/shape';
 import { cloths } from '../cloths';
 import { cuts, type CutFields } from '../cuts';
 import type { Db } from '../database';
-import type { JobFields } from '../jobs';
+import { jobs, type JobFields } from '../jobs';
 import type { PieceFields } from '../pieces';
 import { requireKept, requireStack } from './references';
 
-/** What a schema cannot see: that the shape can be built, with the allowances of its own that each of its cuts has. @throws {InputError} */
+/** What a schema cannot see: that the shape can be built as each of its cuts has it, and has the edges that its jobs lie along. @throws {InputError} */
 export function requirePiece(db: Db, piece: PieceFields, id?: string): PieceFields {
   openPiece(piece);
   const edges = edgeNames(piece.shape).length;
-  for (const { own, duty } of id === undefined ? [] : cuts.list(db, 'piece_id = ?', [id], 'id')) {
+  for (const { id: cutId, own, duty } of id === undefined ? [] : cuts.list(db, 'piece_id = ?', [id], 'id')) {
+    for (const { name, place } of jobs.list(db, 'cut_id = ?', [cutId], 'id'))
+      if (place.kind === 'edges' && place.edges.some((edge) => edge >= edges))
+        throw new InputError(
+          'shape',
+          `has ${edges === 1 ? 'one edge' : `${edges} edges`}, and ${name === '' ? 'a job' : `the job “${name}”`} lies along one that would be gone; say first where it lies`,
+        );
     if (!own) continue;
     // Another shape has other edges; what a cut had of its own is set anew there.
     if (own.length !== edges)

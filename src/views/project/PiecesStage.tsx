@@ -33,6 +33,8 @@ import type { Rows, Worked, WorkChange } from './worked';
 
 interface Props {
   projectId: string;
+  /** Care of the whole project, where it is said. */
+  care: Care | null;
   /** The job in hand; absent for a new piece, and for a cut that nothing is done to. */
   work: Worked | undefined;
   /** Piece and cut in hand; absent for a new piece. */
@@ -88,14 +90,14 @@ function draftOf(piece: Piece, cut: Cut): PieceDraft {
   return { name, shape, line, allowances, fold, grain, marks, count, pairs, oneWay, cut: orientation };
 }
 
-function jobOf(work: Worked | undefined, last: Worked | undefined): JobDraft {
+function jobOf(work: Worked | undefined, last: Worked | undefined, projectCare: Care | null): JobDraft {
   const wish = work?.wish;
   return {
     jobName: work?.job.name ?? '',
     role: wish?.role ?? last?.wish.role ?? 'collar',
     hand: wish?.hand ?? 'usual',
     stretch: wish?.stretch ?? 'any',
-    care: wish?.care ?? last?.wish.care ?? 'wash-warm',
+    care: wish?.care ?? last?.wish.care ?? projectCare ?? 'wash-warm',
     cutAlready: wish?.cutAlready ?? false,
     place: work?.place ?? { kind: 'usual' },
   };
@@ -108,14 +110,14 @@ function newPiece(last: Worked | undefined): PieceDraft {
 }
 
 /** Describes a piece, how it is cut from one cloth, and what one job on it must do. */
-export default function PiecesStage({ projectId, work, piece, cut, last, cloths, onSave, onAdded }: Props) {
+export default function PiecesStage({ projectId, care, work, piece, cut, last, cloths, onSave, onAdded }: Props) {
   const [draft, setDraft] = useState<PieceDraft>(() => (piece && cut ? draftOf(piece, cut) : newPiece(last)));
   const [cutDraft, setCutDraft] = useState<CutDraft>({
     duty: cut?.duty ?? 'shell',
     clothId: cut ? cut.clothId : (last?.clothId ?? cloths.find(({ origin }) => origin === 'own')?.id ?? cloths[0]?.id ?? null),
     own: cut?.own ?? null,
   });
-  const [job, setJob] = useState<JobDraft>(() => jobOf(work, last));
+  const [job, setJob] = useState<JobDraft>(() => jobOf(work, last, care));
   const [errors, setErrors] = useState<Record<string, string>>({});
   const [faults, setFaults] = useState<string[]>([]);
   const [state, setState] = useState<'idle' | 'saving' | 'saved'>('idle');
@@ -141,17 +143,20 @@ export default function PiecesStage({ projectId, work, piece, cut, last, cloths,
     setErrors({});
     const { cut: orientation, count, pairs, oneWay, ...pattern } = { ...draft, name: draft.name.trim() };
     // Edges of another shape are others: what the cut had of its own is said anew.
-    const own = cutDraft.own && cutDraft.own.length === edgeNames(draft.shape).length ? cutDraft.own : null;
+    const edges = edgeNames(draft.shape).length;
+    const own = cutDraft.own && cutDraft.own.length === edges ? cutDraft.own : null;
+    const lost = job.place.kind === 'edges' && job.place.edges.some((edge) => edge >= edges);
+    const place: Place = lost ? { kind: 'usual' } : job.place;
     const cutFields = { ...cutDraft, own, count, pairs, oneWay, orientation };
     const wish = wishOf();
-    const jobFields = { place: job.place, wish };
+    const jobFields = { place, wish };
     try {
       if (piece && cut) {
         const asked =
           work &&
           JSON.stringify(sorted({ ...wish, orientation })) !==
             JSON.stringify(sorted({ ...work.job.wish, orientation: cut.orientation }));
-        const moved = work && JSON.stringify(job.place) !== JSON.stringify(work.place);
+        const moved = work && JSON.stringify(place) !== JSON.stringify(work.place);
         // Other wishes may want other layers: the old choice would only look valid.
         const anew = asked || moved || cutFields.clothId !== cut.clothId ? { stack: null, cutDone: false } : {};
         const saved = await onSave({

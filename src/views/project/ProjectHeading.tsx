@@ -1,11 +1,13 @@
 import { Archive, ArchiveRestore, Pencil, Repeat } from 'lucide-react';
 import { useState } from 'react';
+import { CARES, CARE_WORDS, type Care } from '../../core/choose';
 import type { ApiError } from '../../ui/api';
 import { call, plainMessage } from '../../ui/api';
 import type { Conflict } from '../../ui/saving/saver';
 import StaleDialog from '../../ui/StaleDialog';
 import { counted } from '../../ui/text';
 import type { Project } from '../../store/projects';
+import Notions from './Notions';
 
 interface Props {
   project: Project;
@@ -17,10 +19,11 @@ interface Draft {
   note: string;
   makes: string;
   variant: string;
+  care: Care | 'unsaid';
   version: number;
 }
 
-const WORDS = { makes: 'How many are made', variant: 'Variant', archived: 'Put away' };
+const WORDS = { makes: 'How many are made', variant: 'Variant', care: 'Care', notions: 'Notions', archived: 'Put away' };
 
 /** The project's name, note, variant and how many of it are made, changed in place; and the same thing sewn again. */
 export default function ProjectHeading({ project, onSaved }: Props) {
@@ -39,13 +42,14 @@ export default function ProjectHeading({ project, onSaved }: Props) {
       else setError(plainMessage(fault));
     }
   };
-  const save = async ({ name, note, makes, variant, version }: Draft) => {
+  const save = async ({ name, note, makes, variant, care, version }: Draft) => {
     const count = Number(makes);
     if (!Number.isInteger(count) || count < 1 || count > 1000) {
       setError('How many are made is a whole number from 1 to 1000.');
       return;
     }
-    await put({ ...project, name: name.trim(), note, variant: variant.trim(), makes: count, version });
+    const fields = { name: name.trim(), note, variant: variant.trim(), care: care === 'unsaid' ? null : care, makes: count };
+    await put({ ...project, ...fields, version });
   };
   const again = async () => {
     try {
@@ -91,6 +95,17 @@ export default function ProjectHeading({ project, onSaved }: Props) {
               onChange={(e) => set({ variant: e.target.value })}
             />
           </label>
+          <label className="w-52 font-semibold">
+            Care
+            <select className="select" value={draft.care} onChange={(e) => set({ care: e.target.value as Draft['care'] })}>
+              <option value="unsaid">not said yet</option>
+              {CARES.map((care) => (
+                <option key={care} value={care}>
+                  {CARE_WORDS[care]}
+                </option>
+              ))}
+            </select>
+          </label>
           <label className="min-w-60 flex-1 font-semibold">
             Note
             <input className="input" value={draft.note} maxLength={4000} onChange={(e) => set({ note: e.target.value })} />
@@ -104,7 +119,12 @@ export default function ProjectHeading({ project, onSaved }: Props) {
         <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1">
           <h1 className="text-2xl font-bold">{project.name}</h1>
           <p className="quiet min-w-0 flex-1">
-            {[project.makes > 1 ? `${counted(project.makes, 'piece')} of it are made` : '', project.variant, project.note]
+            {[
+              project.makes > 1 ? `${counted(project.makes, 'piece')} of it are made` : '',
+              project.variant,
+              project.care ? CARE_WORDS[project.care] : '',
+              project.note,
+            ]
               .filter(Boolean)
               .join(' · ')}
           </p>
@@ -114,6 +134,7 @@ export default function ProjectHeading({ project, onSaved }: Props) {
             onClick={() =>
               setDraft({
                 ...{ name: project.name, note: project.note, variant: project.variant, version: project.version },
+                care: project.care ?? 'unsaid',
                 makes: String(project.makes),
               })
             }
@@ -129,6 +150,7 @@ export default function ProjectHeading({ project, onSaved }: Props) {
           </button>
         </div>
       )}
+      <Notions notions={project.notions} onChange={(notions) => put({ ...project, notions })} />
       {error && (
         <p role="alert" className="mt-2 font-semibold text-error">
           {error}

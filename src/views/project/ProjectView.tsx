@@ -225,6 +225,7 @@ export default function ProjectView({ data, startWork, startStage }: Props) {
             <PiecesStage
               key={`${selected ?? 'new'} ${changed}`}
               projectId={project.id}
+              care={project.care}
               work={work}
               piece={piece}
               cut={cut}

@@ -1,4 +1,5 @@
 import { useCallback, useRef, useState } from 'react';
+import { edgeNames } from '../../core/shape';
 import { Saver, type Conflict, type SavingState } from '../../ui/saving/saver';
 import { useLeaving } from '../../ui/saving/use-leaving';
 import type { Cut } from '../../store/cuts';
@@ -84,10 +85,14 @@ export function useWorkSavers(onRow: (level: Level, row: Row) => void) {
 
   return {
     saveRow,
-    /** Saves a change where its fields belong: piece first, then cut, then job. */
+    /**
+     * Saves a change where its fields belong: piece first, then cut, then job. Where the piece loses edges, what lies along these goes
+     * first.
+     */
     save: async (work: Worked, change: WorkChange): Promise<boolean> => {
       let kept = true;
-      for (const [level, row] of rowsOf(work)) {
+      const fewer = change.shape && edgeNames(change.shape).length < edgeNames(work.shape).length;
+      for (const [level, row] of fewer ? rowsOf(work).reverse() : rowsOf(work)) {
         const own = partOf(change, level, row);
         if (own && !(await saveRow(level, row, own))) kept = false;
       }

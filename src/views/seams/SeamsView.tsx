@@ -131,7 +131,7 @@ function SeamCard({ judged, clearance, onRemove }: { judged: JudgedSeam; clearan
         <h2 className="leading-snug font-bold">
           {first.name} to {second.name}
         </h2>
-        {fault && <p className="font-semibold text-error">A piece cannot be drawn: {fault}</p>}
+        {fault && <p className="font-semibold text-error">It cannot be compared: {fault}</p>}
         {compared && words && (
           <>
             <p className={`flex items-center gap-2 text-lg font-semibold ${good ? '' : 'text-error'}`}>
