@@ -237,7 +237,9 @@ const benchStateSchema = shape({
 /** Jobs that are worked in one go. */
 export const batchSchema = shape({
   jobIds: yup.array().of(id.required()).required().min(1, 'must name at least one job').max(30, 'must name at most 30 jobs'),
+  tool: oneOf(['iron', 'press'] as const).default('iron'),
 });
+export const benchToolSchema = shape({ tool: oneOf(['iron', 'press'] as const).default('iron') });
 
 export const benchUpdateSchema = shape({
   state: benchStateSchema.required(),
@@ -285,6 +287,10 @@ export const settingsSchema = shape({
   currency: text(4, 1).required(),
   soleLength: number({ min: 50, max: 1000 }).required(),
   soleWidth: number({ min: 30, max: 600 }).required(),
+  boardLength: number({ min: 200, max: 5000 }).default(1200),
+  boardWidth: number({ min: 150, max: 3000 }).default(380),
+  pressLength: number({ min: 0, max: 2000 }).default(0),
+  pressWidth: number({ min: 0, max: 2000 }).default(0),
   stopOverlap: number({ min: 0, max: 100 }).required(),
   machineClearance: number({ min: 1, max: 30 }).required(),
   trim: number({ min: 0, max: 50 }).required(),

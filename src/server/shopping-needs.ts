@@ -76,7 +76,7 @@ export function shoppingNeeds(db: Db, projectIds: readonly string[]): ShoppingNe
       db,
       need.material.kind === 'layer' ? need.works : workpieces.filter(({ cutId }) => cutIds.has(cutId)),
     );
-    if (need.material.kind === 'layer') need.method = methodFor(db, need.works as Workpiece[]);
+    if (need.material.kind === 'layer') need.method = methodFor(db, need.works as Workpiece[], need.material.id);
   }
   return [...needs.values()];
 }

@@ -4,9 +4,9 @@ import { InputError, within } from '../core/input-error';
 import type { ChosenLayer } from '../core/layers';
 import { schoolsOf } from '../core/schools';
 import { layerOutline, openPiece, DEFAULT_LAYER_OUTLINE, placeCut } from '../core/pieces';
-import { ironSole, pressPlan } from '../core/press';
+import { ironSole, pressPlan, type PressStop } from '../core/press';
 import type { Outline } from '../core/shape';
-import { stepsForBatch, stepsForCopies } from '../core/steps';
+import { stepsForBatch, stepsForCopies, type Order, type Step } from '../core/steps';
 import { benchRuns, openRunOf, START_STATE, type BenchRun, type BenchStep } from '../store/bench-runs';
 import { cloths } from '../store/cloths';
 import type { Db } from '../store/database';
@@ -14,6 +14,7 @@ import { chosenOf } from '../store/materials';
 import { projects } from '../store/projects';
 import { readSettings } from '../store/settings';
 import { getWorkpiece, type Workpiece } from '../store/workpieces';
+import { doneTogether, type PressTool } from './bench-together';
 import { orderOfJob } from './order-of-work';
 
 /** Seconds to lift an iron and set it down on the next stop. */
@@ -25,19 +26,20 @@ const MOVE_SECONDS = 3;
  *
  * @throws {InputError} when it has no cloth or no stack yet
  */
-export function startBench(db: Db, jobId: string): BenchRun {
-  return openRunOf(db, getWorkpiece(db, jobId).id) ?? startBatch(db, [jobId]);
+export function startBench(db: Db, jobId: string, tool: PressTool = 'iron'): BenchRun {
+  return openRunOf(db, getWorkpiece(db, jobId).id) ?? startBatch(db, [jobId], tool);
 }
 
 /** Most jobs that are worked in one go. */
 const MOST_WORKS = 30;
 
 /**
- * A run of several jobs, of one project or more: what is the same for them is done once, every copy of every job is pressed and ticked.
+ * A run of several jobs, of one project or more: what is the same for them is done once, pieces that are fused together lie on sheets
+ * whichever job they belong to, and every copy of every job is pressed and ticked.
  *
  * @throws {InputError} naming the job that is not ready, or that is being worked already
  */
-export function startBatch(db: Db, jobIds: readonly string[]): BenchRun {
+export function startBatch(db: Db, jobIds: readonly string[], tool: PressTool = 'iron'): BenchRun {
   const ids = [...new Set(jobIds)];
   if (ids.length === 0 || ids.length > MOST_WORKS)
     throw new InputError('jobIds', `must name 1 to ${MOST_WORKS} jobs, saw ${ids.length}`);
@@ -49,7 +51,18 @@ export function startBatch(db: Db, jobIds: readonly string[]): BenchRun {
   const planned = ids.map((jobId, i) => (ids.length > 1 ? within(`jobIds[${i}]`, () => plan(jobId)) : plan(jobId)));
   const [first] = planned as [Planned, ...Planned[]];
   const names = namesApart(db, planned);
-  const steps = stepsForBatch(planned.map(({ steps: own }, i) => ({ name: names[i]!, steps: own })));
+  const { settings } = readSettings(db);
+  if (tool === 'press' && !(settings.pressLength > 0 && settings.pressWidth > 0))
+    throw new InputError('tool', 'is a flat press, whose plate the settings do not know; give its size there first');
+  const nameOf = (workId: string) => names[planned.findIndex(({ work }) => work.id === workId)]!;
+  const together = doneTogether(db, planned, { settings, tool, sole: ironSole(settings.soleLength, settings.soleWidth), nameOf });
+  const steps = stepsForBatch<BenchStep>(
+    planned.map((each, i) => ({
+      name: names[i]!,
+      steps: stepsForCopies(together.rest[i]!, each.work.count).map((step) => withStops(step, each)),
+    })),
+    together.steps,
+  );
   const one = { pieceName: first.work.name, clothName: first.clothName, stackTitle: first.work.stack!.title };
   const many = {
     pieceName: `${planned.length} jobs`,
@@ -62,6 +75,7 @@ export function startBatch(db: Db, jobIds: readonly string[]): BenchRun {
     plan: {
       ...(planned.length === 1 ? one : many),
       ...{ outline: first.outline, plate: first.plate, steps },
+      ...(together.sheets.length > 0 ? { sheets: together.sheets } : {}),
       ...(planned.length === 1
         ? {}
         : {
@@ -90,10 +104,15 @@ interface Planned {
   clothName: string;
   outline: Outline;
   plate: Outline;
-  steps: BenchStep[];
+  chosen: ChosenLayer[];
+  order: Order;
+  /** The steps of one piece. */
+  one: Step[];
+  /** The stops that press a layer, mm on the piece. */
+  stopsOn: (layer: number, seconds: number | undefined) => PressStop[];
 }
 
-/** A job as it is worked: the steps of its set, with the iron stops of each. @throws {InputError} when it has no cloth or no stack yet */
+/** A job as it is worked: the steps of one piece, and the stops of each layer. @throws {InputError} when it has no cloth or no stack yet */
 function plannedWork(db: Db, jobId: string): Planned {
   const work = getWorkpiece(db, jobId);
   if (work.clothId === null) throw new InputError('clothId', 'is missing; say which cloth the piece is cut from first');
@@ -109,42 +128,36 @@ function plannedWork(db: Db, jobId: string): Planned {
     piece: sizeOfPiece(piece, work.wish.role, work.count, settings.trim, work.place),
   });
   const order = orderOfJob(db, work);
-  const one = stepsFor(question, chosen, work.stack.setting, order);
-  const steps = stepsForCopies(one, work.count, order === 'fuse-together');
   const plate = ironSole(settings.soleLength, settings.soleWidth);
-  const withStops: BenchStep[] = steps.map((step) => {
-    // A step's name begins with its layer and the layer's place in the stack.
-    const index = step.kind === 'press' ? layerOf(step.id, chosen) : -1;
-    if (index < 0) return step;
-    const { material, extent } = chosen[index]!;
+  const stopsOn = (layer: number, seconds: number | undefined): PressStop[] => {
+    const { material, extent } = chosen[layer]!;
     const field = work.wish.embroidery;
-    const outlines = layerOutline(piece, order === 'cut-first' ? extent : 'full', material, {
+    const { outlines } = layerOutline(piece, extent, material, {
       ...DEFAULT_LAYER_OUTLINE,
       trim: settings.trim,
       rule: edgeRuleOf(work.wish.role),
       ...placeCut(work.place),
-      ...kept[index]!.cut,
+      ...kept[layer]!.cut,
       ...(field ? { field } : {}),
-    }).outlines;
-    const stops = (outlines.length > 0 ? outlines : [piece.outline]).flatMap(
+    });
+    return (outlines.length > 0 ? outlines : [piece.outline]).flatMap(
       (outline) =>
         pressPlan({
           outline,
           plate: { outline: plate },
           overlap: settings.stopOverlap,
           order: 'centre-out',
-          secondsPerStop: step.seconds ?? material.leaflet.seconds,
+          secondsPerStop: seconds ?? material.leaflet.seconds,
           moveSeconds: MOVE_SECONDS,
         }).stops,
     );
-    return { ...step, stops };
-  });
-  return { work, clothName: cloth.name, outline: piece.outline, plate, steps: withStops };
+  };
+  const one = stepsFor(question, chosen, work.stack.setting, order);
+  return { work, clothName: cloth.name, outline: piece.outline, plate, chosen, order, one, stopsOn };
 }
 
-/** Index of the layer that a step is for, by the step's name; −1 when it is for none. */
-function layerOf(stepId: string, chosen: readonly ChosenLayer[]): number {
-  const own = stepId.split('#')[0]!;
-  const exact = chosen.findIndex(({ material }, i) => own.startsWith(`${material.id}-${i}-`));
-  return exact >= 0 ? exact : chosen.findIndex(({ material }) => own === `${material.id}-press`);
+/** A step that is pressed gets its stops, laid on the layer's own outline. */
+function withStops<S extends Step>(step: S, { stopsOn }: Planned): S & Pick<BenchStep, 'stops'> {
+  if (step.kind !== 'press' || step.layer === undefined) return step;
+  return { ...step, stops: stopsOn(step.layer, step.seconds) };
 }

@@ -7,6 +7,22 @@ import { Table, column, type Kept } from './table';
 /** A step with the iron stops that were planned for it, when it is pressed. */
 export interface BenchStep extends BatchStep {
   stops?: PressStop[];
+  /** Number of the sheet or load that it is done on, from 0. */
+  on?: number;
+  /** What of the sheet lies on the board, when it goes over it in several moves. mm. */
+  area?: { minX: number; minY: number; maxX: number; maxY: number };
+}
+
+/** An uncut layer with pieces on it, or a load of a flat press. mm. */
+export interface BenchSheet {
+  outline: Outline;
+  pieces: { name: string; workId: string; outline: Outline }[];
+  /** Plate of the press under which it lies; without one it is pressed with the iron. */
+  plate?: Outline;
+  /** A length of cloth lies on all of it. */
+  whole?: true;
+  /** It is the plate itself, with cut pieces and cut layers on it. */
+  load?: true;
 }
 
 /** One job of a batch. */
@@ -28,6 +44,8 @@ export interface BenchPlan {
   steps: BenchStep[];
   /** The jobs of a batch; a run of one job has none. */
   works?: BenchWork[];
+  /** What several pieces lie on at once. */
+  sheets?: BenchSheet[];
 }
 
 export interface BenchState {

@@ -11,6 +11,12 @@ export interface Settings {
   /** Iron sole, mm. */
   soleLength: number;
   soleWidth: number;
+  /** What of a sheet lies on the ironing board at once, mm. */
+  boardLength: number;
+  boardWidth: number;
+  /** Plate of a flat press, mm; 0 where there is none. */
+  pressLength: number;
+  pressWidth: number;
   /** Overlap of neighbouring iron stops, mm. */
   stopOverlap: number;
   /** What the machine clears under its raised foot, mm. */
@@ -28,6 +34,10 @@ export const DEFAULT_SETTINGS: Settings = {
   currency: '€',
   soleLength: 220,
   soleWidth: 115,
+  boardLength: 1200,
+  boardWidth: 380,
+  pressLength: 0,
+  pressWidth: 0,
   stopOverlap: 15,
   machineClearance: 6,
   trim: 6,

@@ -309,7 +309,18 @@ describe('how far a layer reaches', () => {
 
 describe('settings', () => {
   const settings: Settings = {
-    ...{ units: 'metric', theme: 'workroom', currency: '€', soleLength: 205, soleWidth: 115, stopOverlap: 15 },
+    ...{
+      units: 'metric',
+      theme: 'workroom',
+      currency: '€',
+      soleLength: 205,
+      soleWidth: 115,
+      stopOverlap: 15,
+      boardLength: 1200,
+      boardWidth: 380,
+      pressLength: 0,
+      pressWidth: 0,
+    },
     ...{ machineClearance: 6, trim: 6, sound: true, schools: {} },
   };
   const open = () => render(<SettingsView start={{ settings, version: 3 }} />);

@@ -253,8 +253,11 @@ describe('a setting that was found, in a stack of several layers', () => {
       washed: true,
       cutAlready: false,
       schools: schoolsOf({ heat: 'long' }),
-    }).filter(({ kind }) => kind === 'press');
-    expect(step!.seconds).toBe(starch.leaflet.seconds);
+      yardage: 2e6,
+    }).filter(({ title }) => title.startsWith('Press it dry'));
+    // A length is one step with its area and a time, not a stop for every hand's breadth.
+    expect(step).toMatchObject({ kind: 'do', title: 'Press it dry and smooth: 2.0 m², about 10 minutes' });
+    expect(step!.detail).toContain('no steam');
   });
 });
 
@@ -329,9 +332,15 @@ describe('a set', () => {
     }
   });
   it('on one sheet is laid and cut out once', () => {
-    const set = stepsForCopies(one, 5, true);
+    const set = stepsForCopies(
+      stackSteps({
+        ...{ fabric: poplin, layers: [{ material: sheer, extent: 'full', angle: 0 }], stitched: false, floats: false },
+        ...{ bias: false, washed: true, cutAlready: false, schools: schoolsOf({}), order: 'fuse-together' },
+      }),
+      5,
+    );
     expect(set.filter(({ id }) => id.endsWith('-lay'))).toHaveLength(1);
-    expect(set.filter(({ kind }) => kind === 'press')).toHaveLength(5);
+    expect(set.filter(({ kind }) => kind === 'press')).toHaveLength(1);
   });
 });
 

@@ -28,7 +28,8 @@ describe('the order of work of a stack', () => {
     ['cut-first', [chosen('fusible')], 'cut-first'],
     // Only what is fused, and reaches the edges, can be laid on uncut.
     ['fuse-together', [chosen('sew-in')], 'cut-first'],
-    ['fuse-together', [chosen('fusible'), chosen('sew-in')], 'cut-first'],
+    ['fuse-together', [chosen('fusible'), chosen('sew-in')], 'fuse-together'],
+    ['fuse-together', [chosen('sew-in'), chosen('fusible')], 'cut-first'],
     ['fuse-together', [chosen('fusible'), chosen('liquid')], 'fuse-together'],
     ['fuse-together', [chosen('liquid')], 'cut-first'],
     ['fuse-together', [chosen('fusible', 'strip')], 'cut-first'],
@@ -75,9 +76,10 @@ describe('the steps of a set', () => {
     expect(set.at(-1)!.checks).toEqual(['Piece 1 of 3', 'Piece 2 of 3', 'Piece 3 of 3']);
   });
 
-  it('lay them once when they lie on one sheet, and press every one', () => {
-    const ids = stepsForCopies(one, 2, true).map(({ id }) => id);
-    expect(ids).toEqual(['cut', 'lay', 'press#1', 'press#2', 'cool', 'look', 'check-each']);
+  it('do once what is done with a whole sheet', () => {
+    const sheet = one.map((each) => (each.stage === 'apply' ? { ...each, sheet: true as const } : each));
+    const ids = stepsForCopies([...sheet.slice(0, 4), step('sew', 'apply'), sheet[4]!], 2).map(({ id }) => id);
+    expect(ids).toEqual(['cut', 'lay', 'press', 'cool', 'sew#1', 'sew#2', 'look', 'check-each']);
   });
 
   it.each([24, 61, 200, 1000])('of %i leave no copy out', (count) => {
@@ -104,9 +106,9 @@ describe('one truth for table, steps and bench', () => {
     const { settings, version } = readSettings(db);
     writeSettings(db, { ...settings, schools: { order: 'fuse-together' } as never }, version);
     const together = orderOfJob(db, work);
-    const method = methodFor(db, [work]);
+    const method = methodFor(db, [work], work.stack!.layers[0]!.materialId);
     expect([together, method]).toEqual(['fuse-together', 'fuse-together']);
-    expect(methodFor(db, [])).toBe('cut-first');
+    expect(methodFor(db, [], 'any')).toBe('cut-first');
   });
 
   it('is what its layer was laid as, once it lies on a table', () => {

@@ -29,6 +29,7 @@ export function stepsFor(
     ...(found ? { found } : {}),
     order: stitched ? 'cut-first' : order,
     longest: Math.max(piece.width, piece.height),
+    yardage: piece.width * piece.height * piece.count,
   });
 }
 

@@ -1,5 +1,6 @@
 import type { Fabric } from '../cloth';
 import { isFusible, type Material } from '../layers';
+import { sheetLayer } from './order';
 import type { Step, StepsFor } from './step';
 import { pressWords, settingFor } from './press-setting';
 import { BLADE_SAFETY, HEAT_SAFETY, SPRAY_SAFETY } from './words';
@@ -7,45 +8,18 @@ import { lower } from '../letters';
 
 /** Fusing, sticking and sewing of a stack that is worn, in the order of its layers. */
 export function applySteps(input: StepsFor): Step[] {
-  const { layers, fabric, schools, longest, order = 'cut-first' } = input;
+  const { layers, fabric, order = 'cut-first' } = input;
   const steps: Step[] = [];
+  const uncut = order === 'cut-first' ? -1 : sheetLayer(layers);
   let first = true;
   layers.forEach(({ material, extent }, index) => {
     const id = `${material.id}-${index}`;
     const name = lower(material.name);
     if (material.form === 'liquid') return;
+    const from = steps.length;
     if (isFusible(material.form)) {
-      const { leaflet } = material;
-      const setting = settingFor(material, input);
-      if (order !== 'cut-first' && first) steps.push(...onUncutLayer(id, name, order));
-      else
-        steps.push({
-          id: `${id}-lay`,
-          stage: 'apply',
-          kind: 'do',
-          title: first ? 'Lay the cloth face down, and the layer on it glue side down' : `Lay ${name} on, glue side down`,
-          detail:
-            extent === 'full'
-              ? 'Edges together, square to the paper pattern, no creases.'
-              : 'The same margin all round, no creases.',
-        });
-      steps.push({
-        id: `${id}-press`,
-        stage: 'apply',
-        kind: 'press',
-        seconds: setting.seconds,
-        title: `Press ${name}: ${setting.seconds} s a stop`,
-        detail: pressWords(setting, schools, longest),
-        safety: HEAT_SAFETY,
-      });
-      steps.push({
-        id: `${id}-cool`,
-        stage: 'apply',
-        kind: 'wait',
-        seconds: leaflet.coolMinutes * 60,
-        title: 'Leave it flat until it is cold',
-        detail: 'Moved while warm, it lets go or sets crooked.',
-      });
+      if (index === uncut) steps.push(...sheetSteps(id, material, input, order as 'fuse-together' | 'fuse-length'));
+      else steps.push(...fusedSteps(id, material, extent, input, first));
     } else if (material.form === 'spray-glued') {
       steps.push({
         id: `${id}-stick`,
@@ -66,10 +40,67 @@ export function applySteps(input: StepsFor): Step[] {
     } else {
       steps.push(sewnStep(id, material, extent, fabric));
     }
+    for (const step of steps.slice(from)) step.layer = index;
     first = false;
   });
-  if (order !== 'cut-first' && !first) steps.push(cutOut(order));
   return steps;
+}
+
+/** A cut layer that is fused onto a cut piece. */
+function fusedSteps(id: string, material: Material, extent: string, input: StepsFor, first: boolean): Step[] {
+  return [
+    {
+      id: `${id}-lay`,
+      stage: 'apply',
+      kind: 'do',
+      title: first
+        ? 'Lay the cloth face down, and the layer on it glue side down'
+        : `Lay ${lower(material.name)} on, glue side down`,
+      detail:
+        extent === 'full' ? 'Edges together, square to the paper pattern, no creases.' : 'The same margin all round, no creases.',
+    },
+    ...pressAndCool(id, material, input),
+  ];
+}
+
+function pressAndCool(id: string, material: Material, input: StepsFor): Step[] {
+  const setting = settingFor(material, input);
+  return [
+    {
+      id: `${id}-press`,
+      stage: 'apply',
+      kind: 'press',
+      seconds: setting.seconds,
+      title: `Press ${lower(material.name)}: ${setting.seconds} s a stop`,
+      detail: pressWords(setting, input.schools, input.longest),
+      safety: HEAT_SAFETY,
+    },
+    {
+      id: `${id}-cool`,
+      stage: 'apply',
+      kind: 'wait',
+      seconds: material.leaflet.coolMinutes * 60,
+      title: 'Leave it flat until it is cold',
+      detail: 'Moved while warm, it lets go or sets crooked.',
+    },
+  ];
+}
+
+/** What is done with a whole sheet: pieces side by side on the uncut layer, or a length of cloth; pressed, cold, felt, cut out. */
+function sheetSteps(id: string, material: Material, input: StepsFor, order: 'fuse-together' | 'fuse-length'): Step[] {
+  const steps: Step[] = [
+    ...onUncutLayer(id, lower(material.name), order),
+    ...pressAndCool(id, material, input),
+    {
+      id: `${id}-feel`,
+      stage: 'apply',
+      kind: 'do',
+      title: 'Feel along the edges of every piece',
+      detail: 'Where a fingernail gets under, press again and let it cool again, before anything is cut.',
+    },
+    cutOut(order),
+  ];
+  return steps.map((step) => ({ ...step, sheet: true as const }));
 }
 
 /** Laying on a layer that is still whole: pieces side by side, or a length of cloth. */

@@ -22,13 +22,19 @@ const STAGES: readonly StepStage[] = ['prepare', 'cut', 'apply', 'check'];
  * The steps of several jobs as one batch: everything is prepared for all, then cut for all, then each job is put on, then all are
  * checked. What is the same for several jobs, such as shrinking one layer, is done once. Boxes to tick carry the name of their job.
  *
- * @returns the steps of a single job as they are
+ * @param together what is done for several jobs at once before each is put on for itself: sheets on which their pieces lie, loads of a press
+ * @returns the steps of a single job as they are, with `together` before the first that is put on
  * @example stepsForBatch([{ name: 'Collar', steps }, { name: 'Cuff', steps }]).filter(({ stage }) => stage === 'apply').length // twice as many
  */
-export function stepsForBatch<S extends SetStep>(works: readonly BatchWork<S>[]): (S & BatchStep)[] {
-  if (works.length === 1) return [...works[0]!.steps];
+export function stepsForBatch<S extends SetStep>(works: readonly BatchWork<S>[], together: readonly S[] = []): (S & BatchStep)[] {
+  if (works.length === 1) {
+    const own = works[0]!.steps;
+    const before = own.filter(({ stage }) => TOGETHER.includes(stage));
+    return [...before, ...together, ...own.slice(before.length)];
+  }
   const found: (S & BatchStep)[] = [];
   for (const stage of STAGES) {
+    if (stage === 'apply') found.push(...together);
     const own = works.map(({ steps }) => steps.filter((step) => step.stage === stage));
     if (TOGETHER.includes(stage)) found.push(...sharedFirst(works, own));
     else own.forEach((steps, k) => found.push(...steps.map((step) => ofWork(works[k]!.name, step, k))));

@@ -13,11 +13,9 @@ export interface SetStep extends Step {
 /**
  * The steps of one piece, as a set is worked: everything is prepared and cut for all, then each piece is laid and pressed one after
  * the other, so that the first ones cool while the next are pressed; the waiting comes once, after the last. In the end every piece
- * is ticked on its own, so that none is forgotten.
- *
- * @param together the pieces lie on one sheet: it is laid once, and cut out once
+ * is ticked on its own, so that none is forgotten. What is done with a whole sheet is done once.
  */
-export function stepsForCopies(steps: readonly Step[], count: number, together = false): SetStep[] {
+export function stepsForCopies(steps: readonly Step[], count: number): SetStep[] {
   if (count <= 1) return [...steps];
   const size = Math.ceil(count / MOST_BATCHES);
   const batches = Array.from({ length: Math.ceil(count / size) }, (_, k) => {
@@ -40,13 +38,14 @@ export function stepsForCopies(steps: readonly Step[], count: number, together =
     block = [];
   };
   for (const step of steps) {
-    const each = step.stage === 'apply' && step.kind !== 'wait' && !(together && step.kind === 'do');
+    const each = step.stage === 'apply' && step.kind !== 'wait' && !step.sheet;
     if (each) {
       block.push(step);
       continue;
     }
     flush();
-    if (step.stage === 'apply' && step.kind === 'wait') found.push({ ...step, title: `All ${count}: ${lower(step.title)}` });
+    if (step.stage === 'apply' && step.kind === 'wait' && !step.sheet)
+      found.push({ ...step, title: `All ${count}: ${lower(step.title)}` });
     else found.push(step);
   }
   flush();

@@ -1,4 +1,6 @@
 import type { Step, StepsFor } from './step';
+import type { ChosenLayer } from '../layers';
+import { sheetLayer } from './order';
 import { BLADE_SAFETY } from './words';
 import { capital, lower } from '../letters';
 
@@ -15,20 +17,29 @@ const EXTENT_CUT: Record<string, string> = {
 export function cutSteps({ layers, bias, stitched, cutAlready, order = 'cut-first' }: StepsFor): Step[] {
   const cut = layers.filter(({ material }) => material.form !== 'liquid');
   if (cut.length === 0) return stitched || cutAlready ? [] : [treatedCloth(bias)];
-  if (order === 'fuse-length') return [];
-  if (order === 'fuse-together') return cutAlready ? [] : [clothAlone(bias)];
-  const words = cut.map(
-    ({ material, extent, angle }) => `${lower(material.name)} ${EXTENT_CUT[extent]}${angle ? `, turned ${angle}°` : ''}`,
-  );
+  const uncut = order === 'cut-first' ? undefined : layers[sheetLayer(layers)];
+  const others = uncut ? layersWords(cut.filter((layer) => layer !== uncut)) : '';
+  if (order === 'fuse-length')
+    return others
+      ? [cutStep('Cut the layers that follow', `${capital(others)}. The cloth is cut when its length is fused.`)]
+      : [];
+  if (order === 'fuse-together') return cutAlready && !others ? [] : [clothAlone(bias, cutAlready, others)];
+  const words = layersWords(cut);
   const glued = cut.some(({ material }) => material.form === 'fusible');
   const grain = cut.some(({ material }) => material.grain) && !stitched;
   const detail = [
-    `${words.join('; ')}.`,
+    `${words}.`,
     glued ? 'One side carries the glue: glue up, pattern face up; glue down, pattern face down.' : '',
     glued && !stitched && !cutAlready ? 'Cut the cloth pieces too, then fuse.' : '',
     grain ? (bias ? 'On the bias, like the piece.' : 'Grain the same way as the piece.') : '',
   ].filter(Boolean);
   return [cutStep(cut.length > 1 ? `Cut the ${cut.length} layers` : 'Cut the layer', capital(detail.join(' ')))];
+}
+
+function layersWords(cut: readonly ChosenLayer[]): string {
+  return cut
+    .map(({ material, extent, angle }) => `${lower(material.name)} ${EXTENT_CUT[extent]}${angle ? `, turned ${angle}°` : ''}`)
+    .join('; ');
 }
 
 function cutStep(title: string, detail: string): Step {
@@ -43,9 +54,10 @@ function treatedCloth(bias: boolean): Step {
   );
 }
 
-function clothAlone(bias: boolean): Step {
+function clothAlone(bias: boolean, cutAlready: boolean, others: string): Step {
+  const whole = `The layer is only cut to a length that takes them all.${bias ? ' Cloth and layer on the bias alike.' : ''}`;
   return cutStep(
-    'Cut the cloth pieces; leave the layer whole',
-    `The layer is only cut to a length that takes them all.${bias ? ' Cloth and layer on the bias alike.' : ''}`,
+    cutAlready ? 'Cut the layers that follow' : 'Cut the cloth pieces; leave the layer whole',
+    others ? `${cutAlready ? '' : `${whole} `}For later: ${others}.` : whole,
   );
 }

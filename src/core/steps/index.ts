@@ -1,7 +1,7 @@
 export { pressSetting, pressWords, settingWords } from './press-setting';
 export type { FoundSetting, PressSetting } from './press-setting';
 export { COVER as COVER_WORDS, HEAT_SAFETY } from './words';
-export { orderOfWork } from './order';
+export { orderOfWork, sheetLayer } from './order';
 export type { Order } from './order';
 export { stepsForCopies } from './copies';
 export type { SetStep } from './copies';
@@ -9,5 +9,7 @@ export { finishing, STITCH_ROLES, STITCH_ROLE_WORDS } from './finishing';
 export type { Finish, StitchRole } from './finishing';
 export { stackSteps } from './stack-steps';
 export type { Step, StepKind, StepsFor, StepStage } from './step';
+export { loadSteps, sheetSteps } from './together';
+export type { Together, TogetherLayer, TogetherStep } from './together';
 export { stepsForBatch } from './batch';
 export type { BatchStep } from './batch';

@@ -5,15 +5,29 @@ export const ORDERS = ['cut-first', 'fuse-together', 'fuse-length'] as const;
 export type Order = (typeof ORDERS)[number];
 
 /**
- * The order of work of a stack, which the steps, the cutting table and the bench all go by. Only what is fused on one side can be
- * laid on uncut; by shape, many small pieces whose layers reach their edges are fused together, everything else is cut first.
+ * The layer of a stack onto which cloth can be laid while it is still whole: the one next to the cloth, when it is fused on one side
+ * and covers the piece. Whatever follows is cut and put on afterwards.
+ *
+ * @returns its place in the stack from 0; −1 when there is none
+ * @example sheetLayer([firmFusible, sprayedWadding]) // 0
+ */
+export function sheetLayer(layers: readonly ChosenLayer[]): number {
+  const next = layers.findIndex(({ material }) => material.form !== 'liquid');
+  const layer = layers[next];
+  if (!layer || layer.material.form !== 'fusible') return -1;
+  return ['full', 'trimmed', 'net'].includes(layer.extent) ? next : -1;
+}
+
+/**
+ * The order of work of a stack, which the steps, the cutting table and the bench all go by. Only a layer that is next to the cloth and
+ * fused can be laid on uncut; by shape, many small pieces whose layer reaches their edges are fused together, all else is cut first.
  *
  * @param school what the person holds to: one of {@link ORDERS}, or `by-shape`
+ * @example orderOfWork('fuse-together', [sewnCanvas], false) // 'cut-first'
  */
 export function orderOfWork(school: string, layers: readonly ChosenLayer[], manySmall: boolean): Order {
-  const fused = layers.filter(({ material }) => material.form !== 'liquid');
-  if (fused.length === 0 || !fused.every(({ material }) => material.form === 'fusible')) return 'cut-first';
-  if (fused.some(({ extent }) => extent === 'strip' || extent === 'patch' || extent === 'field')) return 'cut-first';
+  const uncut = layers[sheetLayer(layers)];
+  if (!uncut) return 'cut-first';
   if (school === 'fuse-together' || school === 'fuse-length') return school;
-  return school === 'by-shape' && manySmall && fused.every(({ extent }) => extent === 'full') ? 'fuse-together' : 'cut-first';
+  return school === 'by-shape' && manySmall && uncut.extent === 'full' ? 'fuse-together' : 'cut-first';
 }

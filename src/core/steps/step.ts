@@ -28,6 +28,10 @@ export interface Step {
   checks?: string[];
   /** Shown once, calmly, with the step. */
   safety?: string;
+  /** The layer that it is for, as its place in the stack from 0. */
+  layer?: number;
+  /** It is done once for a whole sheet on which pieces lie side by side, not for a piece. */
+  sheet?: true;
 }
 
 export interface StepsFor {
@@ -52,4 +56,6 @@ export interface StepsFor {
   order?: Order;
   /** Longest side of the piece, mm; a long one is tacked before it is pressed. */
   longest?: number;
+  /** All that is treated as a length before it is cut, mm². */
+  yardage?: number;
 }

@@ -8,9 +8,11 @@ import { keepUnits } from '../../ui/text';
 import { UnitsProvider } from '../../ui/units-context';
 import type { BenchRun, BenchState } from '../../store/bench-runs';
 import BenchDone from './BenchDone';
+import CheckBoxes from './CheckBoxes';
 import type { JobLog } from './job-log';
 import { act, actionFor, back, outlineOf, ringOut, secondsLeft, setAside, placeOf, stopsOf } from './bench-moves';
 import PressDrawing from './PressDrawing';
+import SheetDrawing from './SheetDrawing';
 
 interface Props {
   run: BenchRun;
@@ -137,6 +139,8 @@ export default function BenchView({ run, units, sound, projectId, logs }: Props)
     );
   const stops = step?.stops ?? [];
   const pressing = step?.kind === 'press';
+  const sheet = step?.on === undefined ? undefined : plan.sheets?.[step.on];
+  const drawn = pressing || (sheet && step?.kind !== 'wait');
   const place = step ? placeOf(step, Math.min(state.stop, stopsOf(step) - 1)) : { stop: 0, lift: 0, copy: 0 };
   const bigWord =
     action.kind === 'start'
@@ -215,13 +219,17 @@ export default function BenchView({ run, units, sound, projectId, logs }: Props)
         </p>
       )}
       {step && (
-        <div className={`grid min-h-0 flex-1 items-center gap-6 ${pressing ? 'md:grid-cols-2' : ''}`}>
-          {pressing && (
+        <div className={`grid min-h-0 flex-1 items-center gap-6 ${drawn ? 'md:grid-cols-2' : ''}`}>
+          {drawn && (
             <div className="flex h-full min-h-0 items-center justify-center py-3">
-              <PressDrawing outline={outlineOf(plan, step)} plate={plan.plate} stops={stops} current={place.stop} />
+              {sheet ? (
+                <SheetDrawing sheet={sheet} step={step} plate={plan.plate} current={place.stop} />
+              ) : (
+                <PressDrawing outline={outlineOf(plan, step)} plate={plan.plate} stops={stops} current={place.stop} />
+              )}
             </div>
           )}
-          <div className={pressing ? '' : 'mx-auto max-w-4xl text-center'}>
+          <div className={drawn ? '' : 'mx-auto max-w-4xl text-center'}>
             <h2 className="text-3xl leading-tight font-bold text-balance md:text-[2.4rem]">{keepUnits(step.title)}</h2>
             <p className="mt-3 text-xl text-pretty md:text-[1.4rem]">{keepUnits(step.detail)}</p>
             {left !== undefined && (
@@ -235,7 +243,7 @@ export default function BenchView({ run, units, sound, projectId, logs }: Props)
                   : Math.ceil(left)}
               </p>
             )}
-            {pressing && (
+            {pressing && stops.length > 0 && (
               <p className="mt-2 text-2xl font-semibold">
                 Stop {Math.min(place.stop + 1, stops.length)} of {stops.length}
                 {(step.lifts ?? 1) > 1 && `, lift ${place.lift + 1} of ${step.lifts}`}
@@ -246,26 +254,12 @@ export default function BenchView({ run, units, sound, projectId, logs }: Props)
               <p className="mt-4 text-6xl font-bold">{formatDuration(step.seconds ?? 0)}</p>
             )}
             {step.checks && (
-              <ul className="mx-auto mt-4 grid max-w-3xl gap-2 text-left md:grid-cols-2">
-                {step.checks.map((check) => (
-                  <li key={check}>
-                    <label className="flex min-h-[60px] cursor-pointer items-center gap-3 rounded-box border-2 border-base-300 px-4 text-xl">
-                      <input
-                        type="checkbox"
-                        className="checkbox checkbox-success checkbox-lg"
-                        checked={state.checks.includes(check)}
-                        onChange={(e) =>
-                          move({
-                            ...state,
-                            checks: e.target.checked ? [...state.checks, check] : state.checks.filter((c) => c !== check),
-                          })
-                        }
-                      />
-                      {check}
-                    </label>
-                  </li>
-                ))}
-              </ul>
+              <CheckBoxes
+                checks={step.checks}
+                ticked={state.checks}
+                narrow={Boolean(drawn)}
+                onTick={(checks) => move({ ...state, checks })}
+              />
             )}
             {step.safety && <p className="mt-4 border-l-4 border-accent pl-3 text-left text-lg">{step.safety}</p>}
           </div>

@@ -3,14 +3,16 @@ import { useEffect, useState } from 'react';
 import { formatDuration } from '../../core/units';
 import { call, plainMessage, type ApiError } from '../../ui/api';
 import { counted, keepUnits } from '../../ui/text';
+import ToolChoice, { type PressTool } from './ToolChoice';
 import type { BenchBoard } from '../../server/bench-board';
 
 /** What is open at the bench across all projects, what cools or dries there, and what can be put on next. */
-export default function BoardView({ board }: { board: BenchBoard }) {
+export default function BoardView({ board, press }: { board: BenchBoard; press: boolean }) {
   const [now, setNow] = useState<number>();
   const [chosen, setChosen] = useState<string[]>([]);
   const [error, setError] = useState<string>();
   const [busy, setBusy] = useState(false);
+  const [tool, setTool] = useState<PressTool>(press ? 'press' : 'iron');
   useEffect(() => {
     setNow(Date.now());
     const tick = setInterval(() => setNow(Date.now()), 1000);
@@ -20,7 +22,7 @@ export default function BoardView({ board }: { board: BenchBoard }) {
     setBusy(true);
     setError(undefined);
     try {
-      const run = await call<{ id: string }>('POST', '/api/bench', { jobIds: chosen });
+      const run = await call<{ id: string }>('POST', '/api/bench', { jobIds: chosen, tool });
       location.assign(`/bench/${run.id}`);
     } catch (problem) {
       setError(plainMessage(problem as ApiError));
@@ -69,6 +71,7 @@ export default function BoardView({ board }: { board: BenchBoard }) {
       <section className="mt-6" aria-label="What can be done next">
         <div className="flex flex-wrap items-center justify-between gap-3">
           <h2 className="chalk-heading">Next</h2>
+          {press && <ToolChoice tool={tool} onChoose={setTool} />}
           <button type="button" className="btn btn-primary" disabled={chosen.length === 0 || busy} onClick={() => void start()}>
             <Play size={18} aria-hidden="true" />
             {chosen.length < 2 ? 'Start it at the bench' : `Start ${counted(chosen.length, 'job')} as one batch`}

@@ -11,6 +11,7 @@ import type { ApiError } from '../../ui/api';
 import { call } from '../../ui/api';
 import type { Cloth } from '../../store/cloths';
 import type { Settings } from '../../store/settings';
+import ToolChoice, { hasPress, type PressTool } from '../bench/ToolChoice';
 import type { StageLayer } from './CutStage';
 import type { Worked } from './worked';
 
@@ -31,6 +32,8 @@ const STAGE_HEADINGS = { prepare: 'Prepare', cut: 'Cut', apply: 'Apply', check: 
 /** What will be done at the bench, and the way there. */
 export default function ApplyStage({ work, cloth, layers, settings, order, openRun, onChoose }: Props) {
   const [error, setError] = useState<string>();
+  const press = hasPress(settings);
+  const [tool, setTool] = useState<PressTool>(press ? 'press' : 'iron');
   const steps = useMemo(() => {
     if (!cloth || !work.stack) return [];
     const known = layers.filter((layer): layer is StageLayer & { material: Material } => layer.material !== undefined);
@@ -54,7 +57,7 @@ export default function ApplyStage({ work, cloth, layers, settings, order, openR
   const start = async () => {
     setError(undefined);
     try {
-      const run = await call<{ id: string }>('POST', `/api/jobs/${work.id}/bench`);
+      const run = await call<{ id: string }>('POST', `/api/jobs/${work.id}/bench?tool=${tool}`);
       location.assign(`/bench/${run.id}`);
     } catch (problem) {
       setError((problem as ApiError).message);
@@ -70,6 +73,7 @@ export default function ApplyStage({ work, cloth, layers, settings, order, openR
             here.
           </p>
         </div>
+        {press && !openRun && <ToolChoice tool={tool} onChoose={setTool} />}
         <button type="button" className="btn btn-primary" onClick={() => void start()}>
           {openRun ? <RotateCcw size={19} aria-hidden="true" /> : <Play size={19} aria-hidden="true" />}
           {openRun ? 'Go on where it was' : 'Start at the bench'}

@@ -23,6 +23,13 @@ const THEMES: [Settings['theme'], string][] = [
   ['system', 'As this machine is set'],
 ];
 
+const BOARD: ['boardLength' | 'boardWidth' | 'pressLength' | 'pressWidth', string][] = [
+  ['boardLength', 'Length of the ironing board'],
+  ['boardWidth', 'Width of the ironing board'],
+  ['pressLength', 'Length of the press’s plate'],
+  ['pressWidth', 'Width of the press’s plate'],
+];
+
 /** Units, look, iron and machine. */
 export default function SettingsView({ start }: { start: Kept }) {
   const [kept, setKept] = useState(start);
@@ -135,7 +142,23 @@ export default function SettingsView({ start }: { start: Kept }) {
             </svg>
           </div>
         </section>
-        <section className="sheet space-y-4 p-5 lg:col-span-2">
+        <section className="sheet space-y-4 p-5">
+          <h2 className="chalk-heading">The board and the press</h2>
+          <p>A sheet larger than the board is pressed in moves. Without a flat press, leave its plate at 0.</p>
+          <div className="grid gap-4 sm:grid-cols-2">
+            {BOARD.map(([name, label]) => (
+              <LengthField
+                key={name}
+                label={label}
+                value={draft[name]}
+                error={errors[name]}
+                onChange={(value) => set({ [name]: value })}
+                onFault={fault(name)}
+              />
+            ))}
+          </div>
+        </section>
+        <section className="sheet space-y-4 p-5">
           <h2 className="chalk-heading">The machine and the seams</h2>
           <div className="grid gap-4 sm:grid-cols-2">
             <LengthField

@@ -8,4 +8,4 @@ import { openRuns } from '../../../store/bench-runs';
 export const GET = endpoint(() => ({ runs: openRuns(database()) }));
 
 /** Starts a run of one job or a batch of several. */
-export const POST = jsonEndpoint(batchSchema, ({ jobIds }) => startBatch(database(), jobIds), { status: 201 });
+export const POST = jsonEndpoint(batchSchema, ({ jobIds, tool }) => startBatch(database(), jobIds, tool), { status: 201 });
