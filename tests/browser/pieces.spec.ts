@@ -430,3 +430,116 @@ test('a piece becomes round in one save, though a job lay along an edge that is 
   await expect(page.getByText('1 notion, 1 there')).toBeVisible();
   await expect(page.locator('header').getByText('dry-cleaned')).toBeVisible();
 });
+
+/** Puts a stack of one material together by hand, and takes it. */
+async function takeOwn(page: Page, find: string, material: RegExp) {
+  await page.getByRole('button', { name: 'Put a stack of your own together' }).click();
+  const own = page.getByRole('region', { name: 'A stack of your own' });
+  await own.getByRole('searchbox').fill(find);
+  await own.getByRole('button', { name: material }).first().click();
+  await expect(own.getByText(/of 100/)).toBeVisible();
+  for (const stop of await own.getByRole('checkbox', { name: /I know, and take it all the same/ }).all()) await stop.check();
+  await own.getByRole('button', { name: 'Take this stack' }).click();
+  await expect(page).toHaveURL(/stage=scrap/);
+  await alive(page);
+}
+
+/** Describes one more piece of a project in hand. */
+async function anotherPiece(page: Page, name: string, [width, height]: [string, string], count: string) {
+  await pieces(page).getByRole('button', { name: 'Add a piece' }).click();
+  await page.getByLabel('Name of the piece').fill(name);
+  await page.getByLabel('Width', { exact: true }).fill(width);
+  await page.getByLabel('Height', { exact: true }).fill(height);
+  await page.getByLabel('How many').fill(count);
+}
+
+test('a clutch bag, from an empty project to the last cut-out', async ({ page }) => {
+  test.slow();
+  await start(page, 'Lantern clutch');
+  await page.getByLabel('Name of the piece').fill('Panel');
+  await page.getByLabel('Width', { exact: true }).fill('280 mm');
+  await page.getByLabel('Height', { exact: true }).fill('180 mm');
+  await page.getByLabel('Cut from').selectOption({ label: 'Natural duck canvas' });
+  await page.getByLabel('It is a').selectOption({ label: 'bag panel' });
+  await page.getByLabel('How many').fill('2');
+  await page.getByRole('button', { name: 'Add the piece' }).click();
+  await expect(page.getByRole('heading', { name: 'What to put behind “Panel”' })).toBeVisible();
+
+  // Two outer panels: a firm layer, and wadding that is sprayed on, as two jobs of one cut.
+  await takeOwn(page, 'firm non-woven fusible', /^Firm non-woven fusible/i);
+  await anotherJob(page, 'padding', 'bag panel', 'all of the piece', async () => undefined);
+  await takeOwn(page, 'wadding, spray', /wadding, spray/i);
+
+  // The lining of the same pattern, with a soft woven layer.
+  await pieces(page).getByRole('button', { name: 'Cut it from another cloth too' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Cut Panel from another cloth' });
+  await dialog.getByLabel('Cut from').selectOption({ label: 'Straw-yellow poplin' });
+  await dialog.getByRole('button', { name: 'Cut it so too' }).click();
+  await expect(dialog).toBeHidden();
+  await anotherJob(page, 'lining', 'bag lining', 'all of the piece', async () => undefined);
+  await takeOwn(page, 'light woven fusible', /woven fusible/i);
+
+  // A pocket and a tab with the same firm layer.
+  await anotherPiece(page, 'Pocket', ['160 mm', '120 mm'], '1');
+  await page.getByRole('button', { name: 'Add the piece' }).click();
+  await takeOwn(page, 'firm non-woven fusible', /^Firm non-woven fusible/i);
+  await anotherPiece(page, 'Tab', ['120 mm', '60 mm'], '1');
+  await page.getByRole('button', { name: 'Add the piece' }).click();
+  await takeOwn(page, 'firm non-woven fusible', /^Firm non-woven fusible/i);
+
+  // The firm layer is laid whole, the cloth pieces on it; the table is the person's, the bench goes by it.
+  const project = page.url().split('/projects/')[1]!.split('?')[0]!;
+  type Kept = { jobs: { id: string; stack: { layers: { materialId: string }[] } }[] };
+  const { jobs } = (await (await page.request.get(`/api/projects/${project}/pieces`)).json()) as Kept;
+  const firm = jobs[0]!.stack.layers[0]!.materialId;
+  const withFirm = jobs.filter(({ stack }) => stack.layers.some(({ materialId }) => materialId === firm));
+  expect(withFirm).toHaveLength(3);
+  await open(page, `/tables/${project}/layer/${firm}`);
+  await page.getByLabel('Way of working').selectOption({ label: 'lay whole cloth pieces on it' });
+  await page.getByRole('button', { name: /^(Lay|Look for a shorter)/ }).click();
+  await expect(page.getByRole('region', { name: 'What it comes to' })).toContainText(/4 pieces/);
+  await expect.poll(async () => {
+    const { tables } = (await (await page.request.get(`/api/projects/${project}/tables`)).json()) as { tables: { laid: { placements: unknown[] }[] }[] };
+    return tables.flatMap(({ laid }) => laid.flatMap(({ placements }) => placements)).length;
+  }).toBe(4); // prettier-ignore
+
+  // All jobs as one batch.
+  await open(page, '/bench');
+  const next = page.getByRole('region', { name: 'What can be done next' }).getByRole('group', { name: 'Lantern clutch' });
+  for (const box of await next.getByRole('checkbox').all()) await box.check();
+  await page.getByRole('button', { name: 'Start 5 jobs as one batch' }).click();
+  await expect(page).toHaveURL(/\/bench\/[\w-]+$/);
+  await alive(page);
+  const id = page.url().split('/bench/')[1]!;
+  type Run = {
+    plan: { sheets: { pieces: { name: string }[] }[]; steps: { title: string; kind: string; on?: number; checks?: string[] }[] };
+    state: { step: number };
+    finishedAt: string | null;
+  };
+  const run = async () => (await (await page.request.get(`/api/bench/${id}`)).json()) as Run;
+  const { plan } = await run();
+  expect(plan.sheets[0]!.pieces.map(({ name }) => name).sort()).toEqual(['Panel 1', 'Panel 2', 'Pocket', 'Tab']);
+  const titles = plan.steps.map(({ title }) => title);
+  const at = (pattern: RegExp) => titles.findIndex((title) => pattern.test(title));
+  expect(at(/lay 4 pieces on firm/)).toBeGreaterThan(-1);
+  expect(at(/cut the pieces loose/)).toBeGreaterThan(at(/feel along the edges/));
+  expect(at(/spray .*wadding/i)).toBeGreaterThan(at(/cut the pieces loose/));
+
+  // Walked through with the space bar, the clock running forward, until the last piece is cut out.
+  await page.clock.install();
+  await page.reload();
+  await alive(page);
+  const out = at(/cut the pieces loose/);
+  const shown = async () => Number(/step (\d+) of/.exec((await page.locator('header').textContent())!)![1]) - 1;
+  for (let now = await shown(); now < out; now = await shown()) {
+    const { kind, checks = [] } = plan.steps[now]!;
+    if (checks.length > 3) await page.getByRole('button', { name: `All ${checks.length} are right` }).click({ force: true });
+    else for (const check of checks) await page.getByRole('checkbox', { name: check, exact: true }).check({ force: true });
+    // A box that has the focus takes the space bar for itself.
+    await page.evaluate(() => (document.activeElement as HTMLElement).blur());
+    await page.keyboard.press('Space');
+    if (kind === 'press' || kind === 'wait') await page.clock.fastForward(700_000);
+  }
+  await expect(page.getByRole('heading', { name: /cut the pieces loose, then out/ })).toBeVisible();
+  await expect(page.getByRole('img', { name: /4 pieces on the layer: / })).toBeVisible();
+});
