@@ -1,9 +1,10 @@
-import { edgeRuleOf, questionFor, sizeOfPiece, stepsFor } from '../core/choose';
+import { questionFor, sizeOfPiece, stepsFor } from '../core/choose';
 import { fabricOf } from '../core/cloth';
 import { InputError, within } from '../core/input-error';
 import type { ChosenLayer } from '../core/layers';
 import { schoolsOf } from '../core/schools';
-import { layerOutline, openPiece, DEFAULT_LAYER_OUTLINE, placeCut } from '../core/pieces';
+import { layerOutline, openPiece } from '../core/pieces';
+import { layerCutOf } from '../core/workpiece';
 import { ironSole, pressPlan, type PressStop } from '../core/press';
 import type { Outline } from '../core/shape';
 import { stepsForBatch, stepsForCopies, type Order, type Step } from '../core/steps';
@@ -131,15 +132,7 @@ function plannedWork(db: Db, jobId: string): Planned {
   const plate = ironSole(settings.soleLength, settings.soleWidth);
   const stopsOn = (layer: number, seconds: number | undefined): PressStop[] => {
     const { material, extent } = chosen[layer]!;
-    const field = work.wish.embroidery;
-    const { outlines } = layerOutline(piece, extent, material, {
-      ...DEFAULT_LAYER_OUTLINE,
-      trim: settings.trim,
-      rule: edgeRuleOf(work.wish.role),
-      ...placeCut(work.place),
-      ...kept[layer]!.cut,
-      ...(field ? { field } : {}),
-    });
+    const { outlines } = layerOutline(piece, extent, material, layerCutOf(work, kept[layer]!.cut, settings.trim));
     return (outlines.length > 0 ? outlines : [piece.outline]).flatMap(
       (outline) =>
         pressPlan({

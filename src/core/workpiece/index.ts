@@ -1,4 +1,6 @@
 export { DUTIES, DUTY_WORDS } from './duty';
 export type { Duty } from './duty';
+export { layerCutOf, layersTogether } from './lying-together';
+export type { LayeredJob, LayersTogether, LyingTogether } from './lying-together';
 export { cutPieceOf, workpieceOf } from './workpiece';
 export type { CutJob, CutPiece, PatternPiece, PieceCut, Workpiece } from './workpiece';

@@ -4,7 +4,6 @@ import { edgeRuleOf } from '../../core/choose';
 import { clothThickness } from '../../core/cloth';
 import { EXTENT_WORDS, type Extent, type Material } from '../../core/layers';
 import {
-  DEFAULT_LAYER_OUTLINE,
   grainLine,
   layerOutline,
   openPiece,
@@ -24,7 +23,7 @@ import type { CutTable } from '../../store/cut-tables';
 import type { Settings } from '../../store/settings';
 import LayerCutOptions, { toggled } from './LayerCutOptions';
 import { cuttings, type Cutting } from './cuttings';
-import type { CutPiece } from '../../core/workpiece';
+import { layerCutOf, type CutPiece } from '../../core/workpiece';
 import type { WorkChange, Worked } from './worked';
 
 export interface StageLayer {
@@ -91,10 +90,18 @@ export default function CutStage(props: Props) {
   const cut = known.filter(({ material }) => material.form !== 'liquid');
   const bulk = useMemo(() => {
     if (!cloth) return undefined;
-    const layerBulk = known.map(({ material, extent }) => ({ thickness: material.thickness, extent }));
+    // Layers of the other jobs of this cut run into the same seams.
+    const others = works
+      .filter(({ id, cutId }) => cutId === work.cutId && id !== work.id)
+      .flatMap(({ stack }) => stack?.layers ?? [])
+      .flatMap(({ materialId, extent }) => {
+        const material = materials.find(({ id }) => id === materialId);
+        return material ? [{ material, extent }] : [];
+      });
+    const layerBulk = [...known, ...others].map(({ material, extent }) => ({ thickness: material.thickness, extent }));
     const allowance = Math.max(0, ...work.allowances);
     return seamBulkOf(clothThickness(cloth).value, layerBulk, allowance, settings.trim, settings.machineClearance);
-  }, [cloth, known, work.allowances, settings]);
+  }, [cloth, known, work, works, materials, settings]);
   const opened = useMemo(() => openPiece(work), [work]);
   return (
     <div className="space-y-5">
@@ -245,16 +252,8 @@ function LayerOnPiece({ work, piece, layer, settings, onChange }: LayerProps) {
   const besideFold = rule === 'fold' && piece.fold !== undefined && !(cut?.edges ?? placed.edges)?.length;
   const edges = extent !== 'strip' || besideFold ? [] : stripEdges(piece, { rule, ...placed, ...cut });
   const outline: LayerOutline = useMemo(() => {
-    const field = work.wish.embroidery;
-    return layerOutline(piece, extent, material, {
-      ...DEFAULT_LAYER_OUTLINE,
-      trim: settings.trim,
-      rule,
-      ...placed,
-      ...cut,
-      ...(field ? { field: { width: field.width, height: field.height } } : {}),
-    });
-  }, [piece, extent, material, cut, placed, settings.trim, rule, work.wish.embroidery]);
+    return layerOutline(piece, extent, material, layerCutOf(work, cut, settings.trim));
+  }, [piece, extent, material, cut, settings.trim, work]);
   const count = outline.outlines.length;
   const splits = count > 1 && extent !== 'strip';
   return (

@@ -24,6 +24,7 @@ import ProjectHeading from './ProjectHeading';
 import SeveralDialog from './SeveralDialog';
 import type { RowChange } from './several';
 import Stages from './Stages';
+import Together from './Together';
 import Tape from './Tape';
 import { passed, STAGES, STAGE_WORDS, type ProjectData, type Stage } from './types';
 import { useWorkSavers, type Level, type Row } from './use-work-savers';
@@ -67,6 +68,7 @@ export default function ProjectView({ data, startWork, startStage }: Props) {
   const work = works.find(({ id }) => id === selected);
   const cut = work?.cut ?? rows.cuts.find(({ id }) => id === selected);
   const piece = rows.pieces.find(({ id }) => id === cut?.pieceId);
+  const layered = works.filter(({ cutId, stack }) => cutId === cut?.id && stack !== null);
   const cutPieces = useMemo(
     () =>
       rows.cuts.flatMap((each) => {
@@ -216,6 +218,9 @@ export default function ProjectView({ data, startWork, startStage }: Props) {
                 trim={data.settings.trim}
               />
             </section>
+          )}
+          {cloth && layered.length > 1 && (
+            <Together works={layered} cloth={cloth} materials={data.layers} trim={data.settings.trim} />
           )}
         </aside>
         <section aria-label={`${STAGE_WORDS[stage]}${piece ? `: ${piece.name}` : ''}`}>

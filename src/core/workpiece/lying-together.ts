@@ -1,0 +1,120 @@
+import { edgeRuleOf } from '../choose';
+import type { Part } from '../choose';
+import type { Fabric } from '../cloth';
+import { stackStiffness, type Extent, type Material, type Predicted } from '../layers';
+import {
+  DEFAULT_LAYER_OUTLINE,
+  layerOutline,
+  placeCut,
+  type LayerCut,
+  type LayerOutlineOptions,
+  type OpenPiece,
+  type Place,
+} from '../pieces';
+import { bounds, isInside, polygonArea, type Outline, type Point } from '../shape';
+
+/** A job as far as the outlines of its layers are concerned. */
+export interface LayeredJob {
+  name: string;
+  place: Place;
+  wish: Pick<Part, 'role' | 'embroidery'>;
+  /** Outermost first. */
+  layers: readonly { material: Material; extent: Extent; cut?: LayerCut | undefined }[];
+}
+
+/** A part of a cut on which layers of several jobs lie. */
+export interface LyingTogether {
+  jobs: string[];
+  layers: Material[];
+  /** mm². */
+  area: number;
+  /** The cloth with all of them. */
+  predicted: Predicted;
+}
+
+export interface LayersTogether {
+  /** Places where layers of two jobs or more lie on each other, the largest first. */
+  places: LyingTogether[];
+  /** One cut piece with all layers of all jobs, g. */
+  weight: number;
+  /** Of that, the cloth alone, g. */
+  clothWeight: number;
+}
+
+/** A piece is looked at in so many spots: the area of an overlap is then right to about a hundredth of the piece. */
+const SPOTS = 20_000;
+/** Spots never lie closer together, mm. */
+const CLOSEST = 1;
+/** Less than this of an overlap is an edge that touches, mm². */
+const LEAST = 100;
+
+/**
+ * How one layer of a job is cut: by its place, then by what the layer says for itself.
+ *
+ * @param trim the person's usual trim, mm
+ * @example layerCutOf({ place: { kind: 'patch', at: [10, 10], size: 40 }, wish }, undefined, 6).size // 40
+ */
+export function layerCutOf(
+  { place, wish }: Pick<LayeredJob, 'place' | 'wish'>,
+  own: LayerCut | undefined,
+  trim: number,
+): LayerOutlineOptions {
+  const { role, embroidery } = wish;
+  return {
+    ...DEFAULT_LAYER_OUTLINE,
+    ...{ trim, rule: edgeRuleOf(role) },
+    ...placeCut(place),
+    ...own,
+    ...(embroidery ? { field: { width: embroidery.width, height: embroidery.height } } : {}),
+  };
+}
+
+/**
+ * Layers of all jobs on one cut, counted together: where they lie on each other, how heavy and how stiff it is there, and what the
+ * whole piece weighs. The exact outlines of the layers are looked at in a fine grid of spots; what is sprayed is on all of the piece.
+ *
+ * @param trim the person's usual trim, mm
+ * @throws {InputError} when a layer's outline cannot be made
+ * @example layersTogether(square, poplin, [interfacedAllOver, patchAtButtonhole], 6).places.length // 1
+ */
+export function layersTogether(piece: OpenPiece, fabric: Fabric, jobs: readonly LayeredJob[], trim: number): LayersTogether {
+  const whole: Covered = { outlines: [piece.outline], holes: piece.holes.map(({ outline }) => outline) };
+  const wholeArea = polygonArea(piece.outline) - whole.holes.reduce((sum, hole) => sum + polygonArea(hole), 0);
+  const clothWeight = (wholeArea * fabric.arealDensity) / 1e6;
+  let weight = clothWeight;
+  const all = jobs.flatMap((job, k) =>
+    job.layers.map(({ material, extent, cut }) => {
+      const outline = material.form === 'liquid' ? undefined : layerOutline(piece, extent, material, layerCutOf(job, cut, trim));
+      weight += ((outline?.area ?? wholeArea) * material.arealDensity) / 1e6;
+      return { job: k, material, on: outline ?? whole };
+    }),
+  );
+  const { minX, minY, maxX, maxY } = bounds(piece.outline);
+  const step = Math.max(CLOSEST, Math.sqrt(((maxX - minX) * (maxY - minY)) / SPOTS));
+  const found = new Map<string, LyingTogether>();
+  for (let y = minY + step / 2; y < maxY; y += step)
+    for (let x = minX + step / 2; x < maxX; x += step) {
+      if (!covers(whole, [x, y])) continue;
+      const on = all.filter((layer) => covers(layer.on, [x, y]));
+      if (new Set(on.map(({ job }) => job)).size < 2) continue;
+      const key = on.map((layer) => all.indexOf(layer)).join();
+      const there = found.get(key);
+      if (there) there.area += step * step;
+      else {
+        const layers = on.map(({ material }) => material);
+        const names = [...new Set(on.map(({ job }) => jobs[job]!.name))];
+        found.set(key, { jobs: names, layers, area: step * step, predicted: stackStiffness(fabric, layers) });
+      }
+    }
+  const places = [...found.values()].filter(({ area }) => area >= LEAST).sort((a, b) => b.area - a.area);
+  return { places, weight, clothWeight };
+}
+
+interface Covered {
+  outlines: readonly Outline[];
+  holes: readonly Outline[];
+}
+
+function covers({ outlines, holes }: Covered, at: Point): boolean {
+  return outlines.some((outline) => isInside(at, outline)) && !holes.some((hole) => isInside(at, hole));
+}
