@@ -38,6 +38,8 @@ db.transaction(() => {
       origin: 'own',
       inStock: random() < 0.2,
       estimated: [],
+      fibres: [],
+      tests: {},
     });
   }
   const allCloths = cloths.list(db);

@@ -68,6 +68,7 @@ export const pressPlanSchema = shape({
 
 /** Answers by question; which there are, the core says. */
 export const identifySchema = shape({
+  kind: oneOf(['cloth', 'layer'] as const).default('cloth'),
   answers: yup
     .mixed<Record<string, string>>()
     .required()

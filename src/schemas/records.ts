@@ -2,7 +2,7 @@ import * as yup from 'yup';
 import { CARES, CUTS } from '../core/choose';
 import { SHEERNESS, TONES } from '../core/cloth';
 import { COVERS, ENDS, FAMILIES, FORMS, GLUES, LAW_FIGURES, WASHES } from '../core/layers';
-import { TEST_IDS } from '../core/measure';
+import { LAYER_TEST_IDS, TEST_IDS } from '../core/measure';
 import { DUTIES } from '../core/workpiece';
 import { fabricFields, schoolsSchema, wishFields } from './choose';
 import { bundledHoop, bundledHooping, bundledMotif } from './hoop';
@@ -94,7 +94,13 @@ const layerFields = {
   stiffening: number({ min: 1, max: 50 }).required(),
   pricePerMetre: number({ min: 0, max: 100_000_000, integer: true }).required(),
   inStock: yup.boolean().default(false),
+  fibres: fabricFields.fibres.default([]),
 };
+const layerTestsSchema = shape(
+  Object.fromEntries(
+    LAYER_TEST_IDS.map((id) => [id, shape({ readings: readings.required(), doneOn: day.required() }).default(undefined)]),
+  ) as unknown as Record<(typeof LAYER_TEST_IDS)[number], yup.Schema>,
+).default({});
 export const layerSchema = shape(layerFields);
 /** What is known of a layer that was just bought. */
 export const boughtLayerSchema = shape({
@@ -110,7 +116,8 @@ export const boughtLayerSchema = shape({
     .max(3, 'must hold each shade once')
     .default(undefined),
 });
-export const layerUpdateSchema = shape({ ...layerFields, version: version.required() });
+/** Tests come back with what was read, and are kept by an endpoint of their own. */
+export const layerUpdateSchema = shape({ ...layerFields, tests: layerTestsSchema, version: version.required() });
 
 const notion = shape({
   name: text(120, 1).required(),
@@ -312,7 +319,7 @@ export const bundleSchema = shape({
     .max(MOST_RECORDS),
   layers: yup
     .array()
-    .of(shape({ id: id.required(), ...layerFields }).required())
+    .of(shape({ id: id.required(), ...layerFields, tests: layerTestsSchema }).required())
     .default([])
     .max(MOST_RECORDS),
   projects: yup

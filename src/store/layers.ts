@@ -1,4 +1,6 @@
+import type { Fabric } from '../core/cloth';
 import type { LawFigure, Material } from '../core/layers';
+import type { LayerTestId, Readings } from '../core/measure';
 import { Table, column, type Kept } from './table';
 
 export interface LayerFields extends Omit<Material, 'id'> {
@@ -6,6 +8,10 @@ export interface LayerFields extends Omit<Material, 'id'> {
   origin: 'library' | 'own';
   inStock: boolean;
   estimated: readonly LawFigure[];
+  /** What it is made of, where that is known. */
+  fibres: Fabric['fibres'];
+  /** Readings of the home tests that were done, with the local date. */
+  tests: Partial<Record<LayerTestId, { readings: Readings; doneOn: string }>>;
 }
 export type Layer = LayerFields & Kept;
 
@@ -35,4 +41,6 @@ export const layers = new Table<LayerFields>('layer', 'layer', [
   column('pricePerMetre'),
   column('inStock', 'boolean'),
   column('estimated', 'json'),
+  column('fibres', 'json'),
+  column('tests', 'json'),
 ]);

@@ -15,7 +15,7 @@ export function seedLibrary(db: Db): void {
     }
     for (const { id, ...layer } of LIBRARY_LAYERS) {
       if (known.has(`layer/${id}`)) continue;
-      layers.insert(db, { ...layer, note: '', origin: 'library', inStock: false, estimated: [] }, { id });
+      layers.insert(db, { ...layer, note: '', origin: 'library', inStock: false, estimated: [], fibres: [], tests: {} }, { id });
       mark.run(`layer/${id}`);
     }
   })();

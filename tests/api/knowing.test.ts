@@ -396,3 +396,65 @@ describe('scrap tests', () => {
     expect((await send('POST', `/api/scraps/${scrap.id}/restore`)).body.id).toBe(scrap.id);
   });
 });
+
+describe('tests of a layer', () => {
+  const put = (id: string, test: string, body: unknown) => send('PUT', `/api/layers/${id}/tests/${test}`, body);
+  const bought = async () =>
+    (await post('/api/layers/bought', { name: 'Market roll', family: 'nonwoven', arealDensity: 40 })).body as {
+      id: string;
+      version: number;
+      thickness: number;
+      bendingLength: number;
+    };
+
+  it('a new weight moves what is only estimated, and a measured figure stays', async () => {
+    const layer = await bought();
+    const measured = await put(layer.id, 'thickness', {
+      ...{ readings: { layers: 8, height: 4 }, doneOn: '2026-05-02', version: layer.version },
+    });
+    expect(measured.status).toBe(200);
+    expect(measured.body.thickness).toBeCloseTo(0.5, 9);
+    expect(measured.body.estimated).not.toContain('thickness');
+    const weighed = await put(layer.id, 'weight', {
+      ...{ readings: { mass: 8, width: 100, height: 100, pieces: 10 }, doneOn: '2026-05-02', version: measured.body.version },
+    });
+    expect(weighed.body.arealDensity).toBeCloseTo(80, 6);
+    expect(weighed.body.bendingLength).toBeGreaterThan(layer.bendingLength);
+    expect(weighed.body.thickness).toBeCloseTo(0.5, 9);
+    const back = await put(layer.id, 'thickness', { readings: null, doneOn: '2026-05-03', version: weighed.body.version });
+    expect(back.body.thickness).not.toBeCloseTo(0.5, 6);
+    expect(back.body.estimated).toContain('thickness');
+    expect(Object.keys(back.body.tests)).toEqual(['weight']);
+  });
+
+  it('are refused by name, kept through other changes, and gone when their figure is', async () => {
+    const layer = await bought();
+    const doneOn = '2026-05-02';
+    expect((await put(layer.id, 'sniff', { readings: {}, doneOn, version: layer.version })).status).toBe(404);
+    const wrong = await put(layer.id, 'heat', { readings: { dots: '7' }, doneOn, version: layer.version });
+    expect([wrong.status, wrong.body.error.field]).toEqual([400, 'dots']);
+    const saved = await put(layer.id, 'heat', { readings: { dots: '1' }, doneOn, version: layer.version });
+    expect(saved.body.leaflet.ironDots).toBe(1);
+    const { id, version, origin: _o, tests: _t, createdAt: _c, updatedAt: _u, ...fields } = saved.body;
+    const noted = await send('PUT', `/api/layers/${id}`, {
+      ...fields,
+      note: 'nice',
+      fibres: [{ fibre: 'viscose', percent: 100 }],
+      version,
+    });
+    expect(noted.status).toBe(200);
+    expect(Object.keys(noted.body.tests)).toEqual(['heat']);
+    expect(noted.body.fibres).toEqual([{ fibre: 'viscose', percent: 100 }]);
+    const changed = await send('PUT', `/api/layers/${id}`, {
+      ...fields,
+      leaflet: { ...fields.leaflet, ironDots: 3 },
+      version: noted.body.version,
+    });
+    expect(changed.body.tests).toEqual({});
+  });
+
+  it('a layer without a label is told by looks', async () => {
+    const { body } = await post('/api/compute/identify', { kind: 'layer', answers: { look: 'loops', glue: 'dots' } });
+    expect(body.likely[0].name).toMatch(/tricot|knit|stretch/i);
+  });
+});

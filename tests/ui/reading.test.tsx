@@ -62,9 +62,9 @@ describe('a test of a cloth', () => {
     render(
       <UnitsProvider value="metric">
         <TestPanel
-          cloth={cloth}
+          path="/api/cloths/voile/tests"
+          record={cloth}
           test={CLOTH_TESTS.find((test) => test.id === id)!}
-          similar={[]}
           onSaved={saved}
           onStale={stale}
         />

@@ -106,7 +106,15 @@ describe('there and back', () => {
   });
 
   it('layers are the same after a round trip', () => {
-    const kept = LIBRARY_LAYERS.map((layer) => ({ ...layer, note: 'with, comma; and "quotes"', inStock: true }));
+    const kept = LIBRARY_LAYERS.map((layer) => ({
+      ...layer,
+      note: 'with, comma; and "quotes"',
+      inStock: true,
+      fibres: [
+        { fibre: 'polyester', percent: 60 },
+        { fibre: 'viscose', percent: 40 },
+      ],
+    }));
     const { rows, faulty } = readTable('layers', writeTable('layers', kept));
     expect(rows.filter(({ faults }) => faults.length > 0).map(({ name, faults }) => [name, faults])).toEqual([]);
     expect(faulty).toBe(0);

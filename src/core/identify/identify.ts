@@ -1,6 +1,8 @@
 import type { NamedFabric } from '../measure';
 import { InputError } from '../input-error';
-import { QUESTIONS } from './questions';
+import type { Material } from '../layers';
+import { LAYER_QUESTIONS } from './layer-questions';
+import { QUESTIONS, type Question } from './questions';
 
 /** Answers that were given, by question. */
 export type Given = Readonly<Record<string, string>>;
@@ -19,11 +21,11 @@ export interface NextQuestion {
 }
 
 export interface Identified {
-  /** All cloths, likeliest first. */
+  /** All of them, likeliest first. */
   likely: Likely[];
   /** Questions not yet asked, most telling first. */
   next: NextQuestion[];
-  /** What is still open, bits: 0 when one cloth is certain. */
+  /** What is still open, bits: 0 when one is certain. */
   entropy: number;
 }
 
@@ -39,22 +41,34 @@ function normalized(weights: readonly number[]): number[] {
   return weights.map((weight) => weight / total);
 }
 
+/** Something that can be told apart by questions. */
+interface Named {
+  id: string;
+  name: string;
+}
+
 /**
- * Which known cloths an unknown one may be, by Bayes' rule from what was seen and felt, and which question would
+ * Which known things an unknown one may be, by Bayes' rule from what was seen and felt, and which question would
  * tell most next: the one whose answer is expected to lower the entropy most.
  *
- * Questions are taken as independent once the cloth is known. Every cloth is as likely as any other to begin with.
+ * Questions are taken as independent once the thing is known. Everything is as likely as anything else to begin with.
  *
+ * @param given answers by question
  * @throws {InputError} for a question or an answer that is not known
+ * @example identifyAmong(LIBRARY_LAYERS, LAYER_QUESTIONS, { look: 'loops' }).likely[0] // a tricot
  */
-export function identify(cloths: readonly NamedFabric[], given: Given): Identified {
-  if (cloths.length === 0) return { likely: [], next: [], entropy: 0 };
+function identifyAmong<K, T extends K & Named>(
+  things: readonly T[],
+  questions: readonly Question<K>[],
+  given: Given,
+): Identified {
+  if (things.length === 0) return { likely: [], next: [], entropy: 0 };
   const tables = new Map(
-    QUESTIONS.map((question) => [question.id, cloths.map((cloth) => normalized(question.likelihood(cloth)))]),
+    questions.map((question) => [question.id, things.map((thing) => normalized(question.likelihood(thing)))]),
   );
-  let weights = cloths.map(() => 1);
+  let weights = things.map(() => 1);
   for (const [id, answer] of Object.entries(given)) {
-    const question = QUESTIONS.find((each) => each.id === id);
+    const question = questions.find((each) => each.id === id);
     if (!question) throw new InputError(`answers.${id}`, 'is not a question that is asked here');
     const index = question.answers.findIndex((each) => each.id === answer);
     if (index < 0)
@@ -67,7 +81,8 @@ export function identify(cloths: readonly NamedFabric[], given: Given): Identifi
   }
   const probabilities = normalized(weights);
   const entropy = entropyOf(probabilities);
-  const next = QUESTIONS.filter(({ id }) => given[id] === undefined)
+  const next = questions
+    .filter(({ id }) => given[id] === undefined)
     .map((question) => {
       const table = tables.get(question.id)!;
       let expected = 0;
@@ -79,8 +94,18 @@ export function identify(cloths: readonly NamedFabric[], given: Given): Identifi
       return { id: question.id, gain: entropy - expected };
     })
     .sort((a, b) => b.gain - a.gain);
-  const likely = cloths
+  const likely = things
     .map(({ id, name }, i) => ({ id, name, probability: probabilities[i]! }))
     .sort((a, b) => b.probability - a.probability || (a.id < b.id ? -1 : 1));
   return { likely, next, entropy };
+}
+
+/** {@link identifyAmong} for cloths. @throws {InputError} for a question or an answer that is not known */
+export function identify(cloths: readonly NamedFabric[], given: Given): Identified {
+  return identifyAmong(cloths, QUESTIONS, given);
+}
+
+/** {@link identifyAmong} for layers. @throws {InputError} for a question or an answer that is not known */
+export function identifyLayer(layers: readonly Material[], given: Given): Identified {
+  return identifyAmong(layers, LAYER_QUESTIONS, given);
 }

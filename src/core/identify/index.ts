@@ -1,4 +1,5 @@
-export { entropyOf, identify } from './identify';
+export { entropyOf, identify, identifyLayer } from './identify';
+export { LAYER_QUESTIONS } from './layer-questions';
 export type { Given, Identified, Likely, NextQuestion } from './identify';
 export { QUESTIONS } from './questions';
 export type { Question } from './questions';

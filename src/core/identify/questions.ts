@@ -5,27 +5,27 @@ export interface Answer {
   words: string;
 }
 
-/** Something that can be seen or felt of an unknown cloth, and how likely each answer is for a known one. */
-export interface Question {
+/** Something that can be seen or felt of an unknown cloth or layer, and how likely each answer is for a known one. */
+export interface Question<T = Fabric> {
   id: string;
   question: string;
   /** How to look. */
   how: string;
   answers: readonly Answer[];
-  /** Likelihood of each answer for a cloth, in the order of the answers; need not add up to 1. */
-  likelihood(fabric: Fabric): number[];
+  /** Likelihood of each answer for a known one, in the order of the answers; need not add up to 1. */
+  likelihood(known: T): number[];
 }
 
 /** A person looks wrong or a cloth is unusual about this often. */
 const SLIP = 0.06;
 
 /** Nearly certain of one answer, the slip spread over the others. */
-function sure(index: number, count: number): number[] {
+export function sure(index: number, count: number): number[] {
   return Array.from({ length: count }, (_, i) => (i === index ? 1 - SLIP : SLIP / (count - 1)));
 }
 
 /** Bell round a value on a logarithmic scale, for answers that stand for a size each. */
-function near(value: number, sizes: readonly number[], sigma: number): number[] {
+export function near(value: number, sizes: readonly number[], sigma: number): number[] {
   return sizes.map((size) => Math.exp(-0.5 * (Math.log(value / size) / sigma) ** 2) + 0.01);
 }
 

@@ -46,17 +46,17 @@ export interface Figure {
   give?: number;
 }
 
-export interface TestResult {
+export interface TestResult<P = Partial<Fabric>> {
   figures: Figure[];
-  /** What the readings say of the cloth. */
-  patch: Partial<Fabric>;
+  /** What the readings say of the thing that was tested. */
+  patch: P;
   /** What it means for the work, in a sentence or two. */
   meaning: string;
 }
 
-/** One home test of a cloth: how it is done, what is read off, what follows. One file each. */
-export interface ClothTest {
-  id: TestId;
+/** One home test: how it is done, what is read off, what follows. One file each. */
+export interface HomeTest<Id extends string, P> {
+  id: Id;
   title: string;
   /** What the figure is good for. */
   purpose: string;
@@ -65,11 +65,14 @@ export interface ClothTest {
   fields: readonly TestField[];
   /** How the figures come from the readings, and what makes them unsure; shown to whoever asks why. */
   why: string;
-  /** Properties of the cloth that it settles. */
-  settles: readonly (keyof Fabric)[];
+  /** Properties that it settles. */
+  settles: readonly (keyof P)[];
   /** @throws {InputError} naming the field that cannot be */
-  read(readings: Readings): TestResult;
+  read(readings: Readings): TestResult<P>;
 }
+
+/** A home test of a cloth. */
+export type ClothTest = HomeTest<TestId, Partial<Fabric>>;
 
 /** A number among the readings. @throws {InputError} when it is missing or outside its bounds */
 export function numberOf(readings: Readings, field: string, unit: string, limits: Parameters<typeof requireNumber>[3]): number {

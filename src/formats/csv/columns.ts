@@ -72,6 +72,7 @@ export const LAYER_COLUMNS: readonly CsvColumn[] = [
     { field: 'arealDensity', header: 'weight g/m²', aliases: ['weight', 'gsm', 'g/m2', 'areal density'], required: true },
     weightOf('arealDensity'),
   ),
+  { ...fibres, fallback: [] },
   numberColumn({ field: 'thickness', header: 'thickness mm', aliases: ['thickness'] }, lengthOf('thickness')),
   numberColumn(
     { field: 'bendingLength', header: 'bending length mm', aliases: ['bending length', 'stiffness'] },

@@ -1,7 +1,7 @@
 import type { InferType } from 'yup';
 import { requireHoop, type Hoop } from '../../core/hoop';
 import { InputError, within } from '../../core/input-error';
-import { applyTest, type Readings, type TestId } from '../../core/measure';
+import { applyLayerTest, applyTest, type LayerTestId, type Readings, type TestId } from '../../core/measure';
 import { mappedMotif, readMotif } from '../../formats/stitches';
 import type { bundleSchema } from '../../schemas/records';
 import { cloths, type ClothFields } from '../cloths';
@@ -10,7 +10,7 @@ import { cutTables, tablesOfProject, type CutTableFields } from '../cut-tables';
 import type { Db } from '../database';
 import { hoopings } from '../hoopings';
 import { hoops, type HoopFields } from '../hoops';
-import { layers } from '../layers';
+import { layers, type LayerFields } from '../layers';
 import { withEstimates, type LayerBody } from '../rules/layer';
 import { logEntries } from '../log';
 import { insertMotif, motifs } from '../motifs';
@@ -74,6 +74,11 @@ export function importBundle(db: Db, bundle: Bundle): ImportCount {
         if (layer.inStock && !there.inStock) layers.update(db, id, { ...there, inStock: true }, there.version);
         return false;
       }
+      for (const [test, done] of Object.entries(layer.tests as Record<string, { readings: Readings } | undefined>))
+        if (done)
+          within(`tests.${test}.readings`, () =>
+            applyLayerTest(layer as unknown as LayerFields & { id: string }, test as LayerTestId, done.readings),
+          );
       layers.bringIn(db, withEstimates(layer as LayerBody, 'own'), id);
       return true;
     },

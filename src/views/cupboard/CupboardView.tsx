@@ -29,7 +29,7 @@ type StockRow = Stock & { name: string };
 /** What is open in a form: a row, or a new one. */
 type Editing =
   | { shelf: 'cloth'; row: Cloth | undefined }
-  | { shelf: 'layers'; row: Layer | undefined }
+  | { shelf: 'layers'; row: Layer | undefined; like?: Layer }
   | { shelf: 'stock'; row: StockRow | undefined };
 
 interface Props {
@@ -313,6 +313,11 @@ export default function CupboardView({
             What is this cloth?
           </a>
         )}
+        {shelf === 'layers' && (
+          <a className="btn" href="/cupboard/identify?kind=layer">
+            What is this interfacing?
+          </a>
+        )}
         {shelf !== 'stock' && (
           <a className="btn" href={`/cupboard/tables?kind=${shelf === 'cloth' ? 'cloths' : 'layers'}`}>
             Tables in and out
@@ -393,7 +398,14 @@ export default function CupboardView({
         />
       )}
       {editing?.shelf === 'layers' && (
-        <LayerForm key={editing.row?.id ?? 'new'} layer={editing.row} onSaved={layers.put} onClose={() => setEditing(null)} />
+        <LayerForm
+          key={editing.row?.id ?? `like ${editing.like?.id ?? 'nothing'}`}
+          layer={editing.row}
+          like={editing.like}
+          onLike={(like) => setEditing({ shelf: 'layers', row: undefined, like })}
+          onSaved={layers.put}
+          onClose={() => setEditing(null)}
+        />
       )}
     </UnitsProvider>
   );

@@ -22,12 +22,16 @@ import { formatArealDensity, lengthForField, parseArealDensity, parseLengthBesid
 import { CheckField, plainOptions, SelectField, textBinder, TextField } from '../../ui/form-fields';
 import { useUnits } from '../../ui/units-context';
 import type { Layer } from '../../store/layers';
-import { readNumber, readOptional, WIDTH_HINT } from './draft-parsing';
+import { readFibres, readNumber, readOptional, WIDTH_HINT, writeFibres } from './draft-parsing';
 import RecordDialog from './RecordDialog';
 
 interface Props {
   /** Absent for a new layer. */
   layer: Layer | undefined;
+  /** A new layer begins like this one. */
+  like?: Layer | undefined;
+  /** Asks for a new one that begins like the one in hand. */
+  onLike?: (layer: Layer) => void;
   onSaved: (layer: Layer) => void;
   onClose: () => void;
 }
@@ -56,10 +60,12 @@ const ENDS_WORDS: Record<Ends, string> = {
 const GLUE_WORDS: Record<Glue, string> = { none: 'none', dots: 'dots or web', film: 'a full film' };
 
 /** Describes or corrects a layer, with what its leaflet says. */
-export default function LayerForm({ layer, onSaved, onClose }: Props) {
+export default function LayerForm({ layer: own, like, onLike, onSaved, onClose }: Props) {
+  const layer = own ?? like;
   const { system } = useUnits();
   const [draft, setDraft] = useState(() => ({
-    name: layer?.name ?? '',
+    name: own?.name ?? (like ? `${like.name}, mine` : ''),
+    fibres: writeFibres(layer?.fibres ?? []),
     note: layer?.note ?? '',
     family: layer?.family ?? ('nonwoven' as Family),
     form: layer?.form ?? ('fusible' as Form),
@@ -85,7 +91,7 @@ export default function LayerForm({ layer, onSaved, onClose }: Props) {
     ends: layer?.ends ?? ('stays' as Ends),
     stiffening: String(layer?.stiffening ?? 1),
     price: String((layer?.pricePerMetre ?? 500) / 100),
-    inStock: layer?.inStock ?? true,
+    inStock: own?.inStock ?? true,
   }));
   const set = (change: Partial<typeof draft>) => setDraft((was) => ({ ...was, ...change }));
   const read = () => ({
@@ -118,6 +124,7 @@ export default function LayerForm({ layer, onSaved, onClose }: Props) {
     stiffening: readNumber('stiffening', draft.stiffening, ''),
     pricePerMetre: Math.round(readNumber('pricePerMetre', draft.price, '') * 100),
     inStock: draft.inStock,
+    fibres: draft.fibres.trim() === '' ? [] : readFibres(draft.fibres),
   });
   /** What an empty field counts as, in the field and below it. */
   const byLaw = (figure: LawFigure, measuredBy = '') => {
@@ -134,9 +141,9 @@ export default function LayerForm({ layer, onSaved, onClose }: Props) {
   };
   return (
     <RecordDialog<Layer>
-      title={layer ? layer.name : 'A new layer'}
+      title={own ? own.name : like ? `Like ${like.name}, but …` : 'A new layer'}
       path="/api/layers"
-      record={layer}
+      record={own}
       read={read}
       onSaved={onSaved}
       onClose={onClose}
@@ -231,7 +238,22 @@ export default function LayerForm({ layer, onSaved, onClose }: Props) {
               ))}
             </div>
             {errors['tones'] && <p className="font-semibold text-error">Shades: {errors['tones']}</p>}
-            <TextField label="Note" {...text('note')} maxLength={4000} />
+            <div className="grid gap-4 sm:grid-cols-2">
+              <TextField label="Made of" {...text('fibres')} hint="60 polyester, 40 viscose; empty when not known" />
+              <TextField label="Note" {...text('note')} maxLength={4000} />
+            </div>
+            {own && (
+              <p className="flex flex-wrap gap-2">
+                <a className="btn" href={`/cupboard/layers/${own.id}`}>
+                  Measure it at home
+                </a>
+                {onLike && (
+                  <button type="button" className="btn" onClick={() => onLike(own)}>
+                    Like this one, but …
+                  </button>
+                )}
+              </p>
+            )}
           </>
         );
       }}

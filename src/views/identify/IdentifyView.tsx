@@ -1,13 +1,25 @@
 import { RotateCcw } from 'lucide-react';
 import { useMemo, useState } from 'react';
-import { identify, QUESTIONS, type Question } from '../../core/identify';
-import { fabricOf } from '../../core/cloth';
-import type { NamedFabric } from '../../core/measure';
-import { call } from '../../ui/api';
+import type { Given, Identified } from '../../core/identify';
 import { TextField } from '../../ui/form-fields';
 
+/** A question as it is asked. */
+interface Asked {
+  id: string;
+  question: string;
+  how: string;
+  answers: readonly { id: string; words: string }[];
+}
+
 interface Props {
-  cloths: NamedFabric[];
+  title: string;
+  /** What they are called, and what is said below the field for a name. */
+  words: { one: string; many: string; hint: string; placeholder: string };
+  things: readonly { id: string; name: string }[];
+  questions: readonly Asked[];
+  identify: (given: Given) => Identified;
+  /** Puts a new one into the cupboard, described like one of them, and goes to its test bench. */
+  onKeep: (id: string, name: string, looks: number) => Promise<void>;
 }
 
 /** Below this no question is worth asking, bits. */
@@ -17,37 +29,27 @@ function percent(p: number): string {
   return p >= 0.995 ? 'nearly certain' : p < 0.01 ? 'under 1 %' : `${Math.round(p * 100)} %`;
 }
 
-/** Finds what an unknown cloth may be, one look at a time; the most telling look is asked first. */
-export default function IdentifyView({ cloths }: Props) {
+/** Finds what an unknown cloth or layer may be, one look at a time; the most telling look is asked first. */
+export default function IdentifyView({ title, words, things, questions, identify, onKeep }: Props) {
   const [given, setGiven] = useState<Record<string, string>>({});
   const [passed, setPassed] = useState<string[]>([]);
   const [name, setName] = useState('');
   const [error, setError] = useState<string>();
   const [busy, setBusy] = useState(false);
-  const found = useMemo(() => identify(cloths, given), [cloths, given]);
+  const found = useMemo(() => identify(given), [identify, given]);
   const asked = Object.keys(given).length;
   const open = found.next.filter(({ id }) => !passed.includes(id));
   const first = open[0];
-  const question = first && first.gain > WORTH_ASKING ? QUESTIONS.find(({ id }) => id === first.id) : undefined;
+  const question = first && first.gain > WORTH_ASKING ? questions.find(({ id }) => id === first.id) : undefined;
   const best = found.likely[0];
   const shown = found.likely.filter(({ probability }, i) => i < 8 && (probability > 0.004 || i < 3));
 
-  const answer = (to: Question, id: string) => setGiven((was) => ({ ...was, [to.id]: id }));
+  const answer = (to: Asked, id: string) => setGiven((was) => ({ ...was, [to.id]: id }));
   const keep = async (id: string) => {
-    const like = cloths.find((cloth) => cloth.id === id);
-    if (!like) return;
     setBusy(true);
     setError(undefined);
     try {
-      const made = await call<{ id: string }>('POST', '/api/cloths', {
-        ...fabricOf(like),
-        // These were never measured on this cloth; they are estimated from its description.
-        overhang: undefined,
-        thickness: undefined,
-        name: name.trim() || `Unknown, like ${like.name.toLowerCase()}`,
-        note: `Identified by ${asked} looks as like ${like.name}.`,
-      });
-      location.assign(`/cupboard/cloths/${made.id}`);
+      await onKeep(id, name.trim(), asked);
     } catch (problem) {
       setError((problem as Error).message);
       setBusy(false);
@@ -61,7 +63,7 @@ export default function IdentifyView({ cloths }: Props) {
         </a>{' '}
         · identify
       </p>
-      <h1 className="text-2xl font-bold">What is this cloth?</h1>
+      <h1 className="text-2xl font-bold">{title}</h1>
       <div className="mt-3 grid items-start gap-5 lg:grid-cols-[1.2fr_1fr]">
         <div className="space-y-4">
           {question ? (
@@ -107,29 +109,31 @@ export default function IdentifyView({ cloths }: Props) {
                 </button>
               </div>
               <ul className="space-y-1">
-                {QUESTIONS.filter(({ id }) => given[id]).map((each) => (
-                  <li key={each.id} className="grid items-center gap-2 sm:grid-cols-[1fr_16rem]">
-                    <span>{each.question}</span>
-                    <select
-                      className="select"
-                      aria-label={each.question}
-                      value={given[each.id]}
-                      onChange={(e) => {
-                        if (e.target.value === '') {
-                          const { [each.id]: _gone, ...rest } = given;
-                          setGiven(rest);
-                        } else answer(each, e.target.value);
-                      }}
-                    >
-                      {each.answers.map(({ id, words }) => (
-                        <option key={id} value={id}>
-                          {words}
-                        </option>
-                      ))}
-                      <option value="">take it back</option>
-                    </select>
-                  </li>
-                ))}
+                {questions
+                  .filter(({ id }) => given[id])
+                  .map((each) => (
+                    <li key={each.id} className="grid items-center gap-2 sm:grid-cols-[1fr_16rem]">
+                      <span>{each.question}</span>
+                      <select
+                        className="select"
+                        aria-label={each.question}
+                        value={given[each.id]}
+                        onChange={(e) => {
+                          if (e.target.value === '') {
+                            const { [each.id]: _gone, ...rest } = given;
+                            setGiven(rest);
+                          } else answer(each, e.target.value);
+                        }}
+                      >
+                        {each.answers.map(({ id, words }) => (
+                          <option key={id} value={id}>
+                            {words}
+                          </option>
+                        ))}
+                        <option value="">take it back</option>
+                      </select>
+                    </li>
+                  ))}
               </ul>
             </section>
           )}
@@ -138,8 +142,8 @@ export default function IdentifyView({ cloths }: Props) {
           <h2 className="chalk-heading">What it may be</h2>
           <p className="quiet text-[0.95rem]">
             {asked === 0
-              ? `Any of ${cloths.length} cloths. Each answer narrows them.`
-              : `Still as open as among ${Math.max(1, Math.round(2 ** found.entropy))} equally likely ${Math.round(2 ** found.entropy) <= 1 ? 'cloth' : 'cloths'}.`}
+              ? `Any of ${things.length} ${words.many}. Each answer narrows them.`
+              : `Still as open as among ${Math.max(1, Math.round(2 ** found.entropy))} equally likely ${Math.round(2 ** found.entropy) <= 1 ? words.one : words.many}.`}
           </p>
           {asked > 0 && (
             <ol className="mt-2 space-y-1.5">
@@ -170,11 +174,11 @@ export default function IdentifyView({ cloths }: Props) {
           {asked > 0 && (
             <div className="mt-4">
               <TextField
-                label="Name for your cloth"
+                label={`Name for your ${words.one}`}
                 value={name}
                 onChange={setName}
-                placeholder="Blue remnant from the market"
-                hint="“Take it” puts a new cloth into your cupboard, described like the one beside it, and opens its test bench."
+                placeholder={words.placeholder}
+                hint={words.hint}
               />
             </div>
           )}
@@ -195,7 +199,7 @@ export default function IdentifyView({ cloths }: Props) {
               <ul className="mt-1 text-[0.95rem]">
                 {open.slice(0, 6).map(({ id, gain }) => (
                   <li key={id} className="flex justify-between gap-3">
-                    <span>{QUESTIONS.find((each) => each.id === id)!.question}</span>
+                    <span>{questions.find((each) => each.id === id)!.question}</span>
                     <span>{gain.toFixed(1)}</span>
                   </li>
                 ))}

@@ -1,4 +1,3 @@
-import { Check, Circle } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { clothBendingLength, clothThickness, overhangFromBendingLength } from '../../core/cloth';
@@ -7,6 +6,8 @@ import type { LengthSystem } from '../../core/units';
 import DroopDrawing from '../../ui/DroopDrawing';
 import { UnitsProvider, useUnits } from '../../ui/units-context';
 import type { Cloth } from '../../store/cloths';
+import SimilarFigures from './SimilarFigures';
+import TestList from './TestList';
 import TestPanel from './TestPanel';
 
 interface Props {
@@ -127,37 +128,12 @@ function Bench({ cloth: startCloth, others, startTest }: Props) {
         </p>
       )}
       <div className="mt-4 grid items-start gap-5 lg:grid-cols-[18rem_1fr]">
-        <nav aria-label="Tests" className="space-y-1">
-          {CLOTH_TESTS.map(({ id, title }) => (
-            <button
-              key={id}
-              type="button"
-              aria-current={id === testId ? 'true' : undefined}
-              onClick={() => go(id)}
-              className={`flex min-h-[50px] w-full items-center gap-2 rounded-field border-2 px-3 text-left ${id === testId ? 'border-primary bg-base-200' : 'border-base-300 hover:border-primary'}`}
-            >
-              {cloth.tests[id] ? (
-                <Check size={18} className="shrink-0 text-success" aria-label="done" />
-              ) : (
-                <Circle size={18} className="shrink-0 opacity-40" aria-label="not done" />
-              )}
-              <span className="min-w-0 leading-tight">
-                <span className="block font-semibold">{title}</span>
-                <span className="quiet block text-[0.88rem]">{known(id)}</span>
-              </span>
-            </button>
-          ))}
-          <p className="pt-2">
-            <a className="btn w-full" href="/prints">
-              Jig, template and gauge to print
-            </a>
-          </p>
-        </nav>
+        <TestList tests={CLOTH_TESTS} done={cloth.tests} current={testId} known={known} onGo={go} />
         <TestPanel
-          key={`${testId}`}
-          cloth={cloth}
+          key={testId}
+          path={`/api/cloths/${cloth.id}/tests`}
+          record={cloth}
           test={test}
-          similar={similar}
           onSaved={(saved) => {
             setCloth(saved);
             setStale(false);
@@ -166,7 +142,9 @@ function Bench({ cloth: startCloth, others, startTest }: Props) {
             setCloth(current);
             setStale(true);
           }}
-        />
+        >
+          {(figures) => <SimilarFigures test={test} similar={similar} figures={figures} />}
+        </TestPanel>
       </div>
     </>
   );

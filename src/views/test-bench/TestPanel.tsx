@@ -1,80 +1,39 @@
-import { useMemo, useState } from 'react';
+import { useMemo, useState, type ReactNode } from 'react';
 import { toast } from 'sonner';
 import { undoToast } from '../../ui/undo-toast';
-import {
-  figureOf,
-  usualRange,
-  type ClothTest,
-  type Compared,
-  type Figure,
-  type NamedFabric,
-  type Readings,
-  type SimilarCloth,
-  type TestResult,
-} from '../../core/measure';
+import type { Figure, HomeTest, Readings, TestId, TestResult } from '../../core/measure';
 import { InputError } from '../../core/input-error';
 import type { ApiError } from '../../ui/api';
 import { call, plainMessage } from '../../ui/api';
-import RangeStrip from '../../ui/RangeStrip';
 import TestDrawing from '../../ui/TestDrawing';
 import { readableDate, today } from '../../ui/text';
 import { useUnits } from '../../ui/units-context';
 import Why from '../../ui/Why';
-import type { Cloth } from '../../store/cloths';
+import { useFigureWords } from './figure-words';
 import ReadingField, { readTyped, writeReading } from './ReadingField';
 
-interface Props {
-  cloth: Cloth;
-  test: ClothTest;
-  similar: SimilarCloth<NamedFabric>[];
-  onSaved: (cloth: Cloth) => void;
-  onStale: (cloth: Cloth) => void;
+/** Anything that home tests are done on. */
+interface Tested {
+  version: number;
+  tests: Partial<Record<string, { readings: Readings; doneOn: string }>>;
 }
 
-/** Which figures of similar cloths stand beside a test. */
-const COMPARED: Partial<Record<ClothTest['id'], Compared[]>> = {
-  weight: ['arealDensity'],
-  thickness: ['thickness'],
-  overhang: ['bendingLength'],
-  stretch: ['stretchLength', 'stretchCross'],
-};
-const COMPARED_WORDS: Record<Compared, string> = {
-  arealDensity: 'Weight',
-  thickness: 'Thickness',
-  stretchLength: 'Stretch along',
-  stretchCross: 'Stretch across',
-  bendingLength: 'Bending length',
-  ironDots: 'Heat',
-};
-
-/** What similar cloths were found to be, where the answer is a word. */
-const TALLIED: Partial<Record<ClothTest['id'], (cloth: NamedFabric) => string>> = {
-  water: ({ water }) => ({ safe: 'water does no harm', spots: 'water leaves a spot', resists: 'water runs off' })[water],
-  heat: ({ ironDots }) => ['no iron', 'a cool iron', 'a medium iron', 'a hot iron'][ironDots]!,
-  'see-through': ({ sheer }) => sheer,
-  fray: ({ fray }) => ({ low: 'hardly fray', medium: 'fray some', high: 'fray a lot' })[fray],
-};
-
-/** What is usual where the library has no figures of single cloths. */
-const USUAL: Partial<Record<ClothTest['id'], string>> = {
-  bias: 'Woven cloth usually gives 8 to 15 % on the bias; loose and crepe weaves more.',
-  shrinkage: 'Usual in a first warm wash: cotton and linen 2 to 5 %, viscose 3 to 6 %, wool more, polyester and nylon under 1 %.',
-};
-
-/** “6 of 8 bear …”, the commonest first. */
-function tally(similar: SimilarCloth<NamedFabric>[], word: (cloth: NamedFabric) => string): string {
-  const counts = new Map<string, number>();
-  for (const { cloth } of similar) counts.set(word(cloth), (counts.get(word(cloth)) ?? 0) + 1);
-  return [...counts]
-    .sort((a, b) => b[1] - a[1])
-    .map(([words, count]) => `${words}: ${count} of ${similar.length}`)
-    .join('; ');
+interface Props<T extends Tested> {
+  /** Where its tests are kept, such as `/api/cloths/ID/tests`. */
+  path: string;
+  record: T;
+  test: Omit<HomeTest<TestId, unknown>, 'settles'>;
+  onSaved: (record: T) => void;
+  onStale: (record: T) => void;
+  /** What stands beside the readings: what others read. */
+  children?: (figures: Figure[] | undefined) => ReactNode;
 }
 
 /** One test: how it is done, what was read, what it means, what similar cloths read. */
-export default function TestPanel({ cloth, test, similar, onSaved, onStale }: Props) {
-  const { system, weight } = useUnits();
-  const kept = cloth.tests[test.id];
+export default function TestPanel<T extends Tested>({ path, record, test, onSaved, onStale, children }: Props<T>) {
+  const { system } = useUnits();
+  const kept = record.tests[test.id];
+  const write = useFigureWords();
   const start = (readings: Readings | undefined): Record<string, string> =>
     Object.fromEntries(
       test.fields.map((field) => [field.id, writeReading(field, readings ? readings[field.id] : field.start, system)]),
@@ -85,13 +44,7 @@ export default function TestPanel({ cloth, test, similar, onSaved, onStale }: Pr
   const [busy, setBusy] = useState(false);
   const shown = test.fields.filter((field) => !field.when || typed[field.when[0]] === field.when[1]);
 
-  const write = (value: number, unit: Figure['unit']): string => {
-    if (unit === 'g/m²') return weight(value);
-    if (unit === 'mm') return value < 3 ? `${value.toFixed(2)} mm` : `${Math.round(value)} mm`;
-    return unit === '%' ? `${Math.round(value)} %` : `${value.toPrecision(2)} ${unit}`;
-  };
-
-  const state = useMemo((): { readings?: Readings; result?: TestResult; faults: Record<string, string> } => {
+  const state = useMemo((): { readings?: Readings; result?: TestResult<unknown>; faults: Record<string, string> } => {
     const readings: Readings = {};
     const faults: Record<string, string> = {};
     for (const field of test.fields) {
@@ -118,10 +71,10 @@ export default function TestPanel({ cloth, test, similar, onSaved, onStale }: Pr
     if (readings !== null && !state.result) return;
     setBusy(true);
     try {
-      const saved = await call<Cloth>('PUT', `/api/cloths/${cloth.id}/tests/${test.id}`, {
+      const saved = await call<T>('PUT', `${path}/${test.id}`, {
         readings,
         doneOn: today(),
-        version: cloth.version,
+        version: record.version,
       });
       onSaved(saved);
       if (readings === null) {
@@ -131,14 +84,14 @@ export default function TestPanel({ cloth, test, similar, onSaved, onStale }: Pr
       if (readings === null && kept) {
         undoToast(`“${test.title}” is taken back.`, async () => {
           const again = { ...kept, version: saved.version };
-          const back = await call<Cloth>('PUT', `/api/cloths/${cloth.id}/tests/${test.id}`, again);
+          const back = await call<T>('PUT', `${path}/${test.id}`, again);
           onSaved(back);
           setTyped(start(back.tests[test.id]?.readings));
         });
-      } else toast('Kept with the cloth.');
+      } else toast('Kept.');
     } catch (problem) {
       const error = problem as ApiError;
-      if (error.status === 409) onStale(error.current as Cloth);
+      if (error.status === 409) onStale(error.current as T);
       else setErrors({ [error.field ?? 'general']: plainMessage(error) });
     } finally {
       setBusy(false);
@@ -231,45 +184,7 @@ export default function TestPanel({ cloth, test, similar, onSaved, onStale }: Pr
           ) : (
             <p className="quiet border-l-4 border-base-300 pl-3">What it means is told here as soon as the readings are in.</p>
           )}
-          {COMPARED[test.id]?.map((property) => {
-            const usual = usualRange(property, similar);
-            const mine = state.result?.figures.find(({ label }) => label === COMPARED_WORDS[property]);
-            const unit: Figure['unit'] = property === 'arealDensity' ? 'g/m²' : property.startsWith('stretch') ? '%' : 'mm';
-            return (
-              <div key={property}>
-                <p className="text-[0.95rem]">
-                  {COMPARED_WORDS[property]} of similar cloths
-                  {usual && (
-                    <>
-                      : mostly{' '}
-                      <strong>
-                        {write(usual.low, unit) === write(usual.high, unit)
-                          ? `about ${write(usual.low, unit)}`
-                          : `${write(usual.low, unit)} to ${write(usual.high, unit)}`}
-                      </strong>
-                    </>
-                  )}
-                </p>
-                <RangeStrip
-                  others={similar.map(({ cloth: other }) => ({ name: other.name, value: figureOf(other, property) }))}
-                  usual={usual}
-                  mine={mine && { value: mine.value, give: mine.give }}
-                  write={(value) => write(value, unit)}
-                  label={`${COMPARED_WORDS[property]} of ${similar.length} similar cloths`}
-                />
-              </div>
-            );
-          })}
-          {TALLIED[test.id] && <p>Of similar cloths, {tally(similar, TALLIED[test.id]!)}.</p>}
-          {USUAL[test.id] && <p>{USUAL[test.id]}</p>}
-          <p className="quiet text-[0.92rem]">
-            Similar:{' '}
-            {similar
-              .slice(0, 5)
-              .map(({ cloth: other }) => other.name)
-              .join(', ')}
-            .
-          </p>
+          {children?.(state.result?.figures)}
         </div>
       </form>
     </article>
@@ -277,7 +192,7 @@ export default function TestPanel({ cloth, test, similar, onSaved, onStale }: Pr
 }
 
 /** In the fixed-length test the reading is a drop, and the label says so. */
-function dropLabel(field: ClothTest['fields'][number], way: string | undefined) {
+function dropLabel(field: HomeTest<TestId, unknown>['fields'][number], way: string | undefined) {
   return way === 'fixed' ? { ...field, label: `Drop: ${field.label.toLowerCase()}` } : field;
 }
 
