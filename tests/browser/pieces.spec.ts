@@ -543,3 +543,41 @@ test('a clutch bag, from an empty project to the last cut-out', async ({ page })
   await expect(page.getByRole('heading', { name: /cut the pieces loose, then out/ })).toBeVisible();
   await expect(page.getByRole('img', { name: /4 pieces on the layer: / })).toBeVisible();
 });
+
+test('pieces are put into another order by keys, and a patch is put at a mark by choosing it', async ({ page }) => {
+  await open(page, '/projects/tq-waistcoats?stage=pieces');
+  await alive(page);
+  const names = () => pieces(page).getByRole('heading', { level: 3 }).allTextContents();
+  const before = await names();
+  await page.getByRole('button', { name: `Drag ${before[0]}` }).focus();
+  await page.keyboard.press('ArrowDown');
+  await expect.poll(names).toEqual([before[1], before[0], ...before.slice(2)]);
+  // Each piece is saved by itself; the page is left when all of them are.
+  type Kept = { pieces: { name: string; position: number }[] };
+  await expect
+    .poll(async () => {
+      const { pieces: kept } = (await (await page.request.get('/api/projects/tq-waistcoats/pieces')).json()) as Kept;
+      return kept.sort((a, b) => a.position - b.position).map(({ name }) => name)[0];
+    })
+    .toBe(before[1]);
+  await page.reload();
+  await alive(page);
+  expect(await names()).toEqual([before[1], before[0], ...before.slice(2)]);
+
+  await start(page, 'Tab with a ring');
+  await page.getByLabel('Name of the piece').fill('Tab');
+  const drawing = page.getByRole('img', { name: /^The piece Tab/ });
+  await page.getByLabel('Mark to put on the piece').selectOption({ label: 'snap or ring' });
+  const box = (await drawing.boundingBox())!;
+  await drawing.click({ position: { x: 0.3 * box.width, y: 0.7 * box.height } });
+  await page.getByLabel('Where', { exact: true }).selectOption({ label: 'a patch around a point' });
+  await page.getByLabel('At the mark').selectOption({ label: 'snap or ring' });
+  await page.getByRole('button', { name: 'Add the piece' }).click();
+  await expect(page.getByRole('heading', { name: /behind “Tab”/ })).toBeVisible();
+  const id = /projects\/([^/?]+)/.exec(page.url())![1]!;
+  const kept = (await (await page.request.get(`/api/projects/${id}/pieces`)).json()) as {
+    pieces: { marks: { at: number[] }[] }[];
+    jobs: { place: { at: number[] } }[];
+  };
+  expect(kept.jobs[0]!.place.at).toEqual(kept.pieces[0]!.marks[0]!.at);
+});

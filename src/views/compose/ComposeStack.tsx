@@ -1,5 +1,4 @@
-import { closestCenter, DndContext, KeyboardSensor, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
-import { arrayMove, SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from '@dnd-kit/sortable';
+import { arrayMove } from '@dnd-kit/sortable';
 import { useEffect, useState } from 'react';
 import type { JudgedStack, Part, PieceSize, Weights } from '../../core/choose';
 import type { Fabric } from '../../core/cloth';
@@ -11,6 +10,7 @@ import type { KeptStack } from '../../store/jobs';
 import { verdict } from '../choose/answers';
 import AddLayer from './AddLayer';
 import { added, namedLayers, stackOf, type ComposedLayer } from './composed';
+import { SortableList } from '../../ui/Sortable';
 import LayerRow from './LayerRow';
 
 interface Props {
@@ -28,10 +28,6 @@ export default function ComposeStack({ fabric, part, asked, cloths, start, onTak
   const [answer, setAnswer] = useState<{ layers: ComposedLayer[]; judged: JudgedStack }>();
   const [error, setError] = useState<string>();
   const [accepted, setAccepted] = useState<string[]>([]);
-  const sensors = useSensors(
-    useSensor(PointerSensor),
-    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
-  );
   useEffect(() => {
     if (layers.length === 0) return undefined;
     const abort = new AbortController();
@@ -54,31 +50,22 @@ export default function ComposeStack({ fabric, part, asked, cloths, start, onTak
       {layers.length === 0 ? (
         <p>Add the first layer below. The outermost, next to the cloth, comes first.</p>
       ) : (
-        <DndContext
-          sensors={sensors}
-          collisionDetection={closestCenter}
-          onDragEnd={({ active, over }) => {
-            const at = (id: unknown) => layers.findIndex(({ key }) => key === id);
-            if (over && active.id !== over.id) move(at(active.id), at(over.id));
-          }}
-        >
-          <SortableContext items={layers.map(({ key }) => key)} strategy={verticalListSortingStrategy}>
-            <ol className="space-y-2" aria-label="Layers, outermost first">
-              {layers.map((layer, i) => (
-                <LayerRow
-                  key={layer.key}
-                  layer={layer}
-                  place={i}
-                  count={layers.length}
-                  broken={stops.filter(({ layer: of }) => of === i).map(({ words }) => words)}
-                  onChange={(to) => change(layer.key, to)}
-                  onMove={(by) => move(i, i + by)}
-                  onRemove={() => setLayers((all) => all.filter(({ key }) => key !== layer.key))}
-                />
-              ))}
-            </ol>
-          </SortableContext>
-        </DndContext>
+        <SortableList ids={layers.map(({ key }) => key)} onMove={move}>
+          <ol className="space-y-2" aria-label="Layers, outermost first">
+            {layers.map((layer, i) => (
+              <LayerRow
+                key={layer.key}
+                layer={layer}
+                place={i}
+                count={layers.length}
+                broken={stops.filter(({ layer: of }) => of === i).map(({ words }) => words)}
+                onChange={(to) => change(layer.key, to)}
+                onMove={(by) => move(i, i + by)}
+                onRemove={() => setLayers((all) => all.filter(({ key }) => key !== layer.key))}
+              />
+            ))}
+          </ol>
+        </SortableList>
       )}
       {layers.length > 0 && judged && (
         <div

@@ -257,6 +257,7 @@ export default function PiecesStage({ projectId, care, work, piece, cut, last, c
             <PlaceFields
               place={job.place}
               shape={draft.shape}
+              marks={draft.marks}
               usual={usualPlace(job.role)}
               onChange={(place) => changeJob({ place })}
             />

@@ -1,4 +1,4 @@
-import { DEFAULT_LAYER_OUTLINE, type Place, type PlaceKind } from '../../core/pieces';
+import { DEFAULT_LAYER_OUTLINE, MARK_WORDS, type Mark, type Place, type PlaceKind } from '../../core/pieces';
 import { bounds, drawShape, edgeNames, type PieceShape, type Point } from '../../core/shape';
 import { CheckField, SelectField } from '../../ui/form-fields';
 import LengthField from '../../ui/LengthField';
@@ -7,6 +7,8 @@ import PlaceField from '../../ui/PlaceField';
 interface Props {
   place: Place;
   shape: PieceShape;
+  /** Marks of the piece, at which a patch can be put. */
+  marks: readonly Mark[];
   /** Where the role usually has it, in words. */
   usual: string;
   onChange: (place: Place) => void;
@@ -48,8 +50,31 @@ function start(kind: PlaceKind, shape: PieceShape): Place {
   }
 }
 
+/** Where something is put that belongs to a mark: at the point of a dart, in the middle of a line. */
+function middleOfMark({ kind, at, to }: Mark): Point {
+  if (kind === 'dart' && to) return to;
+  return to ? [(at[0] + to[0]) / 2, (at[1] + to[1]) / 2] : at;
+}
+
+/** Closer than this it is at the mark, mm. */
+const AT = 0.05;
+
+function isAt(mark: Mark, at: Point): boolean {
+  const [x, y] = middleOfMark(mark);
+  return Math.hypot(x - at[0], y - at[1]) < AT;
+}
+
+/** Marks by kind, numbered where there are several. */
+function markOptions(marks: readonly Mark[]): [string, string][] {
+  return marks.map(({ kind }, i) => {
+    const alike = marks.filter((mark) => mark.kind === kind);
+    const number = alike.length > 1 ? ` ${marks.slice(0, i + 1).filter((mark) => mark.kind === kind).length}` : '';
+    return [String(i), `${MARK_WORDS[kind]}${number}`];
+  });
+}
+
 /** Where a job is done on its piece: chosen by kind, the measures typed. */
-export default function PlaceFields({ place, shape, usual, onChange }: Props) {
+export default function PlaceFields({ place, shape, marks, usual, onChange }: Props) {
   const names = edgeNames(shape);
   const point = (label: string, at: Point, set: (to: Point) => void) => (
     <>
@@ -91,6 +116,14 @@ export default function PlaceFields({ place, shape, usual, onChange }: Props) {
           {point('To', place.line[1], (to) => onChange({ ...place, line: [place.line[0], to] }))}
           <LengthField label="How wide" value={place.width} min={1} onChange={(width) => onChange({ ...place, width })} />
         </div>
+      )}
+      {(place.kind === 'patch' || place.kind === 'field') && marks.length > 0 && (
+        <SelectField
+          label="At the mark"
+          value={String(marks.findIndex((mark) => isAt(mark, place.at)))}
+          options={[['-1', 'where it is typed below'], ...markOptions(marks)]}
+          onChange={(i) => marks[Number(i)] && onChange({ ...place, at: middleOfMark(marks[Number(i)]!) })}
+        />
       )}
       {place.kind === 'patch' && (
         <div className="grid grid-cols-2 gap-4">

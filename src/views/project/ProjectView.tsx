@@ -122,6 +122,16 @@ export default function ProjectView({ data, startWork, startStage }: Props) {
       cuts: [...all.cuts, ...added.cuts],
       jobs: [...all.jobs, ...added.jobs],
     }));
+  /** Puts the pieces into another order, at once on the screen and then for good; what is refused jumps back. */
+  const reorder = async (ids: string[]) => {
+    const before = rows.pieces;
+    const moved = before.filter(({ id, position }) => position !== ids.indexOf(id) + 1);
+    setRows((all) => ({ ...all, pieces: all.pieces.map((piece) => ({ ...piece, position: ids.indexOf(piece.id) + 1 })) }));
+    const kept = await attempt('The order could not be kept', async () => {
+      for (const piece of moved) await savers.saveRow('pieces', piece, { position: ids.indexOf(piece.id) + 1 });
+    });
+    if (!kept) setRows((all) => ({ ...all, pieces: before }));
+  };
   const remove = async (level: Level, gone: Row, name: string) => {
     if (!(await attempt(`“${name}” could not be deleted`, () => call('DELETE', `/api/${level}/${gone.id}`)))) return;
     setRows((all) => ({ ...all, [level]: (all[level] as Row[]).filter(({ id }) => id !== gone.id) }));
@@ -181,6 +191,7 @@ export default function ProjectView({ data, startWork, startStage }: Props) {
             onDelete={(level, row, name) => void remove(level, row, name)}
             onAddCut={setCutting}
             onAddJob={(on) => void addJob(on)}
+            onOrder={(ids) => void reorder(ids)}
           />
           <button type="button" className="btn w-full" onClick={() => go('pieces', null)}>
             <Plus size={18} aria-hidden="true" /> Add a piece
