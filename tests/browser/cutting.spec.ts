@@ -2,7 +2,7 @@ import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
 import { readFileSync } from 'node:fs';
 import { lengthOf, linesOf } from '../files/pdf-lines';
-import { alive, open } from './open';
+import { alive, open, pickCloth } from './open';
 
 /** A hood side with an opening, a band, and a line that is no piece. */
 const HOOD = `<svg xmlns="http://www.w3.org/2000/svg" width="400mm" height="320mm" viewBox="0 0 400 320">
@@ -55,7 +55,7 @@ test('from a file to cut pieces, and the leftover into the next project', async 
   await dialog.getByLabel('“Hood side” is this wide').fill('21 cm');
   await dialog.getByLabel('Seam allowance').fill('12 mm');
   await dialog.getByLabel('They are').selectOption({ label: 'whole panel' });
-  await dialog.getByLabel('Cut from').selectOption({ label: 'Harbour-blue linen-cotton' });
+  await pickCloth(dialog, 'Harbour-blue linen-cotton');
   await dialog.getByLabel('How many of piece 1').fill('6');
   expect(await seriousFindings(page)).toEqual([]);
   await dialog.getByRole('button', { name: 'Bring in 2 pieces' }).click();

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
-import { alive, open } from './open';
+import { alive, open, pickCloth } from './open';
 
 /** The notice that offers to take something back. */
 const undo = (page: Page) => page.getByRole('button', { name: 'Undo' }).last();
@@ -49,11 +49,11 @@ test('a logbook entry: taken out and put back where it was', async ({ page }) =>
 
 test('the cloth of a piece: another one asks for other layers, and leads to its test bench', async ({ page }) => {
   await open(page, '/projects/tq-toolroll?job=tq-tr-lining&stage=cloth');
-  await page.getByLabel('Cut from').selectOption({ label: 'Straw-yellow poplin' });
+  await pickCloth(page, 'Straw-yellow poplin');
   await expect(page.getByRole('img', { name: 'A strip of Straw-yellow poplin over a table edge' })).toBeVisible();
   await page.reload();
   await alive(page);
-  await expect(page.getByLabel('Cut from')).toHaveValue('tq-lining-poplin');
+  await expect(page.getByLabel('Cut from')).toHaveValue('Straw-yellow poplin');
   await page.getByRole('link', { name: 'Test this cloth' }).click();
   await expect(page.getByRole('heading', { name: 'Straw-yellow poplin' })).toBeVisible();
 });

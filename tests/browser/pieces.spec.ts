@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { alive, open } from './open';
+import { alive, open, pickCloth } from './open';
 
 /** Starts a project on the screen, and describes its first piece. */
 async function start(page: Page, name: string) {
@@ -41,7 +41,7 @@ const pieces = (page: Page) => page.getByRole('complementary', { name: 'Pieces o
 test('a jacket front: interfaced all over, a stay along the armhole, a square behind the buttonhole', async ({ page }) => {
   await start(page, 'Quay jacket');
   await page.getByLabel('Name of the piece').fill('Front');
-  await page.getByLabel('Cut from').selectOption({ label: 'Charcoal felted wool' });
+  await pickCloth(page, 'Charcoal felted wool');
   await page.getByLabel('It is a').selectOption({ label: 'jacket front' });
   await page.getByLabel('Care').selectOption({ label: 'dry-cleaned' });
   await page.getByRole('button', { name: 'Add the piece' }).click();
@@ -95,7 +95,7 @@ test('one pattern, three cloths: allowances of its own, lining without a job, tw
 }) => {
   await start(page, 'Lamp pouch');
   await page.getByLabel('Name of the piece').fill('Panel');
-  await page.getByLabel('Cut from').selectOption({ label: 'Natural duck canvas' });
+  await pickCloth(page, 'Natural duck canvas');
   await page.getByLabel('It is a').selectOption({ label: 'bag panel' });
   await page.getByLabel('How many').fill('2');
   await page.getByRole('button', { name: 'Add the piece' }).click();
@@ -104,7 +104,7 @@ test('one pattern, three cloths: allowances of its own, lining without a job, tw
   // The same piece as lining, with nothing to do on it.
   await pieces(page).getByRole('button', { name: 'Cut it from another cloth too' }).click();
   const dialog = page.getByRole('dialog', { name: 'Cut Panel from another cloth' });
-  await dialog.getByLabel('Cut from').selectOption({ label: 'Straw-yellow poplin' });
+  await pickCloth(dialog, 'Straw-yellow poplin');
   await dialog.getByRole('button', { name: 'Cut it so too' }).click();
   await expect(dialog).toBeHidden();
   await expect(pieces(page)).toContainText('Lining: Straw-yellow poplin, 2 pieces');
@@ -351,11 +351,11 @@ test('several pieces get another cloth at once, which is taken back by one touch
   await page.getByRole('button', { name: 'Change several at once' }).click();
   const dialog = page.getByRole('dialog', { name: 'Change several pieces' });
   await dialog.getByRole('button', { name: 'All of them' }).click();
-  await dialog.getByLabel('Cut from').selectOption({ label: 'Charcoal felted wool' });
+  await pickCloth(dialog, 'Charcoal felted wool');
   await expect(dialog.getByText('4 jobs on them have layers for another cloth and will be asked again.')).toBeVisible();
   await dialog.getByRole('button', { name: 'Change 4 cuts' }).click();
   await expect.poll(async () => (await clothOf()).length).toBe(1);
-  await expect(shown.locator('option:checked')).toHaveText('Charcoal felted wool');
+  await expect(shown).toHaveValue('Charcoal felted wool');
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect.poll(async () => (await clothOf()).join()).toBe(before.join());
   await expect(shown).toHaveValue(stood);
@@ -365,7 +365,7 @@ test('a peplum: interfaced all over, and braid in its hem that is as long as the
   await start(page, 'Harbour peplum');
   await page.getByLabel('Name of the piece').fill('Peplum');
   await page.getByLabel('Shape', { exact: true }).selectOption({ label: 'Ring sector' });
-  await page.getByLabel('Cut from').selectOption({ label: 'Charcoal felted wool' });
+  await pickCloth(page, 'Charcoal felted wool');
   await page.getByLabel('It is a').selectOption({ label: 'fitted bodice' });
   await page.getByLabel('Care').selectOption({ label: 'dry-cleaned' });
   await page.getByRole('button', { name: 'Add the piece' }).click();
@@ -459,7 +459,7 @@ test('a clutch bag, from an empty project to the last cut-out', async ({ page })
   await page.getByLabel('Name of the piece').fill('Panel');
   await page.getByLabel('Width', { exact: true }).fill('280 mm');
   await page.getByLabel('Height', { exact: true }).fill('180 mm');
-  await page.getByLabel('Cut from').selectOption({ label: 'Natural duck canvas' });
+  await pickCloth(page, 'Natural duck canvas');
   await page.getByLabel('It is a').selectOption({ label: 'bag panel' });
   await page.getByLabel('How many').fill('2');
   await page.getByRole('button', { name: 'Add the piece' }).click();
@@ -473,7 +473,7 @@ test('a clutch bag, from an empty project to the last cut-out', async ({ page })
   // The lining of the same pattern, with a soft woven layer.
   await pieces(page).getByRole('button', { name: 'Cut it from another cloth too' }).click();
   const dialog = page.getByRole('dialog', { name: 'Cut Panel from another cloth' });
-  await dialog.getByLabel('Cut from').selectOption({ label: 'Straw-yellow poplin' });
+  await pickCloth(dialog, 'Straw-yellow poplin');
   await dialog.getByRole('button', { name: 'Cut it so too' }).click();
   await expect(dialog).toBeHidden();
   await anotherJob(page, 'lining', 'bag lining', 'all of the piece', async () => undefined);

@@ -1,37 +1,29 @@
+import { useMemo } from 'react';
+import Combobox from '../../ui/Combobox';
 import type { Cloth } from '../../store/cloths';
 
 interface Props {
   id: string;
   value: string | null;
-  cloths: readonly Cloth[];
+  cloths: readonly Pick<Cloth, 'id' | 'name' | 'origin'>[];
   /** Words for a cloth that is not said yet; without them one has to be picked. */
   none?: string;
   onChange: (id: string | null) => void;
 }
 
-/** A cloth of the cupboard: the person's own first, the library after. */
+/** A cloth of the cupboard, found by typing: the person's own first, then of the library what is not among them. */
 export default function ClothSelect({ id, value, cloths, none, onChange }: Props) {
-  const group = (label: string, list: readonly Cloth[]) =>
-    list.length > 0 && (
-      <optgroup label={label}>
-        {list.map((cloth) => (
-          <option key={cloth.id} value={cloth.id}>
-            {cloth.name}
-          </option>
-        ))}
-      </optgroup>
+  const groups = useMemo(() => {
+    const own = cloths.filter(({ origin }) => origin === 'own');
+    const names = new Set(own.map(({ name }) => name.toLowerCase()));
+    const library = cloths.filter(
+      (cloth) => cloth.origin !== 'own' && (cloth.id === value || !names.has(cloth.name.toLowerCase())),
     );
-  return (
-    <select id={id} className="select" value={value ?? ''} onChange={(event) => onChange(event.target.value || null)}>
-      {(none !== undefined || value === null) && <option value="">{none ?? 'not said yet'}</option>}
-      {group(
-        'My own',
-        cloths.filter(({ origin }) => origin === 'own'),
-      )}
-      {group(
-        'Library',
-        cloths.filter(({ origin }) => origin !== 'own'),
-      )}
-    </select>
-  );
+    const optionsOf = (list: typeof own) => list.map((cloth) => ({ id: cloth.id, words: cloth.name }));
+    return [
+      { label: 'My own', options: optionsOf(own) },
+      { label: 'Library', options: optionsOf(library) },
+    ];
+  }, [cloths, value]);
+  return <Combobox id={id} value={value} groups={groups} none={none} onChange={onChange} />;
 }

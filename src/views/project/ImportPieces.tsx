@@ -5,12 +5,14 @@ import { bounds, drawShape, edgeNames, type DrawnShape, type Outline, type Point
 import type { FoundPiece, FoundPieces } from '../../formats/drawing';
 import { ApiError, call, plainMessage } from '../../ui/api';
 import { CheckField, SelectField } from '../../ui/form-fields';
+import Field from '../../ui/Field';
 import LengthField from '../../ui/LengthField';
 import OutlineThumb from '../../ui/OutlineThumb';
 import { counted } from '../../ui/text';
 import FilePicker from '../../ui/FilePicker';
 import { useUnits } from '../../ui/units-context';
 import type { Cloth } from '../../store/cloths';
+import ClothSelect from './ClothSelect';
 import type { Rows } from './worked';
 
 interface Props {
@@ -172,12 +174,9 @@ export default function ImportPieces({ projectId, cloths, clothId: startCloth, o
                 options={ROLES.map((each) => [each, ROLE_WORDS[each]] as const)}
                 onChange={setRole}
               />
-              <SelectField
-                label="Cut from"
-                value={clothId}
-                options={cloths.map(({ id, name }) => [id, name] as const)}
-                onChange={setClothId}
-              />
+              <Field label="Cut from" id="import-cloth">
+                <ClothSelect id="import-cloth" value={clothId} cloths={cloths} onChange={(id) => id !== null && setClothId(id)} />
+              </Field>
             </div>
             <ul className="grid gap-3 md:grid-cols-2">
               {found.pieces.map((piece, i) => {

@@ -1,0 +1,148 @@
+import { ChevronDown } from 'lucide-react';
+import { useEffect, useId, useRef, useState, type KeyboardEvent } from 'react';
+import { counted } from './text';
+
+export interface ComboOption {
+  id: string;
+  words: string;
+}
+
+interface Props {
+  /** Of the field, for its label. */
+  id: string;
+  value: string | null;
+  groups: readonly { label: string; options: readonly ComboOption[] }[];
+  /** Words for nothing chosen; without them one has to be picked. */
+  none?: string | undefined;
+  onChange: (id: string | null) => void;
+}
+
+/** So many options stand in the list at once; more are found by typing. */
+const MOST_SHOWN = 60;
+
+/** Whether every word that was typed occurs. @example matches('blue lin', 'Harbour-blue linen') // true */
+export function matches(typed: string, words: string): boolean {
+  const text = words.toLowerCase();
+  return typed
+    .toLowerCase()
+    .split(/\s+/)
+    .every((word) => text.includes(word));
+}
+
+/** A choice from a long list: typed, or looked through in its groups. */
+export default function Combobox({ id, value, groups, none, onChange }: Props) {
+  const list = useId();
+  /** What is typed; undefined while the list is closed. */
+  const [typed, setTyped] = useState<string>();
+  const [active, setActive] = useState(0);
+  const field = useRef<HTMLInputElement>(null);
+  const all = groups.flatMap(({ options }) => options);
+  const chosen = all.find((option) => option.id === value)?.words ?? none ?? '';
+  const open = typed !== undefined;
+  const found = groups.map(({ label, options }) => ({
+    label,
+    options: options.filter(({ words }) => !typed || matches(typed, words)),
+  }));
+  const empty = none === undefined || typed ? [] : [{ id: '', words: none }];
+  const shown = [...empty, ...found.flatMap(({ options }) => options)].slice(0, MOST_SHOWN);
+  const left = found.reduce((sum, { options }) => sum + options.length, 0) + empty.length - shown.length;
+  const close = () => setTyped(undefined);
+  const start = () => {
+    setTyped('');
+    setActive(
+      Math.max(
+        0,
+        [...empty, ...all].findIndex((option) => option.id === (value ?? '')),
+      ),
+    );
+    field.current?.select();
+  };
+  const take = (option: ComboOption | undefined) => {
+    close();
+    if (option && option.id !== (value ?? '')) onChange(option.id || null);
+  };
+  useEffect(() => {
+    if (open) document.getElementById(`${list}-${active}`)?.scrollIntoView({ block: 'nearest' });
+  }, [open, active, list]);
+  const onKey = (event: KeyboardEvent) => {
+    const moves: Record<string, number> = { ArrowDown: 1, ArrowUp: -1 };
+    const by = moves[event.key];
+    if (by !== undefined) {
+      event.preventDefault();
+      if (open) setActive((was) => Math.max(0, Math.min(shown.length - 1, was + by)));
+      else start();
+    } else if (event.key === 'Enter' && open) {
+      event.preventDefault();
+      take(shown[active]);
+    } else if (event.key === 'Escape' && open) {
+      // The list is closed, not the dialog in which it stands.
+      event.preventDefault();
+      event.stopPropagation();
+      close();
+    }
+  };
+  return (
+    <div className="relative">
+      <input
+        ref={field}
+        id={id}
+        role="combobox"
+        autoComplete="off"
+        className="input w-full pr-10"
+        aria-expanded={open}
+        aria-controls={list}
+        aria-autocomplete="list"
+        aria-activedescendant={open && shown.length > 0 ? `${list}-${active}` : undefined}
+        placeholder={chosen || 'not said yet'}
+        value={typed || (open ? '' : chosen)}
+        onClick={() => !open && start()}
+        onFocus={() => !open && start()}
+        onBlur={close}
+        onChange={(event) => {
+          setTyped(event.target.value);
+          setActive(0);
+        }}
+        onKeyDown={onKey}
+      />
+      <ChevronDown size={18} aria-hidden="true" className="pointer-events-none absolute top-3 right-3" />
+      <ul
+        id={list}
+        role="listbox"
+        aria-label="What can be chosen"
+        hidden={!open}
+        className="absolute z-30 mt-1 max-h-80 w-full min-w-64 overflow-y-auto rounded-box border-2 border-primary bg-base-100 p-1 shadow-lg"
+        // The field keeps the focus while the list is touched.
+        onMouseDown={(event) => event.preventDefault()}
+      >
+        {shown.map((option, i) => {
+          const group = found.find(({ options }) => options.includes(option));
+          const before = shown[i - 1];
+          return (
+            <li key={option.id} role="presentation">
+              {group && (!before || !group.options.includes(before)) && (
+                <p className="quiet px-3 pt-2 text-[0.88rem] font-semibold" aria-hidden="true">
+                  {group.label}
+                </p>
+              )}
+              {/* The keyboard moves through the list from the field. */}
+              <div
+                id={`${list}-${i}`}
+                role="option"
+                tabIndex={-1}
+                aria-selected={option.id === (value ?? '')}
+                className={`flex min-h-[44px] cursor-pointer items-center rounded-field px-3 leading-snug ${
+                  i === active ? 'bg-primary text-primary-content' : 'hover:bg-base-200'
+                } ${option.id === (value ?? '') ? 'font-bold' : ''}`}
+                onClick={() => take(option)}
+              >
+                {option.words}
+              </div>
+            </li>
+          );
+        })}
+        {shown.length === 0 && <li className="p-3">Nothing is called so.</li>}
+        {left > 0 && <li className="quiet p-3">And {counted(left, 'more', 'more')}: type a part of the name.</li>}
+      </ul>
+    </div>
+  );
+}
