@@ -1,8 +1,8 @@
-import { useState } from 'react';
 import type { FRAYS } from '../../core/cloth';
 import { bendingLengthFromOverhang, CONSTRUCTIONS, SHEERNESS, SURFACES, TONES, WEAVES, type Fabric } from '../../core/cloth';
 import { formatArealDensity, lengthForField, parseArealDensity, parseLength, parseLengthBeside } from '../../core/units';
 import { CheckField, plainOptions, SelectField, textBinder, TextField } from '../../ui/form-fields';
+import { useDraft } from '../../ui/use-draft';
 import { useUnits } from '../../ui/units-context';
 import type { Cloth } from '../../store/cloths';
 import { readFibres, readNumber, readOptional, WIDTH_HINT, writeFibres } from './draft-parsing';
@@ -46,7 +46,7 @@ function minorUnits(sum: number | undefined): number | undefined {
 /** Describes or corrects a cloth. Everything stays as typed until it is saved. */
 export default function ClothForm({ cloth, onSaved, onClose }: Props) {
   const { system } = useUnits();
-  const [draft, setDraft] = useState<Draft>(() => ({
+  const typed = useDraft<Draft>(`cloth ${cloth?.id ?? 'new'} ${cloth?.version ?? 0}`, () => ({
     name: cloth?.name ?? '',
     note: cloth?.note ?? '',
     construction: cloth?.construction ?? 'woven',
@@ -67,7 +67,8 @@ export default function ClothForm({ cloth, onSaved, onClose }: Props) {
     rollWidth: cloth?.rollWidth === undefined ? '' : lengthForField(cloth.rollWidth, system),
     pricePerMetre: cloth?.pricePerMetre === undefined ? '' : (cloth.pricePerMetre / 100).toFixed(2),
   }));
-  const set = (change: Partial<Draft>) => setDraft((was) => ({ ...was, ...change }));
+  const draft = typed.now;
+  const set: (change: Partial<Draft>) => void = typed.set;
   let bending: string | undefined;
   try {
     if (draft.overhang.trim())
@@ -102,6 +103,7 @@ export default function ClothForm({ cloth, onSaved, onClose }: Props) {
       path="/api/cloths"
       record={cloth}
       read={read}
+      draft={typed}
       onSaved={onSaved}
       onClose={onClose}
     >

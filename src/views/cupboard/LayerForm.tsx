@@ -1,4 +1,3 @@
-import { useState } from 'react';
 import { SHEERNESS, TONES } from '../../core/cloth';
 import {
   COVERS,
@@ -20,6 +19,7 @@ import {
 import { familyLaw, familyUsual } from '../../core/library';
 import { formatArealDensity, lengthForField, parseArealDensity, parseLengthBeside, type LengthSystem } from '../../core/units';
 import { CheckField, plainOptions, SelectField, textBinder, TextField } from '../../ui/form-fields';
+import { useDraft } from '../../ui/use-draft';
 import { useUnits } from '../../ui/units-context';
 import type { Layer } from '../../store/layers';
 import { readFibres, readNumber, readOptional, WIDTH_HINT, writeFibres } from './draft-parsing';
@@ -63,7 +63,7 @@ const GLUE_WORDS: Record<Glue, string> = { none: 'none', dots: 'dots or web', fi
 export default function LayerForm({ layer: own, like, onLike, onSaved, onClose }: Props) {
   const layer = own ?? like;
   const { system } = useUnits();
-  const [draft, setDraft] = useState(() => ({
+  const typed = useDraft(`layer ${own?.id ?? `new ${like?.id ?? ''}`} ${own?.version ?? 0}`, () => ({
     name: own?.name ?? (like ? `${like.name}, mine` : ''),
     fibres: writeFibres(layer?.fibres ?? []),
     note: layer?.note ?? '',
@@ -93,7 +93,8 @@ export default function LayerForm({ layer: own, like, onLike, onSaved, onClose }
     price: String((layer?.pricePerMetre ?? 500) / 100),
     inStock: own?.inStock ?? true,
   }));
-  const set = (change: Partial<typeof draft>) => setDraft((was) => ({ ...was, ...change }));
+  const draft = typed.now;
+  const set: (change: Partial<typeof draft>) => void = typed.set;
   const read = () => ({
     name: draft.name.trim(),
     note: draft.note,
@@ -145,6 +146,7 @@ export default function LayerForm({ layer: own, like, onLike, onSaved, onClose }
       path="/api/layers"
       record={own}
       read={read}
+      draft={typed}
       onSaved={onSaved}
       onClose={onClose}
     >

@@ -2,7 +2,9 @@ import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { InputError } from '../../core/input-error';
 import type { ApiError } from '../../ui/api';
 import { call, plainMessage } from '../../ui/api';
+import type { Draft } from '../../ui/use-draft';
 import type { Conflict } from '../../ui/saving/saver';
+import RestoredDraft from '../../ui/RestoredDraft';
 import StaleDialog from '../../ui/StaleDialog';
 
 interface Versioned {
@@ -18,13 +20,24 @@ interface Props<T extends Versioned> {
   record: T | undefined;
   /** Reads the form; throws an {@link InputError} for what cannot be read. */
   read: () => object;
+  /** What is typed, kept in the browser until it is saved. */
+  draft?: Pick<Draft<unknown>, 'restored' | 'forget' | 'anew'>;
   onSaved: (row: T) => void;
   onClose: () => void;
   children: (errors: Record<string, string>) => ReactNode;
 }
 
 /** A form over one kept record: saves with its version, shows both versions when it was changed elsewhere. */
-export default function RecordDialog<T extends Versioned>({ title, path, record, read, onSaved, onClose, children }: Props<T>) {
+export default function RecordDialog<T extends Versioned>({
+  title,
+  path,
+  record,
+  read,
+  draft,
+  onSaved,
+  onClose,
+  children,
+}: Props<T>) {
   const dialog = useRef<HTMLDialogElement>(null);
   const [errors, setErrors] = useState<Record<string, string>>({});
   const [conflict, setConflict] = useState<Conflict<T>>();
@@ -46,6 +59,7 @@ export default function RecordDialog<T extends Versioned>({ title, path, record,
       const saved = record
         ? await call<T>('PUT', `${path}/${record.id}`, { ...fields, version })
         : await call<T>('POST', path, fields);
+      draft?.forget();
       onSaved(saved);
       dialog.current?.close();
     } catch (problem) {
@@ -71,6 +85,7 @@ export default function RecordDialog<T extends Versioned>({ title, path, record,
             void save();
           }}
         >
+          {draft && <RestoredDraft draft={draft} />}
           {children(errors)}
           {Object.keys(errors).length > 0 && (
             <p role="alert" className="font-semibold text-error">
@@ -81,7 +96,14 @@ export default function RecordDialog<T extends Versioned>({ title, path, record,
             <button className="btn btn-primary" disabled={busy}>
               Save
             </button>
-            <button type="button" className="btn" onClick={() => dialog.current?.close()}>
+            <button
+              type="button"
+              className="btn"
+              onClick={() => {
+                draft?.forget();
+                dialog.current?.close();
+              }}
+            >
               Leave it as it was
             </button>
           </div>
@@ -96,6 +118,7 @@ export default function RecordDialog<T extends Versioned>({ title, path, record,
             void save(version);
           }}
           onTheirs={() => {
+            draft?.forget();
             onSaved(conflict.theirs);
             dialog.current?.close();
           }}

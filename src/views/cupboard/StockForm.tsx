@@ -7,6 +7,7 @@ import Field from '../../ui/Field';
 import { SelectField, textBinder, TextField } from '../../ui/form-fields';
 import OutlineEditor from '../../ui/outline-editor/OutlineEditor';
 import OutlineThumb from '../../ui/OutlineThumb';
+import { useDraft } from '../../ui/use-draft';
 import { useUnits } from '../../ui/units-context';
 import type { Stock } from '../../store/stock';
 import { readNumber, WIDTH_HINT } from './draft-parsing';
@@ -38,15 +39,16 @@ export default function StockForm({ entry, materials, onSaved, onClose }: Props)
   const [of, setOf] = useState(entry ? `${entry.ofKind}/${entry.ofId}` : `${materials[0]?.kind}/${materials[0]?.id}`);
   const [outline, setOutline] = useState<Outline | null>(entry?.outline ?? null);
   const [drawing, setDrawing] = useState<DrawnShape>();
-  const [draft, setDraft] = useState({
+  const typed = useDraft(`stock ${entry?.id ?? 'new'} ${entry?.version ?? 0}`, () => ({
     width: entry ? lengthForField(entry.width, system) : '',
     length: entry ? lengthForField(entry.length, system) : '',
     count: String(entry?.count ?? 1),
     place: entry?.place ?? '',
     note: entry?.note ?? '',
-  });
+  }));
+  const draft = typed.now;
   const set = (change: Partial<typeof draft>) => {
-    setDraft((was) => ({ ...was, ...change }));
+    typed.set(change);
     // Another size is another shape.
     if ('width' in change || 'length' in change) setOutline(null);
   };
@@ -72,6 +74,7 @@ export default function StockForm({ entry, materials, onSaved, onClose }: Props)
         path="/api/stock"
         record={entry}
         read={read}
+        draft={typed}
         onSaved={onSaved}
         onClose={onClose}
       >

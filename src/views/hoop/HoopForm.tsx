@@ -4,6 +4,7 @@ import { InputError } from '../../core/input-error';
 import { lengthForField, parseLengthBeside } from '../../core/units';
 import { SelectField, textBinder, TextField } from '../../ui/form-fields';
 import { closedPath } from '../../ui/svg-path';
+import { useDraft } from '../../ui/use-draft';
 import { useUnits } from '../../ui/units-context';
 import type { KeptHoop } from '../../store/hoops';
 import RecordDialog from '../cupboard/RecordDialog';
@@ -31,7 +32,7 @@ export default function HoopForm({ hoop, onSaved, onClose }: Props) {
     mount: hoop?.mount ?? ('arm' as Hoop['mount']),
     mountSide: hoop?.mountSide ?? ('left' as Hoop['mountSide']),
   });
-  const [draft, setDraft] = useState({
+  const typed = useDraft(`hoop ${hoop?.id ?? 'new'} ${hoop?.version ?? 0}`, () => ({
     name: hoop?.name ?? '',
     fieldWidth: shown(hoop?.fieldWidth),
     fieldHeight: shown(hoop?.fieldHeight),
@@ -39,10 +40,11 @@ export default function HoopForm({ hoop, onSaved, onClose }: Props) {
     outerHeight: shown(hoop?.outerHeight),
     clamp: shown(hoop?.clamp ?? 14),
     note: hoop?.note ?? '',
-  });
+  }));
+  const draft = typed.now;
   /** What stood in the fields at first: a bare number counts in its unit. */
   const [start] = useState(draft);
-  const set = (change: Partial<typeof draft>) => setDraft((was) => ({ ...was, ...change }));
+  const set: (change: Partial<typeof draft>) => void = typed.set;
   const read = () => {
     const sizes = Object.fromEntries(
       SIZES.map((field) => {
@@ -67,6 +69,7 @@ export default function HoopForm({ hoop, onSaved, onClose }: Props) {
       path="/api/hoops"
       record={hoop}
       read={read}
+      draft={typed}
       onSaved={onSaved}
       onClose={onClose}
     >

@@ -5,6 +5,8 @@ import { call, plainMessage } from '../../ui/api';
 import Field from '../../ui/Field';
 import { today } from '../../ui/text';
 import { typedBendingLength, typedOverhang } from '../../ui/typed-figures';
+import RestoredDraft from '../../ui/RestoredDraft';
+import { useDraft } from '../../ui/use-draft';
 import { useUnits } from '../../ui/units-context';
 import type { LogEntry } from '../../store/log';
 
@@ -39,9 +41,15 @@ export default function LogForm({ start, checks, ticked, onFiled }: Props) {
   const units = useUnits();
   const [outcome, setOutcome] = useState<LogEntry['outcome']>('good');
   const [held, setHeld] = useState(ticked);
-  const [settings, setSettings] = useState(start.settings);
-  const [reading, setReading] = useState('');
-  const [note, setNote] = useState('');
+  const typed = useDraft(`log ${start.benchRunId ?? start.jobId ?? start.title}`, () => ({
+    settings: start.settings,
+    reading: '',
+    note: '',
+  }));
+  const { settings, reading, note } = typed.now;
+  const setSettings = (change: typeof settings) => typed.set({ settings: change });
+  const setReading = (change: string) => typed.set({ reading: change });
+  const setNote = (change: string) => typed.set({ note: change });
   const [errors, setErrors] = useState<Record<string, string>>({});
   const [busy, setBusy] = useState(false);
 
@@ -65,8 +73,7 @@ export default function LogForm({ start, checks, ticked, onFiled }: Props) {
         overhang,
         note,
       });
-      setReading('');
-      setNote('');
+      typed.anew();
       onFiled(entry);
     } catch (problem) {
       const error = problem as ApiError;
@@ -83,6 +90,7 @@ export default function LogForm({ start, checks, ticked, onFiled }: Props) {
         void file();
       }}
     >
+      <RestoredDraft draft={typed} />
       <fieldset>
         <legend className="mb-1 font-semibold">How did it come out?</legend>
         <div className="join flex-wrap">

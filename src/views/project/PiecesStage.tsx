@@ -26,6 +26,8 @@ import PieceForm from '../../ui/piece/PieceForm';
 import type { Cloth } from '../../store/cloths';
 import type { Cut } from '../../store/cuts';
 import type { Piece } from '../../store/pieces';
+import RestoredDraft from '../../ui/RestoredDraft';
+import { useDraft } from '../../ui/use-draft';
 import ClothSelect from './ClothSelect';
 import OwnAllowances from './OwnAllowances';
 import PlaceFields from './PlaceFields';
@@ -109,15 +111,26 @@ function newPiece(last: Worked | undefined): PieceDraft {
   return usual === undefined ? NEW_PIECE : { ...NEW_PIECE, allowances: NEW_PIECE.allowances.map(() => usual) };
 }
 
+/** All that is typed here. */
+interface Typed {
+  draft: PieceDraft;
+  cutDraft: CutDraft;
+  job: JobDraft;
+}
+
 /** Describes a piece, how it is cut from one cloth, and what one job on it must do. */
 export default function PiecesStage({ projectId, care, work, piece, cut, last, cloths, onSave, onAdded }: Props) {
-  const [draft, setDraft] = useState<PieceDraft>(() => (piece && cut ? draftOf(piece, cut) : newPiece(last)));
-  const [cutDraft, setCutDraft] = useState<CutDraft>({
-    duty: cut?.duty ?? 'shell',
-    clothId: cut ? cut.clothId : (last?.clothId ?? cloths.find(({ origin }) => origin === 'own')?.id ?? cloths[0]?.id ?? null),
-    own: cut?.own ?? null,
-  });
-  const [job, setJob] = useState<JobDraft>(() => jobOf(work, last, care));
+  const versions = `${piece?.version ?? 0}.${cut?.version ?? 0}.${work?.job.version ?? 0}`;
+  const typed = useDraft<Typed>(`piece ${work?.id ?? cut?.id ?? `of ${projectId}`} ${versions}`, () => ({
+    draft: piece && cut ? draftOf(piece, cut) : newPiece(last),
+    cutDraft: {
+      duty: cut?.duty ?? 'shell',
+      clothId: cut ? cut.clothId : (last?.clothId ?? cloths.find(({ origin }) => origin === 'own')?.id ?? cloths[0]?.id ?? null),
+      own: cut?.own ?? null,
+    },
+    job: jobOf(work, last, care),
+  }));
+  const { draft, cutDraft, job } = typed.now;
   const [errors, setErrors] = useState<Record<string, string>>({});
   const [faults, setFaults] = useState<string[]>([]);
   const [state, setState] = useState<'idle' | 'saving' | 'saved'>('idle');
@@ -164,10 +177,13 @@ export default function PiecesStage({ projectId, care, work, piece, cut, last, c
           ...cutFields,
           ...(work ? { ...jobFields, jobName: job.jobName.trim(), ...anew } : {}),
         });
+        if (saved) typed.forget();
         setState(saved ? 'saved' : 'idle');
       } else {
         const cuts = [{ ...cutFields, jobs: [{ name: job.jobName.trim(), ...jobFields }] }];
-        onAdded(await call<Rows>('POST', `/api/projects/${projectId}/pieces`, { ...pattern, cuts }));
+        const added = await call<Rows>('POST', `/api/projects/${projectId}/pieces`, { ...pattern, cuts });
+        typed.forget();
+        onAdded(added);
       }
     } catch (problem) {
       const error = problem as ApiError;
@@ -176,14 +192,12 @@ export default function PiecesStage({ projectId, care, work, piece, cut, last, c
       setState('idle');
     }
   };
-  const touch =
-    <T,>(set: (value: T) => void) =>
-    (value: T) => {
-      set(value);
-      setState('idle');
-    };
-  const changeJob = (change: Partial<JobDraft>) => touch(setJob)({ ...job, ...change });
-  const changeCut = (change: Partial<CutDraft>) => touch(setCutDraft)({ ...cutDraft, ...change });
+  const touch = (change: Partial<Typed>) => {
+    typed.set(change);
+    setState('idle');
+  };
+  const changeJob = (change: Partial<JobDraft>) => touch({ job: { ...job, ...change } });
+  const changeCut = (change: Partial<CutDraft>) => touch({ cutDraft: { ...cutDraft, ...change } });
   return (
     <form
       className="sheet space-y-5 p-5"
@@ -193,9 +207,10 @@ export default function PiecesStage({ projectId, care, work, piece, cut, last, c
       }}
     >
       <h2 className="text-xl font-bold">{piece ? `The piece “${piece.name}”` : 'A new piece'}</h2>
+      <RestoredDraft draft={typed} />
       <PieceForm
         draft={draft}
-        onChange={touch(setDraft)}
+        onChange={(next) => touch({ draft: next })}
         errors={errors}
         onFault={(field, faulty) => setFaults((was) => [...was.filter((f) => f !== field), ...(faulty ? [field] : [])])}
       />
