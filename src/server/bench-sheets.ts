@@ -1,5 +1,6 @@
 import { copyName, cutPieces, fingerprint, layerMaterial, usualOptions, type CutItem, type TableSource } from '../core/cutlist';
-import { tablePlans, type Laid, type Placement } from '../core/cutplan';
+import { tablePlans, type Laid } from '../core/cutplan';
+import type { Placement } from '../core/nesting';
 import { InputError } from '../core/input-error';
 import type { Material } from '../core/layers';
 import { openPiece } from '../core/pieces';

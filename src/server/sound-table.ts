@@ -8,7 +8,8 @@ import {
   type TableMaterial,
 } from '../core/cutlist';
 import type { TableSource } from '../core/cutlist';
-import { layoutFaults, type Laid } from '../core/cutplan';
+import type { Laid } from '../core/cutplan';
+import { layoutFaults } from '../core/nesting';
 import { InputError } from '../core/input-error';
 import type { CutPiece } from '../core/workpiece';
 import { cloths } from '../store/cloths';

@@ -1,5 +1,6 @@
 /// <reference lib="webworker" />
-import { latest, tablePlans, type TablePlan, type TablePlanOptions } from '../core/cutplan';
+import { tablePlans, type TablePlan, type TablePlanOptions } from '../core/cutplan';
+import { latest } from '../core/nesting';
 
 /** What the page asks: a layout, or an end to the one that is looked for. */
 export type LayRequest = { kind: 'lay'; run: number; options: TablePlanOptions } | { kind: 'stop' };

@@ -6,7 +6,7 @@ import { Bench } from 'tinybench';
 import { chromium } from '@playwright/test';
 import { choose, sensitivity, whatIf, type Part } from '../../src/core/choose';
 import { bendingLengthFromOverhang, droopProfile } from '../../src/core/cloth';
-import { cutPlan } from '../../src/core/cutplan';
+import { cutPlan } from '../../src/core/nesting';
 import { advance, layFlat } from '../../src/core/drape';
 import { identify } from '../../src/core/identify';
 import { LIBRARY_CLOTHS, LIBRARY_LAYERS } from '../../src/core/library';

@@ -2,7 +2,7 @@
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { layRows } from '../../src/core/cutplan';
+import { layRows } from '../../src/core/nesting';
 import { bounds, polygonArea, transformed } from '../../src/core/shape';
 import { startServer } from '../api/server';
 import { judge, type JudgedPlan } from '../layouts/judge';

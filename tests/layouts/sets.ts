@@ -1,5 +1,5 @@
 /** Sets of pieces to lay: jigsaws whose perfect layout is known, and garment-like ones. Made by a seed. */
-import type { CutPiece } from '../../src/core/cutplan';
+import type { CutPiece } from '../../src/core/nesting';
 import { seeded } from '../../src/core/random';
 import { bounds, signedArea, type Outline, type Point } from '../../src/core/shape';
 

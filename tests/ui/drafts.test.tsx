@@ -37,7 +37,7 @@ describe('what is typed in a form', () => {
 
   it('is kept through a server that does not answer, and forgotten once it is saved', async () => {
     let away = true;
-    fakeServer((sent) => (away ? [500, { error: { message: 'broken', field: null } }] : savesAll(sent as never));
+    fakeServer((sent, ...more) => (away ? [500, { error: { message: 'broken', field: null } }] : savesAll(sent, ...more)));
     const saved = vi.fn();
     open(<ClothForm cloth={undefined} onSaved={saved} onClose={() => {}} />);
     await type('Name', 'Market linen');

@@ -2,7 +2,7 @@ import { fireEvent, render, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { clothMaterial, fingerprint, tableList, usualOptions } from '../../src/core/cutlist';
-import type { Placement } from '../../src/core/cutplan';
+import type { Placement } from '../../src/core/nesting';
 import { LIBRARY_CLOTHS } from '../../src/core/library';
 import type { CutTable } from '../../src/store/cut-tables';
 import type { KeptPart } from '../../src/core/cutlist';

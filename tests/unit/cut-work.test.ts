@@ -1,6 +1,6 @@
 import { beforeEach, describe, expect, it } from 'vitest';
 import { fingerprint, tableList, type TableOptions } from '../../src/core/cutlist';
-import type { Placement } from '../../src/core/cutplan';
+import type { Placement } from '../../src/core/nesting';
 import { finishTable, startTable, undoTable } from '../../src/server/cut-work';
 import { requireSoundTable, tableParts } from '../../src/server/sound-table';
 import { cutTables, type CutTable } from '../../src/store/cut-tables';

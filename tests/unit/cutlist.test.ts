@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { clothItems, cutPieces, layerItems, type ListedPart } from '../../src/core/cutlist';
-import { convertLength, layoutFaults, leftoverSource, remains, tablePlans, type Source } from '../../src/core/cutplan';
+import { convertLength, leftoverSource, remains, tablePlans, type Source } from '../../src/core/cutplan';
+import { layoutFaults } from '../../src/core/nesting';
 import type { Material } from '../../src/core/layers';
 import { LIBRARY_LAYERS } from '../../src/core/library';
 import { openPiece, plainPiece } from '../../src/core/pieces';

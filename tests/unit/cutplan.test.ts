@@ -1,14 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import {
-  cutPlan,
-  cutPlans,
-  largestLeftover,
-  latest,
-  lengthToBuy,
-  type CutPiece,
-  type CutPlanOptions,
-} from '../../src/core/cutplan';
+import { lengthToBuy } from '../../src/core/cutplan';
+import { cutPlan, cutPlans, largestLeftover, latest, type CutPiece, type CutPlanOptions } from '../../src/core/nesting';
 import { bounds, intersection, regionArea, transformed, type Outline } from '../../src/core/shape';
 import { judge } from '../layouts/judge';
 import { garments, hollowJigsaw, jigsaw, rectangles } from '../layouts/sets';

@@ -1,17 +1,17 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import type { CutPiece } from '../../src/core/cutplan';
-import { layBottomLeft } from '../../src/core/cutplan/bottom-left';
-import { formsOf, layingOutline, samePlace } from '../../src/core/cutplan/form';
-import { singleLaying } from '../../src/core/cutplan/laying';
-import { nest } from '../../src/core/cutplan/nest';
-import { search } from '../../src/core/cutplan/search';
-import { searchAgain } from '../../src/core/cutplan/search-again';
-import { searchEdges } from '../../src/core/cutplan/search-edges';
-import { TOUCHING } from '../../src/core/cutplan/pairs';
-import { Separation } from '../../src/core/cutplan/separation';
-import { Spots } from '../../src/core/cutplan/spots';
-import { leftoverOf, tidy } from '../../src/core/cutplan/tidy';
+import type { CutPiece } from '../../src/core/nesting';
+import { layBottomLeft } from '../../src/core/nesting/bottom-left';
+import { orientationsOf, layingOutline, samePlace } from '../../src/core/nesting/orientation';
+import { singleLaying } from '../../src/core/nesting/laying';
+import { nest } from '../../src/core/nesting/nest';
+import { search } from '../../src/core/nesting/search';
+import { searchAgain } from '../../src/core/nesting/search-again';
+import { searchEdges } from '../../src/core/nesting/search-edges';
+import { TOUCHING } from '../../src/core/nesting/pairs';
+import { Separation } from '../../src/core/nesting/separation';
+import { Positions } from '../../src/core/nesting/positions';
+import { leftoverOf, compact } from '../../src/core/nesting/compaction';
 import { seeded } from '../../src/core/random';
 import { bounds, difference, distanceToBorder, polygonArea, regionArea, type Outline, type Point } from '../../src/core/shape';
 import { garments, jigsaw } from '../layouts/sets';
@@ -35,29 +35,29 @@ const piece = (id: string, outline: Outline, more: Partial<CutPiece> = {}): CutP
 const room = (pieces: CutPiece[], width = 300, length = Infinity) => singleLaying({ width, length, gap: 0, pieces });
 const WORK = 1e6;
 
-describe('spots', () => {
+describe('positions', () => {
   it('are laid, lifted and copied without touching one another', () => {
-    const spots = new Spots(3);
-    spots.lay(1, { form: 4, x: 10, y: 20 });
-    const copy = spots.clone();
-    spots.lay(1, { form: 2, x: 1, y: 2 });
-    spots.lay(2, { form: 0, x: 5, y: 5 });
+    const positions = new Positions(3);
+    positions.lay(1, { orientation: 4, x: 10, y: 20 });
+    const copy = positions.clone();
+    positions.lay(1, { orientation: 2, x: 1, y: 2 });
+    positions.lay(2, { orientation: 0, x: 5, y: 5 });
     const seen: number[][] = [];
-    copy.each((...spot) => seen.push(spot));
+    copy.each((...position) => seen.push(position));
     expect(seen).toEqual([[4, 10, 20]]);
-    spots.lift(1);
+    positions.lift(1);
     seen.length = 0;
-    spots.each((...spot) => seen.push(spot));
+    positions.each((...position) => seen.push(position));
     expect(seen).toEqual([[0, 5, 5]]);
-    copy.copyFrom(spots);
-    expect([...copy.form]).toEqual([...spots.form]);
+    copy.copyFrom(positions);
+    expect([...copy.orientation]).toEqual([...positions.orientation]);
   });
 });
 
-describe('forms', () => {
+describe('orientations', () => {
   it('are the positions that differ: half a turn of a rectangle is none', () => {
     const turns = (outline: Outline, more: Partial<CutPiece> = {}) =>
-      formsOf(piece('a', outline, { rotations: [0, 90, 180, 270], ...more }), 0, 0).length;
+      orientationsOf(piece('a', outline, { rotations: [0, 90, 180, 270], ...more }), 0, 0).length;
     expect(turns(rectangle(80, 30))).toBe(2);
     expect(turns(rectangle(50, 50))).toBe(1);
     expect(turns(corner)).toBe(4);
@@ -68,10 +68,10 @@ describe('forms', () => {
   });
 
   it('have the box of the true outline and the reach of what is kept free', () => {
-    const [form] = formsOf(piece('a', rectangle(80, 30)), 0, 10);
-    expect(form!.box).toEqual({ minX: 0, minY: 0, maxX: 80, maxY: 30 });
-    expect(form!.reach.minX).toBeCloseTo(-5, 9);
-    expect(form!.reach.maxY).toBeCloseTo(35, 9);
+    const [orientation] = orientationsOf(piece('a', rectangle(80, 30)), 0, 10);
+    expect(orientation!.box).toEqual({ minX: 0, minY: 0, maxX: 80, maxY: 30 });
+    expect(orientation!.reach.minX).toBeCloseTo(-5, 9);
+    expect(orientation!.reach.maxY).toBeCloseTo(35, 9);
   });
 
   it('are told apart by their corners, wherever they lie and begin', () => {
@@ -106,22 +106,22 @@ describe('forms', () => {
 describe('laying as low and then as far left as it goes', () => {
   it('fills a row from the left, and a hollow that is open to the side', () => {
     const { laying } = room([piece('c', corner, { rotations: [0] }), piece('s', rectangle(50, 50), { rotations: [0] })], 90);
-    const { spots, order } = laying;
-    expect(layBottomLeft(spots, order, laying, { width: 90, length: Infinity })).toEqual([]);
-    expect([spots.x[1], spots.y[1]]).toEqual([30, 30]);
-    expect(laying.top(spots)).toBeCloseTo(90, 6);
+    const { positions, order } = laying;
+    expect(layBottomLeft(positions, order, laying, { width: 90, length: Infinity })).toEqual([]);
+    expect([positions.x[1], positions.y[1]]).toEqual([30, 30]);
+    expect(laying.top(positions)).toBeCloseTo(90, 6);
   });
 
   it('takes the turn that ends lowest, and tells what found no place', () => {
     const { laying } = room([piece('s', rectangle(40, 100), { rotations: [0, 90], count: 3 })], 110, 100);
-    const left = layBottomLeft(laying.spots, laying.order, laying, { width: 110, length: 100 });
+    const left = layBottomLeft(laying.positions, laying.order, laying, { width: 110, length: 100 });
     expect(left).toHaveLength(1);
-    expect(laying.top(laying.spots)).toBeCloseTo(80, 6);
+    expect(laying.top(laying.positions)).toBeCloseTo(80, 6);
   });
 
   it('stops when its work is done, the rest left lying', () => {
     const { laying } = room([piece('c', disc(30, 20), { count: 12 })], 400);
-    const left = layBottomLeft(laying.spots, laying.order, laying, { width: 400, length: Infinity, work: 1 });
+    const left = layBottomLeft(laying.positions, laying.order, laying, { width: 400, length: Infinity, work: 1 });
     expect(left.length).toBeGreaterThan(8);
   });
 
@@ -134,10 +134,10 @@ describe('laying as low and then as far left as it goes', () => {
         );
         const random = seeded(seed);
         const order = [...laying.order].sort(() => random() - 0.5);
-        expect(layBottomLeft(laying.spots, order, laying, { width: 200, length: Infinity })).toEqual([]);
-        expect(laying.isClear(laying.spots)).toBe(true);
-        laying.spots.each((form, x, y) => {
-          const { box } = laying.forms[form]!;
+        expect(layBottomLeft(laying.positions, order, laying, { width: 200, length: Infinity })).toEqual([]);
+        expect(laying.isClear(laying.positions)).toBe(true);
+        laying.positions.each((orientation, x, y) => {
+          const { box } = laying.orientations[orientation]!;
           expect(box.minX + x).toBeGreaterThan(-1e-6);
           expect(box.maxX + x).toBeLessThan(200 + 1e-6);
           expect(box.minY + y).toBeGreaterThan(-1e-6);
@@ -151,8 +151,8 @@ describe('laying as low and then as far left as it goes', () => {
 describe('pushing apart', () => {
   const pile = (length: number) => {
     const { laying } = room([piece('s', rectangle(60, 60), { count: 4 })], 130);
-    laying.order.forEach((i, k) => laying.spots.lay(i, { form: laying.choices[i]![0]!, x: 30 + k, y: 20 + 2 * k }));
-    return { laying, separation: new Separation(laying, laying.spots, length, seeded(5)) };
+    laying.order.forEach((i, k) => laying.positions.lay(i, { orientation: laying.choices[i]![0]!, x: 30 + k, y: 20 + 2 * k }));
+    return { laying, separation: new Separation(laying, laying.positions, length, seeded(5)) };
   };
 
   it('undoes overlaps where there is room', () => {
@@ -161,8 +161,8 @@ describe('pushing apart', () => {
     expect(separation.total).toBeGreaterThan(100);
     for (let k = 0; k < 60 && separation.total > TOUCHING; k++) separation.round();
     expect(separation.total).toBeLessThanOrEqual(TOUCHING);
-    expect(laying.isClear(laying.spots)).toBe(true);
-    expect(laying.top(laying.spots)).toBeLessThanOrEqual(130 + 1e-6);
+    expect(laying.isClear(laying.positions)).toBe(true);
+    expect(laying.top(laying.positions)).toBeLessThanOrEqual(130 + 1e-6);
   });
 
   it('leaves them where there is none, and keeps everything on the cloth', () => {
@@ -170,14 +170,15 @@ describe('pushing apart', () => {
     separation.start();
     for (let k = 0; k < 40; k++) separation.round();
     expect(separation.total).toBeGreaterThan(5);
-    expect(laying.top(laying.spots)).toBeLessThanOrEqual(100 + 1e-6);
+    expect(laying.top(laying.positions)).toBeLessThanOrEqual(100 + 1e-6);
   });
 
   it('measures after moves what measuring all anew would', () => {
     const { laying } = room(garments(3, 12).pieces, 900);
     const random = seeded(9);
-    for (const i of laying.order) laying.spots.lay(i, { form: laying.choices[i]![0]!, x: 900 * random(), y: 500 * random() });
-    const separation = new Separation(laying, laying.spots, 700, seeded(2));
+    for (const i of laying.order)
+      laying.positions.lay(i, { orientation: laying.choices[i]![0]!, x: 900 * random(), y: 500 * random() });
+    const separation = new Separation(laying, laying.positions, 700, seeded(2));
     separation.start();
     for (let k = 0; k < 12; k++) {
       separation.round();
@@ -196,24 +197,24 @@ describe('pushing apart', () => {
     });
     const lay = (area: number, y: number) => {
       const i = laying.areas.indexOf(area);
-      laying.spots.lay(i, { form: laying.choices[i]![0]!, x: 0, y });
+      laying.positions.lay(i, { orientation: laying.choices[i]![0]!, x: 0, y });
       return i;
     };
     const low = lay(4000, 70);
     const high = lay(6000, 0);
-    const separation = new Separation(laying, laying.spots, 120, seeded(3));
+    const separation = new Separation(laying, laying.positions, 120, seeded(3));
     separation.start();
     expect(separation.total).toBeGreaterThan(19);
     separation.round();
     expect(separation.total).toBeLessThanOrEqual(TOUCHING);
-    expect(laying.spots.y[low]).toBeCloseTo(0, 6);
-    expect(laying.spots.y[high]).toBeCloseTo(60, 6);
+    expect(laying.positions.y[low]).toBeCloseTo(0, 6);
+    expect(laying.positions.y[high]).toBeCloseTo(60, 6);
   });
 
   it('settles what is nearly apart together', () => {
     const { laying } = room([piece('s', rectangle(50, 50), { count: 4 })], 200);
-    laying.order.forEach((i, k) => laying.spots.lay(i, { form: laying.choices[i]![0]!, x: 49.8 * k, y: 0 }));
-    const separation = new Separation(laying, laying.spots, 50, seeded(1));
+    laying.order.forEach((i, k) => laying.positions.lay(i, { orientation: laying.choices[i]![0]!, x: 49.8 * k, y: 0 }));
+    const separation = new Separation(laying, laying.positions, 50, seeded(1));
     separation.measure();
     expect(separation.total).toBeCloseTo(0.6, 6);
     separation.settle();
@@ -225,14 +226,14 @@ describe('searching for shorter layouts', () => {
   const start = (seed: number, count: number) => {
     const { width, pieces } = garments(seed, count);
     const { laying } = room(pieces, width);
-    layBottomLeft(laying.spots, laying.order, laying, { width, length: Infinity });
-    return { laying, first: laying.top(laying.spots) };
+    layBottomLeft(laying.positions, laying.order, laying, { width, length: Infinity });
+    return { laying, first: laying.top(laying.positions) };
   };
 
   it('finds each shorter than the one before, and nothing overlaps', () => {
     const { laying, first } = start(2, 12);
     let last = first;
-    for (const better of search(laying, laying.spots.clone(), 1, WORK * 8)) {
+    for (const better of search(laying, laying.positions.clone(), 1, WORK * 8)) {
       if (!better) continue;
       expect(laying.top(better)).toBeLessThan(last);
       expect(laying.isClear(better)).toBe(true);
@@ -246,7 +247,7 @@ describe('searching for shorter layouts', () => {
     const lengths = (seed: number) => {
       const { laying } = start(1, 12);
       const found: number[] = [];
-      for (const better of search(laying, laying.spots.clone(), seed, WORK * 4)) if (better) found.push(laying.top(better));
+      for (const better of search(laying, laying.positions.clone(), seed, WORK * 4)) if (better) found.push(laying.top(better));
       return found;
     };
     expect(lengths(3)).toEqual(lengths(3));
@@ -256,7 +257,7 @@ describe('searching for shorter layouts', () => {
   it('never ends with more than it began, from however many starts', () => {
     const { laying, first } = start(3, 12);
     let shortest = first;
-    for (const better of searchAgain(laying, laying.spots.clone(), 1, WORK * 10, Infinity)) {
+    for (const better of searchAgain(laying, laying.positions.clone(), 1, WORK * 10, Infinity)) {
       if (!better) continue;
       expect(laying.top(better)).toBeLessThan(shortest);
       shortest = laying.top(better);
@@ -297,12 +298,12 @@ describe('tidying', () => {
       piece('tall', rectangle(40, 200), { rotations: [0] }),
       piece('low', rectangle(60, 60), { rotations: [0], count: 2 }),
     ]);
-    const at = (i: number, x: number, y: number) => laying.spots.lay(i, { form: laying.choices[i]![0]!, x, y });
+    const at = (i: number, x: number, y: number) => laying.positions.lay(i, { orientation: laying.choices[i]![0]!, x, y });
     at(0, 0, 0);
     at(1, 140, 70);
     at(2, 220, 20);
-    const before = leftoverOf(laying, laying.spots);
-    const after = tidy(laying, laying.spots);
+    const before = leftoverOf(laying, laying.positions);
+    const after = compact(laying, laying.positions);
     const area = ({ width, height }: { width: number; height: number }) => width * height;
     expect(laying.top(after)).toBeCloseTo(200, 6);
     expect(area(leftoverOf(laying, after))).toBeGreaterThan(area(before));
@@ -311,10 +312,10 @@ describe('tidying', () => {
 
   it('keeps a layout that is tidy already', () => {
     const { laying } = room([piece('s', rectangle(300, 50), { rotations: [0], count: 2 })]);
-    layBottomLeft(laying.spots, laying.order, laying, { width: 300, length: Infinity });
-    const after = tidy(laying, laying.spots);
-    expect([...after.y]).toEqual([...laying.spots.y]);
-    expect(bounds(laying.forms[0]!.outline).maxX).toBe(300);
-    expect(polygonArea(laying.forms[0]!.outline)).toBe(15_000);
+    layBottomLeft(laying.positions, laying.order, laying, { width: 300, length: Infinity });
+    const after = compact(laying, laying.positions);
+    expect([...after.y]).toEqual([...laying.positions.y]);
+    expect(bounds(laying.orientations[0]!.outline).maxX).toBe(300);
+    expect(polygonArea(laying.orientations[0]!.outline)).toBe(15_000);
   });
 });

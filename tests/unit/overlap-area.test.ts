@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { cutPlan, layoutFaults, overlapArea } from '../../src/core/cutplan';
-import { closerThan } from '../../src/core/cutplan/clearance';
+import { cutPlan, layoutFaults, overlapArea } from '../../src/core/nesting';
+import { closerThan } from '../../src/core/nesting/clearance';
 import { signedArea, transformed, type Outline, type Point } from '../../src/core/shape';
 import { withoutSpikes, windingUnion } from '../../src/core/shape/regions';
 import { distance, judge, triangles } from '../layouts/judge';

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { leftoverSource, remains, tablePlans, type CutPiece, type Laid, type Source } from '../../src/core/cutplan';
+import { leftoverSource, remains, tablePlans, type Laid, type Source } from '../../src/core/cutplan';
+import type { CutPiece } from '../../src/core/nesting';
 import {
   difference,
   drawShape,

@@ -1,4 +1,4 @@
-import type { CutPiece } from '../cutplan';
+import type { CutPiece } from '../nesting';
 import type { Mark, PieceCut } from '../pieces';
 import type { Outline, Point } from '../shape';
 

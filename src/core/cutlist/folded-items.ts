@@ -1,5 +1,5 @@
 import { bounds, distanceToBorder, transformed, type Outline } from '../shape';
-import type { Placement } from '../cutplan';
+import type { Placement } from '../nesting';
 import type { CutItem } from './cut-item';
 
 /** What is cut from cloth that lies folded lengthwise, its fold at x = 0. */

@@ -1,5 +1,6 @@
 import type { Fabric } from '../cloth';
-import { leftoverSource, SQUARING, type Placement, type Source } from '../cutplan';
+import { leftoverSource, SQUARING, type Source } from '../cutplan';
+import type { Placement } from '../nesting';
 import { clothAsMaterial, type Material } from '../layers';
 import { LAYING, oneSided, shrinkageOf } from '../pieces';
 import type { Outline } from '../shape';

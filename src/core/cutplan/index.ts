@@ -1,10 +1,3 @@
-export { cutPlan, cutPlans } from './cut-plan';
-export type { CutPlan, CutPlanOptions } from './cut-plan';
-export { largestLeftover } from './leftover';
-export type { Leftover } from './leftover';
-export { latest } from './nest';
-export { layRows } from './rows';
-export type { CutPiece, Placement, Unplaced } from './piece';
 export { lengthToBuy, SQUARING } from './length-to-buy';
 export type { LengthToBuy } from './length-to-buy';
 export { leftoverSource, measureLaid, tablePlans } from './table-plan';
@@ -13,6 +6,3 @@ export { remains } from './remains';
 export type { Remain } from './remains';
 export { convertLength } from './width-conversion';
 export type { ConvertedLength } from './width-conversion';
-export { layoutFaults } from './layout-faults';
-export { overlapArea } from './overlap-area';
-export type { LayoutFault, LayoutToCheck } from './layout-faults';

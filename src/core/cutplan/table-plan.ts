@@ -1,7 +1,7 @@
 import { requireNumber } from '../input-error';
 import { bounds, polygonArea, transformed, type Outline } from '../shape';
-import { cutPlans, type CutPlan } from './cut-plan';
-import type { CutPiece, Placement, Unplaced } from './piece';
+import { cutPlans, type CutPlan } from '../nesting/cut-plan';
+import type { CutPiece, Placement, Unplaced } from '../nesting/piece';
 
 /** Cloth that lies on the table: a leftover of any outline, a sheet, or a roll. */
 export interface Source {

@@ -1,5 +1,5 @@
 import { grainLine, MARK_WORDS, markLines, type Mark, type OpenPiece, type PieceCut } from '../../core/pieces';
-import type { Placement } from '../../core/cutplan';
+import type { Placement } from '../../core/nesting';
 import type { Outline, Point } from '../../core/shape';
 
 /** A piece for a file: opened out, or a half with its fold. */

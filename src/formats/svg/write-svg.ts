@@ -1,4 +1,4 @@
-import type { Placement } from '../../core/cutplan';
+import type { Placement } from '../../core/nesting';
 import { markLines } from '../../core/pieces';
 import { bounds, transformed, type Outline, type Point } from '../../core/shape';
 import { grainEnds, grainWords, type WrittenPiece } from '../dxf/write-dxf';

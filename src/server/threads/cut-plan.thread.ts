@@ -1,4 +1,4 @@
-import { cutPlan, type CutPlanOptions } from '../../core/cutplan';
+import { cutPlan, type CutPlanOptions } from '../../core/nesting';
 import { answer } from './answer';
 
 /** Lays pieces in a thread, so that the server goes on answering others meanwhile. */

@@ -1,6 +1,7 @@
 import { useMemo } from 'react';
 import { BUY, type CutItem, type TableMaterial, type TableOptions, type TableSource } from '../../core/cutlist';
-import { largestLeftover, lengthToBuy, type Laid } from '../../core/cutplan';
+import { lengthToBuy, type Laid } from '../../core/cutplan';
+import { largestLeftover } from '../../core/nesting';
 import { bounds, intersection, polygonArea, regionArea, transformed, type Outline } from '../../core/shape';
 import { formatMoney } from '../../core/units';
 import { counted } from '../../ui/text';

@@ -1,5 +1,6 @@
 import { cutPieces, type CutItem, type TableList, type TableOptions, type TableSource } from '../../core/cutlist';
-import { layoutFaults, measureLaid, type Laid, type LayoutFault, type Placement } from '../../core/cutplan';
+import { measureLaid, type Laid } from '../../core/cutplan';
+import { layoutFaults, type LayoutFault, type Placement } from '../../core/nesting';
 import { bounds, transformed, type Outline } from '../../core/shape';
 
 /** Name of a copy among what is locked. */

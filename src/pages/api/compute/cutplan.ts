@@ -1,4 +1,4 @@
-import type { CutPlan } from '../../../core/cutplan';
+import type { CutPlan } from '../../../core/nesting';
 import { cutPlanSchema } from '../../../schemas/compute';
 import { jsonEndpoint } from '../../../server/endpoint';
 import { inThread } from '../../../server/threads/in-thread';

@@ -12,7 +12,7 @@ import {
 import type { CutPiece } from './piece';
 
 /** A piece in one of the positions it may be cut in: turned, and face down or not. */
-export interface Form {
+export interface Orientation {
   /** Index of the piece. */
   piece: number;
   rotation: number;
@@ -40,10 +40,10 @@ const CORNERS = 64;
 const SAME = 1e-6;
 
 /** All different positions of a piece: half a turn of a rectangle is no second one. */
-export function formsOf(piece: CutPiece, index: number, gap: number): Form[] {
+export function orientationsOf(piece: CutPiece, index: number, gap: number): Orientation[] {
   const grown = layingOutline(piece.outline, gap);
   const different: Outline[] = [];
-  const forms: Form[] = [];
+  const orientations: Orientation[] = [];
   for (const flipped of piece.flip ? [false, true] : [false]) {
     for (const rotation of piece.rotations) {
       const turned = anticlockwise(transformed(piece.outline, flipped, rotation));
@@ -51,10 +51,10 @@ export function formsOf(piece: CutPiece, index: number, gap: number): Form[] {
       different.push(turned);
       const box = bounds(turned);
       const outline = anticlockwise(transformed(grown, flipped, rotation));
-      forms.push({ piece: index, rotation, flipped, outline, box, reach: bounds(outline) });
+      orientations.push({ piece: index, rotation, flipped, outline, box, reach: bounds(outline) });
     }
   }
-  return forms;
+  return orientations;
 }
 
 /** The outline that a piece is laid with: grown by half the gap, simplified outward. */

@@ -1,7 +1,7 @@
 import { seeded } from '../random';
 import { layBottomLeft } from './bottom-left';
 import type { Laying } from './laying';
-import type { Spots } from './spots';
+import type { Positions } from './positions';
 
 /** How far chance may bring a smaller piece forward: up to this many times its area. */
 const CHANCE = 6;
@@ -12,28 +12,28 @@ const CHANCE = 6;
  *
  * @param spots what was laid so far, used as working room @param length of the room, mm @param work at which to stop
  */
-export function* fill(
+export function* packSubset(
   laying: Laying,
-  spots: Spots,
+  positions: Positions,
   length: number,
   seed: number,
   work: number,
-): Generator<Spots | undefined, void> {
+): Generator<Positions | undefined, void> {
   const { order, table, width } = laying;
   const random = seeded(seed);
-  const laidArea = () => order.reduce((sum, i) => sum + (spots.form[i]! >= 0 ? laying.areas[i]! : 0), 0);
+  const laidArea = () => order.reduce((sum, i) => sum + (positions.orientation[i]! >= 0 ? laying.areas[i]! : 0), 0);
   let most = laidArea();
   while (table.work < work && !laying.isLate()) {
-    for (const i of order) spots.lift(i);
+    for (const i of order) positions.lift(i);
     const keyed = order.map((i) => ({ i, key: laying.areas[i]! * CHANCE ** random() }));
     const next = keyed.sort((a, b) => b.key - a.key).map(({ i }) => i);
-    const left = layBottomLeft(spots, next, laying, { width, length });
+    const left = layBottomLeft(positions, next, laying, { width, length });
     const area = laidArea();
     // Counted besides what the table counts, so that a room in which nothing fits comes to an end too.
     table.work += order.length * WORK_OF_A_PIECE;
-    if (area > most && laying.isClear(spots)) {
+    if (area > most && laying.isClear(positions)) {
       most = area;
-      yield spots;
+      yield positions;
       if (left.length === 0) return;
     } else yield undefined;
   }

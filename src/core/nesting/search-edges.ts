@@ -4,7 +4,7 @@ import type { Laying } from './laying';
 import { AT_BOUND } from './search';
 import { TOUCHING } from './pairs';
 import { Separation } from './separation';
-import type { Spots } from './spots';
+import type { Positions } from './positions';
 
 /**
  * Where less of the outlines than this lies against something after so many tries, these pieces were not cut from one
@@ -25,20 +25,20 @@ const SHORTER = 1e-6;
 const EASE = 1.0002;
 
 /** Layouts edge to edge, each shorter than the one before; undefined in between. */
-export function* searchEdges(laying: Laying, seed: number, work: number): Generator<Spots | undefined, void> {
+export function* searchEdges(laying: Laying, seed: number, work: number): Generator<Positions | undefined, void> {
   const { table, width, bound, order } = laying;
   const random = seeded(seed);
-  const spots = laying.spots.clone();
-  for (const i of order) spots.lift(i);
-  const edges = new EdgeToEdge(spots, order, laying, width, random);
-  const kept = spots.clone();
+  const positions = laying.positions.clone();
+  for (const i of order) positions.lift(i);
+  const edges = new EdgeToEdge(positions, order, laying, width, random);
+  const kept = positions.clone();
   let worth = -Infinity;
   let most = -Infinity;
   let idle = 0;
   let length = Infinity;
   for (let k = 0; table.work < work && length > bound * AT_BOUND && !laying.isLate(); k++) {
     if (idle > IDLE_TRIES) {
-      for (const i of order) spots.lift(i);
+      for (const i of order) positions.lift(i);
       worth = -Infinity;
       most = -Infinity;
       idle = 0;
@@ -46,20 +46,20 @@ export function* searchEdges(laying: Laying, seed: number, work: number): Genera
     edges.lay();
     const now = edges.worth();
     // A slightly worse layout may be the way to a better one.
-    if (now < worth - SLIGHTLY * random() * random()) spots.copyFrom(kept);
+    if (now < worth - SLIGHTLY * random() * random()) positions.copyFrom(kept);
     else {
       worth = now;
-      kept.copyFrom(spots);
+      kept.copyFrom(positions);
     }
     idle = now > most + GAIN ? 0 : idle + 1;
     most = Math.max(most, now);
     if (LEAST_WORTH.some((least) => k === least.tries && most < least.worth)) return;
-    const top = laying.top(spots);
+    const top = laying.top(positions);
     if (top > length - SHORTER) {
       yield undefined;
       continue;
     }
-    const apart = spots.clone();
+    const apart = positions.clone();
     const separation = new Separation(laying, apart, top * EASE, random);
     separation.start();
     separation.settle();

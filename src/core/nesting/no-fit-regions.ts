@@ -55,7 +55,7 @@ const TOUCH = 1e-7;
  * edges that a line may cross. What the innermost loops wait for is memory, so every list holds its edges itself, one
  * after the other.
  */
-export class Regions {
+export class NoFitRegions {
   /** Edges looked at so far: the measure of work that does not depend on the machine. */
   work = 0;
   /** Scratch of `stretchesOn`: from, to, weight of every stretch on the line. */

@@ -1,9 +1,9 @@
-import type { Form } from './form';
+import type { Orientation } from './orientation';
 import type { Laying } from './laying';
 import type { NoFitTable } from './no-fit';
 import type { Pairs } from './pairs';
-import type { WayOut } from './regions';
-import type { Spots } from './spots';
+import type { WayOut } from './no-fit-regions';
+import type { Positions } from './positions';
 
 /** How often the direction changes when a place is followed along, across, along. */
 const ALTERNATIONS = 4;
@@ -15,40 +15,40 @@ const STEPS_OUT = 10;
 const MOST_ENDS = 1 << 14;
 
 /** A place for one piece, and what its weighted overlaps sum to there. */
-export interface Place {
-  form: number;
+export interface PlacementOption {
+  orientation: number;
   x: number;
   y: number;
   cost: number;
 }
 
 /** What a place costs while everything else lies still, and the way from one to a better one near by. */
-export class Places {
+export class PlacementOptions {
   private readonly out: WayOut = { depth: 0, dx: 0, dy: 0 };
   /** Scratch of `bestAlong`. */
   private readonly ends = new Float64Array(MOST_ENDS);
-  private readonly forms: readonly Form[];
+  private readonly orientations: readonly Orientation[];
   private readonly table: NoFitTable;
   private readonly width: number;
 
   /** @param length of the cloth that may be used, mm; may be changed from outside */
   constructor(
-    { forms, table, width }: Laying,
-    private readonly spots: Spots,
+    { orientations, table, width }: Laying,
+    private readonly positions: Positions,
     private readonly pairs: Pairs,
     public length: number,
   ) {
-    this.forms = forms;
+    this.orientations = orientations;
     this.table = table;
     this.width = width;
   }
 
   /** Weighted overlap of piece i with its form f at this place; stops counting at `bound`. */
   cost(i: number, f: number, px: number, py: number, bound: number): number {
-    const { form, x, y, count } = this.spots;
+    const { orientation, x, y, count } = this.positions;
     const { table } = this;
     const { boxes, weights } = this.pairs;
-    const { reach } = this.forms[f]!;
+    const { reach } = this.orientations[f]!;
     const left = px + reach.minX;
     const low = py + reach.minY;
     const right = px + reach.maxX;
@@ -58,7 +58,7 @@ export class Places {
     table.work += 0.3 * count;
     for (let j = 0, k = 0; j < count; j++, k += 4) {
       if (boxes[k]! >= right || boxes[k + 2]! <= left || boxes[k + 1]! >= high || boxes[k + 3]! <= low || j === i) continue;
-      const depth = table.depth(form[j]!, x[j]!, y[j]!, f, px, py);
+      const depth = table.depth(orientation[j]!, x[j]!, y[j]!, f, px, py);
       if (depth > 0) {
         sum += depth * weights[row + j]!;
         if (sum >= bound) return sum;
@@ -68,15 +68,15 @@ export class Places {
   }
 
   /** Goes to the best place along, then across, in turn, as long as that helps. */
-  descend(i: number, from: Place): void {
+  descend(i: number, from: PlacementOption): void {
     let stuck = 0;
     for (let k = 0; k < ALTERNATIONS && from.cost > 0 && stuck < 2; k++) {
       const axis = k % 2 === 0 ? 0 : 1;
       const here = axis === 0 ? from.x : from.y;
-      const at = this.bestAlong(i, from.form, axis, here, axis === 0 ? from.y : from.x);
+      const at = this.bestAlong(i, from.orientation, axis, here, axis === 0 ? from.y : from.x);
       const px = axis === 0 ? at : from.x;
       const py = axis === 0 ? from.y : at;
-      const cost = at === here ? from.cost : this.cost(i, from.form, px, py, from.cost);
+      const cost = at === here ? from.cost : this.cost(i, from.orientation, px, py, from.cost);
       if (cost < from.cost) {
         from.x = px;
         from.y = py;
@@ -92,10 +92,10 @@ export class Places {
    * after the place where it lies now, `here`: what is worse than that is soon told.
    */
   private bestAlong(i: number, f: number, axis: 0 | 1, here: number, at: number): number {
-    const { form, x, y, count } = this.spots;
+    const { orientation, x, y, count } = this.positions;
     const { table, ends } = this;
     const { boxes, weights } = this.pairs;
-    const { box, reach } = this.forms[f]!;
+    const { box, reach } = this.orientations[f]!;
     const size = axis === 0 ? box.maxX - box.minX : box.maxY - box.minY;
     const low = Math.max(here - FAR * size, axis === 0 ? -box.minX : -box.minY);
     const high = Math.min(here + FAR * size, axis === 0 ? this.width - box.maxX : this.length - box.maxY);
@@ -113,7 +113,7 @@ export class Places {
       if (boxes[along]! >= alongTo || boxes[along + 2]! <= alongFrom) continue;
       const offset = axis === 0 ? x[j]! : y[j]!;
       const line = at - (axis === 0 ? y[j]! : x[j]!);
-      n = table.stretchesOn(form[j]!, f, axis, line, offset, weights[i * count + j]!, n);
+      n = table.stretchesOn(orientation[j]!, f, axis, line, offset, weights[i * count + j]!, n);
     }
     ends[0] = here;
     ends[1] = low;
@@ -151,10 +151,10 @@ export class Places {
   }
 
   /** Leaves the deepest overlap by its shortest way, again and again, as long as that helps. */
-  stepOut(i: number, from: Place): void {
-    const { form, x, y, count } = this.spots;
+  stepOut(i: number, from: PlacementOption): void {
+    const { orientation, x, y, count } = this.positions;
     const { boxes } = this.pairs;
-    const { box, reach } = this.forms[from.form]!;
+    const { box, reach } = this.orientations[from.orientation]!;
     let px = from.x;
     let py = from.y;
     for (let k = 0; k < STEPS_OUT && from.cost > 0; k++) {
@@ -168,7 +168,7 @@ export class Places {
           boxes[b + 1]! >= py + reach.maxY ||
           boxes[b + 3]! <= py + reach.minY;
         if (apart || j === i) continue;
-        this.table.wayOut(form[j]!, x[j]!, y[j]!, from.form, px, py, this.out);
+        this.table.wayOut(orientation[j]!, x[j]!, y[j]!, from.orientation, px, py, this.out);
         const weighted = this.out.depth * this.pairs.weights[i * count + j]!;
         if (weighted > deepest) {
           deepest = weighted;
@@ -179,7 +179,7 @@ export class Places {
       if (deepest === 0) break;
       px = clamp(px + dx, -box.minX, this.width - box.maxX);
       py = clamp(py + dy, -box.minY, this.length - box.maxY);
-      const cost = this.cost(i, from.form, px, py, from.cost);
+      const cost = this.cost(i, from.orientation, px, py, from.cost);
       if (cost < from.cost) {
         from.x = px;
         from.y = py;

@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import type { Form } from '../../src/core/cutplan/form';
-import { NoFitTable } from '../../src/core/cutplan/no-fit';
-import { Regions, type WayOut } from '../../src/core/cutplan/regions';
+import type { Orientation } from '../../src/core/nesting/orientation';
+import { NoFitTable } from '../../src/core/nesting/no-fit';
+import { NoFitRegions, type WayOut } from '../../src/core/nesting/no-fit-regions';
 import { bounds, intersection, regionArea, transformed, type Outline, type Point } from '../../src/core/shape';
 
 /** Stars with many corners, some of them hollow. */
@@ -48,7 +48,7 @@ describe('regions in cells and strips', () => {
   it('tell how deep a point lies as if every edge had been looked at', () => {
     fc.assert(
       fc.property(star, points, (outline, asked) => {
-        const regions = new Regions();
+        const regions = new NoFitRegions();
         const at = regions.add([outline]);
         for (const point of asked) {
           const border = distanceToBorder(outline, point);
@@ -61,7 +61,7 @@ describe('regions in cells and strips', () => {
   });
 
   it('answer the same the first time and ever after', () => {
-    const regions = new Regions();
+    const regions = new NoFitRegions();
     const at = regions.add([starOf([90, 40, 100, 35, 80, 120, 60, 110, 30, 100, 50, 90])]);
     const asked = Array.from({ length: 400 }, (_, i): Point => [((i * 37) % 240) - 120, ((i * 91) % 240) - 120]);
     const first = asked.map((point) => regions.depth(at, ...point));
@@ -71,7 +71,7 @@ describe('regions in cells and strips', () => {
   });
 
   it('answer the same when there is no room to remember, and grow no further', () => {
-    const [plenty, little] = [new Regions(), new Regions(200)];
+    const [plenty, little] = [new NoFitRegions(), new NoFitRegions(200)];
     const outlines = [3, 5, 9].map((step) => starOf(Array.from({ length: 30 }, (_, i) => 60 + ((i * step * 17) % 80))));
     const at = outlines.map((outline) => [plenty.add([outline]), little.add([outline])] as const);
     for (let i = 0; i < 3000; i++) {
@@ -86,7 +86,7 @@ describe('regions in cells and strips', () => {
   it('know the inner side at a sharp tip and at the end of a narrow cleft', () => {
     // A spike to the right, and a cleft that comes in from the left: nearest is a corner, where both edges disagree.
     const outline: Outline = [[0, -100], [100, -100], [300, 0], [100, 100], [0, 100], [0, 5], [80, 0], [0, -5]]; // prettier-ignore
-    const regions = new Regions();
+    const regions = new NoFitRegions();
     const at = regions.add([outline]);
     fc.assert(
       fc.property(fc.double({ min: -20, max: 20, noNaN: true }), fc.double({ min: -20, max: 20, noNaN: true }), (dx, dy) => {
@@ -108,7 +108,7 @@ describe('regions in cells and strips', () => {
     const out: WayOut = { depth: 0, dx: 0, dy: 0 };
     fc.assert(
       fc.property(star, points, (outline, asked) => {
-        const regions = new Regions();
+        const regions = new NoFitRegions();
         const at = regions.add([outline]);
         for (const [x, y] of asked) {
           regions.wayOut(at, x, y, out);
@@ -130,7 +130,7 @@ describe('regions in cells and strips', () => {
         fc.double({ min: -140, max: 140, noNaN: true }),
         fc.boolean(),
         (outline, axis, line, mirrored) => {
-          const regions = new Regions();
+          const regions = new NoFitRegions();
           const at = regions.add([outline]);
           const n = regions.stretchesOn(at, axis, line, mirrored, 1000, 7, 0);
           const stretches = Array.from({ length: n }, (_, k) => regions.stretches.slice(3 * k, 3 * k + 3));
@@ -155,7 +155,7 @@ describe('regions in cells and strips', () => {
   });
 
   it('keep a hole out, and count the work of every question', () => {
-    const regions = new Regions();
+    const regions = new NoFitRegions();
     const outer = starOf(Array<number>(24).fill(100));
     const hole = starOf(Array<number>(24).fill(40)).reverse();
     const at = regions.add([outer, hole]);
@@ -171,7 +171,7 @@ describe('regions in cells and strips', () => {
   });
 
   it('hold many regions beside one another', () => {
-    const regions = new Regions();
+    const regions = new NoFitRegions();
     const sizes = Array.from({ length: 300 }, (_, i) => 20 + i);
     const at = sizes.map((r) => regions.add([starOf(Array<number>(48).fill(r))]));
     sizes.forEach((r, i) => expect(regions.depth(at[i]!, 0, 0)).toBeCloseTo(r * Math.cos(Math.PI / 48), 9));
@@ -181,29 +181,29 @@ describe('regions in cells and strips', () => {
 describe('no-fit regions of pairs', () => {
   const drawn = starOf([90, 40, 100, 35, 80, 120, 60, 110]);
   const other = starOf([50, 20, 60, 25, 70]);
-  const form = (piece: number, outline: Outline, rotation: number, flipped: boolean): Form => {
+  const orientation = (piece: number, outline: Outline, rotation: number, flipped: boolean): Orientation => {
     const laid = transformed(outline, flipped, rotation);
     const outlineOf = flipped ? laid.reverse() : laid;
     return { piece, rotation, flipped, outline: outlineOf, box: bounds(outlineOf), reach: bounds(outlineOf) };
   };
   const turns = [0, 90, 180, 270, 33];
-  const forms = [drawn, other].flatMap((outline, piece) =>
-    [false, true].flatMap((flipped) => turns.map((rotation) => form(piece, outline, rotation, flipped))),
+  const orientations = [drawn, other].flatMap((outline, piece) =>
+    [false, true].flatMap((flipped) => turns.map((rotation) => orientation(piece, outline, rotation, flipped))),
   );
 
   it('are free exactly where the outlines share nothing, however the pair is turned and flipped', () => {
-    const table = new NoFitTable(forms);
-    const index = fc.integer({ min: 0, max: forms.length - 1 });
+    const table = new NoFitTable(orientations);
+    const index = fc.integer({ min: 0, max: orientations.length - 1 });
     const away = fc.double({ min: -260, max: 260, noNaN: true });
     fc.assert(
       fc.property(index, index, away, away, (a, b, x, y) => {
         const depth = table.depth(a, 0, 0, b, x, y);
         const shared = regionArea(
-          intersection([forms[a]!.outline], [forms[b]!.outline.map(([px, py]): Point => [px + x, py + y])]),
+          intersection([orientations[a]!.outline], [orientations[b]!.outline.map(([px, py]): Point => [px + x, py + y])]),
         );
         if (depth === 0) expect(shared).toBeLessThan(0.5);
         else if (depth > 0.5) expect(shared).toBeGreaterThan(0);
-        // Seen from the other form it is the same overlap.
+        // Seen from the other orientation it is the same overlap.
         expect(table.depth(b, x, y, a, 0, 0)).toBeCloseTo(depth, 6);
       }),
       { numRuns: 400 },
@@ -211,9 +211,9 @@ describe('no-fit regions of pairs', () => {
   });
 
   it('lead out by the shortest way, mirrored or not', () => {
-    const table = new NoFitTable(forms);
+    const table = new NoFitTable(orientations);
     const out: WayOut = { depth: 0, dx: 0, dy: 0 };
-    const index = fc.integer({ min: 0, max: forms.length - 1 });
+    const index = fc.integer({ min: 0, max: orientations.length - 1 });
     const away = fc.double({ min: -150, max: 150, noNaN: true });
     fc.assert(
       fc.property(index, index, away, away, (a, b, x, y) => {
@@ -229,8 +229,8 @@ describe('no-fit regions of pairs', () => {
   });
 
   it('tell in order where a pair overlaps on a line, as depths along it do', () => {
-    const table = new NoFitTable(forms);
-    const index = fc.integer({ min: 0, max: forms.length - 1 });
+    const table = new NoFitTable(orientations);
+    const index = fc.integer({ min: 0, max: orientations.length - 1 });
     fc.assert(
       fc.property(
         index,
@@ -255,8 +255,8 @@ describe('no-fit regions of pairs', () => {
   });
 
   it('have their corners where a line along the piece changes how it overlaps', () => {
-    const table = new NoFitTable(forms);
-    forms.forEach((_, b) => {
+    const table = new NoFitTable(orientations);
+    orientations.forEach((_, b) => {
       const heights: number[] = [];
       table.cornerLines(3, b, 40, heights);
       const [low, high] = [Math.min(...heights), Math.max(...heights)];
@@ -269,10 +269,10 @@ describe('no-fit regions of pairs', () => {
   });
 
   it('come to the same whether a pair is made or taken over from one that lies alike', () => {
-    const all = new NoFitTable(forms);
-    for (let a = 0; a < forms.length; a += 3)
-      for (let b = 0; b < forms.length; b += 2) {
-        const alone = new NoFitTable(forms);
+    const all = new NoFitTable(orientations);
+    for (let a = 0; a < orientations.length; a += 3)
+      for (let b = 0; b < orientations.length; b += 2) {
+        const alone = new NoFitTable(orientations);
         for (const [x, y] of [
           [30, 10],
           [-70, 45],

@@ -1,9 +1,9 @@
 import { bounds, difference, polygonArea, transformed, type Box, type Outline, type Point } from '../shape';
-import { formsOf, layingOutline, type Form } from './form';
+import { orientationsOf, layingOutline, type Orientation } from './orientation';
 import { NoFitTable } from './no-fit';
 import { overlapArea } from './overlap-area';
 import type { CutPiece, Placement, Unplaced } from './piece';
-import { Spots } from './spots';
+import { Positions } from './positions';
 
 export interface LayingOptions {
   /** Usable width of the cloth, mm. */
@@ -30,7 +30,7 @@ const DUST = 0.5;
 export class Laying {
   readonly table: NoFitTable;
   /** Where everything lies: first what is laid, from `movable` on what stays. */
-  readonly spots: Spots;
+  readonly positions: Positions;
   readonly movable: number;
   /** Indices of what is laid, largest first; what fits in no position is left out. */
   readonly order: number[];
@@ -47,21 +47,21 @@ export class Laying {
   constructor(
     readonly width: number,
     readonly limit: number,
-    readonly forms: readonly Form[],
+    readonly orientations: readonly Orientation[],
     readonly choices: readonly Int32Array[],
     readonly areas: readonly number[],
     still: readonly number[] = [],
     private readonly stillLaid = 0,
   ) {
     this.movable = choices.length;
-    this.table = new NoFitTable(forms);
-    this.spots = new Spots(this.movable + still.length);
-    still.forEach((form, k) => this.spots.lay(this.movable + k, { form, x: 0, y: 0 }));
+    this.table = new NoFitTable(orientations);
+    this.positions = new Positions(this.movable + still.length);
+    still.forEach((orientation, k) => this.positions.lay(this.movable + k, { orientation, x: 0, y: 0 }));
     this.order = choices.map((_, i) => i).filter((i) => choices[i]!.length > 0);
     this.order.sort((a, b) => areas[b]! - areas[a]! || a - b);
     const all = this.order.reduce((sum, i) => sum + areas[i]!, 0);
-    const lowest = (i: number) => Math.min(...Array.from(choices[i]!, (f) => height(forms[f]!)));
-    const locked = still.slice(0, stillLaid).map((form) => forms[form]!.box.maxY);
+    const lowest = (i: number) => Math.min(...Array.from(choices[i]!, (f) => height(orientations[f]!)));
+    const locked = still.slice(0, stillLaid).map((orientation) => orientations[orientation]!.box.maxY);
     this.bound = Math.max(0, all / width, ...this.order.map(lowest), ...locked);
   }
 
@@ -69,25 +69,25 @@ export class Laying {
    * Whether nothing overlaps, by the area that outlines share: the search goes by no-fit regions, in which rounding can
    * leave cracks, so what it finds is looked at once more, by arithmetic that has nothing to do with those regions.
    */
-  isClear(spots: Spots): boolean {
-    return this.firstInTheWay(spots) === undefined;
+  isClear(positions: Positions): boolean {
+    return this.firstInTheWay(positions) === undefined;
   }
 
   /** Number of the first thing that overlaps another which was laid no later in `order`, or stays; undefined when all is clear. */
-  firstInTheWay(spots: Spots): number | undefined {
-    const { forms } = this;
+  firstInTheWay(positions: Positions): number | undefined {
+    const { orientations } = this;
     const laid: { box: Box; outline: Outline }[] = [];
     const place = (i: number) => {
-      const form = spots.form[i]!;
-      if (form < 0) return undefined;
-      const { reach, outline } = forms[form]!;
-      const [x, y] = [spots.x[i]!, spots.y[i]!];
+      const orientation = positions.orientation[i]!;
+      if (orientation < 0) return undefined;
+      const { reach, outline } = orientations[orientation]!;
+      const [x, y] = [positions.x[i]!, positions.y[i]!];
       return {
         box: { minX: reach.minX + x, minY: reach.minY + y, maxX: reach.maxX + x, maxY: reach.maxY + y },
         outline: outline.map(([px, py]): Point => [px + x, py + y]),
       };
     };
-    for (let i = this.movable; i < spots.count; i++) laid.push(place(i)!);
+    for (let i = this.movable; i < positions.count; i++) laid.push(place(i)!);
     for (const i of this.order) {
       const a = place(i);
       if (!a) continue;
@@ -102,28 +102,34 @@ export class Laying {
   }
 
   /** Lifts whatever overlaps another and lays it beyond all that is laid, while there is length; gives what found none. */
-  mend(spots: Spots, length: number): number[] {
+  mend(positions: Positions, length: number): number[] {
     const lifted: number[] = [];
-    for (let i = this.firstInTheWay(spots); i !== undefined; i = this.firstInTheWay(spots)) {
-      spots.lift(i);
+    for (let i = this.firstInTheWay(positions); i !== undefined; i = this.firstInTheWay(positions)) {
+      positions.lift(i);
       lifted.push(i);
     }
     return lifted.filter((i) => {
       let beyond = 0;
-      spots.each((form, _x, y) => (beyond = Math.max(beyond, y + this.forms[form]!.reach.maxY)));
-      const form = this.choices[i]!.find((each) => beyond - this.forms[each]!.reach.minY + this.forms[each]!.box.maxY <= length);
-      if (form === undefined || spots.count > this.movable + this.stillLaid) return true;
-      spots.lay(i, { form, x: -this.forms[form]!.box.minX, y: beyond - this.forms[form]!.reach.minY });
+      positions.each((orientation, _x, y) => (beyond = Math.max(beyond, y + this.orientations[orientation]!.reach.maxY)));
+      const orientation = this.choices[i]!.find(
+        (each) => beyond - this.orientations[each]!.reach.minY + this.orientations[each]!.box.maxY <= length,
+      );
+      if (orientation === undefined || positions.count > this.movable + this.stillLaid) return true;
+      positions.lay(i, {
+        orientation,
+        x: -this.orientations[orientation]!.box.minX,
+        y: beyond - this.orientations[orientation]!.reach.minY,
+      });
       return false;
     });
   }
 
   /** Largest y of what is laid or locked, mm. */
-  top(spots: Spots): number {
+  top(positions: Positions): number {
     let top = 0;
     for (let i = 0; i < this.movable + this.stillLaid; i++) {
-      const form = spots.form[i]!;
-      if (form >= 0) top = Math.max(top, spots.y[i]! + this.forms[form]!.box.maxY);
+      const orientation = positions.orientation[i]!;
+      if (orientation >= 0) top = Math.max(top, positions.y[i]! + this.orientations[orientation]!.box.maxY);
     }
     return top;
   }
@@ -132,17 +138,17 @@ export class Laying {
 /** A laying of single copies, and the way back from spots to placements. */
 export interface SingleLaying {
   laying: Laying;
-  placements: (spots: Spots) => { placements: Placement[]; unplaced: Unplaced[] };
+  placements: (positions: Positions) => { placements: Placement[]; unplaced: Unplaced[] };
 }
 
 /** Sets up the laying of every copy that is not locked. */
 export function singleLaying({ width, length, gap, pieces, locked = [], cloth }: LayingOptions): SingleLaying {
-  const forms: Form[] = [];
+  const orientations: Orientation[] = [];
   const byPiece = pieces.map((piece, index) =>
     Int32Array.from(
-      formsOf(piece, index, gap)
+      orientationsOf(piece, index, gap)
         .filter(({ box }) => box.maxX - box.minX <= width + FIT && box.maxY - box.minY <= length + FIT)
-        .map((form) => forms.push(form) - 1),
+        .map((orientation) => orientations.push(orientation) - 1),
     ),
   );
   const held = new Set(locked.map(({ id, copy }) => `${id}/${copy}`));
@@ -154,22 +160,30 @@ export function singleLaying({ width, length, gap, pieces, locked = [], cloth }:
   copies.sort((a, b) => areas[b.piece]! - areas[a.piece]!);
   const still = locked.map((placement) => lockedForm(placement, pieces, gap));
   if (cloth) still.push(...outsideOf(cloth, width, Math.min(length, bounds(cloth).maxY)).map(fixedForm));
-  const stillAt = still.map((form) => forms.push(form) - 1);
+  const stillAt = still.map((orientation) => orientations.push(orientation) - 1);
   const laying = new Laying(
     width,
     length,
-    forms,
+    orientations,
     copies.map(({ piece }) => byPiece[piece]!),
     copies.map(({ piece }) => areas[piece]!),
     stillAt,
     locked.length,
   );
-  const placements = (spots: Spots) => {
+  const placements = (positions: Positions) => {
     const laid: Placement[] = [...locked];
     const unplaced: Unplaced[] = [];
     copies.forEach(({ id, copy }, i) => {
-      const form = forms[spots.form[i]!];
-      if (form) laid.push({ id, copy, rotation: form.rotation, flipped: form.flipped, x: spots.x[i]!, y: spots.y[i]! });
+      const orientation = orientations[positions.orientation[i]!];
+      if (orientation)
+        laid.push({
+          id,
+          copy,
+          rotation: orientation.rotation,
+          flipped: orientation.flipped,
+          x: positions.x[i]!,
+          y: positions.y[i]!,
+        });
       else unplaced.push({ id, copy });
     });
     return { placements: laid, unplaced };
@@ -178,18 +192,18 @@ export function singleLaying({ width, length, gap, pieces, locked = [], cloth }:
 }
 
 /** A locked copy where it lies. */
-function lockedForm({ id, rotation, flipped, x, y }: Placement, pieces: readonly CutPiece[], gap: number): Form {
+function lockedForm({ id, rotation, flipped, x, y }: Placement, pieces: readonly CutPiece[], gap: number): Orientation {
   const { outline } = pieces.find((piece) => piece.id === id)!;
   const there = transformed(outline, flipped, rotation, x, y);
   return { ...fixedForm(layingOutline(there, gap)), box: bounds(there) };
 }
 
-function height({ box }: Form): number {
+function height({ box }: Orientation): number {
   return box.maxY - box.minY;
 }
 
 /** Something that lies where it is: its own outline at no distance from the origin. */
-function fixedForm(outline: Outline): Form {
+function fixedForm(outline: Outline): Orientation {
   const box = bounds(outline);
   return { piece: -1, rotation: 0, flipped: false, outline, box, reach: box };
 }

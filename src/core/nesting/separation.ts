@@ -1,10 +1,10 @@
-import type { Form } from './form';
+import type { Orientation } from './orientation';
 import type { Laying } from './laying';
 import type { NoFitTable } from './no-fit';
 import { Pairs, TOUCHING } from './pairs';
-import { clamp, Places, type Place } from './places';
-import type { WayOut } from './regions';
-import type { Spot, Spots } from './spots';
+import { clamp, PlacementOptions, type PlacementOption } from './placement-options';
+import type { WayOut } from './no-fit-regions';
+import type { Position, Positions } from './positions';
 
 /** Places that are looked at for one piece: anywhere on the cloth, and near where it lies. */
 const ANYWHERE = 8;
@@ -33,9 +33,9 @@ const HOPEFUL = 6;
 export class Separation {
   private readonly out: WayOut = { depth: 0, dx: 0, dy: 0 };
   private readonly pairs: Pairs;
-  private readonly places: Places;
+  private readonly places: PlacementOptions;
 
-  private readonly forms: readonly Form[];
+  private readonly orientations: readonly Orientation[];
   private readonly table: NoFitTable;
   private readonly choices: readonly Int32Array[];
   private readonly movable: number;
@@ -47,18 +47,18 @@ export class Separation {
    */
   constructor(
     laying: Laying,
-    private readonly spots: Spots,
+    private readonly positions: Positions,
     length: number,
     private readonly random: () => number,
   ) {
-    const { forms, table, choices, movable, width } = laying;
-    this.forms = forms;
+    const { orientations, table, choices, movable, width } = laying;
+    this.orientations = orientations;
     this.table = table;
     this.choices = choices;
     this.movable = movable;
     this.width = width;
-    this.pairs = new Pairs(laying, spots);
-    this.places = new Places(laying, spots, this.pairs, length);
+    this.pairs = new Pairs(laying, positions);
+    this.places = new PlacementOptions(laying, positions, this.pairs, length);
   }
 
   /** Length of the cloth that may be used, mm. */
@@ -83,11 +83,12 @@ export class Separation {
   /** Begins anew: forgets what was learnt about pairs and brings every piece onto the cloth. */
   start(): void {
     this.pairs.forget();
-    const { form } = this.spots;
+    const { orientation } = this.positions;
     for (let i = 0; i < this.movable; i++) {
-      if (form[i]! < 0) continue;
+      if (orientation[i]! < 0) continue;
       // A position that is too long for what is left has to be given up at once.
-      if (!this.isShortEnough(form[i]!)) form[i] = this.choices[i]!.find((f) => this.isShortEnough(f)) ?? form[i]!;
+      if (!this.isShortEnough(orientation[i]!))
+        orientation[i] = this.choices[i]!.find((f) => this.isShortEnough(f)) ?? orientation[i]!;
       this.shift(i, 0, 0);
     }
     this.measure();
@@ -96,7 +97,7 @@ export class Separation {
   /** One round: every piece that overlaps looks for a better place, or for another to change places with; then weights follow. */
   round(): void {
     const order: number[] = [];
-    for (let i = 0; i < this.movable; i++) if (this.spots.form[i]! >= 0 && this.pairs.overlaps(i)) order.push(i);
+    for (let i = 0; i < this.movable; i++) if (this.positions.orientation[i]! >= 0 && this.pairs.overlaps(i)) order.push(i);
     shuffle(order, this.random);
     for (const i of order) {
       this.replace(i);
@@ -112,17 +113,22 @@ export class Separation {
    * somewhat overshooting.
    */
   settle(): void {
-    const { form, x, y, count } = this.spots;
+    const { orientation, x, y, count } = this.positions;
     const { out } = this;
     let best = this.total;
     let idle = 0;
     for (let k = 0; k < SETTLINGS && this.total > TOUCHING && idle < IDLE_SETTLINGS; k++) {
       for (let i = 0; i < count; i++) {
         for (let j = i + 1; j < count; j++) {
-          if ((this.pairs.depths[i * count + j]! === 0 && k % 4 > 0) || form[i]! < 0 || form[j]! < 0 || i >= this.movable)
+          if (
+            (this.pairs.depths[i * count + j]! === 0 && k % 4 > 0) ||
+            orientation[i]! < 0 ||
+            orientation[j]! < 0 ||
+            i >= this.movable
+          )
             continue;
           if (this.pairs.areApart(i, j)) continue;
-          this.table.wayOut(form[i]!, x[i]!, y[i]!, form[j]!, x[j]!, y[j]!, out);
+          this.table.wayOut(orientation[i]!, x[i]!, y[i]!, orientation[j]!, x[j]!, y[j]!, out);
           if (out.depth === 0) continue;
           const both = j < this.movable;
           // Tiny overlaps overshoot by a tenth: halving them for ever would never end.
@@ -140,58 +146,63 @@ export class Separation {
   }
 
   private isShortEnough(f: number): boolean {
-    const { box } = this.forms[f]!;
+    const { box } = this.orientations[f]!;
     return box.maxY - box.minY <= this.length + ROUNDING;
   }
 
   private shift(i: number, dx: number, dy: number): void {
-    const { x, y, form } = this.spots;
-    const { box } = this.forms[form[i]!]!;
+    const { x, y, orientation } = this.positions;
+    const { box } = this.orientations[orientation[i]!]!;
     x[i] = clamp(x[i]! + dx, -box.minX, this.width - box.maxX);
     y[i] = clamp(y[i]! + dy, -box.minY, this.length - box.maxY);
     this.pairs.update(i);
   }
 
-  private lay(i: number, spot: Spot): void {
-    this.spots.lay(i, spot);
+  private lay(i: number, position: Position): void {
+    this.positions.lay(i, position);
     this.pairs.update(i);
   }
 
   /** Looks for the place of least weighted overlap for one piece and moves it there. */
   private replace(i: number): void {
-    const { spots, random } = this;
+    const { positions, random } = this;
     const own = this.choices[i]!;
-    const nowForm = spots.form[i]!;
-    const nowX = spots.x[i]!;
-    const nowY = spots.y[i]!;
-    const now: Place = { form: nowForm, x: nowX, y: nowY, cost: this.places.cost(i, nowForm, nowX, nowY, Infinity) };
-    const other: Place = { form: nowForm, x: nowX, y: nowY, cost: Infinity };
+    const nowForm = positions.orientation[i]!;
+    const nowX = positions.x[i]!;
+    const nowY = positions.y[i]!;
+    const now: PlacementOption = {
+      orientation: nowForm,
+      x: nowX,
+      y: nowY,
+      cost: this.places.cost(i, nowForm, nowX, nowY, Infinity),
+    };
+    const other: PlacementOption = { orientation: nowForm, x: nowX, y: nowY, cost: Infinity };
     const look = (f: number, px: number, py: number) => {
       if (!this.isShortEnough(f)) return;
       const cost = this.places.cost(i, f, px, py, other.cost);
       if (cost >= other.cost) return;
-      other.form = f;
+      other.orientation = f;
       other.x = px;
       other.y = py;
       other.cost = cost;
     };
     for (let k = 0; k < ANYWHERE && other.cost > 0; k++) {
       const f = own[Math.floor(random() * own.length)]!;
-      const { box } = this.forms[f]!;
+      const { box } = this.orientations[f]!;
       look(
         f,
         -box.minX + random() * (this.width - box.maxX + box.minX),
         -box.minY + random() * (this.length - box.maxY + box.minY),
       );
     }
-    const { box: nowBox } = this.forms[nowForm]!;
+    const { box: nowBox } = this.orientations[nowForm]!;
     const middleX = nowX + (nowBox.minX + nowBox.maxX) / 2;
     const middleY = nowY + (nowBox.minY + nowBox.maxY) / 2;
     const reachX = NEAR * (nowBox.maxX - nowBox.minX);
     const reachY = NEAR * (nowBox.maxY - nowBox.minY);
     for (let k = 0; k < NEARBY && other.cost > 0; k++) {
       const f = own[Math.floor(random() * own.length)]!;
-      const { box } = this.forms[f]!;
+      const { box } = this.orientations[f]!;
       look(
         f,
         clamp(middleX - (box.minX + box.maxX) / 2 + (2 * random() - 1) * reachX, -box.minX, this.width - box.maxX),
@@ -202,7 +213,7 @@ export class Separation {
     if (now.cost > 0) this.places.descend(i, other);
     const best = now.cost <= other.cost ? now : other;
     if (best.cost > 0) this.places.stepOut(i, best);
-    if (best.form !== nowForm || best.x !== nowX || best.y !== nowY) this.lay(i, best);
+    if (best.orientation !== nowForm || best.x !== nowX || best.y !== nowY) this.lay(i, best);
   }
 
   /**
@@ -210,31 +221,31 @@ export class Separation {
    * the weighted overlaps of both: what moving one at a time cannot do as long as the other is in the way.
    */
   private exchange(i: number, j: number): void {
-    const { form, x, y } = this.spots;
-    if (j === i || form[j]! < 0) return;
-    const a = this.forms[form[i]!]!;
-    const b = this.forms[form[j]!]!;
+    const { orientation, x, y } = this.positions;
+    if (j === i || orientation[j]! < 0) return;
+    const a = this.orientations[orientation[i]!]!;
+    const b = this.orientations[orientation[j]!]!;
     const ratio = boxArea(a) / boxArea(b);
     if (a.piece === b.piece || ratio > UNLIKE || ratio < 1 / UNLIKE) return;
     const { places } = this;
-    const first: Place = { form: form[i]!, x: x[i]!, y: y[i]!, cost: 0 };
-    const second: Place = { form: form[j]!, x: x[j]!, y: y[j]!, cost: 0 };
-    const own = places.cost(i, first.form, first.x, first.y, Infinity);
+    const first: PlacementOption = { orientation: orientation[i]!, x: x[i]!, y: y[i]!, cost: 0 };
+    const second: PlacementOption = { orientation: orientation[j]!, x: x[j]!, y: y[j]!, cost: 0 };
+    const own = places.cost(i, first.orientation, first.x, first.y, Infinity);
     if (own === 0) return;
-    const before = own + places.cost(j, second.form, second.x, second.y, Infinity) - this.weighted(i, j);
+    const before = own + places.cost(j, second.orientation, second.x, second.y, Infinity) - this.weighted(i, j);
     const there = this.centred(i, second);
     const back = this.centred(j, first);
     if (!there || !back) return;
     this.lay(j, back);
-    there.cost = places.cost(i, there.form, there.x, there.y, HOPEFUL * before);
+    there.cost = places.cost(i, there.orientation, there.x, there.y, HOPEFUL * before);
     if (there.cost < HOPEFUL * before) {
       places.descend(i, there);
       if (there.cost < before) {
         this.lay(i, there);
-        back.cost = places.cost(j, back.form, back.x, back.y, HOPEFUL * before);
+        back.cost = places.cost(j, back.orientation, back.x, back.y, HOPEFUL * before);
         places.descend(j, back);
         this.lay(j, back);
-        const after = places.cost(i, there.form, there.x, there.y, Infinity) + back.cost - this.weighted(i, j);
+        const after = places.cost(i, there.orientation, there.x, there.y, Infinity) + back.cost - this.weighted(i, j);
         if (after < before) return;
       }
     }
@@ -243,16 +254,16 @@ export class Separation {
   }
 
   /** Any form of a piece with its middle where another place has its own; undefined when it is too long. */
-  private centred(i: number, { form, x, y }: Place): Place | undefined {
+  private centred(i: number, { orientation, x, y }: PlacementOption): PlacementOption | undefined {
     const own = this.choices[i]!;
     const f = own[Math.floor(this.random() * own.length)]!;
     if (!this.isShortEnough(f)) return undefined;
-    const { box } = this.forms[f]!;
-    const { box: other } = this.forms[form]!;
+    const { box } = this.orientations[f]!;
+    const { box: other } = this.orientations[orientation]!;
     const middleX = x + (other.minX + other.maxX - box.minX - box.maxX) / 2;
     const middleY = y + (other.minY + other.maxY - box.minY - box.maxY) / 2;
     return {
-      form: f,
+      orientation: f,
       x: clamp(middleX, -box.minX, this.width - box.maxX),
       y: clamp(middleY, -box.minY, this.length - box.maxY),
       cost: Infinity,
@@ -261,9 +272,9 @@ export class Separation {
 
   /** Weighted overlap of two pieces where they lie. */
   private weighted(i: number, j: number): number {
-    const { form, x, y, count } = this.spots;
+    const { orientation, x, y, count } = this.positions;
     if (this.pairs.areApart(i, j)) return 0;
-    return this.table.depth(form[j]!, x[j]!, y[j]!, form[i]!, x[i]!, y[i]!) * this.pairs.weights[i * count + j]!;
+    return this.table.depth(orientation[j]!, x[j]!, y[j]!, orientation[i]!, x[i]!, y[i]!) * this.pairs.weights[i * count + j]!;
   }
 }
 
@@ -276,6 +287,6 @@ function shuffle(list: number[], random: () => number): void {
   }
 }
 
-function boxArea({ box }: Form): number {
+function boxArea({ box }: Orientation): number {
   return (box.maxX - box.minX) * (box.maxY - box.minY);
 }

@@ -1,6 +1,6 @@
-import type { Form } from './form';
+import type { Orientation } from './orientation';
 import type { NoFitTable } from './no-fit';
-import type { Spot, Spots } from './spots';
+import type { Position, Positions } from './positions';
 
 /** No more lines than this are tried for one form; with more corners about, every second or third is. */
 const MOST_LINES = 400;
@@ -12,7 +12,7 @@ const SAME_LINE = 1e-6;
 
 /** What there is to lay: every form, the forms each copy may take, and where they may not lie. */
 export interface Layable {
-  forms: readonly Form[];
+  orientations: readonly Orientation[];
   choices: readonly Int32Array[];
   table: NoFitTable;
 }
@@ -37,7 +37,12 @@ interface Room {
  * @param order indices of the pieces to lay; those laid already stay
  * @returns indices that found no place
  */
-export function layBottomLeft(spots: Spots, order: readonly number[], { forms, choices, table }: Layable, room: Room): number[] {
+export function layBottomLeft(
+  positions: Positions,
+  order: readonly number[],
+  { orientations, choices, table }: Layable,
+  room: Room,
+): number[] {
   const left: number[] = [];
   const work = room.work ?? Infinity;
   for (const index of order) {
@@ -45,15 +50,15 @@ export function layBottomLeft(spots: Spots, order: readonly number[], { forms, c
       left.push(index);
       continue;
     }
-    let best: Spot | undefined;
+    let best: Position | undefined;
     let bestTop = room.length;
-    for (const form of choices[index]!) {
-      const spot = lowestSpot(spots, form, forms[form]!, table, room.width, bestTop);
-      if (!spot) continue;
-      bestTop = spot.y + forms[form]!.box.maxY;
-      best = spot;
+    for (const orientation of choices[index]!) {
+      const position = lowestSpot(positions, orientation, orientations[orientation]!, table, room.width, bestTop);
+      if (!position) continue;
+      bestTop = position.y + orientations[orientation]!.box.maxY;
+      best = position;
     }
-    if (best) spots.lay(index, best);
+    if (best) positions.lay(index, best);
     else left.push(index);
   }
   return left;
@@ -61,29 +66,29 @@ export function layBottomLeft(spots: Spots, order: readonly number[], { forms, c
 
 /** Lowest, then leftmost place of a form among what lies there, or undefined when none ends below `below`. */
 function lowestSpot(
-  spots: Spots,
-  form: number,
-  { box }: Form,
+  positions: Positions,
+  orientation: number,
+  { box }: Orientation,
   table: NoFitTable,
   width: number,
   below: number,
-): Spot | undefined {
+): Position | undefined {
   const minX = -box.minX;
   const maxX = width - box.maxX;
   const minY = -box.minY;
   const maxY = below - box.maxY;
   if (maxX < minX - EXACT || maxY < minY - EXACT) return undefined;
-  for (const y of lines(spots, form, table, minY, maxY)) {
-    const x = firstGap(spots, form, table, y, minX, Math.max(minX, maxX));
-    if (x !== undefined) return { form, x, y };
+  for (const y of lines(positions, orientation, table, minY, maxY)) {
+    const x = firstGap(positions, orientation, table, y, minX, Math.max(minX, maxX));
+    if (x !== undefined) return { orientation, x, y };
   }
   return undefined;
 }
 
 /** Lines on which a lowest place can begin: the edge of the cloth and the corners of all no-fit regions. */
-function lines(spots: Spots, form: number, table: NoFitTable, minY: number, maxY: number): number[] {
+function lines(positions: Positions, orientation: number, table: NoFitTable, minY: number, maxY: number): number[] {
   const found: number[] = [];
-  spots.each((other, _x, y) => table.cornerLines(other, form, y, found));
+  positions.each((other, _x, y) => table.cornerLines(other, orientation, y, found));
   const within = found.filter((line) => line > minY && line <= maxY + EXACT).sort((a, b) => a - b);
   const distinct = [minY, ...within.filter((line, i) => line - (within[i - 1] ?? minY) > SAME_LINE)];
   if (distinct.length <= MOST_LINES) return distinct;
@@ -92,12 +97,19 @@ function lines(spots: Spots, form: number, table: NoFitTable, minY: number, maxY
 }
 
 /** First x from the left on the line at y where the form overlaps nothing. */
-function firstGap(spots: Spots, form: number, table: NoFitTable, y: number, minX: number, maxX: number): number | undefined {
+function firstGap(
+  positions: Positions,
+  orientation: number,
+  table: NoFitTable,
+  y: number,
+  minX: number,
+  maxX: number,
+): number | undefined {
   const { stretches } = table;
   let n = 0;
-  spots.each((other, ox, oy) => {
+  positions.each((other, ox, oy) => {
     const before = n;
-    n = table.stretchesOn(other, form, 0, y - oy, ox, 1, n);
+    n = table.stretchesOn(other, orientation, 0, y - oy, ox, 1, n);
     // A crack that rounding left within one region is no place to lie.
     for (let k = before; k + 1 < n; k++) {
       if (stretches[3 * k + 3]! - stretches[3 * k + 1]! < CRACK) stretches[3 * k + 3] = stretches[3 * k]!;

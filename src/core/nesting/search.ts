@@ -2,7 +2,7 @@ import { seeded } from '../random';
 import type { Laying } from './laying';
 import { TOUCHING } from './pairs';
 import { Separation } from './separation';
-import type { Spots } from './spots';
+import type { Positions } from './positions';
 
 /** First and largest share of the length that is taken away at once; the least. */
 const BOLD = 0.03;
@@ -45,43 +45,43 @@ const NEARLY = 0.002;
  */
 export function* search(
   laying: Laying,
-  spots: Spots,
+  positions: Positions,
   seed: number,
   work: number,
   untilStalled = false,
-): Generator<Spots | undefined, void> {
+): Generator<Positions | undefined, void> {
   const { table, width, bound, order, movable } = laying;
   const random = seeded(seed);
-  const best = spots.clone();
+  const best = positions.clone();
   let bestLength = laying.top(best);
-  const separation = new Separation(laying, spots, bestLength, random);
-  const held = spots.clone();
-  const lowest = spots.clone();
-  let tries: { spots: Spots; total: number }[] = [];
+  const separation = new Separation(laying, positions, bestLength, random);
+  const held = positions.clone();
+  const lowest = positions.clone();
+  let tries: { positions: Positions; total: number }[] = [];
   let step = BOLD;
   let fresh = true;
   let target = bestLength;
   while (table.work < work && bestLength > bound * AT_BOUND && !laying.isLate()) {
     if (fresh) {
-      spots.copyFrom(best);
+      positions.copyFrom(best);
       target = Math.max(bound, bestLength * (1 - step));
       separation.length = target;
       // What lies beyond a random line moves down by what is taken away.
       const line = random() * bestLength;
-      for (let i = 0; i < movable; i++) if (spots.y[i]! > line) spots.y[i]! -= bestLength - target;
+      for (let i = 0; i < movable; i++) if (positions.y[i]! > line) positions.y[i]! -= bestLength - target;
       tries = [];
     }
     separation.start();
     let least = separation.total;
     let idle = 0;
     let rounds = 0;
-    lowest.copyFrom(spots);
+    lowest.copyFrom(positions);
     while (separation.total > TOUCHING && idle <= IDLE_ROUNDS && table.work < work && !laying.isLate()) {
       round();
       rounds++;
       if (separation.total < PROGRESS * least) {
         least = separation.total;
-        lowest.copyFrom(spots);
+        lowest.copyFrom(positions);
         idle = 0;
       } else idle++;
       if (rounds % REPORT_ROUNDS === 0) yield undefined;
@@ -89,8 +89,8 @@ export function* search(
     const room = bestLength - target;
     const missed = separation.total > TOUCHING;
     if (missed && least < NEAR_MISS * room) giveBack(room);
-    if (separation.total <= TOUCHING && laying.isClear(spots)) {
-      best.copyFrom(spots);
+    if (separation.total <= TOUCHING && laying.isClear(positions)) {
+      best.copyFrom(positions);
       bestLength = laying.top(best);
       fresh = true;
       if (!missed && rounds < EASY_ROUNDS) step = Math.min(BOLD, step * 1.6);
@@ -98,7 +98,7 @@ export function* search(
       continue;
     }
     separation.length = target;
-    tries.push({ spots: lowest.clone(), total: least });
+    tries.push({ positions: lowest.clone(), total: least });
     fresh = tries.length >= STARTS;
     if (fresh) {
       if (untilStalled && step <= STALLED) return;
@@ -107,18 +107,18 @@ export function* search(
     }
     // Go on from one of the better tries, with two pieces changed.
     tries.sort((a, b) => a.total - b.total);
-    spots.copyFrom(tries[Math.floor(random() * random() * tries.length)]!.spots);
-    swapTwo(spots, order, laying, random);
+    positions.copyFrom(tries[Math.floor(random() * random() * tries.length)]!.positions);
+    swapTwo(positions, order, laying, random);
   }
 
   /** Moves one piece after the other; overlaps that are nearly gone are pushed apart together. */
   function round(): void {
     separation.round();
     if (separation.total <= TOUCHING || separation.total >= NEARLY * width) return;
-    held.copyFrom(spots);
+    held.copyFrom(positions);
     separation.settle();
     if (separation.total <= TOUCHING) return;
-    spots.copyFrom(held);
+    positions.copyFrom(held);
     separation.measure();
   }
 
@@ -126,9 +126,9 @@ export function* search(
   function giveBack(room: number): void {
     for (const share of GIVEN_BACK) {
       if (laying.isLate()) return;
-      spots.copyFrom(lowest);
+      positions.copyFrom(lowest);
       separation.length = target + share * room;
-      for (let i = 0; i < movable; i++) spots.y[i]! *= separation.length / target;
+      for (let i = 0; i < movable; i++) positions.y[i]! *= separation.length / target;
       separation.start();
       separation.settle();
       for (let k = 0; k < ROUNDS_GIVEN && separation.total > TOUCHING && table.work < work && !laying.isLate(); k++) round();
@@ -138,21 +138,21 @@ export function* search(
 }
 
 /** Two different ones of the larger half of the pieces change places, lower left corner for lower left corner. */
-function swapTwo(spots: Spots, order: readonly number[], { forms }: Laying, random: () => number): void {
+function swapTwo(positions: Positions, order: readonly number[], { orientations }: Laying, random: () => number): void {
   const larger = Math.max(2, Math.ceil(order.length / 2));
   const pick = () => order[Math.floor(random() * Math.min(larger, order.length))]!;
-  const pieceOf = (i: number) => forms[spots.form[i]!]!.piece;
+  const pieceOf = (i: number) => orientations[positions.orientation[i]!]!.piece;
   const a = pick();
   let b = pick();
   for (let k = 0; k < PICKS && pieceOf(a) === pieceOf(b); k++) b = pick();
   const corner = (i: number) => {
-    const { box } = forms[spots.form[i]!]!;
-    return [spots.x[i]! + box.minX, spots.y[i]! + box.minY] as const;
+    const { box } = orientations[positions.orientation[i]!]!;
+    return [positions.x[i]! + box.minX, positions.y[i]! + box.minY] as const;
   };
   const [ax, ay] = corner(a);
   const [bx, by] = corner(b);
-  spots.x[a]! += bx - ax;
-  spots.y[a]! += by - ay;
-  spots.x[b]! += ax - bx;
-  spots.y[b]! += ay - by;
+  positions.x[a]! += bx - ax;
+  positions.y[a]! += by - ay;
+  positions.x[b]! += ax - bx;
+  positions.y[b]! += ay - by;
 }

@@ -1,6 +1,6 @@
 import { noFitOutline, transformed, type Outline, type Point } from '../shape';
-import type { Form } from './form';
-import { Regions, type WayOut } from './regions';
+import type { Orientation } from './orientation';
+import { NoFitRegions, type WayOut } from './no-fit-regions';
 
 /** Making a region costs about as much as looking at this many edges per corner of the pair. */
 const WORK_OF_REGION = 300;
@@ -20,7 +20,7 @@ const WAYS = 3;
  * the processor.
  */
 export class NoFitTable {
-  private readonly regions = new Regions();
+  private readonly regions = new NoFitRegions();
   /** Region for form b round form a, at b · forms + a: its offset and the way the pair lies to it. */
   private readonly kept: Int32Array;
   /** Offsets of the regions made so far, by how the pair lies to one another before it is mirrored. */
@@ -30,8 +30,8 @@ export class NoFitTable {
   /** Scratch of `stretchesOn`: from, to, weight of every stretch on the line. */
   readonly stretches = this.regions.stretches;
 
-  constructor(private readonly forms: readonly Form[]) {
-    this.kept = new Int32Array(forms.length * forms.length).fill(NOT_MADE);
+  constructor(private readonly orientations: readonly Orientation[]) {
+    this.kept = new Int32Array(orientations.length * orientations.length).fill(NOT_MADE);
   }
 
   /** Edges looked at so far: the measure of work that does not depend on the machine. */
@@ -44,22 +44,22 @@ export class NoFitTable {
   }
 
   private region(a: number, b: number): number {
-    const at = this.kept[b * this.forms.length + a]!;
+    const at = this.kept[b * this.orientations.length + a]!;
     return at === NOT_MADE ? this.make(a, b) : at;
   }
 
   private make(a: number, b: number): number {
-    const { forms, kept } = this;
-    const [first, second] = forms[b]!.piece < forms[a]!.piece ? [b, a] : [a, b];
-    const at = this.keep(forms[first]!, forms[second]!);
-    kept[second * forms.length + first] = at;
+    const { orientations, kept } = this;
+    const [first, second] = orientations[b]!.piece < orientations[a]!.piece ? [b, a] : [a, b];
+    const at = this.keep(orientations[first]!, orientations[second]!);
+    kept[second * orientations.length + first] = at;
     // Seen from the other one, a region is turned by half.
-    if (a !== b) kept[first * forms.length + second] = at ^ WAYS;
-    return kept[b * forms.length + a]!;
+    if (a !== b) kept[first * orientations.length + second] = at ^ WAYS;
+    return kept[b * orientations.length + a]!;
   }
 
   /** Region for `b` round `a` and the way they lie to it. */
-  private keep(a: Form, b: Form): number {
+  private keep(a: Orientation, b: Orientation): number {
     // A flipped form, mirrored back, is turned the other way; half a turn is both mirrorings.
     const turned = degrees(a.flipped ? -a.rotation : a.rotation);
     const way = (a.flipped ? ALONG_X : 0) ^ (turned >= 180 ? WAYS : 0);
@@ -75,7 +75,7 @@ export class NoFitTable {
     return at | way;
   }
 
-  private outlines(a: Form, b: Form, pair: string): Outline[] {
+  private outlines(a: Orientation, b: Orientation, pair: string): Outline[] {
     const known = this.drawn.get(pair);
     if (known) return known.map((path) => oriented(transformed(path, a.flipped, a.rotation), a.flipped));
     this.regions.work += WORK_OF_REGION * (a.outline.length + b.outline.length);

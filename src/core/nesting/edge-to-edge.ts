@@ -1,7 +1,7 @@
 import { perimeter, type Outline } from '../shape';
 import { layBottomLeft, type Layable } from './bottom-left';
-import type { Form } from './form';
-import type { Spots } from './spots';
+import type { Orientation } from './orientation';
+import type { Positions } from './positions';
 
 /** Overlaps this deep are let pass while laying and pushed apart afterwards, mm: rounding in the figures of a file. */
 const ROUNDING = 1e-3;
@@ -22,8 +22,8 @@ const RUINED = 0.5;
 const WORK_OF_TOUCHING = 0.06;
 
 /** A place where a form touches what lies there. */
-interface Place {
-  form: number;
+interface PlacementOption {
+  orientation: number;
   x: number;
   y: number;
   /** Length of the outline that touches, mm. */
@@ -46,93 +46,94 @@ export class EdgeToEdge {
   private readonly total: number;
 
   constructor(
-    private readonly spots: Spots,
+    private readonly positions: Positions,
     private readonly order: readonly number[],
     private readonly layable: Layable,
     private readonly width: number,
     private readonly random: () => number,
   ) {
-    this.lengths = layable.forms.map(({ outline }) => perimeter(outline));
-    this.edges = layable.forms.map(({ outline }) => edgesOf(outline));
+    this.lengths = layable.orientations.map(({ outline }) => perimeter(outline));
+    this.edges = layable.orientations.map(({ outline }) => edgesOf(outline));
     this.total = order.reduce((sum, i) => sum + this.lengths[layable.choices[i]![0]!]!, 0);
   }
 
   /** Share of all outlines that touches something, edges of one cut counted more. */
   worth(): number {
-    const { spots, width } = this;
-    const { forms } = this.layable;
-    const { form, x, y, count } = spots;
+    const { positions, width } = this;
+    const { orientations } = this.layable;
+    const { orientation, x, y, count } = positions;
     let sum = 0;
     for (let i = 0; i < count; i++) {
-      if (form[i]! < 0) continue;
-      sum += touchesCloth(forms[form[i]!]!, x[i]!, y[i]!, width);
-      for (let j = 0; j < i; j++) if (form[j]! >= 0) sum += 2 * this.touching(form[i]!, x[i]!, y[i]!, form[j]!, x[j]!, y[j]!);
+      if (orientation[i]! < 0) continue;
+      sum += touchesCloth(orientations[orientation[i]!]!, x[i]!, y[i]!, width);
+      for (let j = 0; j < i; j++)
+        if (orientation[j]! >= 0) sum += 2 * this.touching(orientation[i]!, x[i]!, y[i]!, orientation[j]!, x[j]!, y[j]!);
     }
     return sum / this.total;
   }
 
   /** Takes up a piece and those nearest to it. */
   ruin(): void {
-    const { spots, order, random } = this;
-    const { forms } = this.layable;
+    const { positions, order, random } = this;
+    const { orientations } = this.layable;
     const many = 1 + Math.floor(random() * random() * RUINED * order.length);
     const middle = (i: number): [number, number] => {
-      const { box } = forms[spots.form[i]!]!;
-      return [spots.x[i]! + (box.minX + box.maxX) / 2, spots.y[i]! + (box.minY + box.maxY) / 2];
+      const { box } = orientations[positions.orientation[i]!]!;
+      return [positions.x[i]! + (box.minX + box.maxX) / 2, positions.y[i]! + (box.minY + box.maxY) / 2];
     };
     const [cx, cy] = middle(order[Math.floor(random() * order.length)]!);
     const near = order
       .map((i) => ({ i, far: Math.hypot(middle(i)[0] - cx, middle(i)[1] - cy) * (0.7 + 0.6 * random()) }))
       .sort((a, b) => a.far - b.far);
-    for (const { i } of near.slice(0, many)) spots.lift(i);
+    for (const { i } of near.slice(0, many)) positions.lift(i);
   }
 
   /** Lays all pieces that do not lie yet. */
   lay(): void {
-    const { spots, order, layable, width, random, lengths } = this;
-    const { forms, choices, table } = layable;
+    const { positions, order, layable, width, random, lengths } = this;
+    const { orientations, choices, table } = layable;
     const steep = LEAST_STEEP * (MOST_STEEP / LEAST_STEEP) ** random();
     const chance = CHANCE * random();
     /** Copies that wait, by piece. */
     const waiting = new Map<number, number[]>();
     for (const i of order) {
-      if (spots.form[i]! >= 0) continue;
-      const { piece } = forms[choices[i]![0]!]!;
+      if (positions.orientation[i]! >= 0) continue;
+      const { piece } = orientations[choices[i]![0]!]!;
       const copies = waiting.get(piece);
       if (copies) copies.push(i);
       else waiting.set(piece, [i]);
     }
-    let places: Place[] = [];
+    let places: PlacementOption[] = [];
     let highest = 1;
-    const offer = (form: number, x: number, y: number) => {
-      const touch = this.touchAt(form, x, y);
-      if (touch !== undefined) places.push({ form, x, y, touch });
+    const offer = (orientation: number, x: number, y: number) => {
+      const touch = this.touchAt(orientation, x, y);
+      if (touch !== undefined) places.push({ orientation, x, y, touch });
     };
     const offerAt = (other: number, ox: number, oy: number) => {
-      const fixed = forms[other]!;
+      const fixed = orientations[other]!;
       highest = Math.max(highest, oy + fixed.box.maxY);
       for (const [, copies] of waiting) {
-        for (const form of choices[copies[0]!]!) {
-          const moves = this.alongEdges(other, form);
-          for (let k = 0; k < moves.length; k += 2) offer(form, ox + moves[k]!, oy + moves[k + 1]!);
+        for (const orientation of choices[copies[0]!]!) {
+          const moves = this.alongEdges(other, orientation);
+          for (let k = 0; k < moves.length; k += 2) offer(orientation, ox + moves[k]!, oy + moves[k + 1]!);
         }
       }
     };
     for (const [, copies] of waiting) {
-      for (const form of choices[copies[0]!]!) {
-        const { box } = forms[form]!;
-        offer(form, -box.minX, -box.minY);
-        offer(form, width - box.maxX, -box.minY);
+      for (const orientation of choices[copies[0]!]!) {
+        const { box } = orientations[orientation]!;
+        offer(orientation, -box.minX, -box.minY);
+        offer(orientation, width - box.maxX, -box.minY);
       }
     }
-    spots.each(offerAt);
+    positions.each(offerAt);
     while (waiting.size > 0) {
-      let best: Place | undefined;
+      let best: PlacementOption | undefined;
       let most = -Infinity;
       for (const place of places) {
-        const top = place.y + forms[place.form]!.box.maxY;
+        const top = place.y + orientations[place.orientation]!.box.maxY;
         const worth =
-          (place.touch / lengths[place.form]!) * (1 + chance * (2 * random() - 1)) -
+          (place.touch / lengths[place.orientation]!) * (1 + chance * (2 * random() - 1)) -
           (steep * Math.max(0, top - highest)) / highest;
         if (worth > most) {
           most = worth;
@@ -140,44 +141,44 @@ export class EdgeToEdge {
         }
       }
       if (!best) {
-        const next = order.find((i) => spots.form[i]! < 0)!;
-        layBottomLeft(spots, [next], layable, { width, length: Infinity });
-        best = { form: spots.form[next]!, x: spots.x[next]!, y: spots.y[next]!, touch: 0 };
-        spots.lift(next);
+        const next = order.find((i) => positions.orientation[i]! < 0)!;
+        layBottomLeft(positions, [next], layable, { width, length: Infinity });
+        best = { orientation: positions.orientation[next]!, x: positions.x[next]!, y: positions.y[next]!, touch: 0 };
+        positions.lift(next);
       }
-      const { form, x, y } = best;
-      const { piece } = forms[form]!;
+      const { orientation, x, y } = best;
+      const { piece } = orientations[orientation]!;
       const copies = waiting.get(piece)!;
-      spots.lay(copies.pop()!, best);
+      positions.lay(copies.pop()!, best);
       if (copies.length === 0) waiting.delete(piece);
       places = places.filter((place) => {
-        if (!waiting.has(forms[place.form]!.piece)) return false;
-        if (table.depth(form, x, y, place.form, place.x, place.y) > ROUNDING) return false;
-        place.touch += this.touching(form, x, y, place.form, place.x, place.y);
+        if (!waiting.has(orientations[place.orientation]!.piece)) return false;
+        if (table.depth(orientation, x, y, place.orientation, place.x, place.y) > ROUNDING) return false;
+        place.touch += this.touching(orientation, x, y, place.orientation, place.x, place.y);
         return true;
       });
-      offerAt(form, x, y);
+      offerAt(orientation, x, y);
     }
   }
 
   /** Length that would touch there, mm; undefined where the form overlaps something or leaves the cloth. */
-  private touchAt(form: number, x: number, y: number): number | undefined {
-    const { spots, width } = this;
-    const { forms, table } = this.layable;
-    const b = forms[form]!;
+  private touchAt(orientation: number, x: number, y: number): number | undefined {
+    const { positions, width } = this;
+    const { orientations, table } = this.layable;
+    const b = orientations[orientation]!;
     const { box } = b;
     if (x < -box.minX - ROUNDING || x > width - box.maxX + ROUNDING || y < -box.minY - ROUNDING) return undefined;
-    table.work += spots.count;
+    table.work += positions.count;
     // Most places overlap something: that is asked first, of all, before anything is measured.
     const near: number[] = [];
-    for (let i = 0; i < spots.count; i++) {
-      const other = spots.form[i]!;
-      if (other < 0 || apart(forms[other]!, spots.x[i]!, spots.y[i]!, b, x, y)) continue;
-      if (table.depth(other, spots.x[i]!, spots.y[i]!, form, x, y) > ROUNDING) return undefined;
+    for (let i = 0; i < positions.count; i++) {
+      const other = positions.orientation[i]!;
+      if (other < 0 || apart(orientations[other]!, positions.x[i]!, positions.y[i]!, b, x, y)) continue;
+      if (table.depth(other, positions.x[i]!, positions.y[i]!, orientation, x, y) > ROUNDING) return undefined;
       near.push(i);
     }
     return near.reduce(
-      (touch, i) => touch + this.touching(spots.form[i]!, spots.x[i]!, spots.y[i]!, form, x, y),
+      (touch, i) => touch + this.touching(positions.orientation[i]!, positions.x[i]!, positions.y[i]!, orientation, x, y),
       touchesCloth(b, x, y, width),
     );
   }
@@ -190,11 +191,11 @@ export class EdgeToEdge {
 
   /** Length along which the edges of two forms run against each other, mm. */
   private touching(a: number, ax: number, ay: number, b: number, bx: number, by: number): number {
-    const { forms, table } = this.layable;
-    if (apart(forms[a]!, ax, ay, forms[b]!, bx, by)) return 0;
+    const { orientations, table } = this.layable;
+    if (apart(orientations[a]!, ax, ay, orientations[b]!, bx, by)) return 0;
     const fixed = this.edges[a]!;
     const moving = this.edges[b]!;
-    const { reach } = forms[b]!;
+    const { reach } = orientations[b]!;
     // Box of b as a sees it: only edges that come near it can touch.
     const [minX, maxX] = [reach.minX + bx - ax - CLOSE, reach.maxX + bx - ax + CLOSE];
     const [minY, maxY] = [reach.minY + by - ay - CLOSE, reach.maxY + by - ay + CLOSE];
@@ -240,7 +241,7 @@ function edgesOf(outline: Outline): Float64Array {
 }
 
 /** Whether the boxes of two forms lie too far from each other to touch. */
-function apart(a: Form, ax: number, ay: number, b: Form, bx: number, by: number): boolean {
+function apart(a: Orientation, ax: number, ay: number, b: Orientation, bx: number, by: number): boolean {
   return (
     ax + a.reach.maxX < bx + b.reach.minX - CLOSE ||
     bx + b.reach.maxX < ax + a.reach.minX - CLOSE ||
@@ -250,7 +251,7 @@ function apart(a: Form, ax: number, ay: number, b: Form, bx: number, by: number)
 }
 
 /** Length along which a form lies at the edges of the cloth, mm. */
-function touchesCloth({ outline }: Form, x: number, y: number, width: number): number {
+function touchesCloth({ outline }: Orientation, x: number, y: number, width: number): number {
   let sum = 0;
   outline.forEach(([px, py], i) => {
     const [qx, qy] = outline[(i + 1) % outline.length]!;

@@ -1,7 +1,7 @@
-import type { Form } from './form';
+import type { Orientation } from './orientation';
 import type { Laying } from './laying';
 import type { NoFitTable } from './no-fit';
-import type { Spots } from './spots';
+import type { Positions } from './positions';
 
 /** Overlaps less deep than this count as touching, mm: far below what a checker or scissors can tell. */
 export const TOUCHING = 1e-5;
@@ -22,33 +22,33 @@ export class Pairs {
   readonly boxes: Float64Array;
   /** What has moved since depths were measured. */
   private readonly moved: Uint8Array;
-  private readonly forms: readonly Form[];
+  private readonly orientations: readonly Orientation[];
   private readonly table: NoFitTable;
   private readonly movable: number;
 
   constructor(
-    { forms, table, movable }: Laying,
-    private readonly spots: Spots,
+    { orientations, table, movable }: Laying,
+    private readonly positions: Positions,
   ) {
-    this.forms = forms;
+    this.orientations = orientations;
     this.table = table;
     this.movable = movable;
-    this.weights = new Float64Array(spots.count * spots.count).fill(1);
-    this.depths = new Float64Array(spots.count * spots.count);
-    this.boxes = new Float64Array(4 * spots.count);
-    this.moved = new Uint8Array(spots.count);
+    this.weights = new Float64Array(positions.count * positions.count).fill(1);
+    this.depths = new Float64Array(positions.count * positions.count);
+    this.boxes = new Float64Array(4 * positions.count);
+    this.moved = new Uint8Array(positions.count);
   }
 
   /** Takes note that something lies elsewhere now. */
   update(i: number): void {
-    const { form, x, y } = this.spots;
+    const { orientation, x, y } = this.positions;
     const at = 4 * i;
     this.moved[i] = 1;
-    if (form[i]! < 0) {
+    if (orientation[i]! < 0) {
       this.boxes.fill(Infinity, at, at + 4);
       return;
     }
-    const { reach } = this.forms[form[i]!]!;
+    const { reach } = this.orientations[orientation[i]!]!;
     this.boxes[at] = reach.minX + x[i]!;
     this.boxes[at + 1] = reach.minY + y[i]!;
     this.boxes[at + 2] = reach.maxX + x[i]!;
@@ -57,19 +57,19 @@ export class Pairs {
 
   /** Depth of every pair, and their sum. To be called when spots were changed from outside. */
   measure(): void {
-    for (let i = 0; i < this.spots.count; i++) this.update(i);
+    for (let i = 0; i < this.positions.count; i++) this.update(i);
     this.measureMoved();
   }
 
   /** As `measure`, where only what has moved since is looked at. */
   measureMoved(): void {
-    const { form, x, y, count } = this.spots;
+    const { orientation, x, y, count } = this.positions;
     const { depths, moved, table } = this;
     let total = 0;
     for (let i = 0; i < Math.min(count, this.movable); i++) {
       for (let j = i + 1; j < count; j++) {
         if (moved[i] === 1 || moved[j] === 1) {
-          const depth = this.areApart(i, j) ? 0 : table.depth(form[i]!, x[i]!, y[i]!, form[j]!, x[j]!, y[j]!);
+          const depth = this.areApart(i, j) ? 0 : table.depth(orientation[i]!, x[i]!, y[i]!, orientation[j]!, x[j]!, y[j]!);
           depths[i * count + j] = depth;
           depths[j * count + i] = depth;
         }
@@ -93,7 +93,7 @@ export class Pairs {
 
   /** Whether something overlapped anything when depths were last measured. */
   overlaps(i: number): boolean {
-    const { count } = this.spots;
+    const { count } = this.positions;
     for (let j = 0; j < count; j++) if (this.depths[i * count + j]! > TOUCHING) return true;
     return false;
   }

@@ -1,13 +1,13 @@
 import { layBottomLeft } from './bottom-left';
-import { fill } from './fill';
+import { packSubset } from './subset';
 import { singleLaying, type LayingOptions } from './laying';
 import type { Leftover } from './leftover';
 import type { Placement, Unplaced } from './piece';
 import { search } from './search';
 import { searchAgain } from './search-again';
 import { searchEdges } from './search-edges';
-import type { Spots } from './spots';
-import { leftoverOf, tidy } from './tidy';
+import type { Positions } from './positions';
+import { leftoverOf, compact } from './compaction';
 
 export interface NestOptions extends LayingOptions {
   /** The same seed gives the same layout. */
@@ -78,14 +78,14 @@ const SQUEEZE_SHARE = 0.5;
 export function* nest(options: NestOptions): Generator<Nested, void> {
   const { seed, work, length, isSound = () => true, isLate = () => false } = options;
   const { laying, placements } = singleLaying(options);
-  const { spots, order, width, table } = laying;
+  const { positions, order, width, table } = laying;
   laying.isLate = isLate;
-  let best = spots.clone();
+  let best = positions.clone();
   layBottomLeft(best, order, laying, { width, length, work: Math.max(FIRST_WORK, work), isLate });
   // What is kept is told once more whether it is sound; a first layout that is not has only what stays, and what is laid next.
   laying.mend(best, length);
-  if (!isSound(placements(best).placements)) best = spots.clone();
-  let left = order.filter((i) => best.form[i]! < 0);
+  if (!isSound(placements(best).placements)) best = positions.clone();
+  let left = order.filter((i) => best.orientation[i]! < 0);
   let found = report();
   yield found;
   if (isLate()) return;
@@ -93,9 +93,9 @@ export function* nest(options: NestOptions): Generator<Nested, void> {
   const searched = order.length > 0 && order.length <= MOST_SEARCHED;
   if (left.length > 0 && searched) {
     if (!options.cloth) {
-      const long = spots.clone();
+      const long = positions.clone();
       layBottomLeft(long, order, laying, { width, length: Infinity, work, isLate });
-      const whole = order.every((i) => long.form[i]! >= 0);
+      const whole = order.every((i) => long.orientation[i]! >= 0);
       for (const shorter of whole ? search(laying, long, seed, SQUEEZE_SHARE * work) : []) {
         if (shorter && laying.top(shorter) <= length) {
           if (!take(shorter)) continue;
@@ -106,15 +106,15 @@ export function* nest(options: NestOptions): Generator<Nested, void> {
       }
     }
     if (left.length > 0) {
-      for (const fuller of fill(laying, best.clone(), length, seed, work)) {
+      for (const fuller of packSubset(laying, best.clone(), length, seed, work)) {
         if (fuller) take(fuller);
         yield progress();
       }
-      left = order.filter((i) => best.form[i]! < 0);
+      left = order.filter((i) => best.orientation[i]! < 0);
     }
   }
   if (left.length === 0 && searched) {
-    const plain = !options.cloth && spots.count === laying.movable;
+    const plain = !options.cloth && positions.count === laying.movable;
     if (plain) {
       for (const better of searchEdges(laying, seed, table.work + EDGES_SHARE * work)) {
         if (better && laying.top(better) < laying.top(best)) take(better);
@@ -126,17 +126,17 @@ export function* nest(options: NestOptions): Generator<Nested, void> {
       yield progress();
     }
   }
-  if (!isLate()) take(tidy(laying, best));
+  if (!isLate()) take(compact(laying, best));
   found = report();
   yield { ...report(), done: 1 };
 
   function report(): Nested {
     return { ...placements(best), length: laying.top(best), leftover: leftoverOf(laying, best), done: 0 };
   }
-  function sound(spots: Spots): boolean {
-    return isSound(placements(spots).placements);
+  function sound(positions: Positions): boolean {
+    return isSound(placements(positions).placements);
   }
-  function take(better: Spots): boolean {
+  function take(better: Positions): boolean {
     if (!sound(better)) return false;
     best.copyFrom(better);
     found = report();

@@ -2,7 +2,7 @@ import { seeded } from '../random';
 import { layBottomLeft } from './bottom-left';
 import type { Laying } from './laying';
 import { AT_BOUND, search } from './search';
-import type { Spots } from './spots';
+import type { Positions } from './positions';
 
 /** How far chance may bring a smaller piece forward in a new start: up to this many times its area. */
 const CHANCE = 3;
@@ -21,16 +21,16 @@ const NEXT_SEED = 7919;
  */
 export function* searchAgain(
   laying: Laying,
-  best: Spots,
+  best: Positions,
   seed: number,
   work: number,
   length: number,
-  isSound: (spots: Spots) => boolean = () => true,
-): Generator<Spots | undefined, void> {
+  isSound: (positions: Positions) => boolean = () => true,
+): Generator<Positions | undefined, void> {
   const { table, bound, order, width } = laying;
   const random = seeded(seed + NEXT_SEED);
   let shortest = laying.top(best);
-  let start: Spots | undefined = best.clone();
+  let start: Positions | undefined = best.clone();
   let failed = 0;
   for (let turn = 0; table.work < work && shortest > bound * AT_BOUND && failed < MOST_FAILED && !laying.isLate(); turn++) {
     if (start)
@@ -44,12 +44,12 @@ export function* searchAgain(
     failed = start ? 0 : failed + 1;
   }
 
-  function anotherStart(): Spots | undefined {
-    const spots = best.clone();
-    for (const i of order) spots.lift(i);
+  function anotherStart(): Positions | undefined {
+    const positions = best.clone();
+    for (const i of order) positions.lift(i);
     const keyed = order.map((i) => ({ i, key: laying.areas[i]! * CHANCE ** random() }));
     const next = keyed.sort((a, b) => b.key - a.key).map(({ i }) => i);
-    const left = layBottomLeft(spots, next, laying, { width, length });
-    return left.length === 0 && laying.isClear(spots) ? spots : undefined;
+    const left = layBottomLeft(positions, next, laying, { width, length });
+    return left.length === 0 && laying.isClear(positions) ? positions : undefined;
   }
 }

@@ -1,0 +1,10 @@
+export { cutPlan, cutPlans } from './cut-plan';
+export type { CutPlan, CutPlanOptions } from './cut-plan';
+export { largestLeftover } from './leftover';
+export type { Leftover } from './leftover';
+export { latest } from './nest';
+export { layRows } from './rows';
+export type { CutPiece, Placement, Unplaced } from './piece';
+export { layoutFaults } from './layout-faults';
+export { overlapArea } from './overlap-area';
+export type { LayoutFault, LayoutToCheck } from './layout-faults';
