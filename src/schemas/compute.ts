@@ -1,4 +1,6 @@
 import * as yup from 'yup';
+import { TONES } from '../core/cloth';
+import { METHODS } from '../core/liquid';
 import { PRESS_ORDERS } from '../core/press';
 import { number, oneOf, outline, shape, text } from './rules';
 
@@ -82,4 +84,70 @@ export const identifySchema = shape({
         Object.keys(value).length <= 50 &&
         Object.values(value).every((each) => typeof each === 'string' && each.length <= 40),
     ),
+});
+
+export const liquidSchema = shape({
+  pieces: yup
+    .array()
+    .of(
+      shape({
+        id: text(200, 1).required(),
+        area: number({ min: 0, max: 1e9 }).required(),
+        arealDensity: number({ above: 0, max: 5000 }).required(),
+        tone: oneOf(TONES).required(),
+      }).required(),
+    )
+    .required()
+    .max(5000, 'must hold at most 5000 pieces'),
+  method: oneOf(METHODS).required(),
+  mlPerPull: number({ above: 0, max: 100 }),
+  strength: number({ min: 0, max: 1 }),
+});
+
+export const dryingSchema = shape({
+  water: number({ min: 0, max: 20_000 }).required(),
+  sides: number({ min: 1, max: 2, integer: true }).required(),
+  temperature: number({ min: 0, max: 60 }).required(),
+  humidity: number({ min: 0, max: 99 }).required(),
+  airSpeed: number({ min: 0, max: 20 }).required(),
+  arealDensity: number({ above: 0, max: 5000 }).required(),
+});
+
+export const scheduleSchema = shape({
+  tasks: yup
+    .array()
+    .of(
+      shape({
+        id: text(200, 1).required(),
+        minutes: number({ min: 0, max: 100_000 }).required(),
+        uses: yup.array().of(text(100, 1).required()).max(50, 'must name at most 50 resources').default([]),
+        after: yup.array().of(text(200, 1).required()).max(2000, 'must name at most 2000 tasks').default([]),
+      }).required(),
+    )
+    .required()
+    .max(2000, 'must hold at most 2000 tasks'),
+  capacity: yup
+    .mixed<Record<string, number>>()
+    .required()
+    .test('capacity', 'must be an object of at most 200 resources with how many there are of each, 0 to 1000', (value) => {
+      if (typeof value !== 'object' || value === null || Array.isArray(value)) return false;
+      const counts = Object.values(value);
+      return counts.length <= 200 && counts.every((count) => typeof count === 'number' && count >= 0 && count <= 1000);
+    }),
+  seed: number({ integer: true, min: 0, max: Number.MAX_SAFE_INTEGER }),
+});
+
+export const opacitySchema = shape({
+  sheets: yup
+    .array()
+    .of(
+      shape({
+        reflectance: number({ min: 0, max: 1 }).required(),
+        transmittance: number({ min: 0, max: 1 }).required(),
+        openArea: number({ min: 0, max: 1 }),
+      }).required(),
+    )
+    .required()
+    .min(1, 'must hold at least one sheet')
+    .max(50, 'must hold at most 50 sheets'),
 });

@@ -13,7 +13,7 @@ import { cloths } from '../store/cloths';
 import type { Db } from '../store/database';
 import { chosenOf } from '../store/materials';
 import { projects } from '../store/projects';
-import { readSettings } from '../store/settings';
+import { airOf, readSettings } from '../store/settings';
 import { getWorkpiece, type Workpiece } from '../store/workpieces';
 import { doneTogether, type PressTool } from './bench-together';
 import { orderOfJob } from './order-of-work';
@@ -145,7 +145,7 @@ function plannedWork(db: Db, jobId: string): Planned {
         }).stops,
     );
   };
-  const one = stepsFor(question, chosen, work.stack.setting, order);
+  const one = stepsFor(question, chosen, work.stack.setting, order, airOf(settings));
   return { work, clothName: cloth.name, outline: piece.outline, plate, chosen, order, one, stopsOn };
 }
 

@@ -1,3 +1,4 @@
+import type { Air } from '../core/liquid';
 import type { LengthSystem } from '../core/units';
 import type { Schools } from '../core/schools';
 import { StaleError } from './errors';
@@ -17,6 +18,12 @@ export interface Settings {
   /** Plate of a flat press, mm; 0 where there is none. */
   pressLength: number;
   pressWidth: number;
+  /** What one pull of the person's bottle gives, ml. */
+  mlPerPull: number;
+  /** The air in which wet cloth hangs: °C, relative %, m/s. */
+  airTemperature: number;
+  airHumidity: number;
+  airSpeed: number;
   /** Overlap of neighbouring iron stops, mm. */
   stopOverlap: number;
   /** What the machine clears under its raised foot, mm. */
@@ -38,12 +45,21 @@ export const DEFAULT_SETTINGS: Settings = {
   boardWidth: 380,
   pressLength: 0,
   pressWidth: 0,
+  mlPerPull: 0.9,
+  airTemperature: 20,
+  airHumidity: 50,
+  airSpeed: 0,
   stopOverlap: 15,
   machineClearance: 6,
   trim: 6,
   sound: true,
   schools: {},
 };
+
+/** The air in which the person hangs wet cloth. */
+export function airOf({ airTemperature, airHumidity, airSpeed }: Settings): Air {
+  return { temperature: airTemperature, humidity: airHumidity, airSpeed };
+}
 
 const KEY = 'settings';
 

@@ -17,6 +17,10 @@ describe('docs/api.md', () => {
     ['→ `outlines`, `area`, `removedArea`.\n```\n', '/api/compute/inset', 200],
     ['that the clock ends the search.\n```\n', '/api/compute/cutplan', 200],
     ['`coverage` (0–1).\n```\n', '/api/compute/pressplan', 200],
+    ['1 ml weighs 1 g.\n```\n', '/api/compute/liquid', 200],
+    ['(a twentieth is left).\n```\n', '/api/compute/drying', 200],
+    ['of which there are none are refused.\n```\n', '/api/compute/schedule', 200],
+    ['`transmittance` of the pile.\n```\n', '/api/compute/opacity', 200],
   ])('example after %j is taken by %s', async (heading, path, status) => {
     expect(documented).toContain(heading);
     const answer = await send('POST', path, example(heading));

@@ -320,6 +320,10 @@ describe('settings', () => {
       boardWidth: 380,
       pressLength: 0,
       pressWidth: 0,
+      mlPerPull: 0.9,
+      airTemperature: 20,
+      airHumidity: 50,
+      airSpeed: 0,
     },
     ...{ machineClearance: 6, trim: 6, sound: true, schools: {} },
   };

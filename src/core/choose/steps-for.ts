@@ -1,3 +1,4 @@
+import type { Air } from '../liquid';
 import type { ChosenLayer } from '../layers';
 import type { Schools } from '../schools';
 import { orderOfWork, stackSteps, STITCH_ROLES, type FoundSetting, type Order, type Step, type StitchRole } from '../steps';
@@ -13,6 +14,7 @@ export function stepsFor(
   layers: readonly ChosenLayer[],
   found?: FoundSetting,
   order: Order = orderFor(question, layers),
+  air?: Air,
 ): Step[] {
   const { fabric, part, profile, traits, schools, piece } = question;
   const stitched = profile.kind === 'stitch';
@@ -30,6 +32,7 @@ export function stepsFor(
     order: stitched ? 'cut-first' : order,
     longest: Math.max(piece.width, piece.height),
     yardage: piece.width * piece.height * piece.count,
+    ...(air ? { air } : {}),
   });
 }
 

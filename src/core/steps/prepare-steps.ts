@@ -1,3 +1,4 @@
+import { drying, pickUpOf, secondsUnderIron, type Air } from '../liquid';
 import { isSoaked, type Material } from '../layers';
 import type { Step, StepsFor } from './step';
 import { HEAT_SAFETY, SPRAY_SAFETY, IRON, COVER } from './words';
@@ -67,6 +68,7 @@ function liquidSteps(material: Material, input: StepsFor): Step[] {
   // Drying a liquid follows its leaflet; the schools of heat are about glue.
   const setting = found?.materialId === material.id ? found : material.leaflet;
   const soaked = isSoaked(material);
+  const hanging = soaked ? minutesToDamp(input) : 0;
   const spray = material.family === 'edge-stiffener';
   const id = material.id;
   const wet: Step = soaked
@@ -99,9 +101,9 @@ function liquidSteps(material: Material, input: StepsFor): Step[] {
         id: `${id}-dry`,
         stage: 'prepare',
         kind: 'wait',
-        seconds: 900,
+        seconds: 60 * hanging,
         title: 'Let it hang until it is only damp',
-        detail: 'Ten to fifteen minutes.',
+        detail: `About ${hanging} minutes in this air, both faces free. Feel it: cool and limp, no drops. If it has gone dry, mist it with water.`,
       }
     : {
         id: `${id}-dry`,
@@ -148,9 +150,8 @@ function liquidSteps(material: Material, input: StepsFor): Step[] {
   return steps;
 }
 
-/** Water that is left when it is pressed, as a share of the dry cloth's mass; what leaves under the iron, g a second. */
+/** Water that is left when it is pressed, as a share of the dry cloth's mass. */
 const LEFT = { soaked: 0.25, misted: 0.15 };
-const LEAVES = 0.3;
 /** An iron is moved over both faces in no less than this, s a square metre. */
 const SLOWEST = 300;
 
@@ -159,7 +160,17 @@ function dryingWords({ yardage, fabric }: StepsFor, soaked: boolean): string {
   if (!yardage) return '';
   const area = yardage / 1e6;
   const water = area * fabric.arealDensity * (soaked ? LEFT.soaked : LEFT.misted);
-  const minutes = Math.max(1, Math.round(Math.max(water / LEAVES, area * SLOWEST) / 60));
+  const minutes = Math.max(1, Math.round(Math.max(secondsUnderIron(water), area * SLOWEST) / 60));
   const size = area < 0.095 ? `${Math.max(1, Math.round(area * 100)) / 100}` : area.toFixed(1);
   return `: ${size} m², about ${minutes === 1 ? 'a minute' : `${minutes} minutes`}`;
+}
+
+/** The air of a room in which nothing moves. */
+const STILL_ROOM: Air = { temperature: 20, humidity: 50, airSpeed: 0 };
+
+/** How long cloth that is wet through hangs until it is damp, whole minutes. */
+function minutesToDamp({ fabric, air = STILL_ROOM }: StepsFor): number {
+  const { arealDensity } = fabric;
+  const water = arealDensity * pickUpOf(fabric, 'soak');
+  return Math.max(1, Math.round(drying({ ...air, water, sides: 2, arealDensity }).minutesToDamp));
 }

@@ -1,4 +1,5 @@
 import type { Fabric } from '../cloth';
+import type { Air } from '../liquid';
 import type { ChosenLayer } from '../layers';
 import type { StitchRole } from './finishing';
 import type { Order } from './order';
@@ -58,4 +59,6 @@ export interface StepsFor {
   longest?: number;
   /** All that is treated as a length before it is cut, mm². */
   yardage?: number;
+  /** The air in which it hangs to dry; a still room when it is not said. */
+  air?: Air;
 }

@@ -39,7 +39,9 @@ export default function ApplyStage({ work, cloth, layers, settings, order, openR
     const known = layers.filter((layer): layer is StageLayer & { material: Material } => layer.material !== undefined);
     const schools = schoolsOf(settings.schools, work.stack.schools);
     const piece = sizeOfPiece(openPiece(work), work.wish.role, work.count, settings.trim, work.place);
-    return stepsFor(questionFor(fabricOf(cloth), work.wish, { schools, piece }), known, work.stack.setting, order);
+    return stepsFor(questionFor(fabricOf(cloth), work.wish, { schools, piece }), known, work.stack.setting, order, {
+      ...{ temperature: settings.airTemperature, humidity: settings.airHumidity, airSpeed: settings.airSpeed },
+    });
   }, [work, cloth, layers, settings, order]);
   if (!cloth || !work.stack) {
     return (

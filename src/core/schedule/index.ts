@@ -1,0 +1,2 @@
+export { schedule } from './schedule';
+export type { Schedule, ScheduleOptions, Task } from './schedule';

@@ -1,0 +1,220 @@
+import { InputError, requireNumber } from '../input-error';
+import { seeded } from '../random';
+
+/** Something that takes a while: by hands, by an iron, or by itself. */
+export interface Task {
+  id: string;
+  minutes: number;
+  /** Names of what it holds while it runs, one unit of each. */
+  uses: readonly string[];
+  /** Tasks that must have ended before. */
+  after: readonly string[];
+}
+
+export interface Schedule {
+  /** Minutes until the last task has ended. */
+  makespan: number;
+  /** In order of their starts. Minutes from 0. */
+  starts: { id: string; start: number; end: number }[];
+}
+
+export interface ScheduleOptions {
+  tasks: readonly Task[];
+  /** How many of each there are. */
+  capacity: Readonly<Record<string, number>>;
+  seed?: number;
+}
+
+const MOST_TASKS = 2000;
+/** Work that is spent on the search: pairs of tasks that are looked at. Small plans are tried thousands of times, 300 tasks some hundred. */
+const WORK = 60_000_000;
+const MOST_TRIES = 4000;
+/** Times closer than this are the same, minutes. */
+const SAME = 1e-9;
+
+/** A plan with tasks and resources as numbers. */
+interface Numbered {
+  minutes: Float64Array;
+  uses: number[][];
+  before: number[][];
+  next: number[][];
+  capacity: number[];
+  /** Longest chain of tasks that begins with each, itself included, minutes. */
+  tail: Float64Array;
+}
+
+/**
+ * The shortest plan that is found for tasks that wait on each other and share what they use. A task runs without a break. Tasks are
+ * put one by one at the earliest time that is free, in many orders: by the longest chain that follows, and by chance around it; each
+ * plan is pushed to its end and back again, which closes gaps. The search stops as soon as no plan can be shorter.
+ *
+ * @throws {InputError} for cycles, unknown tasks, resources of which there are none, and figures that cannot be
+ * @example schedule({ tasks: [{ id: 'soak', minutes: 30, uses: [], after: [] }, { id: 'press', minutes: 5, uses: ['iron'], after: ['soak'] }], capacity: { iron: 1 } }).makespan // 35
+ */
+export function schedule({ tasks, capacity, seed = 1 }: ScheduleOptions): Schedule {
+  const plan = numbered(tasks, capacity);
+  const count = tasks.length;
+  if (count === 0) return { makespan: 0, starts: [] };
+  const least = lowerBound(plan);
+  const random = seeded(seed);
+  let best = improved(plan, serial(plan, plan.tail));
+  const tries = Math.max(20, Math.min(MOST_TRIES, Math.floor(WORK / (count * count * 4))));
+  const urgency = new Float64Array(count);
+  for (let i = 0; i < tries && best.end > least + SAME; i++) {
+    // Around the tails, or around the best plan so far: what begins early there is tried early again.
+    const spread = (0.05 + 0.6 * random()) * best.end;
+    const near = i % 2 === 1;
+    for (let k = 0; k < count; k++) urgency[k] = (near ? best.end - best.start[k]! : plan.tail[k]!) + spread * (random() - 0.5);
+    const found = improved(plan, serial(plan, urgency));
+    if (found.end < best.end - SAME) best = found;
+  }
+  const starts = tasks
+    .map(({ id }, k) => ({ id, start: best.start[k]!, end: best.start[k]! + plan.minutes[k]! }))
+    .sort((a, b) => a.start - b.start || a.end - b.end);
+  return { makespan: best.end, starts };
+}
+
+function numbered(tasks: readonly Task[], capacity: Readonly<Record<string, number>>): Numbered {
+  if (tasks.length > MOST_TASKS) throw new InputError('tasks', `must hold at most ${MOST_TASKS}, saw ${tasks.length}`);
+  const names = Object.keys(capacity);
+  for (const name of names) requireNumber(`capacity.${name}`, capacity[name]!, '', { min: 0, max: 1000 });
+  const index = new Map<string, number>();
+  tasks.forEach(({ id, minutes }, i) => {
+    if (index.has(id))
+      throw new InputError(`tasks[${i}].id`, `must be told apart from the others, saw ${JSON.stringify(id)} twice`);
+    requireNumber(`tasks[${i}].minutes`, minutes, 'minutes', { min: 0, max: 100_000 });
+    index.set(id, i);
+  });
+  const uses = tasks.map((task, i) =>
+    [...new Set(task.uses)].map((name, k) => {
+      const at = names.indexOf(name);
+      if (at < 0 || !(capacity[name]! >= 1))
+        throw new InputError(
+          `tasks[${i}].uses[${k}]`,
+          `must be something of which there is at least one, saw ${JSON.stringify(name)}`,
+        );
+      return at;
+    }),
+  );
+  const before = tasks.map((task, i) =>
+    [...new Set(task.after)].map((id, k) => {
+      const at = index.get(id);
+      if (at === undefined)
+        throw new InputError(`tasks[${i}].after[${k}]`, `must name a task of the plan, saw ${JSON.stringify(id)}`);
+      return at;
+    }),
+  );
+  const next = tasks.map((): number[] => []);
+  before.forEach((all, k) => all.forEach((b) => next[b]!.push(k)));
+  const minutes = Float64Array.from(tasks, (task) => task.minutes);
+  const capacities = names.map((name) => Math.floor(capacity[name]!));
+  return { minutes, uses, before, next, capacity: capacities, tail: tails(tasks, minutes, before, next) };
+}
+
+/** Longest chain from the beginning of each task to the end. @throws {InputError} where tasks wait on each other in a ring */
+function tails(tasks: readonly Task[], minutes: Float64Array, before: number[][], next: number[][]): Float64Array {
+  const open = next.map(({ length }) => length);
+  const tail = Float64Array.from(minutes);
+  const ready = open.flatMap((left, k) => (left === 0 ? [k] : []));
+  let done = 0;
+  while (ready.length > 0) {
+    const k = ready.pop()!;
+    done += 1;
+    for (const b of before[k]!) {
+      tail[b] = Math.max(tail[b]!, minutes[b]! + tail[k]!);
+      if (--open[b]! === 0) ready.push(b);
+    }
+  }
+  if (done < tasks.length) {
+    const i = open.findIndex((left) => left > 0);
+    throw new InputError(`tasks[${i}].after`, `leads in a ring: “${tasks[i]!.id}” would have to wait on itself`);
+  }
+  return tail;
+}
+
+/** No plan is shorter than its longest chain, or than all that one resource has to do. */
+function lowerBound({ minutes, uses, capacity, tail }: Numbered): number {
+  const busy = capacity.map(() => 0);
+  uses.forEach((all, k) => all.forEach((r) => (busy[r]! += minutes[k]!)));
+  return Math.max(...tail, ...busy.map((sum, r) => sum / capacity[r]!));
+}
+
+interface Placed {
+  start: Float64Array;
+  end: number;
+}
+
+/** Puts tasks one by one at the earliest time that is free for them, of those that may begin the most urgent first. */
+function serial({ minutes, uses, before, next, capacity }: Numbered, urgency: ArrayLike<number>): Placed {
+  const count = minutes.length;
+  const start = new Float64Array(count);
+  const open = before.map(({ length }) => length);
+  const ready = open.flatMap((left, k) => (left === 0 ? [k] : []));
+  /** Tasks that hold each resource. */
+  const held = capacity.map((): number[] => []);
+  let end = 0;
+  while (ready.length > 0) {
+    let at = 0;
+    for (let i = 1; i < ready.length; i++) if (urgency[ready[i]!]! > urgency[ready[at]!]!) at = i;
+    const k = ready[at]!;
+    ready[at] = ready[ready.length - 1]!;
+    ready.pop();
+    let earliest = 0;
+    for (const b of before[k]!) earliest = Math.max(earliest, start[b]! + minutes[b]!);
+    start[k] = freeFrom(k, earliest);
+    end = Math.max(end, start[k]! + minutes[k]!);
+    for (const r of uses[k]!) held[r]!.push(k);
+    for (const n of next[k]!) if (--open[n]! === 0) ready.push(n);
+  }
+  return { start, end };
+
+  function freeFrom(k: number, earliest: number): number {
+    let t = earliest;
+    for (;;) {
+      let later = t;
+      for (const r of uses[k]!) later = Math.max(later, freeOf(r, t, t + minutes[k]!));
+      if (later <= t) return t;
+      t = later;
+    }
+  }
+
+  /** The next time that is worth a try, or `from` where the resource is free all the way to `to`. */
+  function freeOf(r: number, from: number, to: number): number {
+    const most = capacity[r]!;
+    const there = held[r]!.filter((k) => start[k]! < to - SAME && start[k]! + minutes[k]! > from + SAME);
+    if (there.length < most) return from;
+    // The most that run at once begin with one of them.
+    let first = Infinity;
+    for (const k of there) {
+      const at = Math.max(from, start[k]!);
+      let running = 0;
+      for (const other of there) if (start[other]! <= at + SAME && start[other]! + minutes[other]! > at + SAME) running += 1;
+      if (running >= most)
+        for (const other of there)
+          if (start[other]! <= at + SAME && start[other]! + minutes[other]! > at + SAME)
+            first = Math.min(first, start[other]! + minutes[other]!);
+    }
+    return first === Infinity ? from : first;
+  }
+}
+
+/** Pushes a plan to its end and back to its beginning, which closes gaps: what ends last is put last, what begins first first. */
+function improved(plan: Numbered, placed: Placed): Placed {
+  let best = placed;
+  for (let round = 0; round < 3; round++) {
+    const back = serial(
+      mirrored(plan),
+      Float64Array.from(best.start, (start, k) => start + plan.minutes[k]!),
+    );
+    const order = Float64Array.from(back.start, (start, k) => start + plan.minutes[k]!);
+    const again = serial(plan, order);
+    if (!(again.end < best.end - SAME)) return best;
+    best = again;
+  }
+  return best;
+}
+
+/** The same plan run backwards. */
+function mirrored(plan: Numbered): Numbered {
+  return { ...plan, before: plan.next, next: plan.before };
+}

@@ -1,0 +1,2 @@
+export { opacityOf } from './opacity';
+export type { LightSheet, Opacity } from './opacity';

@@ -1,0 +1,127 @@
+import { describe, expect, it } from 'vitest';
+import { post } from './client';
+
+describe('POST /api/compute/liquid', () => {
+  const piece = (id: string, more: object = {}) => ({ id, area: 100_000, arealDensity: 150, tone: 'mid', ...more });
+
+  it('counts by mass: area × areal density × pick-up', async () => {
+    const pieces = [piece('dark', { tone: 'dark' }), piece('light', { tone: 'light', area: 200_000 }), piece('mid')];
+    const { body } = await post('/api/compute/liquid', { pieces, method: 'soak', mlPerPull: 0.8, strength: 0.3 });
+    // 15 g, 30 g and 15 g of cloth, wet through with as much.
+    expect(body.millilitres).toBeCloseTo(60, 9);
+    expect(body.pulls).toBe(75);
+    expect([body.concentrate, body.water].map((ml) => Math.round(ml * 1e6) / 1e6)).toEqual([18, 42]);
+    expect(body.order).toEqual(['light', 'mid', 'dark']);
+    expect(body.perPiece.map((each: { millilitres: number }) => each.millilitres)).toEqual([15, 30, 15]);
+    const mist = await post('/api/compute/liquid', { pieces, method: 'mist' });
+    expect(mist.body.millilitres / 60).toBeGreaterThanOrEqual(0.15);
+    expect(mist.body.millilitres / 60).toBeLessThanOrEqual(0.25);
+    expect(mist.body).not.toHaveProperty('pulls');
+  });
+
+  it.each([
+    [{ pieces: [piece('a'), piece('a')], method: 'soak' }, 'pieces[1].id'],
+    [{ pieces: [piece('a', { tone: 'pink' })], method: 'soak' }, 'pieces[0].tone'],
+    [{ pieces: [piece('a')], method: 'dip' }, 'method'],
+    [{ pieces: [piece('a')], method: 'mist', mlPerPull: 0 }, 'mlPerPull'],
+    [{ pieces: [piece('a')], method: 'mist', strength: 1.5 }, 'strength'],
+  ])('refuses %j, naming %s', async (body, field) => {
+    const answer = await post('/api/compute/liquid', body);
+    expect([answer.status, answer.body.error.field]).toEqual([400, field]);
+  });
+});
+
+describe('POST /api/compute/drying', () => {
+  const cotton = { water: 142, sides: 2, temperature: 20, humidity: 50, airSpeed: 0, arealDensity: 142 };
+
+  it('a soaked quilting cotton is dry in about 70 minutes indoors, and damp in 10 to 15 outdoors', async () => {
+    const { body } = await post('/api/compute/drying', cotton);
+    expect(body.rate).toBeGreaterThan(110);
+    expect(body.rate).toBeLessThan(140);
+    expect(body.minutesToDry).toBeGreaterThan(60);
+    expect(body.minutesToDry).toBeLessThan(80);
+    const outdoors = await post('/api/compute/drying', { ...cotton, temperature: 25, humidity: 40, airSpeed: 2 });
+    expect(outdoors.body.rate).toBeGreaterThan(2 * 210);
+    expect(outdoors.body.rate).toBeLessThan(2 * 250);
+    expect(outdoors.body.minutesToDamp).toBeGreaterThan(10);
+    expect(outdoors.body.minutesToDamp).toBeLessThan(15);
+  });
+
+  it('is slower on a table, in damp air and with more water; what is damp already is damp at once', async () => {
+    const minutes = async (more: object) => (await post('/api/compute/drying', { ...cotton, ...more })).body.minutesToDry;
+    const usual = await minutes({});
+    expect(await minutes({ sides: 1 })).toBeCloseTo(2 * usual, 6);
+    expect(await minutes({ humidity: 80 })).toBeGreaterThan(usual);
+    expect(await minutes({ water: 200 })).toBeGreaterThan(usual);
+    const damp = (await post('/api/compute/drying', { ...cotton, water: 30 })).body;
+    expect(damp.minutesToDamp).toBe(0);
+    expect(damp.minutesToDry).toBeGreaterThan(0);
+  });
+
+  it.each([
+    ['sides', 3],
+    ['humidity', 100],
+    ['temperature', 90],
+    ['arealDensity', 0],
+  ])('refuses %s of %s', async (field, value) => {
+    const answer = await post('/api/compute/drying', { ...cotton, [field]: value });
+    expect([answer.status, answer.body.error.field]).toEqual([400, field]);
+  });
+});
+
+describe('POST /api/compute/schedule', () => {
+  const task = (id: string, minutes: number, uses: string[] = [], after: string[] = []) => ({ id, minutes, uses, after });
+
+  it('fills waiting with other work', async () => {
+    const tasks = [
+      task('spray', 5, ['hands']),
+      task('dry', 40, [], ['spray']),
+      task('press', 10, ['hands', 'iron'], ['dry']),
+      task('fuse', 25, ['hands', 'iron']),
+      task('baste', 15, ['hands']),
+    ];
+    const { body } = await post('/api/compute/schedule', { tasks, capacity: { hands: 1, iron: 1 } });
+    expect(body.makespan).toBe(55);
+  });
+
+  it.each([
+    [[task('a', 5, [], ['b']), task('b', 5, [], ['a'])], {}, /^tasks\[[01]\]\.after/],
+    [[task('a', 5, [], ['ghost'])], {}, /^tasks\[0\]\.after\[0\]/],
+    [[task('a', 5, ['iron'])], {}, /^tasks\[0\]\.uses\[0\]/],
+    [[task('a', 5, ['iron'])], { iron: 0 }, /^tasks\[0\]\.uses\[0\]/],
+    [[task('a', 5), task('a', 6)], {}, /^tasks\[1\]\.id/],
+    [[task('a', -1)], {}, /^tasks\[0\]\.minutes/],
+  ])('refuses %j with %j', async (tasks, capacity, field) => {
+    const answer = await post('/api/compute/schedule', { tasks, capacity });
+    expect(answer.status).toBe(400);
+    expect(answer.body.error.field).toMatch(field);
+  });
+});
+
+describe('POST /api/compute/opacity', () => {
+  it('follows light to and fro between two sheets', async () => {
+    const [first, second] = [
+      { reflectance: 0.5, transmittance: 0.4 },
+      { reflectance: 0.6, transmittance: 0.1 },
+    ];
+    const { body } = await post('/api/compute/opacity', { sheets: [first, second] });
+    expect(body.transmittance).toBeCloseTo((0.4 * 0.1) / (1 - 0.5 * 0.6), 12);
+    expect(body.reflectance).toBeCloseTo(0.5 + (0.4 ** 2 * 0.6) / (1 - 0.5 * 0.6), 12);
+  });
+
+  it('sheer is far from opaque, two layers less so; holes let through', async () => {
+    const opacity = async (...sheets: object[]) => (await post('/api/compute/opacity', { sheets })).body.opacity;
+    const sheer = { reflectance: 0.3, transmittance: 0.55 };
+    const opaque = { reflectance: 0.7, transmittance: 0.05 };
+    expect(await opacity(sheer)).toBeLessThan(70);
+    expect(await opacity(sheer, sheer)).toBeGreaterThan(await opacity(sheer));
+    expect(await opacity(opaque)).toBeGreaterThan(95);
+    expect(await opacity({ ...opaque, openArea: 0.2 })).toBeLessThan(90);
+    expect(await opacity({ ...opaque, openArea: 0.2 }, opaque)).toBeGreaterThan(95);
+  });
+
+  it('refuses more light than there is', async () => {
+    const answer = await post('/api/compute/opacity', { sheets: [{ reflectance: 0.7, transmittance: 0.5 }] });
+    expect([answer.status, answer.body.error.field]).toEqual([400, 'sheets[0].transmittance']);
+  });
+});
