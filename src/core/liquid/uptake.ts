@@ -1,6 +1,7 @@
 import type { Fabric, Tone } from '../cloth';
 import { fibreShare } from '../cloth';
 import { InputError, requireNumber } from '../input-error';
+import { isSoaked, type Material } from '../layers';
 
 /** How wet cloth is made: a mist for pressing, damp for starch that is pressed dry, or wet through. */
 export const METHODS = ['mist', 'damp', 'soak'] as const;
@@ -32,6 +33,16 @@ export function pickUpOf({ fibres }: Pick<Fabric, 'fibres'>, method: Method): nu
   let times = 1;
   for (const [fibre, drinks] of DRINKS) times += fibreShare({ fibres } as Fabric, fibre) * (drinks - 1);
   return PICK_UP[method] * times;
+}
+
+/**
+ * How wet cloth is made with a liquid: soaked where it is meant to be, damp with starch and stiffener, a mist of anything lighter.
+ *
+ * @example methodOf(lightPressingSpray) // 'mist'
+ */
+export function methodOf(liquid: Pick<Material, 'form' | 'family' | 'arealDensity' | 'stiffening'>): Method {
+  if (isSoaked(liquid)) return 'soak';
+  return liquid.family === 'starch' || liquid.family === 'edge-stiffener' ? 'damp' : 'mist';
 }
 
 /** A piece or a length that is treated. */

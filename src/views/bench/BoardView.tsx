@@ -1,4 +1,4 @@
-import { Play, TimerReset } from 'lucide-react';
+import { Droplets, Play, TimerReset } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { formatDuration } from '../../core/units';
 import { call, plainMessage, type ApiError } from '../../ui/api';
@@ -32,7 +32,14 @@ export default function BoardView({ board, press }: { board: BenchBoard; press: 
   const toggle = (id: string) => setChosen((all) => (all.includes(id) ? all.filter((each) => each !== id) : [...all, id]));
   return (
     <>
-      <h1 className="text-2xl font-bold">Bench</h1>
+      <div className="flex flex-wrap items-center justify-between gap-3">
+        <h1 className="text-2xl font-bold">Bench</h1>
+        <p className="flex flex-wrap gap-2">
+          <a className="btn" href="/wet">
+            <Droplets size={18} aria-hidden="true" /> Sprays, starch, soaking
+          </a>
+        </p>
+      </div>
       <section className="mt-3" aria-label="Open at the bench">
         <h2 className="chalk-heading">Open</h2>
         {board.runs.length === 0 ? (

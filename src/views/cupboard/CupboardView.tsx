@@ -323,6 +323,11 @@ export default function CupboardView({
             Tables in and out
           </a>
         )}
+        {shelf === 'layers' && (
+          <a className="btn" href="/wet">
+            Sprays, starch, soaking
+          </a>
+        )}
         <a className="btn" href="/buy">
           What to buy
         </a>

@@ -81,6 +81,13 @@ export default function ApplyStage({ work, cloth, layers, settings, order, openR
           {openRun ? 'Go on where it was' : 'Start at the bench'}
         </button>
       </div>
+      {layers.some(({ material }) => material?.form === 'liquid') && (
+        <p className="mt-3">
+          <a className="font-semibold text-primary underline underline-offset-2" href={`/wet?job=${work.id}`}>
+            How much liquid it takes, and how long it hangs
+          </a>
+        </p>
+      )}
       {error && (
         <p role="alert" className="mt-3 font-semibold text-error">
           {error}

@@ -1,0 +1,152 @@
+import { useMemo, useState } from 'react';
+import { toast } from 'sonner';
+import type { Air } from '../../core/liquid';
+import { call, plainMessage, type ApiError } from '../../ui/api';
+import { TextField } from '../../ui/form-fields';
+import { counted, keepUnits } from '../../ui/text';
+import { UnitsProvider } from '../../ui/units-context';
+import type { WetJob } from '../../server/wet-work';
+import type { Cloth } from '../../store/cloths';
+import type { Settings } from '../../store/settings';
+import AirPanel from './AirPanel';
+import BottlePanel from './BottlePanel';
+import LengthRows, { type ClothLength } from './LengthRows';
+import WetResult from './WetResult';
+import { wetPlans, type WetThing } from './wet-sums';
+
+interface Props {
+  jobs: WetJob[];
+  cloths: Cloth[];
+  settings: { settings: Settings; version: number };
+  /** Jobs that are ticked to begin with. */
+  start: string[];
+}
+
+/** What is sprayed, starched and soaked: how much it takes, in which order, how long it hangs. */
+export default function WetView(props: Props) {
+  return (
+    <UnitsProvider value={props.settings.settings.units}>
+      <Wet {...props} />
+    </UnitsProvider>
+  );
+}
+
+function jobThing({ id, name, project, liquid, method, area, count, clothName, ...cloth }: WetJob): WetThing {
+  return { id, name, of: `${project}: ${clothName}`, liquid, method, area, count, cloth };
+}
+
+function lengthThing({ key, clothId, length, width, method }: ClothLength, cloths: readonly Cloth[]): WetThing[] {
+  const cloth = cloths.find(({ id }) => id === clothId);
+  if (!cloth) return [];
+  return [
+    { id: key, name: cloth.name, of: 'a length', liquid: 'What is in the bottle', method, area: length * width, count: 1, cloth },
+  ];
+}
+
+function Wet({ jobs, cloths, settings: kept, start }: Props) {
+  const [settings, setSettings] = useState(kept);
+  const [chosen, setChosen] = useState(start.length > 0 ? start : jobs.map(({ id }) => id));
+  const [lengths, setLengths] = useState<ClothLength[]>([]);
+  const [sides, setSides] = useState<1 | 2>(2);
+  const [strength, setStrength] = useState('100');
+  const [left, setLeft] = useState('');
+  const { mlPerPull, airTemperature, airHumidity, airSpeed } = settings.settings;
+  const air: Air = { temperature: airTemperature, humidity: airHumidity, airSpeed };
+  const share = /^\d+(?:[.,]\d+)?$/.test(strength.trim()) ? Number(strength.replace(',', '.')) / 100 : undefined;
+  const strengthFault = share !== undefined && share > 0 && share <= 1 ? undefined : 'must be more than 0 and at most 100';
+  const millilitresLeft = /^\s*(\d+(?:[.,]\d+)?)\s*(ml)?\s*$/i.exec(left)?.[1];
+  const plans = useMemo(() => {
+    const things = [
+      ...jobs.filter(({ id }) => chosen.includes(id)).map(jobThing),
+      ...lengths.flatMap((row) => lengthThing(row, cloths)),
+    ];
+    return wetPlans(things, {
+      ...{ mlPerPull, strength: strengthFault ? 1 : share!, sides },
+      air: { temperature: airTemperature, humidity: airHumidity, airSpeed },
+    });
+  }, [jobs, chosen, lengths, cloths, mlPerPull, share, strengthFault, sides, airTemperature, airHumidity, airSpeed]);
+  /** Bottle and air are the person's own: kept for the next time, and for the bench. */
+  const keep = async (change: Partial<Settings>) => {
+    setSettings((was) => ({ ...was, settings: { ...was.settings, ...change } }));
+    try {
+      const now = await call<typeof kept>('GET', '/api/settings');
+      setSettings(await call('PUT', '/api/settings', { settings: { ...now.settings, ...change }, version: now.version }));
+    } catch (problem) {
+      toast.error(plainMessage(problem as ApiError));
+    }
+  };
+  return (
+    <>
+      <h1 className="text-2xl font-bold">Sprays, starch and soaking</h1>
+      <div className="mt-3 grid items-start gap-5 lg:grid-cols-[1fr_1.25fr]">
+        <div className="space-y-5">
+          <section className="sheet space-y-3 p-4" aria-label="What is made wet">
+            <h2 className="chalk-heading">What is made wet</h2>
+            {jobs.length === 0 && <p>No open project has a job with a spray, starch or stabilizer.</p>}
+            <ul className="space-y-1">
+              {jobs.map(({ id, name, project, liquid, count }) => (
+                <li key={id}>
+                  <label className="flex min-h-[48px] cursor-pointer items-center gap-3">
+                    <input
+                      type="checkbox"
+                      className="checkbox checkbox-primary"
+                      checked={chosen.includes(id)}
+                      onChange={() => setChosen((all) => (all.includes(id) ? all.filter((each) => each !== id) : [...all, id]))}
+                    />
+                    <span className="leading-snug">
+                      <strong>{name}</strong>, {counted(count, 'piece')}
+                      <span className="quiet block text-[0.92rem]">
+                        {project}: {keepUnits(liquid)}
+                      </span>
+                    </span>
+                  </label>
+                </li>
+              ))}
+            </ul>
+            <LengthRows rows={lengths} cloths={cloths} onChange={setLengths} />
+          </section>
+          <BottlePanel mlPerPull={mlPerPull} onCalibrated={(ml) => void keep({ mlPerPull: Math.round(ml * 1000) / 1000 })} />
+          <AirPanel
+            air={air}
+            sides={sides}
+            onSides={setSides}
+            onAir={({ temperature, humidity, airSpeed: speed }) =>
+              void keep({ airTemperature: temperature, airHumidity: humidity, airSpeed: speed })
+            }
+          />
+        </div>
+        <div className="space-y-4">
+          <div className="grid gap-4 sm:grid-cols-2">
+            <TextField
+              label="Strength, % of concentrate"
+              value={strength}
+              error={strengthFault}
+              hint="100 when it is used as it comes."
+              onChange={setStrength}
+            />
+            <TextField label="Left in the bottle, ml" value={left} hint="Empty when you do not know." onChange={setLeft} />
+          </div>
+          <div className="space-y-4" aria-live="polite">
+            {plans.length === 0 ? (
+              <p className="sheet p-5">Tick a job, or add a length of cloth.</p>
+            ) : (
+              plans.map((plan) => (
+                <WetResult
+                  key={`${plan.liquid} ${plan.method}`}
+                  plan={plan}
+                  left={millilitresLeft === undefined ? undefined : Number(millilitresLeft.replace(',', '.'))}
+                  mixed={share !== undefined && share < 1}
+                />
+              ))
+            )}
+          </div>
+          <p className="quiet text-[0.95rem]">
+            Taken up: misted about 20 % of the dry cloth’s mass, damp 50 %, wet through 100 % for cotton and linen, more for
+            viscose, less for wool and polyester; a third more or less is common. Drying is right within a quarter in air as told.
+            Fresh air, away from flames, never over a hot iron; the bottle’s own leaflet goes before what is said here.
+          </p>
+        </div>
+      </div>
+    </>
+  );
+}

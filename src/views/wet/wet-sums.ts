@@ -1,0 +1,111 @@
+import type { Fabric } from '../../core/cloth';
+import { drying, liquidPlan, pickUpOf, type Air, type Method } from '../../core/liquid';
+
+/** Something that is made wet: the pieces of a job, or a length of cloth. */
+export interface WetThing {
+  id: string;
+  name: string;
+  /** Where it belongs, in words. */
+  of: string;
+  liquid: string;
+  method: Method;
+  /** mm². */
+  area: number;
+  count: number;
+  cloth: Pick<Fabric, 'arealDensity' | 'tone' | 'fibres' | 'water'>;
+}
+
+/** One thing in its turn: what it takes, and how long it hangs. */
+export interface WetLine {
+  thing: WetThing;
+  millilitres: number;
+  pulls: number;
+  minutesToDamp: number;
+  minutesToDry: number;
+}
+
+/** All that is done with one liquid. */
+export interface WetPlan {
+  liquid: string;
+  method: Method;
+  /** Light colours before dark. */
+  lines: WetLine[];
+  millilitres: number;
+  pulls: number;
+  concentrate: number;
+  water: number;
+  /** Bags or basins, when it is wet through. */
+  bags: number;
+}
+
+/** Dry cloth that goes into one bag or basin, g: more of it keeps dry patches. */
+const BAG = 250;
+
+/** What some things take of their liquids, in their order; what is of one liquid and one method stands together. */
+export function wetPlans(
+  things: readonly WetThing[],
+  { mlPerPull, strength, air, sides }: { mlPerPull: number; strength: number; air: Air; sides: 1 | 2 },
+): WetPlan[] {
+  const groups = new Map<string, WetThing[]>();
+  for (const thing of things) {
+    const key = `${thing.liquid} ${thing.method}`;
+    groups.set(key, [...(groups.get(key) ?? []), thing]);
+  }
+  return [...groups.values()].map((group) => {
+    const { liquid, method } = group[0]!;
+    const { order, perPiece, ...sum } = liquidPlan(
+      group.map(({ id, area, cloth: { arealDensity, tone, fibres } }) => ({
+        id,
+        area,
+        arealDensity,
+        tone,
+        pickUp: pickUpOf({ fibres }, method),
+      })),
+      { method, mlPerPull, strength },
+    );
+    const lines = order.map((id): WetLine => {
+      const thing = group.find((each) => each.id === id)!;
+      const { arealDensity } = thing.cloth;
+      const { minutesToDamp, minutesToDry } = drying({
+        ...{ ...air, sides, arealDensity },
+        water: arealDensity * pickUpOf(thing.cloth, method),
+      });
+      const { millilitres, pulls } = perPiece.find((each) => each.id === id)!;
+      return { thing, millilitres, pulls: pulls!, minutesToDamp, minutesToDry };
+    });
+    const mass = group.reduce((grams, { area, cloth }) => grams + (area / 1e6) * cloth.arealDensity, 0);
+    return {
+      ...{
+        liquid,
+        method,
+        lines,
+        millilitres: sum.millilitres,
+        pulls: sum.pulls!,
+        concentrate: sum.concentrate!,
+        water: sum.water!,
+      },
+      bags: method === 'soak' ? Math.max(1, Math.ceil(mass / BAG - 1e-9)) : 0,
+    };
+  });
+}
+
+/** Millilitres as a measuring jug shows them. */
+export function volume(millilitres: number): string {
+  if (millilitres < 10) return `${millilitres.toFixed(1)} ml`;
+  if (millilitres < 1000) return `${Math.round(millilitres / (millilitres < 100 ? 1 : 5)) * (millilitres < 100 ? 1 : 5)} ml`;
+  return `${(millilitres / 1000).toFixed(2)} l`;
+}
+
+/** Minutes as they are waited for. */
+export function waiting(minutes: number): string {
+  if (minutes < 1) return 'at once';
+  if (minutes < 90) return `${Math.round(minutes)} min`;
+  const half = Math.round(minutes / 30) / 2;
+  return half >= 24 ? 'over a day' : `${half} h`;
+}
+
+/** What a bottle gives in one pull, ml, weighed before and after some pulls; undefined for what cannot be. */
+export function pullOf(before: number, after: number, pulls: number): number | undefined {
+  const perPull = (before - after) / pulls;
+  return perPull > 0.02 && perPull < 20 ? perPull : undefined;
+}
