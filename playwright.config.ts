@@ -16,6 +16,7 @@ const FILES: [file: string, port: number][] = [
   ['cutting', 4395],
   ['hoop', 4397],
   ['pieces', 4398],
+  ['day', 4399],
 ];
 
 export default defineConfig({

@@ -151,3 +151,7 @@ export const opacitySchema = shape({
     .min(1, 'must hold at least one sheet')
     .max(50, 'must hold at most 50 sheets'),
 });
+
+const ids = yup.array().of(text(100, 1).required()).max(60, 'must name at most 60').default([]);
+/** Jobs and open runs of a working day. */
+export const daySchema = shape({ jobIds: ids, runIds: ids });

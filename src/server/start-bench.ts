@@ -8,7 +8,7 @@ import { layerCutOf } from '../core/workpiece';
 import { ironSole, pressPlan, type PressStop } from '../core/press';
 import type { Outline } from '../core/shape';
 import { stepsForBatch, stepsForCopies, type Order, type Step } from '../core/steps';
-import { benchRuns, openRunOf, START_STATE, type BenchRun, type BenchStep } from '../store/bench-runs';
+import { benchRuns, openRunOf, START_STATE, type BenchPlan, type BenchRun, type BenchStep } from '../store/bench-runs';
 import { cloths } from '../store/cloths';
 import type { Db } from '../store/database';
 import { chosenOf } from '../store/materials';
@@ -41,15 +41,21 @@ const MOST_WORKS = 30;
  * @throws {InputError} naming the job that is not ready, or that is being worked already
  */
 export function startBatch(db: Db, jobIds: readonly string[], tool: PressTool = 'iron'): BenchRun {
+  const { firstJob, plan } = planBatch(db, jobIds, tool);
+  return benchRuns.insert(db, { jobId: firstJob, scrapId: null, plan, state: START_STATE, finishedAt: null });
+}
+
+/** What a run of some jobs would be, without starting it. @throws {InputError} as {@link startBatch} */
+export function planBatch(db: Db, jobIds: readonly string[], tool: PressTool): { firstJob: string; plan: BenchPlan } {
   const ids = [...new Set(jobIds)];
   if (ids.length === 0 || ids.length > MOST_WORKS)
     throw new InputError('jobIds', `must name 1 to ${MOST_WORKS} jobs, saw ${ids.length}`);
-  const plan = (jobId: string) => {
+  const ready = (jobId: string) => {
     if (ids.length > 1 && openRunOf(db, jobId))
       throw new InputError('run', 'is open at the bench already; finish or leave that run out');
     return plannedWork(db, jobId);
   };
-  const planned = ids.map((jobId, i) => (ids.length > 1 ? within(`jobIds[${i}]`, () => plan(jobId)) : plan(jobId)));
+  const planned = ids.map((jobId, i) => (ids.length > 1 ? within(`jobIds[${i}]`, () => ready(jobId)) : ready(jobId)));
   const [first] = planned as [Planned, ...Planned[]];
   const names = namesApart(db, planned);
   const { settings } = readSettings(db);
@@ -70,24 +76,19 @@ export function startBatch(db: Db, jobIds: readonly string[], tool: PressTool = 
     clothName: '',
     stackTitle: names.join(', '),
   };
-  return benchRuns.insert(db, {
-    jobId: first.work.id,
-    scrapId: null,
-    plan: {
-      ...(planned.length === 1 ? one : many),
-      ...{ outline: first.outline, plate: first.plate, steps },
-      ...(together.sheets.length > 0 ? { sheets: together.sheets } : {}),
-      ...(planned.length === 1
-        ? {}
-        : {
-            works: planned.map(({ work, clothName, outline }, i) => ({
-              ...{ jobId: work.id, name: names[i]!, clothName, stackTitle: work.stack!.title, outline },
-            })),
-          }),
-    },
-    state: START_STATE,
-    finishedAt: null,
-  });
+  const plan: BenchPlan = {
+    ...(planned.length === 1 ? one : many),
+    ...{ outline: first.outline, plate: first.plate, steps },
+    ...(together.sheets.length > 0 ? { sheets: together.sheets } : {}),
+    ...(planned.length === 1
+      ? {}
+      : {
+          works: planned.map(({ work, clothName, outline }, i) => ({
+            ...{ jobId: work.id, name: names[i]!, clothName, stackTitle: work.stack!.title, outline },
+          })),
+        }),
+  };
+  return { firstJob: first.work.id, plan };
 }
 
 /** Names by which the jobs of a batch are told apart: with the project, or a number, where two are called alike. */

@@ -29,6 +29,8 @@ const VIEWS: [name: string, path: string][] = [
   ['Test bench', '/cupboard/cloths/tq-harbour-linen?test=overhang'],
   ['Test bench, choices', '/cupboard/cloths/tq-harbour-linen?test=water'],
   ['Identify', '/cupboard/identify'],
+  ['Sprays, starch and soaking', '/wet'],
+  ['The working day', '/day'],
   ['Identify a layer', '/cupboard/identify?kind=layer'],
   ['Test bench of a layer', '/cupboard/layers/light-woven-fusible-45-g'],
   ['Tables', '/cupboard/tables'],

@@ -33,8 +33,8 @@ const PRESSURE = 101.325;
 /** Share of the cloth's mass below which the fibres give their water off more and more slowly. */
 const CRITICAL = 1 / 3;
 /** Shares of the cloth's mass at which it is damp, and dry. */
-export const DAMP = 0.25;
-export const DRY = 0.05;
+const DAMP = 0.25;
+const DRY = 0.05;
 
 /** Pressure of saturated water vapour, kPa (Magnus formula over water). */
 function saturation(celsius: number): number {

@@ -1,4 +1,4 @@
-export { DAMP, drying, secondsUnderIron } from './drying';
+export { drying, secondsUnderIron } from './drying';
 export type { Air, Drying, DryingOptions } from './drying';
-export { liquidPlan, methodOf, METHODS, PICK_UP, pickUpOf } from './uptake';
+export { liquidPlan, methodOf, METHODS, pickUpOf } from './uptake';
 export type { LiquidOptions, LiquidPlan, Method, WetPiece } from './uptake';

@@ -8,7 +8,7 @@ export const METHODS = ['mist', 'damp', 'soak'] as const;
 export type Method = (typeof METHODS)[number];
 
 /** Water taken up as a share of the dry cloth's own mass: the middle of what is usual for cotton and linen. */
-export const PICK_UP: Record<Method, number> = { mist: 0.2, damp: 0.5, soak: 1 };
+const PICK_UP: Record<Method, number> = { mist: 0.2, damp: 0.5, soak: 1 };
 
 /** How much more or less than cotton a fibre takes up when it is wet through; misted, all of it stays on the face. */
 const DRINKS: [fibre: Parameters<typeof fibreShare>[1], times: number][] = [

@@ -1,4 +1,4 @@
-import { Droplets, Play, TimerReset } from 'lucide-react';
+import { CalendarClock, Droplets, Play, TimerReset } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { formatDuration } from '../../core/units';
 import { call, plainMessage, type ApiError } from '../../ui/api';
@@ -35,6 +35,9 @@ export default function BoardView({ board, press }: { board: BenchBoard; press: 
       <div className="flex flex-wrap items-center justify-between gap-3">
         <h1 className="text-2xl font-bold">Bench</h1>
         <p className="flex flex-wrap gap-2">
+          <a className="btn" href="/day">
+            <CalendarClock size={18} aria-hidden="true" /> The working day
+          </a>
           <a className="btn" href="/wet">
             <Droplets size={18} aria-hidden="true" /> Sprays, starch, soaking
           </a>

@@ -1,0 +1,117 @@
+import { lower } from '../letters';
+import type { SetStep } from '../steps';
+import type { Task } from './schedule';
+
+/** A step as it stands on the bench, with the iron stops that it takes. */
+export type TimedStep = Pick<SetStep, 'id' | 'kind' | 'stage' | 'title' | 'seconds' | 'lifts' | 'copies' | 'checks'> & {
+  stops?: readonly unknown[] | undefined;
+};
+
+/** A run as it is planned: its steps from where it stands, and how much is cut and sewn by hand in it. */
+export interface PlannedRun {
+  id: string;
+  name: string;
+  steps: readonly TimedStep[];
+  /** Edge of all its pieces, mm. */
+  edge: number;
+}
+
+/** A task of the working day: what is done, by what, for which run. */
+export interface DayTask extends Task {
+  run: string;
+  title: string;
+  /** Hands are needed for it; otherwise it dries or cools by itself. */
+  hands: boolean;
+}
+
+/** What holds tasks up. */
+export const HANDS = 'hands';
+export const IRON = 'iron';
+
+/** Seconds to lift an iron and set it down again. */
+const MOVE = 3;
+/** Minutes of handling for what has no clock of its own, and how long it then dries by itself. */
+const DOING: Record<string, { hands: number; waits?: number }> = {
+  prewash: { hands: 5, waits: 150 },
+  preshrink: { hands: 5, waits: 140 },
+  flatten: { hands: 6 },
+};
+const USUAL = 3;
+/** Minutes for a metre that is cut, and that is basted or sewn on by hand. */
+const CUTTING = 1;
+const BASTING = 2.5;
+/** Minutes to look at one thing. */
+const LOOKING = 0.3;
+/** Work is told in portions of about this many minutes, so that something else can come between. */
+const PORTION = 15;
+
+/**
+ * The tasks of a run in their order: what the hands or the iron do one after the other is one task up to a quarter of an hour, what
+ * cools or dries is one that needs nobody. Each waits for the one before.
+ *
+ * @example runTasks({ id: 'r', name: 'Collar', edge: 900, steps: [cut, press, cool] }).map(({ hands }) => hands) // [true, true, false]
+ */
+export function runTasks({ id, name, steps, edge }: PlannedRun): DayTask[] {
+  const found: DayTask[] = [];
+  /** Titles of the steps of the last task, in their order. */
+  let titles: string[] = [];
+  const add = (title: string, minutes: number, uses: string[]) => {
+    const last = found.at(-1);
+    const hands = uses.length > 0;
+    if (last && hands && last.hands && last.minutes + minutes <= PORTION) {
+      titles.push(title);
+      last.minutes += minutes;
+      // Laying and pressing alternate piece by piece: the iron stays on for both.
+      last.uses = [...new Set([...last.uses, ...uses])];
+      last.title = `${name}: ${titleOf(titles)}`;
+      return;
+    }
+    titles = [title];
+    const after = last ? [last.id] : [];
+    found.push({
+      ...{ id: `${id}/${found.length}`, run: id, title: `${name}: ${titleOf(titles)}`, minutes, uses, hands, after },
+    });
+  };
+  for (const step of steps) {
+    const { kind, seconds = 0, lifts = 1, copies = 1, stops, checks } = step;
+    if (kind === 'wait') add(step.title, seconds / 60, []);
+    else if (kind === 'press') add(step.title, ((stops?.length ?? 1) * lifts * copies * (seconds + MOVE)) / 60, [HANDS, IRON]);
+    else if (kind === 'check') add(step.title, Math.max(1, (checks?.length ?? 1) * LOOKING), [HANDS]);
+    else {
+      const known = DOING[step.id.replace(/^(all-\d+-|\d+-)/, '')];
+      const metres = edge / 1000;
+      const minutes =
+        known?.hands ??
+        (step.stage === 'cut' || /-cut$/.test(step.id)
+          ? Math.max(USUAL, metres * CUTTING)
+          : /-sew(#|$)/.test(step.id)
+            ? Math.max(USUAL, (metres * BASTING) / pieces(steps))
+            : USUAL) * copies;
+      add(step.title, minutes, /press|iron/i.test(step.title) ? [HANDS, IRON] : [HANDS]);
+      if (known?.waits) add(`${step.title}: it dries`, known.waits, []);
+    }
+  }
+  return found;
+}
+
+/** Copies that are worked one by one in a run. */
+function pieces(steps: readonly TimedStep[]): number {
+  return Math.max(
+    1,
+    steps.reduce((sum, { id, copies = 1 }) => sum + (/-sew(#|$)/.test(id) ? copies : 0), 0),
+  );
+}
+
+const OF_COPIES = /^pieces? (\d+)(?: to (\d+))? of (\d+): /i;
+
+/** What several steps in a row come to: copies by their numbers, other steps by the first and the last. */
+function titleOf(titles: readonly string[]): string {
+  const copies = titles.map((title) => OF_COPIES.exec(title));
+  const [first, last] = [copies[0], copies.at(-1)];
+  if (titles.length > 1 && copies.every(Boolean)) {
+    const [from, to, of] = [first![1]!, last![2] ?? last![1]!, first![3]!];
+    return from === to ? `piece ${from} of ${of}` : `pieces ${from} to ${to} of ${of}`;
+  }
+  if (titles.length < 3) return titles.map(lower).join(', then ');
+  return `${lower(titles[0]!)}, and on to: ${lower(titles.at(-1)!)}`;
+}

@@ -1,0 +1,198 @@
+import { CalendarDays, Printer, RotateCcw } from 'lucide-react';
+import { useEffect, useMemo, useState } from 'react';
+import type { DayTask } from '../../core/schedule';
+import { call } from '../../ui/api';
+import { SelectField } from '../../ui/form-fields';
+import { counted, keepUnits } from '../../ui/text';
+import { useDraft } from '../../ui/use-draft';
+import type { BenchBoard } from '../../server/bench-board';
+import type { DayRun } from '../../server/day-work';
+import { NOTHING_DONE, planDay, type DayState } from './day-plan';
+import EveningPlan from './EveningPlan';
+
+type Count = '1' | '2' | '3';
+
+interface Plan {
+  jobIds: string[];
+  runIds: string[];
+  people: Count;
+  irons: Count;
+  evening: string;
+  /** `19:00`. */
+  from: string;
+  state: DayState;
+}
+
+const EVENINGS: [string, string][] = [
+  ['0', 'in one go'],
+  ['60', 'evenings of an hour'],
+  ['90', 'evenings of an hour and a half'],
+  ['120', 'evenings of two hours'],
+  ['180', 'evenings of three hours'],
+];
+const COUNTS: [Count, string][] = [
+  ['1', 'one'],
+  ['2', 'two'],
+  ['3', 'three'],
+];
+
+/** Minutes after midnight of `19:05`; six in the evening when it cannot be read. */
+function minutesOf(from: string): number {
+  const match = /^(\d{1,2}):(\d{2})$/.exec(from);
+  return match ? Number(match[1]) * 60 + Number(match[2]) : 18 * 60;
+}
+
+/** The working day: which runs, in which order, what goes alongside, until when. */
+export default function DayView({ board }: { board: BenchBoard }) {
+  const plan = useDraft<Plan>('day', () => ({
+    ...{ jobIds: [], runIds: board.runs.filter(({ scrap }) => !scrap).map(({ id }) => id), people: '1', irons: '1' },
+    ...{ evening: '0', from: '19:00', state: NOTHING_DONE },
+  }));
+  const { jobIds, runIds, people, irons, evening, from, state } = plan.now;
+  const [runs, setRuns] = useState<DayRun[]>([]);
+  const [error, setError] = useState<string>();
+  const ready = useMemo(() => board.ready.flatMap(({ project, jobs }) => jobs.map((job) => ({ ...job, project }))), [board]);
+  // What was chosen before may be filed or deleted by now.
+  const asked = JSON.stringify({
+    jobIds: jobIds.filter((id) => ready.some((job) => job.id === id)),
+    runIds: runIds.filter((id) => board.runs.some((run) => run.id === id)),
+  });
+  useEffect(() => {
+    const abort = new AbortController();
+    call<{ runs: DayRun[] }>('POST', '/api/day', JSON.parse(asked) as object, abort.signal)
+      .then((found) => (setRuns(found.runs), setError(undefined)))
+      .catch((problem: Error) => !abort.signal.aborted && setError(problem.message));
+    return () => abort.abort();
+  }, [asked]);
+  const evenings = useMemo(
+    () => planDay(runs, state, { people: Number(people), irons: Number(irons), evening: Number(evening) }),
+    [runs, state, people, irons, evening],
+  );
+  const start = minutesOf(from);
+  const toggle = (field: 'jobIds' | 'runIds', id: string) =>
+    plan.set((was) => ({
+      ...was,
+      [field]: was[field].includes(id) ? was[field].filter((each) => each !== id) : [...was[field], id],
+    }));
+  const done = (id: string) => plan.set((was) => ({ ...was, state: { ...was.state, done: [...was.state.done, id] } }));
+  const late = (id: string) =>
+    plan.set((was) => ({ ...was, state: { ...was.state, late: { ...was.state.late, [id]: (was.state.late[id] ?? 0) + 5 } } }));
+  const saveCalendar = async () => {
+    const { writeCalendar } = await import('../../formats/ics/calendar');
+    const today = new Date();
+    const entries = evenings.flatMap(({ tasks, plan: own }, i) =>
+      own.starts.flatMap(({ id, start: at, end }) => {
+        const task = tasks.find((each) => each.id === id) as DayTask;
+        if (!task.hands) return [];
+        const when = new Date(today.getFullYear(), today.getMonth(), today.getDate() + i, 0, Math.round(start + at));
+        return [{ uid: `${id.replace(/[^\w-]/g, '-')}@nembrel`, title: task.title, start: when, minutes: end - at }];
+      }),
+    );
+    const link = document.createElement('a');
+    link.href = URL.createObjectURL(new Blob([writeCalendar(entries)], { type: 'text/calendar' }));
+    link.download = 'order-of-work.ics';
+    link.click();
+    URL.revokeObjectURL(link.href);
+  };
+  const choice = (field: 'jobIds' | 'runIds', id: string, name: string, more: string) => (
+    <li key={id}>
+      <label className="flex min-h-[48px] cursor-pointer items-center gap-3">
+        <input
+          type="checkbox"
+          className="checkbox checkbox-primary"
+          checked={plan.now[field].includes(id)}
+          onChange={() => toggle(field, id)}
+        />
+        <span className="leading-snug">
+          <strong>{name}</strong>
+          <span className="quiet block text-[0.92rem]">{more}</span>
+        </span>
+      </label>
+    </li>
+  );
+  return (
+    <>
+      <div className="flex flex-wrap items-center justify-between gap-3">
+        <h1 className="text-2xl font-bold">The working day</h1>
+        <p className="no-print flex flex-wrap gap-2">
+          <button type="button" className="btn" disabled={evenings.length === 0} onClick={() => void saveCalendar()}>
+            <CalendarDays size={18} aria-hidden="true" /> Calendar file
+          </button>
+          <button type="button" className="btn" disabled={evenings.length === 0} onClick={() => print()}>
+            <Printer size={18} aria-hidden="true" /> Print the order of work
+          </button>
+        </p>
+      </div>
+      <div className="mt-3 grid items-start gap-5 lg:grid-cols-[19rem_1fr]">
+        <section className="sheet no-print space-y-3 p-4" aria-label="What is worked">
+          <div className="grid grid-cols-2 gap-3">
+            <label className="font-semibold">
+              From
+              <input
+                type="time"
+                className="input mt-1 w-full"
+                value={from}
+                onChange={(event) => event.target.value && plan.set({ from: event.target.value })}
+              />
+            </label>
+            <SelectField label="People" value={people} options={COUNTS} onChange={(count) => plan.set({ people: count })} />
+          </div>
+          <SelectField label="Fit it into" value={evening} options={EVENINGS} onChange={(next) => plan.set({ evening: next })} />
+          <SelectField label="Irons" value={irons} options={COUNTS} onChange={(count) => plan.set({ irons: count })} />
+          {board.runs.some(({ scrap }) => !scrap) && (
+            <>
+              <h2 className="chalk-heading">Open at the bench</h2>
+              <ul>
+                {board.runs
+                  .filter(({ scrap }) => !scrap)
+                  .map(({ id, name, project, step, steps }) =>
+                    choice('runIds', id, name, `${project}, from step ${step} of ${steps}`),
+                  )}
+              </ul>
+            </>
+          )}
+          <h2 className="chalk-heading">Can be begun</h2>
+          {ready.length === 0 && <p>A job comes here when its layers are chosen.</p>}
+          <ul>
+            {ready.map(({ id, name, project, count }) => choice('jobIds', id, name, `${project}, ${counted(count, 'piece')}`))}
+          </ul>
+        </section>
+        <div className="space-y-5" aria-live="polite">
+          {error && (
+            <p role="alert" className="font-semibold text-error">
+              {error}
+            </p>
+          )}
+          {evenings.length === 0 ? (
+            <p className="sheet p-6">
+              {state.done.length > 0 && runs.length > 0
+                ? 'All of it is done.'
+                : 'Tick what you want to get done; the order that takes least time is worked out at once.'}
+            </p>
+          ) : (
+            evenings.map((each, i) => (
+              <EveningPlan
+                key={each.tasks[0]!.id}
+                title={evenings.length > 1 ? `Evening ${i + 1} of ${evenings.length}` : 'The order of work'}
+                evening={each}
+                runs={runs.map(({ id, name }) => ({ id, name: keepUnits(name) }))}
+                from={start}
+                onDone={done}
+                onLate={late}
+              />
+            ))
+          )}
+          {(state.done.length > 0 || Object.keys(state.late).length > 0) && (
+            <button type="button" className="btn no-print" onClick={() => plan.set({ state: NOTHING_DONE })}>
+              <RotateCcw size={18} aria-hidden="true" /> Plan it as if nothing were done or late
+            </button>
+          )}
+          <p className="quiet text-[0.95rem]">
+            Pressing is counted stop by stop, cutting at a minute a metre, what has no clock at three minutes; give or take a
+            third. Nothing stays wet or warm from one evening to the next.
+          </p>
+        </div>
+      </div>
+    </>
+  );
+}

@@ -1,0 +1,74 @@
+import { expect, test } from '@playwright/test';
+import { alive, open } from './open';
+
+test('an evening of three projects: planned, run late, planned again, ticked, put into a calendar', async ({ page }) => {
+  await open(page, '/bench');
+  await page.getByRole('link', { name: 'The working day' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'The working day' })).toBeVisible();
+  await alive(page);
+  for (const name of ['Pocket welt', 'Crown tip', 'Upper edge'])
+    await page.getByRole('checkbox', { name: new RegExp(`^${name}`) }).check();
+  const plan = page.getByRole('region', { name: 'The order of work' });
+  const heading = plan.getByRole('heading', { level: 2 });
+  await expect(heading).toHaveText(/19:00 to \d\d:\d\d/);
+  await expect(plan.getByRole('img', { name: /tasks of 3 runs/ })).toBeVisible();
+  const minutes = async () => {
+    const [, hours, rest] = /to (\d\d):(\d\d)/.exec((await heading.textContent())!)!;
+    return Number(hours) * 60 + Number(rest);
+  };
+  const before = await minutes();
+
+  // What nothing can be done beside is late by a quarter of an hour, and so is everything.
+  const wash = plan.getByRole('button', { name: /^Upper edge: .*dries: five minutes more/ });
+  for (let i = 0; i < 3; i++) await wash.click();
+  await expect.poll(minutes).toBe(before + 15);
+  const tasks = await plan.getByRole('listitem').count();
+  await plan
+    .getByRole('checkbox', { name: /: done$/ })
+    .first()
+    .click();
+  await expect(plan.getByRole('listitem')).toHaveCount(tasks - 1);
+
+  // It is there again after a reload.
+  await page.reload();
+  await alive(page);
+  await expect(plan.getByRole('listitem')).toHaveCount(tasks - 1);
+
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Calendar file' }).click(),
+  ]);
+  expect(download.suggestedFilename()).toBe('order-of-work.ics');
+
+  // Evenings of two hours: nothing of a run is left for the next.
+  await page.getByLabel('Fit it into').selectOption('120');
+  await expect(page.getByRole('region', { name: 'Evening 1 of 2' })).toBeVisible();
+});
+
+test('a dark and a light cloth from one bottle: how much, in which order, how long they hang', async ({ page }) => {
+  await open(page, '/wet');
+  for (const name of ['Charcoal felted wool', 'Straw-yellow poplin']) {
+    await page.getByRole('button', { name: 'A length of cloth' }).click();
+    const row = page.getByRole('group', { name: /^Length/ }).last();
+    await row.getByLabel('Cloth').fill(name);
+    await row.getByRole('option', { name, exact: true }).click();
+    await row.getByLabel('Long').fill('1 m');
+    await row.getByLabel('Wide').fill('1 m');
+  }
+  const result = page.getByRole('region', { name: /^What is in the bottle, wet through/ });
+  await expect(result.getByRole('listitem').first()).toContainText('Straw-yellow poplin');
+  await expect(result.getByRole('listitem').last()).toContainText('Charcoal felted wool');
+  await expect(result.getByRole('listitem').first()).toContainText(/damp in \d+ min, dry in/);
+
+  // Mixed one to three, with a little left in the bottle.
+  await page.getByLabel('Strength, % of concentrate').fill('25');
+  await page.getByLabel('Left in the bottle, ml').fill('20');
+  await expect(result).toContainText(/ml of concentrate in .* of water/);
+  await expect(result).toContainText(/short: buy another/);
+
+  // The person's own bottle, weighed; it is kept.
+  await page.getByLabel('Before, g').fill('412');
+  await page.getByLabel('After 20 pulls, g').fill('388');
+  await page.getByRole('button', { name: 'Mine gives 1.20 ml a pull' }).click();
+  await expect.poll(async () => ((await (await page.request.get('/api/settings')).json()) as { settings: { mlPerPull: number } }).settings.mlPerPull).toBe(1.2); // prettier-ignore
+});

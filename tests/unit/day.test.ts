@@ -1,0 +1,141 @@
+import { describe, expect, it } from 'vitest';
+import { eveningsOf, runTasks, type DayTask, type TimedStep } from '../../src/core/schedule';
+import { writeCalendar } from '../../src/formats/ics/calendar';
+import { clock, NOTHING_DONE, planDay, sums } from '../../src/views/day/day-plan';
+import { pullOf, volume, waiting, wetPlans, type WetThing } from '../../src/views/wet/wet-sums';
+
+const step = (id: string, kind: TimedStep['kind'], more: Partial<TimedStep> = {}): TimedStep => ({
+  ...{ id, kind, stage: 'apply', title: `Do ${id}` },
+  ...more,
+});
+const steps = [
+  step('cut', 'do', { stage: 'cut', title: 'Cut the layer' }),
+  step('lay#1', 'do', { title: 'Piece 1 of 2: lay it' }),
+  step('press#1', 'press', { title: 'Piece 1 of 2: press it', seconds: 27, stops: [1, 2, 3] }),
+  step('lay#2', 'do', { title: 'Piece 2 of 2: lay it' }),
+  step('press#2', 'press', { title: 'Piece 2 of 2: press it', seconds: 27, stops: [1, 2, 3] }),
+  step('cool', 'wait', { seconds: 600 }),
+  step('look', 'check', { stage: 'check', checks: ['a', 'b', 'c', 'd', 'e'] }),
+];
+
+describe('the tasks of a run', () => {
+  const tasks = runTasks({ id: 'r', name: 'Collar', steps, edge: 8000 });
+
+  it('put what the hands do in a row together, and let what cools need nobody', () => {
+    expect(tasks.map(({ hands, uses }) => [hands, uses.length])).toEqual([[true, 2], [true, 2], [false, 0], [true, 1]]); // prettier-ignore
+    // Eight metres of edge at a minute, three minutes to lay, three stops of 27 and 3 s.
+    expect(tasks.reduce((sum, { minutes }) => sum + minutes, 0)).toBeCloseTo(8 + 2 * 3 + 2 * 1.5 + 10 + 1.5, 9);
+    for (const { minutes } of tasks.filter(({ hands }) => hands)) expect(minutes).toBeLessThanOrEqual(15);
+  });
+
+  it('wait for each other in their order', () => {
+    expect(tasks.map(({ after }) => after)).toEqual([[], ['r/0'], ['r/1'], ['r/2']]);
+  });
+
+  it('are called by what is done, copies by their numbers', () => {
+    const many = Array.from({ length: 12 }, (_, i) => step(`press#${i + 1}`, 'press', { title: `Piece ${i + 1} of 12: press it`, seconds: 57, stops: [1, 2] })); // prettier-ignore
+    expect(runTasks({ id: 'x', name: 'Welt', steps: many, edge: 0 }).map(({ title }) => title)).toEqual([
+      'Welt: pieces 1 to 7 of 12',
+      'Welt: pieces 8 to 12 of 12',
+    ]);
+  });
+
+  it('a wash dries by itself', () => {
+    const wash = runTasks({ id: 'w', name: 'Cloth', steps: [step('prewash', 'do', { stage: 'prepare' })], edge: 0 });
+    expect(wash.map(({ hands }) => hands)).toEqual([true, false]);
+    expect(wash[1]!.minutes).toBeGreaterThan(60);
+  });
+});
+
+const task = (run: string, k: number, minutes: number, hands = true): DayTask => ({
+  ...{ id: `${run}/${k}`, run, title: `${run} ${k}`, minutes, uses: hands ? ['hands'] : [], hands },
+  after: k > 0 ? [`${run}/${k - 1}`] : [],
+});
+const soak = [task('soak', 0, 5), task('soak', 1, 40, false), task('soak', 2, 10)];
+const baste = [task('baste', 0, 30)];
+const sew = [task('sew', 0, 70)];
+
+describe('evenings', () => {
+  it('hold whole runs that fit together, and no more', () => {
+    const evenings = eveningsOf([soak, baste, sew], { hands: 1 }, 90);
+    expect(evenings).toHaveLength(2);
+    for (const { tasks, plan, long } of evenings) {
+      expect(plan.makespan).toBeLessThanOrEqual(90);
+      expect(long).toBe(false);
+      // A run is whole in its evening: nothing lies wet overnight.
+      for (const run of new Set(tasks.map((each) => each.run)))
+        expect(tasks.filter((each) => each.run === run)).toHaveLength([soak, baste, sew].find(([first]) => first!.run === run)!.length); // prettier-ignore
+    }
+  });
+
+  it('say when a run is longer than an evening', () => {
+    expect(eveningsOf([sew], { hands: 1 }, 60)).toMatchObject([{ long: true }]);
+    expect(eveningsOf([], { hands: 1 }, 60)).toEqual([]);
+  });
+});
+
+describe('a day', () => {
+  const options = { people: 1, irons: 1, evening: 0 };
+  const runs = [{ id: 'soak', tasks: soak }, { id: 'baste', tasks: baste }]; // prettier-ignore
+
+  it('bastes while it soaks, and is planned anew when something is late or done', () => {
+    expect(planDay(runs, NOTHING_DONE, options)[0]!.plan.makespan).toBe(55);
+    const late = planDay(runs, { done: [], late: { 'soak/1': 15 } }, options);
+    expect(late[0]!.plan.makespan).toBe(70);
+    const done = planDay(runs, { done: ['soak/0', 'soak/1'], late: {} }, options);
+    expect(done[0]!.plan.makespan).toBe(40);
+    expect(done[0]!.tasks.map(({ id }) => id)).toEqual(['soak/2', 'baste/0']);
+    expect(planDay(runs, { done: [...soak, ...baste].map(({ id }) => id), late: {} }, options)).toEqual([]);
+  });
+
+  it('is told in hours and hands', () => {
+    expect(sums([...soak, ...baste])).toEqual({ hands: 45, all: 85 });
+    expect([clock(19 * 60, 0), clock(19 * 60, 65), clock(23 * 60 + 50, 20)]).toEqual(['19:00', '20:05', '00:10']);
+  });
+
+  it('goes into a calendar with its local times', () => {
+    const file = writeCalendar([
+      { uid: 'a@nembrel', title: 'Press the collar; twice', start: new Date(2026, 10, 28, 19, 5), minutes: 75 },
+    ]);
+    expect(file).toMatch(/BEGIN:VEVENT[\s\S]*END:VEVENT/);
+    expect(file).toContain('DTSTART:20261128T190500');
+    expect(file).toContain('DURATION:PT1H15M');
+    expect(file).toContain('SUMMARY:Press the collar\\; twice');
+    expect(file).not.toMatch(/adam/i);
+  });
+});
+
+describe('what is made wet', () => {
+  const cloth = { arealDensity: 140, tone: 'light', fibres: [{ fibre: 'cotton', percent: 100 }], water: 'safe' } as const;
+  const thing = (id: string, more: Partial<WetThing> = {}): WetThing =>
+    ({ ...{ id, name: id, of: '', liquid: 'Starch', method: 'soak', area: 1e6, count: 1, cloth }, ...more }) as WetThing;
+  const options = { mlPerPull: 1, strength: 0.25, air: { temperature: 20, humidity: 50, airSpeed: 0 }, sides: 2 as const };
+
+  it('stands together by liquid and method, light before dark', () => {
+    const plans = wetPlans(
+      [thing('dark', { cloth: { ...cloth, tone: 'dark' } as never }), thing('light'), thing('mist', { method: 'mist' })],
+      options,
+    );
+    expect(plans.map(({ lines }) => lines.map((line) => line.thing.id))).toEqual([['light', 'dark'], ['mist']]);
+    expect(plans[0]).toMatchObject({ millilitres: 280, concentrate: 70, water: 210, bags: 2 });
+    expect(plans[1]!.bags).toBe(0);
+    expect(plans[1]!.lines[0]!.minutesToDamp).toBe(0);
+  });
+
+  it('polyester takes less than cotton', () => {
+    const of = (fibre: string) => wetPlans([thing('a', { cloth: { ...cloth, fibres: [{ fibre, percent: 100 }] } as never })], options)[0]!.millilitres; // prettier-ignore
+    expect(of('polyester')).toBeLessThan(0.5 * of('cotton'));
+    expect(of('viscose')).toBeGreaterThan(of('cotton'));
+  });
+
+  it.each([[412, 394, 0.9], [400, 400, undefined], [400, 412, undefined]])('a bottle of %s and then %s g gives %s ml a pull', (before, after, pull) => {
+    const found = pullOf(before, after, 20);
+    if (pull === undefined) expect(found).toBeUndefined();
+    else expect(found).toBeCloseTo(pull, 9);
+  }); // prettier-ignore
+
+  it('is told as a jug and a clock show it', () => {
+    expect([4.26, 71.4, 352, 1240].map(volume)).toEqual(['4.3 ml', '71 ml', '350 ml', '1.24 l']);
+    expect([0.4, 23.4, 130, 2000].map(waiting)).toEqual(['at once', '23 min', '2 h', 'over a day']);
+  });
+});
