@@ -56,6 +56,7 @@ describe('moves of the bench', () => {
 describe('the bench', () => {
   let sent: Sent[];
   beforeEach(() => {
+    localStorage.clear();
     vi.useFakeTimers();
     vi.stubGlobal('AudioContext', class {});
     sent = fakeServer(savesAll);
@@ -92,8 +93,23 @@ describe('the bench', () => {
     expect(sent.map(({ body }) => body['version'])).toEqual([1, 2]);
   });
 
-  it('says which stop, lift and piece comes, and pauses where it stood', async () => {
+  it('goes from stop to stop by itself, with the time to move the iron', async () => {
     open({ step: 1, stop: 5 });
+    fireEvent.click(screen.getByRole('button', { name: 'Next stop: start' }));
+    await pass(5400);
+    expect(last()).toMatchObject({ step: 1, stop: 6 });
+    expect(last().endsAt).not.toBeNull();
+    expect(screen.getByText('Move the iron on, set it down when it counts')).toBeVisible();
+    await pass(4200);
+    expect(screen.queryByText('Move the iron on, set it down when it counts')).toBeNull();
+    await pass(5200);
+    expect(last()).toMatchObject({ step: 1, stop: 7 });
+  });
+
+  it('says which stop, lift and piece comes, and pauses where it stood; each stop waits for a tap where that is wanted', async () => {
+    open({ step: 1, stop: 5 });
+    fireEvent.click(screen.getByRole('button', { name: 'Stops go on' }));
+    expect(localStorage.length).toBe(1);
     expect(screen.getByText('Stop 1 of 2, lift 2 of 2, piece 2 of 3 here')).toBeVisible();
     fireEvent.click(screen.getByRole('button', { name: 'Next stop: start' }));
     await pass(2000);

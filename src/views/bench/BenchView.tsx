@@ -1,4 +1,4 @@
-import { ArrowLeft, DoorOpen, TimerReset, Volume2, VolumeX } from 'lucide-react';
+import { ArrowLeft, DoorOpen, FastForward, Pointer, TimerReset, Volume2, VolumeX } from 'lucide-react';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { formatDuration, type LengthSystem } from '../../core/units';
@@ -37,6 +37,9 @@ function ring(context: AudioContext | undefined, pitch: number): void {
   oscillator.stop(context.currentTime + 0.7);
 }
 
+/** Kept in the browser where each stop waits for a tap. */
+const TAPPED = 'nembrel-bench-tapped';
+
 /** The bench: one step at a time, for hands that hold an iron. Every move is kept at once, so a reload goes on where it was. */
 export default function BenchView({ run, units, sound, projectId, logs }: Props) {
   const [state, setState] = useState(run.state);
@@ -44,6 +47,8 @@ export default function BenchView({ run, units, sound, projectId, logs }: Props)
   const [now, setNow] = useState(() => Date.now());
   const [flash, setFlash] = useState(false);
   const [loud, setLoud] = useState(sound);
+  const [flowing, setFlowing] = useState(true);
+  useEffect(() => setFlowing(localStorage.getItem(TAPPED) === null), []);
   const [trouble, setTrouble] = useState<string>();
   const version = useRef(run.version);
   const queue = useRef(Promise.resolve());
@@ -109,9 +114,17 @@ export default function BenchView({ run, units, sound, projectId, logs }: Props)
     if (loud) ring(audio.current, 880);
     setFlash(true);
     setTimeout(() => setFlash(false), 350);
-    move(ringOut(plan, state));
-  }, [left, state, plan, move, loud, finished]);
+    move(ringOut(plan, state, flowing ? Date.now() : undefined));
+  }, [left, state, plan, move, loud, finished, flowing]);
 
+  const seconds = step?.kind === 'press' ? step.seconds : undefined;
+  const setDown = left !== undefined && seconds !== undefined && left <= seconds;
+  const wasMoving = useRef(false);
+  useEffect(() => {
+    // The iron has to stand when the countdown of the stop itself begins.
+    if (setDown && wasMoving.current && loud) ring(audio.current, 660);
+    wasMoving.current = left !== undefined && seconds !== undefined && left > seconds;
+  }, [setDown, left, seconds, loud]);
   const [rung, setRung] = useState<string[]>([]);
   useEffect(() => {
     for (const timer of state.timers) {
@@ -139,6 +152,7 @@ export default function BenchView({ run, units, sound, projectId, logs }: Props)
     );
   const stops = step?.stops ?? [];
   const pressing = step?.kind === 'press';
+  const moving = pressing && left !== undefined && left > (step.seconds ?? 10) + 0.01;
   const sheet = step?.on === undefined ? undefined : plan.sheets?.[step.on];
   const drawn = pressing || (sheet && step?.kind !== 'wait');
   const place = step ? placeOf(step, Math.min(state.stop, stopsOf(step) - 1)) : { stop: 0, lift: 0, copy: 0 };
@@ -190,6 +204,21 @@ export default function BenchView({ run, units, sound, projectId, logs }: Props)
             </button>
           );
         })}
+        {plan.steps.some(({ stops: all }) => (all?.length ?? 0) > 1) && (
+          <button
+            type="button"
+            className="btn btn-ghost"
+            aria-pressed={flowing}
+            onClick={() => {
+              setFlowing(!flowing);
+              if (flowing) localStorage.setItem(TAPPED, 'yes');
+              else localStorage.removeItem(TAPPED);
+            }}
+          >
+            {flowing ? <FastForward size={20} aria-hidden="true" /> : <Pointer size={20} aria-hidden="true" />}
+            {flowing ? 'Stops go on' : 'A tap a stop'}
+          </button>
+        )}
         <button
           type="button"
           className="btn btn-ghost btn-icon"
@@ -238,6 +267,9 @@ export default function BenchView({ run, units, sound, projectId, logs }: Props)
                 role="timer"
                 aria-label={`${Math.ceil(left)} seconds left`}
               >
+                {moving && (
+                  <span className="block text-4xl leading-tight font-bold">Move the iron on, set it down when it counts</span>
+                )}
                 {left >= 60
                   ? `${Math.floor(Math.ceil(left) / 60)}:${String(Math.ceil(left) % 60).padStart(2, '0')}`
                   : Math.ceil(left)}

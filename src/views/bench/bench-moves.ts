@@ -60,17 +60,25 @@ export function act(state: BenchState, action: BenchAction, now: number): BenchS
   }
 }
 
+/** Seconds to lift the iron and set it down on the next stop, when the stops go on by themselves. */
+export const MOVE_SECONDS = 4;
+
 /**
  * The countdown has run out: the stop is done. After the last stop of a pressing, and after a wait, the next
  * step comes up by itself, so that a hand that holds an iron need not tap.
+ *
+ * @param now when stops go on by themselves: the next one's countdown begins, with the time to move the iron before it
  */
-export function ringOut(plan: BenchPlan, state: BenchState): BenchState {
+export function ringOut(plan: BenchPlan, state: BenchState, now?: number): BenchState {
   const step = plan.steps[state.step];
   if (!step) return state;
   const stop = state.stop + 1;
   const done = step.kind === 'wait' || stop >= stopsOf(step);
   const last = state.step === plan.steps.length - 1;
-  return done && !last ? atStep(state, state.step + 1) : { ...state, stop, endsAt: null, pausedLeft: null };
+  if (done && !last) return atStep(state, state.step + 1);
+  const next = { ...state, stop, endsAt: null, pausedLeft: null };
+  if (done || now === undefined) return next;
+  return { ...next, endsAt: new Date(now + (MOVE_SECONDS + (step.seconds ?? 10)) * 1000).toISOString() };
 }
 
 /** Lets a wait run alongside while the next step is begun. */
