@@ -77,6 +77,9 @@ const partSchema = shape({ ...wishFields, cut: oneOf(CUTS).required() }).require
 
 const wishesSchema = shape({
   staySheer: yup.boolean(),
+  opaque: yup.boolean().test('opaque', 'and staySheer ask for opposite things; take one of them', function (opaque) {
+    return !(opaque && (this.parent as { staySheer?: boolean }).staySheer);
+  }),
   useMine: yup.boolean(),
   lead: oneOf(LEADS),
 }).default(undefined);

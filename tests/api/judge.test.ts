@@ -87,3 +87,30 @@ describe('/api/choose/judge', () => {
     expect(body.error.message).toMatch(words);
   });
 });
+
+describe('wishes that are opposites', () => {
+  it('are refused at once, by name', async () => {
+    const body = { fabric: FABRIC, part: PART, wishes: { staySheer: true, opaque: true } };
+    const answer = await post('/api/choose', body);
+    expect([answer.status, answer.body.error.field]).toEqual([400, 'wishes.opaque']);
+    expect((await post('/api/choose', { ...body, wishes: { opaque: true } })).status).toBe(200);
+  });
+
+  it('judging agrees with choosing when the part must become opaque', async () => {
+    const asked = {
+      fabric: { ...FABRIC, sheer: 'veiled', arealDensity: 90 },
+      part: { ...PART, role: 'bodice' },
+      wishes: { opaque: true },
+    };
+    const { ranked } = (await post('/api/choose', { ...asked, limit: 12 })).body;
+    for (const stack of ranked) {
+      const layers = stack.layers.map(({ materialId, extent, angle }: Record<string, unknown>) => ({
+        materialId,
+        extent,
+        angle,
+      }));
+      const judged = (await post('/api/choose/judge', { ...asked, layers })).body;
+      expect([judged.score, judged.seeThrough]).toEqual([stack.score, stack.seeThrough]);
+    }
+  });
+});

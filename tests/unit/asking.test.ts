@@ -493,6 +493,7 @@ describe('preferences', () => {
             for (const padding of ['fleece', 'wadding']) {
               const question = questionFor(each, part(role, { stretch, cut, embroidery }), {
                 schools: { padding, hooping: 'sheet' },
+                wishes: { opaque: padding === 'wadding' },
               });
               const preferences = preferencesFor(question);
               for (const material of LIBRARY_LAYERS) for (const { id } of preferences(material)) met.add(id);

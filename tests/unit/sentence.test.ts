@@ -24,6 +24,7 @@ const anySentence: fc.Arbitrary<SentenceState> = fc.record({
   height: fc.integer({ min: 1, max: 2000 }),
   threadLength: fc.integer({ min: 0, max: 100_000 }),
   staySheer: fc.boolean(),
+  opaque: fc.constant(false),
   useMine: fc.boolean(),
   lead: fc.constantFrom('best' as const, ...LEADS),
   weights: fc.dictionary(fc.constantFrom(...CRITERION_IDS), fc.constantFrom(0, 0.5, 2, 4)),

@@ -111,9 +111,20 @@ function ruledOutOf(refused: readonly Refused[], find: string | undefined): Pick
 const MOST_RULED_OUT = 400;
 const FEW_RULED_OUT = 10;
 
-function bareWords({ profile, hand, traits, part }: Question, inBand: boolean): string {
+function bareWords({ profile, hand, traits, part, wishes, fabric }: Question, inBand: boolean): string {
   if (profile.kind === 'stitch') return '';
   if (profile.opening) return `The cloth is cut open here: ${profile.phrase} always gets something.`;
   if (part.role === 'bag-lining' && traits.sealed) return 'A coated lining has body of its own and can be left bare.';
-  return inBand ? `By itself this cloth already hangs ${hand}; leaving it bare is a fair choice.` : '';
+  // Only feel is what the cloth can have by itself.
+  const more =
+    (part.stretch === 'stop' && traits.gives) ||
+    wishes.opaque ||
+    // Whether it may be seen through has not been said.
+    ((part.role === 'bodice' || part.role === 'whole-panel') &&
+      !wishes.staySheer &&
+      (traits.open || fabric.sheer !== 'opaque')) ||
+    profile.kind === 'treat' ||
+    profile.kind === 'quilt' ||
+    part.role === 'bias-piece';
+  return inBand && !more ? `By itself this cloth already hangs ${hand}; leaving it bare is a fair choice.` : '';
 }

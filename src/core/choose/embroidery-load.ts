@@ -48,11 +48,11 @@ export interface EmbroideryLoad {
  * cloth carries a dense fill, one light tear-away a light one. Re-fitted from the log.
  */
 const PER_GRAM: Record<string, number> = {
-  'tear-away': 0.75,
-  'cut-away': 0.85,
-  mesh: 0.85,
-  'wash-away': 0.8,
-  'heat-away': 0.4,
+  'tear-away': 1.25,
+  'cut-away': 1.4,
+  mesh: 1.5,
+  'wash-away': 1.3,
+  'heat-away': 0.7,
 };
 /** Whatever joins cloth and sheet across their whole face lets the pair carry more. */
 const JOIN: Record<string, number> = { loose: 1, 'spray-glued': 1.2, sticky: 1.25, fusible: 1.35, 'fusible-both': 1.35 };
@@ -63,9 +63,12 @@ const CROSSED = 1.1;
 
 const WEAVE_CARRY: Record<string, number> = { loose: 0.55, sweater: 0.5, satin: 0.8, crepe: 0.75, twill: 0.9, eyelet: 0.6 };
 
-/** Cloth-alone capacity in stitches per cm²: 30 for a stable 150 g/m² weave, with the root of its weight. */
+/**
+ * Cloth-alone capacity in stitches per cm²: 45 for a stable 150 g/m² weave, with the root of its weight. With starch and one or two
+ * tear-aways a quilting cotton then carries 100 to 150, which is daily practice.
+ */
 function clothCarries(fabric: Fabric, traits: Traits): number {
-  const byWeight = Math.min(60, Math.max(6, 30 * Math.sqrt(fabric.arealDensity / 150)));
+  const byWeight = Math.min(90, Math.max(9, 45 * Math.sqrt(fabric.arealDensity / 150)));
   const stretch = Math.max(fabric.stretchLength, fabric.stretchCross);
   const net = fabric.construction === 'net' ? 0.4 : 1;
   const weave = WEAVE_CARRY[fabric.weave ?? 'plain'] ?? 1;

@@ -1,5 +1,5 @@
 import type { Material } from '../layers';
-import type { Question } from './protocol';
+import type { Judged, Question } from './protocol';
 
 /** Whether the layer is meant to go again, so that care and lasting stretch do not concern it. */
 export function temporary(layer: Material): boolean {
@@ -19,4 +19,10 @@ export function shadeMiss(tone: 'light' | 'mid' | 'dark', tones: readonly string
   if (tones.includes(tone)) return 0;
   if (tone === 'mid' || tones.includes('mid')) return 1;
   return 2;
+}
+
+/** What the layers of a stack help a part with, as half a sentence: what is sheer hides nothing. */
+export function jobOf({ question: { part, profile }, layers }: Pick<Judged, 'question' | 'layers'>): string {
+  const hides = layers.some(({ material }) => material.opacity === 'opaque');
+  return part.role === 'bodice' && !hides ? 'bear the strain' : profile.job;
 }

@@ -8,6 +8,7 @@ export type { CriterionScore, RankedStack, StackLayer } from './ranked-stack';
 export { AVOIDS, CARES, CUTS, HANDS, ROLES, STRETCHES } from './part';
 export type { Avoid, Care, Cut, Embroidery, Hand, Part, Role, StretchWish } from './part';
 export { ROLE_PROFILES } from './roles';
+export type { SeeThrough } from './see-through';
 export { orderFor, stepsFor } from './steps-for';
 export type { RoleArea, RoleKind, RoleProfile } from './roles';
 export { ROLE_WORDS, CARE_WORDS, CUT_WORDS, STRETCH_WORDS } from './words';

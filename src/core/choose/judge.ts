@@ -53,16 +53,35 @@ export function weightOf(criterion: Criterion, question: Question): number {
   return criterion.weight(question) * lead * (question.weights[criterion.id] ?? 1);
 }
 
-/** Weighted mean of the criteria, 0–100. */
+/** Share of the mean that is left to a stack which serves one point just so: it comes out at what a practised hand would hardly take. */
+const JUST_SERVES = 0.82;
+/** Share that is left to what is as wrong in kind as can be. */
+const WRONG = 0.35;
+/** A criterion that is better than it has to be by this much holds nothing down. */
+const CLEAR = 10;
+
+/** Share of the mean that is left while one criterion, which serves from `serves` on, stands at `score`. */
+function leftBy(score: number, serves: number): number {
+  if (score < serves) return WRONG + ((JUST_SERVES - WRONG) * score) / serves;
+  return JUST_SERVES + (1 - JUST_SERVES) * Math.min(1, (score - serves) / CLEAR);
+}
+
+/**
+ * Score of a stack, 0–100: the weighted mean of its criteria, times what the weakest of those that it must serve leaves of it.
+ * A stack that is light, cheap and easily put on but wrong for the part stays below 80.
+ */
 export function scoreOf(stack: Judged): number {
   let sum = 0;
   let weights = 0;
+  let left = 1;
   for (const criterion of CRITERIA) {
     const weight = weightOf(criterion, stack.question);
     if (weight === 0) continue;
-    sum += weight * criterion.score(stack);
+    const score = criterion.score(stack);
+    sum += weight * score;
     weights += weight;
+    if (criterion.serves !== undefined) left = Math.min(left, leftBy(score, criterion.serves));
   }
   // Everything left out: all stacks are equal.
-  return weights > 0 ? sum / weights : 50;
+  return weights > 0 ? (left * sum) / weights : 50;
 }

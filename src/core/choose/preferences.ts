@@ -8,6 +8,11 @@ const wornStrip = ({ profile }: Question) => profile.kind === 'garment' && profi
 const stitched = ({ profile }: Question) => profile.kind === 'stitch';
 const treated = ({ profile }: Question) => profile.kind === 'treat' || profile.kind === 'quilt';
 const knit = ({ fabric }: Question) => fabric.construction === 'knit';
+/** A knit whose stretch nobody wants stopped, away from openings that must hold: it takes layers that move with it. */
+const moving = (q: Question) => wornPanel(q) && knit(q) && q.part.stretch !== 'stop' && !(q.profile.opening && q.part.stretch !== 'keep');
+const opaque = ({ wishes }: Question) => wishes.opaque === true;
+/** Somebody said how the finished thing should feel. */
+const feelSaid = ({ part }: Question) => part.hand !== undefined;
 const sewn = ({ form }: Material) => form === 'sew-in';
 const glued = ({ form }: Material) => isFusible(form);
 const liquid = ({ form }: Material) => form === 'liquid';
@@ -24,6 +29,12 @@ const CLOTH: readonly Preference[] = [
   { id: 'knit-tricot', families: ['tricot'], when: (q) => wornPanel(q) && knit(q), points: 12, words: 'moves with a knit' },
   { id: 'knit-nonwoven', families: ['nonwoven'], when: (q) => wornPanel(q) && knit(q) && q.part.stretch !== 'stop', points: -14, words: 'does not move with a knit' },
   { id: 'knit-woven', families: ['woven'], when: (q) => wornPanel(q) && knit(q) && q.part.stretch !== 'stop', points: -12, words: 'does not move with a knit' },
+  { id: 'knit-moving', families: ['tricot', 'stretch-knit'], when: moving, points: 10, words: 'moves with a knit' },
+  { id: 'knit-held', families: ['nonwoven', 'woven', 'weft', 'organza', 'organdy'], when: moving, points: -30, words: 'holds a knit where it should move' },
+  { id: 'opaque-underlined', families: ['cloth-underlining'], when: opaque, fits: (l) => l.opacity !== 'sheer', points: 14, words: 'hangs like cloth and hides what lies behind' },
+  { id: 'opaque-sheer', when: opaque, fits: (l) => (l.opacity === 'sheer' || l.family === 'organza') && l.form !== 'liquid', points: -40, words: 'lets light through as before' },
+  { id: 'opaque-glued', when: (q) => opaque(q) && wornPanel(q) && (q.profile.phrase.includes('bodice') || q.profile.phrase.includes('panel')), fits: glued, points: -24, words: 'makes a film of the whole piece' },
+  { id: 'bias-permanent', families: ['stretch-knit', 'tricot', 'organza', 'cloth-underlining', 'woven', 'nonwoven'], when: (q) => q.part.role === 'bias-piece' && !feelSaid(q), points: -16, words: 'stays in a piece that only has to be handled' },
   { id: 'knit-weft', families: ['weft'], when: (q) => wornPanel(q) && knit(q) && q.part.stretch === 'stop', points: 10, words: 'holds a knit both ways' },
   { id: 'knit-underlined', families: ['cloth-underlining', 'organza'], when: (q) => wornPanel(q) && knit(q), points: -22, words: 'hangs apart from a knit' },
   { id: 'stretch-on-stable', families: ['stretch-knit'], when: (q) => wornPanel(q) && !knit(q) && q.part.cut !== 'bias' && !q.traits.gives, points: -16, words: 'gives where the cloth does not' },
@@ -69,6 +80,7 @@ const sheerish = ({ fabric }: Question) => fabric.sheer !== 'opaque';
 
 const STITCHING: readonly Preference[] = [
   { id: 'tear-twill', families: ['tear-away'], when: (q) => stitched(q) && q.fabric.weave === 'twill', points: -14, words: 'lets a twill skew once it is torn' },
+  { id: 'tear-gives', families: ['tear-away'], when: (q) => stitched(q) && q.traits.unstableForStitching, points: -26, words: 'lets go of cloth that gives once it is torn' },
   { id: 'tear-sheer', families: ['tear-away'], when: (q) => stitched(q) && q.fabric.sheer === 'sheer', points: -24, words: 'leaves shreds that show' },
   { id: 'tear-stable', families: ['tear-away'], when: (q) => q.part.role === 'embroidery' && !q.traits.unstableForStitching && !sheerish(q), points: 5, words: 'is enough under stable cloth and leaves it soft' },
   { id: 'tear-dense', families: ['tear-away'], when: (q) => stitched(q) && (q.motif?.stitches ?? 0) > 90, points: -8, words: 'is perforated before a dense motif is done' },

@@ -32,6 +32,7 @@ export const CRITERION_IDS = [
   'weight',
   'give',
   'look',
+  'opacity',
   'care',
   'bulk',
   'effort',
@@ -52,6 +53,11 @@ export interface Criterion {
   weight(question: Question): number;
   score(stack: Judged): number;
   why(stack: Judged): string;
+  /**
+   * Score from which it serves. What is wrong in kind on this point is not rescued by being right on all others: below it the total
+   * stays below what a practised hand would take. Left out where a low score is only a pity.
+   */
+  serves?: number;
 }
 
 /** What leads when several stacks would serve. */
@@ -62,6 +68,8 @@ export type Lead = (typeof LEADS)[number];
 export interface Wishes {
   /** The finished part must stay as see-through as the cloth. */
   staySheer?: boolean;
+  /** The finished part must become opaque. */
+  opaque?: boolean;
   /** Only layers that are in the cupboard. */
   useMine?: boolean;
   /** Cheapest or quickest first. */

@@ -4,6 +4,7 @@ import { CRITERIA } from './criteria';
 import { weightOf } from './judge';
 import type { CriterionId, Judged, Needs } from './protocol';
 import { cautionsFor, reasonsFor } from './remarks';
+import { seeThrough, type SeeThrough } from './see-through';
 import { stepsFor } from './steps-for';
 
 export interface StackLayer {
@@ -46,6 +47,8 @@ export interface RankedStack {
   steps: string[];
   /** Length off each roll, cost and time for the pieces in question. */
   needs: Needs;
+  /** How much is seen through the cloth, bare and backed, where something is worn. */
+  seeThrough?: SeeThrough;
   /** What a motif asks against what this stack carries, when something is stitched. */
   load?: { stitches: number; carried: number; share: number };
   /** What the logbook knows of this stack on this cloth; absent when nothing was filed. */
@@ -106,6 +109,7 @@ export function describe(stack: Judged, score: number): RankedStack {
     cautions: cautionsFor(stack),
     steps: stepsFor(question, stack.layers).map((step) => step.title),
     needs: stack.needs,
+    ...(question.profile.kind === 'garment' ? { seeThrough: seeThrough(question.fabric, stack.layers) } : {}),
     ...(load ? { load: { stitches: load.density, carried: load.carried, share: load.share } } : {}),
     ...(stack.record ? { memory: memoryOf(stack, stack.record) } : {}),
   };

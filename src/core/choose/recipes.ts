@@ -78,12 +78,12 @@ const RECIPES: Recipe[] = [
   },
   {
     id: 'starch-and-tear', roles: [...STITCHED],
-    suitability: ({ fabric }) => (fabric.arealDensity <= 260 ? 95 : 78),
+    suitability: ({ fabric, traits }) => (traits.unstableForStitching ? 50 : fabric.arealDensity <= 260 ? 95 : 78),
     slots: [{ families: ['starch'], weight: [0, 6], duty: 'treatment' }, { families: ['tear-away'], duty: 'main' }],
   },
   {
     id: 'double-tear', roles: ['embroidery', 'applique'],
-    suitability: () => 76,
+    suitability: ({ traits }) => (traits.unstableForStitching ? 42 : 76),
     slots: [{ families: ['tear-away'], forms: ['loose'], duty: 'main' }, { families: ['tear-away'], forms: ['loose'], duty: 'main', same: true }],
   },
   {

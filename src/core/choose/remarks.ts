@@ -1,5 +1,5 @@
 import { isFusible, type Family } from '../layers';
-import { needsHandSewing } from './handling';
+import { jobOf, needsHandSewing } from './handling';
 import type { Judged } from './protocol';
 
 /** A sentence that belongs to a stack when its condition holds. Data: add an entry to add a remark. */
@@ -54,12 +54,16 @@ export const REASONS: readonly Remark[] = [
   {
     id: 'family-fits',
     when: ({ suitability }) => suitability >= 84,
-    words: ({ question }) => `Helps ${question.profile.phrase} to ${question.profile.job}.`,
+    words: (s) => `Helps ${s.question.profile.phrase} to ${jobOf(s)}.`,
   },
   {
     id: 'character',
     when: (s) => CHARACTER[s.layers[0]!.material.family] !== undefined,
-    words: (s) => CHARACTER[s.layers[0]!.material.family]!,
+    words: (s) => {
+      const { family, opacity } = s.layers[0]!.material;
+      if (family === 'cloth-underlining' && opacity !== 'opaque') return 'Handled as one with the cloth, and takes the strain.';
+      return CHARACTER[family]!;
+    },
   },
   {
     id: 'gives-with-cloth',

@@ -152,11 +152,11 @@ export const ROLE_PROFILES: Record<Role, RoleProfile> = {
   },
   'quilt-piece': {
     phrase: 'a quilt piece', kind: 'quilt', area: 'panel', hand: 'soft', job: 'be cut and pieced accurately',
-    families: { 'pressing-spray': 96, starch: 90, 'liquid-stabilizer': 82, nonwoven: 48, tricot: 44, woven: 40 },
+    families: { 'pressing-spray': 96, starch: 90, 'liquid-stabilizer': 82, nonwoven: 30, tricot: 28, woven: 28 },
   },
   'bias-piece': {
     phrase: 'a bias-cut piece', kind: 'garment', area: 'panel', hand: 'soft', job: 'be handled without growing',
-    families: { 'stretch-knit': 88, tricot: 80, 'pressing-spray': 82, starch: 82, 'liquid-stabilizer': 78, organza: 66, 'cloth-underlining': 64, woven: 66, nonwoven: 40 },
+    families: { 'stretch-knit': 88, tricot: 80, 'pressing-spray': 92, starch: 90, 'liquid-stabilizer': 86, organza: 66, 'cloth-underlining': 64, woven: 66, nonwoven: 40 },
   },
   'knit-binding': {
     phrase: 'a knit binding strip', kind: 'treat', area: 'panel', hand: 'soft', job: 'stop the strip from rolling while it is sewn',

@@ -53,6 +53,9 @@ export function traitsOf(fabric: Fabric, part: Part): Traits {
       fabric.construction === 'knit' ||
       rawStretch >= STRETCHY ||
       loose ||
+      weave === 'twill' ||
+      // Raised cloth, such as flannel, gives under the needle though it is woven.
+      (fabric.construction === 'woven' && has('lofty')) ||
       weave === 'fleece' ||
       weave === 'terry' ||
       weave === 'rib' ||

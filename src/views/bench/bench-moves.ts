@@ -61,7 +61,7 @@ export function act(state: BenchState, action: BenchAction, now: number): BenchS
 }
 
 /** Seconds to lift the iron and set it down on the next stop, when the stops go on by themselves. */
-export const MOVE_SECONDS = 4;
+const MOVE_SECONDS = 4;
 
 /**
  * The countdown has run out: the stop is done. After the last stop of a pressing, and after a wait, the next

@@ -6,6 +6,7 @@ import { formatMoney } from '../../core/units';
 import CrossSection from '../../ui/CrossSection';
 import DroopDrawing from '../../ui/DroopDrawing';
 import LoadBar from '../../ui/LoadBar';
+import Swatches from './Swatches';
 import Why from '../../ui/Why';
 import { counted, keepUnits } from '../../ui/text';
 import { useUnits } from '../../ui/units-context';
@@ -22,6 +23,8 @@ interface Props {
   part: Part;
   /** Wishes, weights, schools and pieces as they were asked. */
   asked: object;
+  /** It was asked that the part becomes opaque. */
+  opaque: boolean;
   currency: string;
   compared: boolean;
   clothName: string;
@@ -34,7 +37,7 @@ interface Props {
 
 /** One answer opened: how it hangs, why, what to look out for, how it is put on. */
 export default function AnswerDetail(props: Props) {
-  const { stack, siblings, choice, fabric, part, asked, currency, compared, clothName, clothThickness } = props;
+  const { stack, siblings, choice, fabric, part, asked, opaque, currency, compared, clothName, clothThickness } = props;
   const { onOpen, onTake, onHang, onCompare } = props;
   const units = useUnits();
   const { predicted, terms } = stack;
@@ -140,6 +143,7 @@ export default function AnswerDetail(props: Props) {
             allowance={10}
             trim={6}
           />
+          {stack.seeThrough && (stack.seeThrough.bare.opacity < 95 || opaque) && <Swatches seen={stack.seeThrough} />}
         </div>
       </div>
 
@@ -177,7 +181,8 @@ export default function AnswerDetail(props: Props) {
         <div>
           <h3 className="chalk-heading">How it was judged</h3>
           <p className="quiet text-[0.92rem]">
-            Each point of view gives 0 to 100; the score is their mean, weighted as shown. “What matters” changes the weights.
+            Each point of view gives 0 to 100; the score is their mean, weighted as shown, and less where one that must serve does
+            not. “What matters” changes the weights.
           </p>
           <ul className="mt-1 space-y-2">
             {stack.criteria.map((criterion) => (

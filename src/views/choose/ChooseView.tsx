@@ -1,6 +1,6 @@
 import { lazy, Suspense, useEffect, useMemo, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { questionFor, type Choice, type RankedStack } from '../../core/choose';
+import { questionFor, ROLE_PROFILES, type Choice, type RankedStack } from '../../core/choose';
 import { clothThickness, fabricOf, type Fabric } from '../../core/cloth';
 import type { Schools } from '../../core/schools';
 import { call, type ApiError } from '../../ui/api';
@@ -21,6 +21,14 @@ import { askedWith, partOf, toQuery, type SentenceState } from './sentence-state
 const Compare = lazy(() => import('./Compare'));
 const HangSimulator = lazy(() => import('../../ui/HangSimulator'));
 const TakeToProject = lazy(() => import('./TakeToProject'));
+
+/** Parts that are backed all over: whether cloth that is seen through stays so has to be said. */
+const BACKED: readonly SentenceState['role'][] = ['bodice', 'whole-panel'];
+
+function asksWhichWay({ sheer, surface, weave }: Fabric, { role, staySheer, opaque }: SentenceState): boolean {
+  if (staySheer || opaque || !BACKED.includes(role)) return false;
+  return sheer !== 'opaque' || surface.includes('openwork') || weave === 'eyelet';
+}
 
 interface Props {
   units: LengthSystem;
@@ -114,6 +122,17 @@ export default function ChooseView({ units, currency, ways, cloths, start, start
           onChange={(change) => setState((was) => ({ ...was, ...change }))}
         />
       </Sentence>
+      {asksWhichWay(fabric, state) && (
+        <p className="mt-2 flex flex-wrap items-center gap-3 border-l-4 border-accent pl-3">
+          This cloth is seen through. Should {ROLE_PROFILES[state.role].phrase} stay so, or become opaque?
+          <button type="button" className="btn" onClick={() => setState((was) => ({ ...was, staySheer: true }))}>
+            Stay as sheer as it is
+          </button>
+          <button type="button" className="btn" onClick={() => setState((was) => ({ ...was, opaque: true }))}>
+            Become opaque
+          </button>
+        </p>
+      )}
       <div aria-live="polite" className="sr-only">
         {open ? `Best answer: ${open.title}` : 'No answer fits'}
       </div>
@@ -178,6 +197,7 @@ export default function ChooseView({ units, currency, ways, cloths, start, start
               onCompare={() => toggleCompared(open)}
               fabric={fabric}
               part={part}
+              opaque={state.opaque}
               asked={asked}
               currency={currency}
               compared={compared.includes(open.id)}

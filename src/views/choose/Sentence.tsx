@@ -177,7 +177,18 @@ export default function Sentence({ state, cloths, usualHand, onChange, children 
             />
           ))}
         </fieldset>
-        <CheckField small label="must stay sheer" checked={state.staySheer} onChange={(staySheer) => onChange({ staySheer })} />
+        <CheckField
+          small
+          label="must stay sheer"
+          checked={state.staySheer}
+          onChange={(staySheer) => onChange({ staySheer, opaque: false })}
+        />
+        <CheckField
+          small
+          label="must become opaque"
+          checked={state.opaque}
+          onChange={(opaque) => onChange({ opaque, staySheer: false })}
+        />
         <CheckField small label="use what I have" checked={state.useMine} onChange={(useMine) => onChange({ useMine })} />
         <span className="flex flex-wrap items-center gap-x-1">
           First comes

@@ -33,6 +33,8 @@ export interface SentenceState {
   /** Upper thread of the motif, mm; 0 when it is not known. */
   threadLength: number;
   staySheer: boolean;
+  /** The opposite wish. */
+  opaque: boolean;
   useMine: boolean;
   lead: Lead | 'best';
   weights: Weights;
@@ -55,6 +57,7 @@ export const START: SentenceState = {
   height: 90,
   threadLength: 0,
   staySheer: false,
+  opaque: false,
   useMine: false,
   lead: 'best',
   weights: {},
@@ -82,6 +85,7 @@ export function partOf(state: SentenceState): Part {
 export function askedWith(state: SentenceState) {
   const wishes = {
     ...(state.staySheer ? { staySheer: true } : {}),
+    ...(state.opaque ? { opaque: true } : {}),
     ...(state.useMine ? { useMine: true } : {}),
     ...(state.lead === 'best' ? {} : { lead: state.lead }),
   };
@@ -127,6 +131,8 @@ export function fromQuery(
     if (Number.isFinite(value) && value > 0) state[key] = value;
   }
   state['staySheer'] = query.get('sheer') === 'yes';
+  // Both at once cannot be.
+  state['opaque'] = query.get('sheer') === 'no';
   state['useMine'] = query.get('mine') === 'yes';
   const lead = query.get('lead');
   if (LEADS.includes(lead as Lead)) state['lead'] = lead;
@@ -165,6 +171,7 @@ export function toQuery(state: SentenceState): string {
   if (state.cutAlready) query.set('already', 'yes');
   if (state.avoid.length > 0) query.set('without', state.avoid.join(' '));
   if (state.staySheer) query.set('sheer', 'yes');
+  else if (state.opaque) query.set('sheer', 'no');
   if (state.useMine) query.set('mine', 'yes');
   if (Object.keys(state.weights).length > 0) query.set('weigh', writePairs(state.weights));
   if (Object.keys(state.schools).length > 0) query.set('ways', writePairs(state.schools));

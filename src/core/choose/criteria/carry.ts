@@ -5,6 +5,7 @@ import { points, ramp } from './criterion';
 export const carry: Criterion = {
   id: 'carry',
   name: 'Carries the stitches',
+  serves: 68,
   weight: ({ profile }) => (profile.kind === 'stitch' ? 36 : 0),
   score: ({ load }) => {
     if (!load) return 100;
@@ -13,7 +14,7 @@ export const carry: Criterion = {
     if (share > 1) return ramp(share, 1, 68, 1.5, 30);
     if (share > 0.8) return ramp(share, 0.8, 100, 1, 68);
     // Far more support than the motif needs leaves a stiff plate in the cloth.
-    return ramp(share, 0.12, 70, 0.4, 100);
+    return ramp(share, 0.07, 70, 0.24, 100);
   },
   why: ({ load }) => {
     if (!load) return 'No stitching here.';
@@ -23,7 +24,7 @@ export const carry: Criterion = {
       return `Long stitches: ${Math.round(load.thread / 10)} cm of thread on each cm² pull like ${Math.round(load.share * load.carried)} ordinary stitches; this carries about ${carried}.`;
     if (load.share > 1) return `The motif has about ${density} stitches per cm²; this carries about ${carried}.`;
     if (load.share > 0.8) return `About ${density} stitches per cm² against ${carried} that it carries: near the limit.`;
-    if (load.share < 0.25) return `Carries about ${carried} stitches per cm², far more than the ${density} here.`;
+    if (load.share < 0.15) return `Carries about ${carried} stitches per cm², far more than the ${density} here.`;
     return `Carries about ${carried} stitches per cm²; the motif has ${density}.`;
   },
 };

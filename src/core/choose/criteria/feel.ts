@@ -8,6 +8,7 @@ const HALF_LOST = 0.3;
 export const feel: Criterion = {
   id: 'feel',
   name: 'Feel',
+  serves: 35,
   weight: ({ profile }) => (profile.kind === 'stitch' ? 0 : profile.area === 'patch' ? 8 : profile.area === 'strip' ? 14 : 26),
   score: ({ predicted, question }) => {
     const [low, high] = question.band;
@@ -22,7 +23,8 @@ export const feel: Criterion = {
   why: ({ predicted, question }) => {
     const [low, high] = question.band;
     const c = Math.round(predicted.bendingLength);
-    const place = predicted.bendingLength < low ? 'softer than' : predicted.bendingLength > high ? 'stiffer than' : 'inside';
+    // Told as it is shown, in whole millimetres.
+    const place = c < low ? 'softer than' : c > high ? 'stiffer than' : 'inside';
     return `Expected bending length about ${c} mm, ${place} the ${low}–${high} mm that ${question.hand} stands for.`;
   },
 };

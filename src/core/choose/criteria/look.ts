@@ -49,7 +49,15 @@ function faults({ layers, question }: Judged): Fault[] {
 export const look: Criterion = {
   id: 'look',
   name: 'Look',
+  serves: 50,
   weight: ({ fabric }) => (fabric.sheer === 'opaque' ? 8 : 13),
   score: (stack) => points(100 - faults(stack).reduce((sum, fault) => sum + fault.cost, 0)),
-  why: (stack) => faults(stack)[0]?.words ?? 'Nothing of it should be seen from the outside.',
+  why: (stack) => {
+    const [worst] = faults(stack);
+    if (worst) return worst.words;
+    const { question, layers } = stack;
+    if (question.traits.open && layers.some(({ material }) => material.form !== 'liquid' && material.ends === 'stays'))
+      return 'It is seen through the holes: its colour is part of the design.';
+    return 'Nothing of it should be seen from the outside.';
+  },
 };
