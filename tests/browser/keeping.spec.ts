@@ -143,6 +143,7 @@ test('a bundle: saved, brought in again without doubles, a wrong file told apart
 
 test('wishes of the front door are in its address, and hold after a reload', async ({ page }) => {
   await open(page, '/?cloth=tq-harbour-linen');
+  await page.getByRole('button', { name: /^Wishes/ }).click();
   await page.getByRole('checkbox', { name: 'use what I have' }).check();
   await page.getByLabel('What comes first').selectOption('cost');
   await page.getByRole('button', { name: /^Pieces/ }).click();
@@ -154,6 +155,7 @@ test('wishes of the front door are in its address, and hold after a reload', asy
   const first = await page.getByRole('article').getByRole('heading', { level: 2 }).innerText();
   await page.reload();
   await alive(page);
+  await page.getByRole('button', { name: 'Wishes: what I have · cheapest first' }).click();
   await expect(page.getByRole('checkbox', { name: 'use what I have' })).toBeChecked();
   await expect(page.getByLabel('What comes first')).toHaveValue('cost');
   await expect(page.getByText(/^For 6 pieces of/)).toBeVisible();
@@ -161,7 +163,7 @@ test('wishes of the front door are in its address, and hold after a reload', asy
 });
 
 test('a motif that is too dense says so, and what would have to change', async ({ page }) => {
-  await open(page, '/?cloth=silk-chiffon&role=embroidery&stitches=9000&care=dry-clean');
+  await open(page, '/?cloth=silk-chiffon&role=embroidery&stitches=16000&care=dry-clean');
   await expect(page.getByText('far too much', { exact: false }).first()).toBeVisible();
   await expect(page.getByText(/% fewer stitches, or the same stitches drawn \d+ % larger/)).toBeVisible();
   await page.getByLabel('Stitches').fill('1500');

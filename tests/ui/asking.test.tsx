@@ -3,6 +3,7 @@ import userEvent from '@testing-library/user-event';
 import { describe, expect, it, vi } from 'vitest';
 import { choose } from '../../src/core/choose';
 import { LIBRARY_CLOTHS, LIBRARY_LAYERS } from '../../src/core/library';
+import { apart } from '../../src/views/choose/AnswerList';
 import ChooseView from '../../src/views/choose/ChooseView';
 import { START, partOf } from '../../src/views/choose/sentence-state';
 import TakeToProject from '../../src/views/choose/TakeToProject';
@@ -12,6 +13,15 @@ import { pick, press, type } from './typing';
 const cloths = LIBRARY_CLOTHS.map((cloth) => ({ ...cloth, own: false, measured: [] }));
 const linen = cloths.find(({ id }) => id === START.clothId)!;
 const answer = choose(linen, partOf(START), LIBRARY_LAYERS, { limit: 60 });
+
+describe('reasons in the list', () => {
+  it('tell the answers apart where they can', () => {
+    const stack = (...reasons: string[]) => ({ reasons });
+    expect(
+      apart([stack('Helps a collar.', 'Sharp.', 'Cheap.'), stack('Sharp.', 'Soft.'), stack('Sharp.'), stack('Hangs firm.')]),
+    ).toEqual(['Sharp.', 'Soft.', 'Sharp.', 'Hangs firm.']);
+  });
+});
 
 describe('the question', () => {
   const ask = () => {
@@ -32,6 +42,7 @@ describe('the question', () => {
     ['Grain', 'bias', { cut: 'bias' }],
   ])('is asked again at once when its word for %s is changed', async (word, option, part) => {
     const sent = ask();
+    if (word === 'Grain') await press(/^Wishes/);
     await pick(word, option);
     expect((await asked(sent)).part).toMatchObject(part);
   });
@@ -52,8 +63,12 @@ describe('the question', () => {
 
   it('leaves out what is ticked, and takes it in again', async () => {
     const sent = ask();
+    expect(screen.getByRole('button', { name: 'Wishes: none besides' })).toBeVisible();
+    await press(/^Wishes/);
     await userEvent.click(screen.getByLabelText('fusing'));
     expect((await asked(sent)).part).toMatchObject({ avoid: ['fusible'] });
+    // Folded or not, what was asked stands on the chip.
+    expect(screen.getByRole('button', { name: 'Wishes: without fusing' })).toBeVisible();
     await userEvent.click(screen.getByLabelText('fusing'));
     await waitFor(() => expect(sent.at(-1)!.body['part']).not.toMatchObject({ avoid: ['fusible'] }));
   });

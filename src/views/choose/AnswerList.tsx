@@ -19,11 +19,23 @@ interface Props {
 /** Most that are compared at once. */
 const MOST_COMPARED = 4;
 
+/** A reason for each answer that none before it has given, as far as there is one: what they have in common tells nothing. */
+export function apart(stacks: readonly Pick<RankedStack, 'reasons'>[]): string[] {
+  const given = new Set<string>();
+  return stacks.map(({ reasons }) => {
+    const own = reasons.filter((reason) => !/^(Hangs|Helps) /.test(reason));
+    const found = own.find((reason) => !given.has(reason)) ?? own[0] ?? reasons[0] ?? '';
+    given.add(found);
+    return found;
+  });
+}
+
 /** The kinds of answer, best first, each with its droop and its first reason. */
 export default function AnswerList({ groups, choice, openId, currency, compared, onOpen, onCompare }: Props) {
   // What is stitched on is judged by what it carries, not by its feel.
   const stitched = choice.ranked[0]?.criteria.some((criterion) => criterion.name === 'Carries the stitches') ?? false;
   const units = useUnits();
+  const told = apart(groups.map(({ best }) => best));
   return (
     <ol className="space-y-2" aria-label="Answers, best first">
       {groups.map(({ best, others }, i) => {
@@ -47,11 +59,6 @@ export default function AnswerList({ groups, choice, openId, currency, compared,
               />
               <span className="min-w-0 flex-1">
                 <span className="block leading-snug font-semibold">{keepUnits(best.title)}</span>
-                <span className="quiet block text-[0.92rem] leading-snug">
-                  {best.layers.length === 1 ? FORM_WORDS[first.form] : `${best.layers.length} layers`}
-                  {' · '}
-                  {units.weight(best.predicted.arealDensity)} in all
-                </span>
                 {best.memory && (
                   <span className="mt-0.5 block text-[0.92rem] leading-snug font-semibold text-success">
                     in your logbook: tried {best.memory.tried === 1 ? 'once' : `${best.memory.tried} times`} on this cloth
@@ -59,6 +66,7 @@ export default function AnswerList({ groups, choice, openId, currency, compared,
                 )}
                 <span className="quiet block text-[0.92rem] leading-snug">
                   {[
+                    best.layers.length === 1 ? FORM_WORDS[first.form] : `${best.layers.length} layers`,
                     minutesWords(best.needs.minutes),
                     formatMoney(Math.round(best.needs.cost), currency),
                     lengthWords(best, units.length),
@@ -66,9 +74,7 @@ export default function AnswerList({ groups, choice, openId, currency, compared,
                     .filter(Boolean)
                     .join(' · ')}
                 </span>
-                <span className="mt-0.5 block pr-6 text-[0.95rem] leading-snug">
-                  {best.reasons.find((reason) => !/^(Hangs|Helps) /.test(reason)) ?? best.reasons[0]}
-                </span>
+                <span className="mt-0.5 block pr-6 text-[0.95rem] leading-snug">{told[i]}</span>
               </span>
               <span className="shrink-0 self-start text-right">
                 <span className="block text-2xl leading-none font-bold">{Math.round(best.score)}</span>

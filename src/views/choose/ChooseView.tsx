@@ -141,17 +141,10 @@ export default function ChooseView({ units, currency, ways, cloths, start, start
           {fault}
         </p>
       )}
-      {choice.bare.words && <p className="mt-2 border-l-4 border-accent py-1 pl-3">{choice.bare.words}</p>}
+      {choice.bare.words && <p className="mt-2 border-l-4 border-accent pl-3">{choice.bare.words}</p>}
       {open && group ? (
-        <div className="mt-4 grid items-start gap-5 lg:grid-cols-[minmax(22rem,5fr)_7fr]">
+        <div className="mt-3 grid items-start gap-5 lg:grid-cols-[minmax(22rem,5fr)_7fr]">
           <div className="space-y-3">
-            <MeasureNext
-              fabric={fabric}
-              part={part}
-              asked={asked}
-              measured={cloth.measured}
-              benchPath={`/cupboard/cloths/${cloth.id}`}
-            />
             {comparedStacks.length > 0 && (
               <p className="flex flex-wrap items-center justify-between gap-2">
                 <span>
@@ -184,7 +177,14 @@ export default function ChooseView({ units, currency, ways, cloths, start, start
               onCompare={toggleCompared}
             />
           </div>
-          <div ref={detail}>
+          <div ref={detail} className="space-y-3">
+            <MeasureNext
+              fabric={fabric}
+              part={part}
+              asked={asked}
+              measured={cloth.measured}
+              benchPath={`/cupboard/cloths/${cloth.id}`}
+            />
             <AnswerDetail
               stack={open}
               siblings={[group.best, ...group.others].filter((sibling) => sibling !== open)}

@@ -8,6 +8,7 @@ import { counted } from '../../ui/text';
 import { useUnits } from '../../ui/units-context';
 import WeightSliders from '../../ui/WeightSliders';
 import type { SentenceState } from './sentence-state';
+import WishFields, { wishWords } from './WishFields';
 
 interface Props {
   state: SentenceState;
@@ -18,9 +19,9 @@ interface Props {
   onChange: (change: Partial<SentenceState>) => void;
 }
 
-type Tab = 'matters' | 'pieces' | 'ways';
+type Tab = 'wishes' | 'matters' | 'pieces' | 'ways';
 
-/** What is asked less often: what matters more, how large the pieces are, ways of working. Folded away. */
+/** What is asked less often: grain and what is done without, what matters more, how large the pieces are, ways of working. Folded away. */
 export default function MoreWishes({ state, criteria, ways, onChange }: Props) {
   const [tab, setTab] = useState<Tab>();
   const units = useUnits();
@@ -28,6 +29,7 @@ export default function MoreWishes({ state, criteria, ways, onChange }: Props) {
   const weighed = Object.keys(state.weights).length;
   const switched = Object.keys(state.schools).length;
   const tabs: [Tab, string, string][] = [
+    ['wishes', 'Wishes', wishWords(state) || 'none besides'],
     ['matters', 'What matters', weighed > 0 ? `${counted(weighed, 'change')}` : 'as usual'],
     ['pieces', 'Pieces', `${piece.count} of ${units.size(piece.width, piece.height)}${state.piece ? '' : ', as usual'}`],
     ['ways', 'Ways of working', switched > 0 ? `${counted(switched, 'change')}` : 'as in the settings'],
@@ -50,6 +52,7 @@ export default function MoreWishes({ state, criteria, ways, onChange }: Props) {
         ))}
       </div>
       <div id="more-wishes" className={tab ? 'sheet mt-2 p-4' : 'hidden'}>
+        {tab === 'wishes' && <WishFields state={state} onChange={onChange} />}
         {tab === 'matters' && (
           <>
             <WeightSliders shown={criteria} weights={state.weights} onChange={(weights) => onChange({ weights })} />

@@ -2,21 +2,18 @@ import type { ReactNode } from 'react';
 import {
   CARES,
   CARE_WORDS,
-  CUTS,
-  CUT_WORDS,
   HANDS,
   ROLES,
   ROLE_PROFILES,
   ROLE_WORDS,
   STRETCHES,
   STRETCH_WORDS,
-  type Avoid,
   type Role,
 } from '../../core/choose';
-import { CheckField } from '../../ui/form-fields';
 import LengthField from '../../ui/LengthField';
 import Field from '../../ui/Field';
 import type { SentenceState } from './sentence-state';
+import Word from './Word';
 
 export interface ClothChoice {
   id: string;
@@ -34,25 +31,6 @@ interface Props {
   children?: ReactNode;
 }
 
-/** A word of the sentence that is changed in place. */
-function Word({
-  label,
-  value,
-  onChange,
-  children,
-}: {
-  label: string;
-  value: string;
-  onChange: (value: string) => void;
-  children: ReactNode;
-}) {
-  return (
-    <select className="chalk-word" aria-label={label} value={value} onChange={(event) => onChange(event.target.value)}>
-      {children}
-    </select>
-  );
-}
-
 const ROLE_GROUPS: [string, (role: Role) => boolean][] = [
   ['Clothes', (role) => ROLE_PROFILES[role].kind === 'garment'],
   ['Hats', (role) => ROLE_PROFILES[role].kind === 'hat'],
@@ -60,13 +38,6 @@ const ROLE_GROUPS: [string, (role: Role) => boolean][] = [
   ['Quilts', (role) => ROLE_PROFILES[role].kind === 'quilt'],
   ['Stitching on cloth', (role) => ROLE_PROFILES[role].kind === 'stitch'],
   ['Treatments', (role) => ROLE_PROFILES[role].kind === 'treat'],
-];
-
-const AVOID_WORDS: [Avoid, string][] = [
-  ['fusible', 'fusing'],
-  ['liquid', 'liquids'],
-  ['spray-glue', 'spray glue'],
-  ['sewing-by-hand', 'hand sewing'],
 ];
 
 /** Takes the article off the phrase, since the sentence brings its own. */
@@ -91,7 +62,7 @@ export default function Sentence({ state, cloths, usualHand, onChange, children 
   );
   return (
     <section aria-label="What you have and what it is for">
-      <h1 className="text-[1.4rem] leading-[1.75] font-normal md:text-[1.7rem]">
+      <h1 className="text-[1.25rem] leading-[1.8] font-normal md:text-[1.36rem]">
         I have{' '}
         <Word label="Cloth" value={state.clothId} onChange={(clothId) => onChange({ clothId })}>
           {own.length > 0 && <optgroup label="My own">{own.map(option)}</optgroup>}
@@ -114,10 +85,10 @@ export default function Sentence({ state, cloths, usualHand, onChange, children 
           <>
             feel{' '}
             <Word label="Feel" value={state.hand} onChange={(hand) => onChange({ hand: hand as SentenceState['hand'] })}>
-              <option value="usual">{usualHand} (as usual)</option>
+              <option value="usual">{usualHand}</option>
               {HANDS.map((hand) => (
                 <option key={hand} value={hand}>
-                  {hand}
+                  {hand === usualHand ? `just ${hand}` : hand}
                 </option>
               ))}
             </Word>
@@ -145,64 +116,6 @@ export default function Sentence({ state, cloths, usualHand, onChange, children 
         </Word>
         .
       </h1>
-      <div className="mt-1 flex flex-wrap items-center gap-x-5">
-        <span className="flex flex-wrap items-center gap-x-1">
-          It is cut
-          <Word label="Grain" value={state.cut} onChange={(cut) => onChange({ cut: cut as SentenceState['cut'] })}>
-            {CUTS.map((cut) => (
-              <option key={cut} value={cut}>
-                {CUT_WORDS[cut]}
-              </option>
-            ))}
-          </Word>
-        </span>
-        <CheckField
-          small
-          label="pieces are cut already"
-          checked={state.cutAlready}
-          onChange={(cutAlready) => onChange({ cutAlready })}
-        />
-        <fieldset className="flex flex-wrap items-center gap-x-4">
-          <legend className="sr-only">Do without</legend>
-          <span aria-hidden="true">Without:</span>
-          {AVOID_WORDS.map(([avoid, word]) => (
-            <CheckField
-              key={avoid}
-              small
-              label={word}
-              checked={state.avoid.includes(avoid)}
-              onChange={(checked) =>
-                onChange({ avoid: checked ? [...state.avoid, avoid] : state.avoid.filter((a) => a !== avoid) })
-              }
-            />
-          ))}
-        </fieldset>
-        <CheckField
-          small
-          label="must stay sheer"
-          checked={state.staySheer}
-          onChange={(staySheer) => onChange({ staySheer, opaque: false })}
-        />
-        <CheckField
-          small
-          label="must become opaque"
-          checked={state.opaque}
-          onChange={(opaque) => onChange({ opaque, staySheer: false })}
-        />
-        <CheckField small label="use what I have" checked={state.useMine} onChange={(useMine) => onChange({ useMine })} />
-        <span className="flex flex-wrap items-center gap-x-1">
-          First comes
-          <Word
-            label="What comes first"
-            value={state.lead}
-            onChange={(lead) => onChange({ lead: lead as SentenceState['lead'] })}
-          >
-            <option value="best">the best fit</option>
-            <option value="cost">the cheapest that fits</option>
-            <option value="effort">the quickest that fits</option>
-          </Word>
-        </span>
-      </div>
       {children}
       {stitched && (
         <div className="mt-2 grid max-w-3xl grid-cols-2 gap-4 sm:grid-cols-4">
