@@ -41,23 +41,30 @@ async function shoot(name, path, before = async () => undefined) {
 
 try {
   await shoot('choose', '/?cloth=tq-harbour-linen&hand=crisp');
-  await shoot('choose-embroidery', '/?cloth=terry-towelling&role=embroidery&stitches=9000');
   await shoot('projects', '/projects');
   await shoot('project-pieces', '/projects/tq-waistcoats?job=tq-wc-front&stage=pieces');
-  await shoot('project-choose', '/projects/tq-waistcoats?job=tq-wc-front&stage=choose');
   await shoot('project-scrap', '/projects/tq-waistcoats?job=tq-wc-collar&stage=scrap');
   await shoot('test-bench', '/cupboard/cloths/tq-harbour-linen?test=overhang');
-  await shoot('identify', '/cupboard/identify', async () => {
-    for (const answer of ['flat and even', 'three sheets (15 g)', 'slanting lines'])
-      await page
-        .getByRole('button', { name: answer, exact: true })
-        .click({ timeout: 3000 })
-        .catch(() => undefined);
-  });
   await shoot('drape', '/?cloth=tq-harbour-linen', async () => {
     await page.getByRole('button', { name: 'See it hang' }).click();
     await page.waitForTimeout(5000);
   });
+  // Small pieces of one job side by side on an uncut layer.
+  const { settings, version } = await (await fetch(`${base}/api/settings`)).json();
+  const send = async (method, path, body) =>
+    (await fetch(base + path, { method, headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) })).json();
+  await send('PUT', '/api/settings', { settings: { ...settings, schools: { order: 'fuse-together' } }, version });
+  const sheet = await send('POST', '/api/bench', { jobIds: ['tq-wc-welt'] });
+  await shoot('bench-sheet', `/bench/${sheet.id}`, async () => {
+    const laying = page.getByRole('heading', { name: /: lay \d+ pieces on / });
+    while (!(await laying.isVisible())) {
+      await page.keyboard.press('Space');
+      await page.waitForTimeout(200);
+    }
+  });
+  await send('DELETE', `/api/bench/${sheet.id}`);
+  const now = await (await fetch(`${base}/api/settings`)).json();
+  await send('PUT', '/api/settings', { settings, version: now.version });
   await shoot('project-plan', '/projects/tq-waistcoats/plan');
   await shoot('project-cut', '/projects/tq-waistcoats?job=tq-wc-collar&stage=cut');
   await shoot('cutting-table', '/tables/tq-waistcoats/layer/medium-firm-non-woven-fusible-62-g', async () => {
@@ -73,6 +80,20 @@ try {
   await shoot('hooping-place', '/hoop/jobs/tq-job-napkins');
   await shoot('cupboard', '/cupboard?shelf=layers');
   await shoot('logbook', '/logbook');
+  await shoot('wet', '/wet', async () => {
+    for (const cloth of ['Straw-yellow poplin', 'Charcoal felted wool']) {
+      await page.getByRole('button', { name: 'A length of cloth' }).click();
+      await page.getByLabel('Cloth', { exact: true }).last().fill(cloth);
+      await page.getByRole('option', { name: cloth, exact: true }).click();
+    }
+    await page.evaluate(() => scrollTo(0, 0));
+  });
+  await shoot('day', '/day', async () => {
+    for (const job of ['Pocket welt', 'Crown tip', 'Upper edge'])
+      await page.getByRole('checkbox', { name: new RegExp(`^${job}`) }).check();
+    await page.waitForTimeout(1500);
+    await page.evaluate(() => scrollTo(0, 0));
+  });
   const run = await (await fetch(`${base}/api/jobs/tq-wc-collar/bench`, { method: 'POST' })).json();
   await shoot('bench-board', '/bench');
   await shoot('bench', `/bench/${run.id}`, async () => {
