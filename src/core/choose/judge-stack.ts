@@ -32,9 +32,11 @@ const STRANGE_LAYER = 8;
 const MOST_RAISED = 8;
 
 /** What a layer does where it lies. */
-function dutyOf({ material, extent }: ChosenLayer): LayerDuty {
+function dutyOf({ profile }: Question, { material, extent }: ChosenLayer): LayerDuty {
   if (material.form === 'liquid') return 'treatment';
   if (material.family === 'topping') return 'topping';
+  // A bit of tape behind a buttonhole holds one spot, as choosing sees it.
+  if (extent === 'strip' && profile.area === 'patch') return 'patch';
   return extent === 'strip' || extent === 'patch' ? extent : 'main';
 }
 
@@ -88,7 +90,7 @@ export function judgeStack(fabric: Fabric, part: Part, layers: readonly ChosenLa
   const question = questionFor(fabric, part, asking);
   const stack = judge(question, candidateOf(question, layers));
   const stops = layers.flatMap((layer, i) =>
-    STOPS.filter((stop) => stop.when(question, layer.material, dutyOf(layer))).map((stop) => ({
+    STOPS.filter((stop) => stop.when(question, layer.material, dutyOf(question, layer))).map((stop) => ({
       id: stop.id,
       words: stop.words(question, layer.material),
       layer: i,
