@@ -3,6 +3,7 @@ import { CARES, CUTS } from '../core/choose';
 import { SHEERNESS, TONES } from '../core/cloth';
 import { COVERS, ENDS, FAMILIES, FORMS, GLUES, LAW_FIGURES, WASHES } from '../core/layers';
 import { LAYER_TEST_IDS, TEST_IDS } from '../core/measure';
+import { PRESS_TOOLS } from '../core/press';
 import { DUTIES } from '../core/workpiece';
 import { fabricFields, schoolsSchema, wishFields } from './choose';
 import { bundledHoop, bundledHooping, bundledMotif } from './hoop';
@@ -244,9 +245,9 @@ const benchStateSchema = shape({
 /** Jobs that are worked in one go. */
 export const batchSchema = shape({
   jobIds: yup.array().of(id.required()).required().min(1, 'must name at least one job').max(30, 'must name at most 30 jobs'),
-  tool: oneOf(['iron', 'press'] as const).default('iron'),
+  tool: oneOf(PRESS_TOOLS).default('iron'),
 });
-export const benchToolSchema = shape({ tool: oneOf(['iron', 'press'] as const).default('iron') });
+export const benchToolSchema = shape({ tool: oneOf(PRESS_TOOLS).default('iron') });
 
 export const benchUpdateSchema = shape({
   state: benchStateSchema.required(),

@@ -1,10 +1,10 @@
 import { copyName, cutPieces, fingerprint, layerMaterial, usualOptions, type CutItem, type TableSource } from '../core/cutlist';
-import { tablePlans, type Laid } from '../core/cutplan';
-import type { Placement } from '../core/nesting';
+import { tablePlans, type Laid, type TablePlan } from '../core/cutplan';
+import type { CutPiece, Placement } from '../core/nesting';
 import { InputError } from '../core/input-error';
 import type { Material } from '../core/layers';
 import { openPiece } from '../core/pieces';
-import { bounds, transformed, type Outline } from '../core/shape';
+import { bounds, boxOutline, transformed, type Outline } from '../core/shape';
 import { formatLength, type LengthSystem } from '../core/units';
 import type { BenchSheet } from '../store/bench-runs';
 import { tablesOfProject, type CutTable } from '../store/cut-tables';
@@ -63,17 +63,21 @@ function holdsAll({ laid }: Pick<CutTable, 'laid'>, items: readonly CutItem[], w
 
 /** Lays without a search; the first layout that holds is enough for the bench. @throws {InputError} when a piece fits on nothing */
 function laidAtOnce(sources: readonly TableSource['source'][], items: readonly CutItem[], gap: number, on: string): Laid[] {
-  let found: Laid[] = [];
-  for (const { laid, unplaced } of tablePlans({
-    ...{ sources, pieces: cutPieces(items), gap, seconds: 0, seed: 1, enough: () => true },
-  })) {
-    found = laid;
-    const [none] = unplaced;
-    if (none && laid.length === sources.length) {
-      const name = items.find(({ id }) => id === none.id)!.name;
-      throw new InputError('order', `cannot be to fuse together: “${name}” does not fit on ${on}; cut the pieces first`);
-    }
-  }
+  const { laid, unplaced } = laidWithoutSearch(sources, cutPieces(items), gap);
+  const [none] = unplaced;
+  if (!none) return laid;
+  const name = items.find(({ id }) => id === none.id)!.name;
+  throw new InputError('order', `cannot be to fuse together: “${name}” does not fit on ${on}; cut the pieces first`);
+}
+
+/** The first layout of some pieces on some sources, one source after the other, and what found no place. */
+function laidWithoutSearch(
+  sources: readonly TableSource['source'][],
+  pieces: readonly CutPiece[],
+  gap: number,
+): Pick<TablePlan, 'laid' | 'unplaced'> {
+  let found: Pick<TablePlan, 'laid' | 'unplaced'> = { laid: [], unplaced: [] };
+  for (const plan of tablePlans({ sources, pieces, gap, seconds: 0, seed: 1, enough: () => true })) found = plan;
   return found;
 }
 
@@ -182,22 +186,14 @@ export function pressLoads(
 /** Pieces laid plate by plate; there are as many plates as copies, so that none is left out. */
 function filled(pieces: readonly LoadPiece[], width: number, length: number): { laid: Laid[]; width: number; length: number } {
   const copies = pieces.reduce((sum, { count }) => sum + count, 0);
-  let laid: Laid[] = [];
-  if (copies > 0)
-    for (const plan of tablePlans({
-      sources: Array.from({ length: copies }, (_, k) => ({ id: `load-${k}`, width, length })),
-      pieces: pieces.map(({ id, outline, count }) => ({ id, outline, count, rotations: [0, 90, 180, 270], flip: false })),
-      ...{ gap: PRESS_GAP, seconds: 0, seed: 1, enough: () => true },
-    }))
-      laid = plan.laid;
+  const { laid } = laidWithoutSearch(
+    Array.from({ length: copies }, (_, k) => ({ id: `load-${k}`, width, length })),
+    pieces.map(({ id, outline, count }) => ({ id, outline, count, rotations: [0, 90, 180, 270], flip: false })),
+    PRESS_GAP,
+  );
   return { laid, width, length };
 }
 
 function rectangle(width: number, length: number): Outline {
-  return [
-    [0, 0],
-    [width, 0],
-    [width, length],
-    [0, length],
-  ];
+  return boxOutline({ minX: 0, minY: 0, maxX: width, maxY: length });
 }

@@ -1,6 +1,6 @@
 import type { ChosenLayer } from '../core/layers';
-import { sheetMoves } from '../core/press';
-import { bounds, type Outline } from '../core/shape';
+import { sheetMoves, type PressTool } from '../core/press';
+import { bounds, boxOutline, type Outline } from '../core/shape';
 import {
   loadSteps,
   sheetLayer,
@@ -16,10 +16,6 @@ import type { Db } from '../store/database';
 import type { Settings } from '../store/settings';
 import type { Workpiece } from '../store/workpieces';
 import { layerSheets, pressLoads, type LaidSheet } from './bench-sheets';
-
-/** With what it is pressed: a hand iron, or a flat press with a heated plate. */
-export const PRESS_TOOLS = ['iron', 'press'] as const;
-export type PressTool = (typeof PRESS_TOOLS)[number];
 
 /** A job as it is looked at for what can be done together. */
 export interface TogetherWork {
@@ -137,7 +133,7 @@ interface Member {
   cool: Step;
 }
 
-/** Jobs whose layer is of one material, pressed for one time, in one project. */
+/** Jobs whose layer is of one material, pressed in one way, in one project: another iron or cover is another sheet. */
 function grouped(
   works: readonly TogetherWork[],
   layerOf: (work: TogetherWork, rest: readonly Step[]) => number,
@@ -151,10 +147,15 @@ function grouped(
     const press = own.find(({ kind }) => kind === 'press');
     const cool = own.find(({ kind }) => kind === 'wait');
     if (!material || !press || !cool) return;
-    const key = JSON.stringify([each.work.projectId, material.id, press.seconds, each.order]);
+    const key = JSON.stringify([each.work.projectId, material.id, press.seconds, heatWords(press), each.order]);
     groups.set(key, [...(groups.get(key) ?? []), { index, material, press, cool }]);
   });
   return [...groups.values()];
+}
+
+/** Iron and cover of a pressing, without how the iron is moved: that differs with the size of a piece. */
+function heatWords({ detail }: Step): string {
+  return detail.slice(0, detail.indexOf('. '));
 }
 
 /** What is put on next is this layer, and it is fused: nothing is sewn or sprayed before it. */
@@ -165,12 +166,7 @@ function nextIsFused(rest: readonly Step[], layer: number): boolean {
 
 function plateOutline({ width, length }: { width: number; length: number }): Outline {
   const [x, y] = [width / 2, length / 2];
-  return [
-    [-x, -y],
-    [x, -y],
-    [x, y],
-    [-x, y],
-  ];
+  return boxOutline({ minX: -x, minY: -y, maxX: x, maxY: y });
 }
 
 /** A board on which all of a sheet lies. */

@@ -1,11 +1,10 @@
-import { InputError } from '../core/input-error';
+import { InputError, within } from '../core/input-error';
+import { openPiece } from '../core/pieces';
 import { runTasks, type DayTask, type TimedStep } from '../core/schedule';
 import { perimeter } from '../core/shape';
 import { benchRuns, type BenchPlan } from '../store/bench-runs';
 import type { Db } from '../store/database';
 import { workpiecesByIds } from '../store/workpieces';
-import { within } from '../core/input-error';
-import { openPiece } from '../core/pieces';
 import { planBatch } from './start-bench';
 
 /** A run as the day is planned from: one that is open, or a job that would become one. */
@@ -49,7 +48,8 @@ function edgeOf(db: Db, jobIds: readonly string[]): number {
   return workpiecesByIds(db, jobIds).reduce((sum, work) => {
     try {
       return sum + perimeter(openPiece(work).outline) * work.count;
-    } catch {
+    } catch (error) {
+      if (!(error instanceof InputError)) throw error;
       // A piece that cannot be drawn is told where it is described.
       return sum;
     }

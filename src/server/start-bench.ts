@@ -5,7 +5,7 @@ import type { ChosenLayer } from '../core/layers';
 import { schoolsOf } from '../core/schools';
 import { layerOutline, openPiece } from '../core/pieces';
 import { layerCutOf } from '../core/workpiece';
-import { ironSole, pressPlan, type PressStop } from '../core/press';
+import { ironSole, MOVE_SECONDS, pressPlan, type PressStop, type PressTool } from '../core/press';
 import type { Outline } from '../core/shape';
 import { stepsForBatch, stepsForCopies, type Order, type Step } from '../core/steps';
 import { benchRuns, openRunOf, START_STATE, type BenchPlan, type BenchRun, type BenchStep } from '../store/bench-runs';
@@ -15,11 +15,8 @@ import { chosenOf } from '../store/materials';
 import { projects } from '../store/projects';
 import { airOf, readSettings } from '../store/settings';
 import { getWorkpiece, type Workpiece } from '../store/workpieces';
-import { doneTogether, type PressTool } from './bench-together';
+import { doneTogether } from './bench-together';
 import { orderOfJob } from './order-of-work';
-
-/** Seconds to lift an iron and set it down on the next stop. */
-const MOVE_SECONDS = 3;
 
 /**
  * The run of a job that is open, or a new one: the steps of its stack in working order, with the iron stops

@@ -11,6 +11,7 @@ import { loadDemo } from '../../src/store/demo';
 import { cuts } from '../../src/store/cuts';
 import { jobs } from '../../src/store/jobs';
 import { readSettings, writeSettings, type Settings } from '../../src/store/settings';
+import { stock } from '../../src/store/stock';
 
 const rectangle = (x: number, y: number, width: number, height: number): Outline => [
   [x, y],
@@ -174,6 +175,32 @@ describe('a batch that is fused together', () => {
     const out = titles.findIndex((title) => /cut the pieces loose/.test(title));
     expect(titles.slice(out + 1)).toHaveLength(2);
     expect(titles.slice(out + 1).every((title) => /spray/.test(title))).toBe(true);
+  });
+
+  it('is refused by name when a piece fits on nothing, and never leaves one out', () => {
+    const { id: layer } = db.prepare('SELECT id FROM layer WHERE id = ?').get(jobs.get(db, FRONT).stack!.layers[0]!.materialId) as { id: string }; // prettier-ignore
+    db.prepare('UPDATE layer SET roll_width = 60 WHERE id = ?').run(layer);
+    db.prepare('DELETE FROM stock').run();
+    expect(() => startBatch(db, [FRONT])).toThrow(/does not fit on .*cut the pieces first/);
+    // A scrap of it in the cupboard is too small for all of them, and changes nothing.
+    const scrap = { kind: 'leftover', ofKind: 'layer', ofId: layer, width: 40, length: 40, count: 1, outline: null, place: '', note: '', fromTable: null, usedBy: null } as const; // prettier-ignore
+    stock.insert(db, scrap);
+    expect(() => startBatch(db, [FRONT])).toThrow(/does not fit on/);
+  });
+
+  it('puts what wants another iron on a sheet of its own, though it is pressed as long', () => {
+    const job = jobs.get(db, second);
+    const materialId = job.stack!.layers[0]!.materialId;
+    const setting = (ironDots: number) => ({ materialId, ironDots, seconds: 11, steam: false, cover: 'cloth' as const });
+    jobs.update(db, second, { ...job, stack: { ...job.stack!, setting: setting(1) } as never }, job.version);
+    const front = jobs.get(db, FRONT);
+    jobs.update(db, FRONT, { ...front, stack: { ...front.stack!, setting: setting(2) } as never }, front.version);
+    const run = startBatch(db, [FRONT, second]);
+    for (const sheet of run.plan.sheets!) expect(new Set(sheet.pieces.map(({ workId }) => workId)).size).toBe(1);
+    const hows = steps(run)
+      .filter(({ kind }) => kind === 'press')
+      .map(({ detail }) => detail.slice(0, 12));
+    expect(new Set(hows).size).toBe(2);
   });
 
   it('under a flat press fills the plate with pieces, load by load', () => {

@@ -1,4 +1,5 @@
 import { isSoaked, type ChosenLayer } from '../layers';
+import { MOVE_SECONDS } from '../press';
 import { DEFAULT_LAYER_OUTLINE, isTape, LAYING, tapeRun } from '../pieces';
 import type { LayerNeed, Needs, Question } from './protocol';
 import { allowanceOf, trimOf } from './piece-size';
@@ -14,8 +15,6 @@ const FIELD_MARGIN = DEFAULT_LAYER_OUTLINE.fieldMargin;
 const CLOTH_WIDTH = 1400;
 /** Face of an iron that is really used at each stop, mm²: sole less overlap and point. */
 const STOP_AREA = 14_000;
-/** Seconds to lift an iron and set it down. */
-const MOVE = 3;
 
 /** Our own timings, minutes: fixed, and for a metre of edge or a square metre. */
 const SOAK = { fixed: 40, area: 10 };
@@ -95,7 +94,7 @@ function minutesOf(question: Question, layer: ChosenLayer): number {
   else if (material.form === 'sew-in') minutes += BY_MACHINE.fixed + BY_MACHINE.edge * edge;
   else if (material.leaflet.seconds > 0) {
     const stops = Math.ceil((area * 1e6) / STOP_AREA);
-    minutes += PRESSED + (stops * (material.leaflet.seconds + MOVE)) / 60 + material.leaflet.coolMinutes;
+    minutes += PRESSED + (stops * (material.leaflet.seconds + MOVE_SECONDS)) / 60 + material.leaflet.coolMinutes;
   } else minutes += LAID;
   return minutes;
 }

@@ -3,7 +3,7 @@ import { leftoverSource, SQUARING, type Source } from '../cutplan';
 import type { Placement } from '../nesting';
 import { clothAsMaterial, type Material } from '../layers';
 import { LAYING, oneSided, shrinkageOf } from '../pieces';
-import type { Outline } from '../shape';
+import { boxOutline, type Outline } from '../shape';
 import { clothItems } from './cloth-items';
 import type { CutList } from './cut-item';
 import { foldedItems } from './folded-items';
@@ -150,12 +150,7 @@ export function tableSources(options: TableOptions, stock: readonly StockEntry[]
 }
 
 function rectangle(width: number, length: number): Outline {
-  return [
-    [0, 0],
-    [width, 0],
-    [width, length],
-    [0, length],
-  ];
+  return boxOutline({ minX: 0, minY: 0, maxX: width, maxY: length });
 }
 
 /** Outline of what lies on the table, usable width only; a roll as far as it is used. */

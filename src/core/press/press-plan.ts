@@ -1,5 +1,15 @@
 import { InputError, requireNumber } from '../input-error';
-import { bounds, intersection, polygonArea, regionArea, requireOutline, transformed, unionOf, type Outline } from '../shape';
+import {
+  bounds,
+  boxOutline,
+  intersection,
+  polygonArea,
+  regionArea,
+  requireOutline,
+  transformed,
+  unionOf,
+  type Outline,
+} from '../shape';
 import { inscribedRectangle, type Rectangle } from './inscribed-rectangle';
 
 export type PressOrder = 'centre-out' | 'edge-first' | 'one-way';
@@ -92,12 +102,7 @@ function plateOutline(plate: PressOptions['plate']): Outline {
   if ('outline' in plate) return requireOutline(plate.outline, 'plate.outline');
   const w = requireNumber('plate.width', plate.width, 'mm', { min: 1, max: 5000 }) / 2;
   const h = requireNumber('plate.height', plate.height, 'mm', { min: 1, max: 5000 }) / 2;
-  return [
-    [-w, -h],
-    [w, -h],
-    [w, h],
-    [-w, h],
-  ];
+  return boxOutline({ minX: -w, minY: -h, maxX: w, maxY: h });
 }
 
 /** Stops in rows from the bottom, each row from the left, for a plate turned by `rotation` (0 or 90). */

@@ -1,5 +1,5 @@
 import { InputError } from '../input-error';
-import { bounds, intersection, transformed, regionArea, type Outline } from '../shape';
+import { bounds, boxOutline, intersection, transformed, regionArea, type Outline } from '../shape';
 import { pressPlan, type PressPlan, type PressStop } from './press-plan';
 import type { Rectangle } from './inscribed-rectangle';
 
@@ -42,11 +42,18 @@ export function sheetMoves({ pieces, board, plate, overlap }: SheetMovesOptions)
   return best.flatMap((cell) => {
     // Neighbouring moves share the overlap, so that nothing between them stays loose.
     const area = within(whole, grown(cell, overlap / 2));
-    const there = pieces.flatMap((piece) => intersection([piece], [corners(area)]));
+    const there = pieces.flatMap((piece) => intersection([piece], [boxOutline(area)]));
     if (!(regionArea(there) > TOUCH)) return [];
     const pressed = bounds(there.flat());
     const plan = pressPlan({
-      ...{ outline: corners(pressed), plate: { outline: plate }, overlap, order: 'one-way', secondsPerStop: 0, moveSeconds: 0 },
+      ...{
+        outline: boxOutline(pressed),
+        plate: { outline: plate },
+        overlap,
+        order: 'one-way',
+        secondsPerStop: 0,
+        moveSeconds: 0,
+      },
     });
     const stops = inRows(plan).filter((stop) => touches(there, transformed(plate, false, stop.rotation, stop.x, stop.y)));
     return [{ area: pressed, stops }];
@@ -72,15 +79,6 @@ function within(whole: Rectangle, part: Rectangle): Rectangle {
     ...{ minX: Math.max(whole.minX, part.minX), minY: Math.max(whole.minY, part.minY) },
     ...{ maxX: Math.min(whole.maxX, part.maxX), maxY: Math.min(whole.maxY, part.maxY) },
   };
-}
-
-function corners({ minX, minY, maxX, maxY }: Rectangle): Outline {
-  return [
-    [minX, minY],
-    [maxX, minY],
-    [maxX, maxY],
-    [minX, maxY],
-  ];
 }
 
 /** Every row from the same end: a plan goes to and fro. */

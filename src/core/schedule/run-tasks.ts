@@ -1,4 +1,5 @@
 import { lower } from '../letters';
+import { MOVE_SECONDS } from '../press';
 import type { SetStep } from '../steps';
 import type { Task } from './schedule';
 
@@ -28,8 +29,6 @@ export interface DayTask extends Task {
 export const HANDS = 'hands';
 export const IRON = 'iron';
 
-/** Seconds to lift an iron and set it down again. */
-const MOVE = 3;
 /** Minutes of handling for what has no clock of its own, and how long it then dries by itself. */
 const DOING: Record<string, { hands: number; waits?: number }> = {
   prewash: { hands: 5, waits: 150 },
@@ -75,31 +74,40 @@ export function runTasks({ id, name, steps, edge }: PlannedRun): DayTask[] {
   for (const step of steps) {
     const { kind, seconds = 0, lifts = 1, copies = 1, stops, checks } = step;
     if (kind === 'wait') add(step.title, seconds / 60, []);
-    else if (kind === 'press') add(step.title, ((stops?.length ?? 1) * lifts * copies * (seconds + MOVE)) / 60, [HANDS, IRON]);
+    else if (kind === 'press')
+      add(step.title, ((stops?.length ?? 1) * lifts * copies * (seconds + MOVE_SECONDS)) / 60, [HANDS, IRON]);
     else if (kind === 'check') add(step.title, Math.max(1, (checks?.length ?? 1) * LOOKING), [HANDS]);
     else {
-      const known = DOING[step.id.replace(/^(all-\d+-|\d+-)/, '')];
-      const metres = edge / 1000;
-      const minutes =
-        known?.hands ??
-        (step.stage === 'cut' || /-cut$/.test(step.id)
-          ? Math.max(USUAL, metres * CUTTING)
-          : /-sew(#|$)/.test(step.id)
-            ? Math.max(USUAL, (metres * BASTING) / pieces(steps))
-            : USUAL) * copies;
-      add(step.title, minutes, /press|iron/i.test(step.title) ? [HANDS, IRON] : [HANDS]);
+      const known = DOING[ownId(step.id)];
+      add(step.title, known?.hands ?? handMinutes(step, steps, edge / 1000), IRONED.test(step.title) ? [HANDS, IRON] : [HANDS]);
       if (known?.waits) add(`${step.title}: it dries`, known.waits, []);
     }
   }
   return found;
 }
 
-/** Copies that are worked one by one in a run. */
-function pieces(steps: readonly TimedStep[]): number {
-  return Math.max(
-    1,
-    steps.reduce((sum, { id, copies = 1 }) => sum + (/-sew(#|$)/.test(id) ? copies : 0), 0),
-  );
+/** A step that is done with the iron though it has no stops. */
+const IRONED = /(^|: )(press|iron) /i;
+const CUT = ({ id, stage }: TimedStep) => stage === 'cut' || id.endsWith('-cut');
+const SEWN = ({ id }: TimedStep) => /-sew(#|$)/.test(id);
+
+/** A step's name without the job of the batch that it is for. */
+function ownId(id: string): string {
+  return id.replace(/^(all-\d+-|\d+-)/, '');
+}
+
+/**
+ * Minutes of a step that has no clock: as it says itself; cutting and basting by the metre, each step its share of the edge; others
+ * as usual.
+ */
+function handMinutes(step: TimedStep, steps: readonly TimedStep[], metres: number): number {
+  const { seconds, copies = 1 } = step;
+  if (seconds !== undefined) return seconds / 60;
+  if (CUT(step))
+    return Math.max(USUAL, (metres * CUTTING) / steps.filter((each) => CUT(each) && each.stage === step.stage).length);
+  if (!SEWN(step)) return USUAL * copies;
+  const all = steps.filter(SEWN).reduce((sum, each) => sum + (each.copies ?? 1), 0);
+  return Math.max(USUAL, (metres * BASTING) / all) * copies;
 }
 
 const OF_COPIES = /^pieces? (\d+)(?: to (\d+))? of (\d+): /i;

@@ -19,6 +19,7 @@ export { edgePoints } from './kinds/drawn';
 export type { DrawnEdge, DrawnShape } from './kinds/drawn';
 export { asDrawn, turnAt } from './as-drawn';
 export { slitOpen } from './slit';
+export { boxOutline } from './rectangle';
 export {
   bend,
   edgeMeasures,

@@ -128,7 +128,7 @@ function liquidSteps(material: Material, input: StepsFor): Step[] {
         id: `${id}-press`,
         stage: 'prepare',
         kind: 'do',
-        title: `Press it dry and smooth${dryingWords(input, soaked)}`,
+        ...dryingTime(input, soaked),
         detail: `Iron ${IRON[setting.ironDots]}, no steam, ${COVER[setting.cover]}. ${
           cutAlready ? 'Lift and set down; do not pull the cut edges.' : 'Move the iron along the grain, without pulling.'
         }`,
@@ -155,14 +155,15 @@ const LEFT = { soaked: 0.25, misted: 0.15 };
 /** An iron is moved over both faces in no less than this, s a square metre. */
 const SLOWEST = 300;
 
-/** How much is pressed and how long that takes about: `: 0.6 m², about 4 minutes`; nothing when the size is not known. */
-function dryingWords({ yardage, fabric }: StepsFor, soaked: boolean): string {
-  if (!yardage) return '';
+/** How much is pressed dry, and how long that takes about; only the words when the size is not known. */
+function dryingTime({ yardage, fabric }: StepsFor, soaked: boolean): Pick<Step, 'title' | 'seconds'> {
+  const title = 'Press it dry and smooth';
+  if (!yardage) return { title };
   const area = yardage / 1e6;
   const water = area * fabric.arealDensity * (soaked ? LEFT.soaked : LEFT.misted);
   const minutes = Math.max(1, Math.round(Math.max(secondsUnderIron(water), area * SLOWEST) / 60));
   const size = area < 0.095 ? `${Math.max(1, Math.round(area * 100)) / 100}` : area.toFixed(1);
-  return `: ${size} m², about ${minutes === 1 ? 'a minute' : `${minutes} minutes`}`;
+  return { title: `${title}: ${size} m², about ${minutes === 1 ? 'a minute' : `${minutes} minutes`}`, seconds: 60 * minutes };
 }
 
 /** The air of a room in which nothing moves. */

@@ -21,7 +21,7 @@ export interface Step {
   kind: StepKind;
   title: string;
   detail: string;
-  /** Seconds for one iron stop (`press`) or for the whole wait (`wait`). */
+  /** Seconds for one iron stop (`press`), for the whole wait (`wait`), or that it takes about (`do`, where it can be told). */
   seconds?: number;
   /** How often each stop is pressed again, with lifts in between (`press`); once when it is not said. */
   lifts?: number;

@@ -31,7 +31,7 @@ export interface TogetherLayer {
   coolSeconds: number;
 }
 
-const lettersOf = (pieces: number) => (pieces === 1 ? '1 piece' : `${pieces} pieces`);
+const countOf = (pieces: number) => (pieces === 1 ? '1 piece' : `${pieces} pieces`);
 
 /**
  * The steps of sheets: each is laid and pressed in board-sized moves; all cool once; then each is felt piece by piece and cut out.
@@ -46,7 +46,7 @@ export function sheetSteps(layer: TogetherLayer, order: Order, sheets: readonly 
   const laid = sheets.flatMap(({ pieces, moves, size }, k): TogetherStep[] => [
     {
       ...{ id: `sheet-${first + k}-lay`, stage: 'apply', kind: 'do', on: first + k },
-      title: length ? `${called(k)}: lay the cloth on ${name}` : `${called(k)}: lay ${lettersOf(pieces.length)} on ${name}`,
+      title: length ? `${called(k)}: lay the cloth on ${name}` : `${called(k)}: lay ${countOf(pieces.length)} on ${name}`,
       detail: `${size ? `Lay out ${size}, glue side up. ` : ''}${
         length
           ? 'The cloth wrong side down on the glue, grain with grain, no creases.'
@@ -86,7 +86,7 @@ export function loadSteps(layer: TogetherLayer, loads: readonly Together[], firs
     ...loads.flatMap(({ pieces, moves }, k): TogetherStep[] => [
       {
         ...{ id: `load-${first + k}-lay`, stage: 'apply', kind: 'do', on: first + k },
-        title: `${called(k)}: lay ${lettersOf(pieces.length)} with ${lower(layer.name)}`,
+        title: `${called(k)}: lay ${countOf(pieces.length)} with ${lower(layer.name)}`,
         detail: 'As drawn: cloth face down, the layer on it glue side down, no creases; a sheet of paper above and below.',
       },
       ...pressed(layer, `load-${first + k}`, called(k), moves, first + k, 'move it on and press'),

@@ -3,7 +3,8 @@ import { useEffect, useState } from 'react';
 import { formatDuration } from '../../core/units';
 import { call, plainMessage, type ApiError } from '../../ui/api';
 import { counted, keepUnits } from '../../ui/text';
-import ToolChoice, { type PressTool } from './ToolChoice';
+import type { PressTool } from '../../core/press';
+import ToolChoice from './ToolChoice';
 import type { BenchBoard } from '../../server/bench-board';
 
 /** What is open at the bench across all projects, what cools or dries there, and what can be put on next. */

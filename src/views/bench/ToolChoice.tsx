@@ -1,6 +1,7 @@
+import { PRESS_TOOLS, type PressTool } from '../../core/press';
 import type { Settings } from '../../store/settings';
 
-export type PressTool = 'iron' | 'press';
+const WORDS: Record<PressTool, string> = { iron: 'with the iron', press: 'under the flat press' };
 
 interface Props {
   tool: PressTool;
@@ -17,12 +18,7 @@ export default function ToolChoice({ tool, onChoose }: Props) {
   return (
     <fieldset className="flex items-center gap-4">
       <legend className="sr-only">Pressed with</legend>
-      {(
-        [
-          ['iron', 'with the iron'],
-          ['press', 'under the flat press'],
-        ] as const
-      ).map(([value, words]) => (
+      {PRESS_TOOLS.map((value) => (
         <label key={value} className="flex min-h-[44px] cursor-pointer items-center gap-2 font-semibold">
           <input
             type="radio"
@@ -31,7 +27,7 @@ export default function ToolChoice({ tool, onChoose }: Props) {
             checked={tool === value}
             onChange={() => onChoose(value)}
           />
-          {words}
+          {WORDS[value]}
         </label>
       ))}
     </fieldset>

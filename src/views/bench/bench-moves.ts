@@ -1,3 +1,4 @@
+import { MOVE_SECONDS } from '../../core/press';
 import type { BenchPlan, BenchState, BenchStep } from '../../store/bench-runs';
 
 /** What the one big target does next. */
@@ -59,9 +60,6 @@ export function act(state: BenchState, action: BenchAction, now: number): BenchS
       return state;
   }
 }
-
-/** Seconds to lift the iron and set it down on the next stop, when the stops go on by themselves. */
-const MOVE_SECONDS = 4;
 
 /**
  * The countdown has run out: the stop is done. After the last stop of a pressing, and after a wait, the next

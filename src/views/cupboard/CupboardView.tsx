@@ -1,15 +1,11 @@
-import type { ColumnDef, SortingState } from '@tanstack/react-table';
+import type { SortingState } from '@tanstack/react-table';
 import { Plus } from 'lucide-react';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { attempt, undoToast } from '../../ui/undo-toast';
-import { clothBendingLength } from '../../core/cloth';
-import { FAMILIES, FAMILY_WORDS, FORM_WORDS } from '../../core/layers';
-import { formatArealDensity, formatLength, formatMoney, formatSize } from '../../core/units';
+import { FAMILIES, FAMILY_WORDS } from '../../core/layers';
 import { call } from '../../ui/api';
 import { CheckField } from '../../ui/form-fields';
-import OutlineThumb from '../../ui/OutlineThumb';
-import { counted, keepUnits } from '../../ui/text';
 import { UnitsProvider } from '../../ui/units-context';
 import { usePage, type Page } from '../../ui/use-page';
 import type { Cloth } from '../../store/cloths';
@@ -18,13 +14,11 @@ import type { Settings } from '../../store/settings';
 import type { Stock } from '../../store/stock';
 import ClothForm from './ClothForm';
 import LayerForm from './LayerForm';
+import { clothColumnsOf, layerColumnsOf, stockColumnsOf, type StockRow } from './shelf-columns';
 import ShelfTable from './ShelfTable';
 import StockForm, { type StockMaterial } from './StockForm';
 
 export type Shelf = 'cloth' | 'layers' | 'stock';
-
-/** An entry of the stock with the name of what it is of. */
-type StockRow = Stock & { name: string };
 
 /** What is open in a form: a row, or a new one. */
 type Editing =
@@ -45,8 +39,6 @@ interface Props {
 
 const SEARCHES: Record<Shelf, string> = { cloth: 'linen, jersey …', layers: 'light tricot …', stock: 'drawer, leftover …' };
 const ADD_WORDS: Record<Shelf, string> = { cloth: 'Add a cloth', layers: 'Add a layer', stock: 'Add a roll or leftover' };
-
-const IRON = ['no iron', 'cool', 'medium', 'hot'];
 
 /** Deletes a row at once and offers to take it back. */
 async function removeRow<T extends { id: string; name: string }>(row: T, path: string, list: RowList<T>) {
@@ -107,131 +99,9 @@ export default function CupboardView({
   useHotkeys('slash', () => searchField.current?.focus(), { preventDefault: true });
   useHotkeys('n', () => setEditing({ shelf, row: undefined } as Editing), { preventDefault: true });
 
-  const clothColumns = useMemo<ColumnDef<Cloth>[]>(
-    () => [
-      { id: 'name', header: 'Cloth', accessorKey: 'name', cell: (c) => keepUnits(c.row.original.name) },
-      {
-        id: 'weight',
-        header: 'Weight',
-        accessorKey: 'arealDensity',
-        cell: (c) => formatArealDensity(c.row.original.arealDensity, system),
-      },
-      {
-        id: 'made',
-        header: 'Made of',
-        enableSorting: false,
-        accessorFn: (row) =>
-          row.fibres.map(({ fibre, percent }) => (row.fibres.length === 1 ? fibre : `${percent} % ${fibre}`)).join(', '),
-      },
-      {
-        id: 'weave',
-        header: 'Weave or knit',
-        accessorFn: (row) => (row.weave && row.weave !== 'other' ? row.weave : row.construction),
-      },
-      {
-        id: 'stretch',
-        header: 'Stretch',
-        accessorFn: (row) => Math.max(row.stretchLength, row.stretchCross),
-        cell: (c) => `${c.row.original.stretchLength} / ${c.row.original.stretchCross} %`,
-      },
-      {
-        id: 'bending',
-        header: 'Bending length',
-        enableSorting: false,
-        accessorFn: (row) => clothBendingLength(row).value,
-        cell: (c) => {
-          const { value, source } = clothBendingLength(c.row.original);
-          return source === 'measured' ? `${Math.round(value)} mm, measured` : `about ${Math.round(value)} mm`;
-        },
-      },
-      { id: 'iron', header: 'Iron', accessorKey: 'ironDots', cell: (c) => IRON[c.row.original.ironDots] },
-      {
-        id: 'tests',
-        header: 'Tests',
-        enableSorting: false,
-        accessorFn: (row) => Object.keys(row.tests).length,
-        cell: (c) => {
-          const done = Object.keys(c.row.original.tests).length;
-          return (
-            <a
-              className="inline-flex min-h-[44px] items-center font-semibold text-primary underline underline-offset-2"
-              href={`/cupboard/cloths/${c.row.original.id}`}
-              aria-label={`Test ${c.row.original.name}`}
-            >
-              {done === 0 ? 'test it' : `${done} done`}
-            </a>
-          );
-        },
-      },
-    ],
-    [system],
-  );
-  const layerColumns = useMemo<ColumnDef<Layer>[]>(
-    () => [
-      { id: 'name', header: 'Layer', accessorKey: 'name', cell: (c) => keepUnits(c.row.original.name) },
-      { id: 'family', header: 'Kind', accessorFn: (row) => `${FAMILY_WORDS[row.family]}, ${FORM_WORDS[row.form]}` },
-      {
-        id: 'weight',
-        header: 'Weight',
-        accessorKey: 'arealDensity',
-        cell: (c) => formatArealDensity(c.row.original.arealDensity, system),
-      },
-      {
-        id: 'bending',
-        header: 'Bending length',
-        accessorKey: 'bendingLength',
-        cell: (c) =>
-          c.row.original.bendingLength > 0
-            ? `${Math.round(c.row.original.bendingLength)} mm`
-            : `stiffens ${c.row.original.stiffening} times`,
-      },
-      {
-        id: 'roll',
-        header: 'Roll',
-        accessorKey: 'rollWidth',
-        cell: (c) => (c.row.original.rollWidth > 0 ? formatLength(c.row.original.rollWidth, system) : 'bottle'),
-      },
-      {
-        id: 'price',
-        header: 'A metre',
-        accessorKey: 'pricePerMetre',
-        cell: (c) => formatMoney(c.row.original.pricePerMetre, settings.currency),
-      },
-      {
-        id: 'stock',
-        header: 'At hand',
-        accessorFn: (row) => (row.inStock ? 'yes' : ''),
-        cell: (c) => (c.row.original.inStock ? <span className="badge badge-success">at hand</span> : ''),
-      },
-    ],
-    [system, settings.currency],
-  );
-  const stockColumns = useMemo<ColumnDef<StockRow>[]>(
-    () => [
-      { id: 'name', header: 'Of', accessorKey: 'name' },
-      { id: 'kind', header: 'What', accessorFn: (row) => (row.kind === 'sheet' ? counted(row.count, 'sheet') : row.kind) },
-      {
-        id: 'size',
-        header: 'Size',
-        accessorFn: (row) => row.width * row.length,
-        cell: (c) =>
-          c.row.original.kind === 'roll'
-            ? `${formatLength(c.row.original.width, system)} wide, ${formatLength(c.row.original.length, system)} left`
-            : formatSize(c.row.original.width, c.row.original.length, system),
-      },
-      {
-        id: 'shape',
-        header: 'Shape',
-        enableSorting: false,
-        accessorFn: (row) => (row.outline ? 'of its own' : ''),
-        cell: (c) =>
-          c.row.original.outline ? <OutlineThumb outlines={[c.row.original.outline]} size={44} label="its shape" /> : '',
-      },
-      { id: 'place', header: 'Where', accessorKey: 'place' },
-      { id: 'note', header: 'Note', accessorKey: 'note' },
-    ],
-    [system],
-  );
+  const clothColumns = useMemo(() => clothColumnsOf(system), [system]);
+  const layerColumns = useMemo(() => layerColumnsOf(system, settings.currency), [system, settings.currency]);
+  const stockColumns = useMemo(() => stockColumnsOf(system), [system]);
   // What a piece can be of is only asked for when somebody writes one down.
   const [materials, setMaterials] = useState<StockMaterial[]>();
   const writesStock = editing?.shelf === 'stock';

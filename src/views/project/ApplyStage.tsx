@@ -11,7 +11,8 @@ import type { ApiError } from '../../ui/api';
 import { call } from '../../ui/api';
 import type { Cloth } from '../../store/cloths';
 import type { Settings } from '../../store/settings';
-import ToolChoice, { hasPress, type PressTool } from '../bench/ToolChoice';
+import type { PressTool } from '../../core/press';
+import ToolChoice, { hasPress } from '../bench/ToolChoice';
 import type { StageLayer } from './CutStage';
 import type { Worked } from './worked';
 

@@ -1,6 +1,8 @@
 import { useMemo } from 'react';
+import { ROLE_WORDS } from '../../core/choose';
 import { fabricOf } from '../../core/cloth';
 import { joinedAs, type Material } from '../../core/layers';
+import { capital, lower } from '../../core/letters';
 import { openPiece } from '../../core/pieces';
 import { layersTogether, type LayeredJob } from '../../core/workpiece';
 import { counted } from '../../ui/text';
@@ -26,8 +28,8 @@ export default function Together({ works, cloth, materials, trim }: Props) {
   const units = useUnits();
   const found = useMemo(() => {
     const fabric = fabricOf(cloth);
-    const jobs = works.flatMap(({ job, name, place, wish, stack }): LayeredJob[] =>
-      stack ? [{ name: job.name || name, place, wish, layers: layersOf(stack.layers, materials) }] : [],
+    const jobs = works.flatMap(({ job, place, wish, stack }): LayeredJob[] =>
+      stack ? [{ name: capital(job.name || ROLE_WORDS[wish.role]), place, wish, layers: layersOf(stack.layers, materials) }] : [],
     );
     if (jobs.length === 0) return undefined;
     try {
@@ -41,7 +43,7 @@ export default function Together({ works, cloth, materials, trim }: Props) {
   const { places, weight, clothWeight } = found;
   return (
     <section className="sheet p-3" aria-label="All jobs of this cut together">
-      <h2 className="font-semibold">All {counted(works.length, 'job')} together</h2>
+      <h2 className="font-semibold">{counted(works.length, 'job')} counted together</h2>
       <p className="leading-snug">
         One piece weighs about {grams(weight)}, of which {grams(clothWeight)} are cloth.
       </p>
@@ -49,9 +51,9 @@ export default function Together({ works, cloth, materials, trim }: Props) {
       <ul className="mt-1 space-y-2">
         {places.slice(0, MOST).map(({ jobs, layers, area, predicted }) => (
           <li key={`${jobs.join()} ${layers.map(({ id }) => id).join()}`} className="border-t border-base-300 pt-1 leading-snug">
-            <strong>{jobs.join(' and ')}</strong> lie on each other on {units.area(area)}: {predicted.thickness.toFixed(1)} mm
-            thick, about {Math.round(predicted.arealDensity / 10) * 10} g/m², bending length {Math.round(predicted.low)} to{' '}
-            {Math.round(predicted.high)} mm.
+            <strong>{[jobs[0], ...jobs.slice(1).map(lower)].join(' and ')}</strong> lie on each other on {units.area(area)}:{' '}
+            {predicted.thickness.toFixed(1)} mm thick, about {Math.round(predicted.arealDensity / 10) * 10} g/m², bending length{' '}
+            {Math.round(predicted.low)} to {Math.round(predicted.high)} mm.
           </li>
         ))}
       </ul>

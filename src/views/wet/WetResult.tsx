@@ -3,7 +3,7 @@ import { counted } from '../../ui/text';
 import { useUnits } from '../../ui/units-context';
 import { volume, waiting, type WetPlan } from './wet-sums';
 
-const METHOD_WORDS = { mist: 'misted on both faces', damp: 'sprayed damp', soak: 'wet through' } as const;
+const METHOD_WORDS = { mist: 'misted, half on each face', damp: 'sprayed damp', soak: 'wet through' } as const;
 const WATER_WORDS = {
   safe: '',
   spots: 'Water marks this cloth: no liquid, unless a test on a scrap says otherwise.',
@@ -23,7 +23,7 @@ export default function WetResult({ plan, left, mixed }: { plan: WetPlan; left: 
       <p className="mt-1">
         {METHOD_WORDS[method].charAt(0).toUpperCase() + METHOD_WORDS[method].slice(1)}:{' '}
         <strong>{volume(millilitres)} in all</strong>
-        {method !== 'soak' && `, ${counted(pulls, 'pull')} of the bottle, half of them on each face`}
+        {method !== 'soak' && `, ${counted(pulls, 'pull')} of the bottle`}
         {bags > 0 && `, in ${counted(bags, 'bag or basin', 'bags or basins')}`}.
         {mixed && ` That is ${volume(concentrate)} of concentrate in ${volume(water)} of water.`}
       </p>
