@@ -6,6 +6,7 @@
 import { writeFileSync } from 'node:fs';
 import { choose, type Part, type RankedStack } from '../src/core/choose';
 import { clothBendingLength, clothThickness, overhangFromBendingLength, type Fabric } from '../src/core/cloth';
+import { joinedAs, keptKey, usedOf } from '../src/core/layers';
 import { LIBRARY_LAYERS } from '../src/core/library';
 import { applyTest, type Readings, type TestId } from '../src/core/measure';
 import { schoolsOf } from '../src/core/schools';
@@ -183,13 +184,17 @@ for (const [id, tests] of TESTED) {
 
 const fabricOf = ({ id: _id, name: _name, note: _note, tests: _tests, ...fabric }: DemoCloth): Fabric => fabric;
 const clothOf = (id: string) => cloths.find((c) => c.id === id)!;
-const materialOf = (id: string) => LIBRARY_LAYERS.find((l) => l.id === id)!;
+const materialOf = (key: string) => {
+  const { materialId, join } = usedOf(key);
+  const found = LIBRARY_LAYERS.find((l) => l.id === materialId)!;
+  return join ? joinedAs(found, join) : found;
+};
 const best = (clothId: string, part: Part, rank = 0): RankedStack => choose(fabricOf(clothOf(clothId)), part, LIBRARY_LAYERS, { limit: 12 }).ranked[rank]!;
 const round = (value: number, digits: number) => Number(value.toFixed(digits));
 
 const kept = (stack: RankedStack) => ({
   title: stack.title,
-  layers: stack.layers.map(({ materialId, extent, angle }) => ({ materialId, extent, angle })),
+  layers: stack.layers.map(({ materialId, extent, angle }) => ({ ...usedOf(materialId), extent, angle })),
   predicted: Object.fromEntries(Object.entries(stack.predicted).map(([key, value]) => [key, round(value, 3)])),
   reasons: stack.reasons,
   cautions: stack.cautions,
@@ -288,10 +293,10 @@ const scraps = SCRAPS.map(([clothId, part, rank, outcome, note, failed], i) => {
 function scrapOf(id: string, jobId: string, grid: 'seconds' | 'full', readings: Record<string, Partial<ScrapReading>>, done: { chosen: string; filedOn: string; washDue: string } | null) {
   const part = parts.find((each) => each.id === jobId)!;
   const cloth = clothOf(part.clothId);
-  const layers = part.stack!.layers.map(({ materialId, extent, angle }) => ({ material: materialOf(materialId), extent, angle }));
+  const layers = part.stack!.layers.map(({ extent, angle, ...layer }) => ({ material: materialOf(keptKey(layer)), extent, angle }));
   return {
     id, jobId, clothId: part.clothId, clothName: cloth.name, stackTitle: part.stack!.title,
-    layerIds: part.stack!.layers.map(({ materialId }) => materialId),
+    layerIds: part.stack!.layers.map(keptKey),
     predicted: part.stack!.predicted,
     plan: scrapPlan(fabricOf(cloth), layers, schoolsOf(), grid),
     readings: Object.fromEntries(Object.entries(readings).map(([cell, reading]) => [cell, { overhangBefore: null, overhangAfter: null, peel: null, bubbles: 'none', showThrough: 'none', glueThrough: 'none', shrink: null, feel: null, note: '', ...reading }])),

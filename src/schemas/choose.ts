@@ -1,6 +1,6 @@
 import * as yup from 'yup';
 import { AVOIDS, CARES, CRITERION_IDS, CUTS, HANDS, LEADS, ROLES, STRETCHES } from '../core/choose';
-import { EXTENTS, FORMS } from '../core/layers';
+import { EXTENTS, JOINS } from '../core/layers';
 import { SCHOOLS } from '../core/schools';
 import { CONSTRUCTIONS, FIBRES, FRAYS, SHEERNESS, SURFACES, TONES, WATER, WEAVES } from '../core/cloth';
 import { number, oneOf, shape, text } from './rules';
@@ -139,7 +139,7 @@ const namedLayersSchema = yup
       clothId: text(120, 1),
       extent: oneOf(EXTENTS).required(),
       angle: number({ min: -180, max: 180 }),
-      join: oneOf(FORMS),
+      join: oneOf(JOINS),
     }).required(),
   )
   .required()

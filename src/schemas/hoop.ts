@@ -1,9 +1,10 @@
+import { JOINS } from '../core/layers';
 import * as yup from 'yup';
 import { CARES, CUTS } from '../core/choose';
 import { AFTER_CHECKS, HOOP_KINDS, HOOP_SHAPES, MOUNTS, SIDES, STITCH_ROLES } from '../core/hoop';
 import { SPEEDS } from '../core/machine';
 import { number, oneOf, outline, shape, text } from './rules';
-import { day, instant, id } from './shared';
+import { day, instant, id, withUse } from './shared';
 
 const name = text(120, 1).required();
 const note = text(4000).default('');
@@ -65,7 +66,11 @@ export const outlineMotifSchema = shape({
 
 const stackLayers = yup
   .array()
-  .of(shape({ materialId: id.required(), angle: number({ min: -180, max: 180 }).default(0) }).required())
+  .of(
+    shape({ materialId: id.required(), angle: number({ min: -180, max: 180 }).default(0), join: oneOf(JOINS) })
+      .transform(withUse)
+      .required(),
+  )
   .max(6, 'must hold at most 6 layers');
 
 /** What a motif asks of a cloth, bare, with a stack, and with what choosing offers. */

@@ -1,5 +1,6 @@
+import { withUse } from './shared';
 import * as yup from 'yup';
-import { EXTENTS, FORMS } from '../core/layers';
+import { EXTENTS, JOINS } from '../core/layers';
 import { isWide, MARK_KINDS, PLACE_KINDS, runsOn, type Mark, type MarkKind, type PlaceKind } from '../core/pieces';
 import { PIECE_KINDS, shapeKind, type PieceShape } from '../core/shape';
 import { number, oneOf, outline, point, shape, text } from './rules';
@@ -133,6 +134,8 @@ export const stackLayer = shape({
   materialId: text(100, 1).required(),
   extent: oneOf(EXTENTS).required(),
   angle: number({ min: -180, max: 180 }).required(),
-  join: oneOf(FORMS),
+  join: oneOf(JOINS),
   cut: layerCut,
-}).required();
+})
+  .transform(withUse)
+  .required();

@@ -1,5 +1,5 @@
 import { InputError, within } from '../core/input-error';
-import { clothAsMaterial, joinedAs, type ChosenLayer, type Extent, type Form, type Material } from '../core/layers';
+import { clothAsMaterial, joinedAs, usedOf, type ChosenLayer, type Extent, type Join, type Material } from '../core/layers';
 import { cloths } from '../store/cloths';
 import type { Db } from '../store/database';
 import { layers } from '../store/layers';
@@ -10,7 +10,7 @@ export interface NamedLayer {
   clothId?: string | undefined;
   extent: Extent;
   angle?: number | undefined;
-  join?: Form | undefined;
+  join?: Join | undefined;
 }
 
 /**
@@ -24,7 +24,8 @@ export function chosenLayers(db: Db, named: readonly NamedLayer[]): ChosenLayer[
     if ((materialId === undefined) === (clothId === undefined))
       throw new InputError(at, 'must name either a materialId or a clothId');
     let found: Material | undefined;
-    if (materialId !== undefined) found = layers.find(db, materialId);
+    const named = materialId === undefined ? undefined : usedOf(materialId);
+    if (named) found = layers.find(db, named.materialId);
     else {
       const cloth = cloths.find(db, clothId!);
       found = cloth && clothAsMaterial(cloth);
@@ -34,6 +35,6 @@ export function chosenLayers(db: Db, named: readonly NamedLayer[]): ChosenLayer[
         `${at}.${materialId === undefined ? 'clothId' : 'materialId'}`,
         `must be in the cupboard, saw "${materialId ?? clothId}"`,
       );
-    return { material: within(at, () => joinedAs(found, join)), extent, angle: angle ?? 0 };
+    return { material: within(at, () => joinedAs(found, join ?? named?.join)), extent, angle: angle ?? 0 };
   });
 }

@@ -1,3 +1,4 @@
+import { keptKey } from '../core/layers';
 import { AFTER_CHECKS, heldBy, judgeMotif } from '../core/hoop';
 import { fabricOf } from '../core/cloth';
 import { InputError } from '../core/input-error';
@@ -46,7 +47,7 @@ export function fileHooping(db: Db, id: string, { doneOn, wrong, outcome, note, 
         clothId: cloth.id,
         clothName: cloth.name,
         stackTitle: hooping.stack.title,
-        layerIds: hooping.stack.layers.map(({ materialId }) => materialId),
+        layerIds: hooping.stack.layers.map(keptKey),
         settings: { ironDots: 0, seconds: 0, steam: false, cover: 'none' },
         checks: {
           held: AFTER_CHECKS.filter((check) => !check.washed && !wrong.includes(check.id)).map(({ right }) => right),

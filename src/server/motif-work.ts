@@ -1,8 +1,9 @@
+import { type StackSheet } from '../store/hoopings';
 import { choose, traitsOf, type Part, type RankedStack } from '../core/choose';
 import { fabricOf, type Fabric } from '../core/cloth';
 import { judgeMotif, motifLoad, stackInPlane, type InPlane, type MotifLoad, type MotifVerdict } from '../core/hoop';
 import { InputError } from '../core/input-error';
-import { stackStiffness, type ChosenLayer, type Family } from '../core/layers';
+import { stackStiffness, type ChosenLayer, type Family, joinedAs, useKey, usedOf } from '../core/layers';
 import { carryFactor } from '../core/learn';
 import { islandsOf, motifFigures, stitchedMotif, type Motif, type StitchedArea } from '../core/motif';
 import { mappedMotif, type MappedMotif, type ReadMotif } from '../formats/stitches';
@@ -70,7 +71,7 @@ export interface JudgeBody {
   cut: Part['cut'];
   care: Part['care'];
   role: Part['role'];
-  layers: { materialId: string; angle: number }[] | null;
+  layers: StackSheet[] | null;
   nearEdge: boolean;
 }
 
@@ -86,11 +87,11 @@ export function judge(db: Db, motifId: string, { clothId, cut, care, role, layer
   const part: Part = { role, cut, stretch: 'any', care, embroidery };
   const memory = memoryOfCloth(db, clothId);
   const judged = (title: string, chosen: ChosenLayer[], from?: RankedStack): JudgedStack => {
-    const record = memory.get(chosen.map(({ material }) => material.id).join('+'));
+    const record = memory.get(chosen.map(({ material }) => useKey(material)).join('+'));
     return {
       title,
       layers: chosen.map(({ material, angle }) => ({
-        materialId: material.id,
+        materialId: useKey(material),
         name: material.name,
         angle,
         family: material.family,
@@ -127,15 +128,16 @@ export function loadOf(db: Db, kept: KeptMotif): MotifLoad {
 }
 
 /** Layers as the core sees them. @throws {InputError} naming the layer that is not there */
-export function chosenOf(db: Db, list: readonly { materialId: string; angle: number }[]): ChosenLayer[] {
-  return list.map(({ materialId, angle }, i) => {
-    const material = layers.find(db, materialId);
+export function chosenOf(db: Db, list: readonly StackSheet[]): ChosenLayer[] {
+  return list.map(({ materialId, angle, join }, i) => {
+    const named = usedOf(materialId);
+    const material = layers.find(db, named.materialId);
     if (!material)
       throw new InputError(
         `layers[${i}].materialId`,
         `points to a layer that is not in the cupboard: ${JSON.stringify(materialId)}`,
       );
-    return { material, extent: 'field', angle };
+    return { material: joinedAs(material, join ?? named.join), extent: 'field', angle };
   });
 }
 

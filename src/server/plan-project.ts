@@ -1,3 +1,4 @@
+import { usedOf } from '../core/layers';
 import { setImmediate } from 'node:timers/promises';
 import { choose, ROLE_PROFILES, sizeOfPiece, type RankedStack } from '../core/choose';
 import { fabricOf } from '../core/cloth';
@@ -89,7 +90,7 @@ export async function planProject(db: Db, projectId: string, { dropped, wanted, 
       group: `${cloth.id}/${ROLE_PROFILES[work.wish.role].kind}`,
       options: ranked.map(({ id, layers: of, score }) => ({
         id,
-        materials: [...new Set(of.map(({ materialId }) => materialId))],
+        materials: [...new Set(of.map(({ materialId }) => usedOf(materialId).materialId))],
         score,
       })),
       locked: locked[work.id],

@@ -1,3 +1,4 @@
+import { keptKey } from '../core/layers';
 import type { InferType } from 'yup';
 import { questionFor } from '../core/choose';
 import { fabricOf, type Fabric } from '../core/cloth';
@@ -37,7 +38,7 @@ export function startScrap(db: Db, jobId: string, grid: Grid): Scrap {
     clothId: cloth.id,
     clothName: cloth.name,
     stackTitle: stack.title,
-    layerIds: stack.layers.map(({ materialId }) => materialId),
+    layerIds: stack.layers.map(keptKey),
     predicted: stack.predicted,
     plan,
     readings: {},
@@ -128,11 +129,7 @@ export function fileScrap(db: Db, id: string, { chosen, doneOn, washDue, version
       overhang: reading.overhangAfter,
       note: noteOf(reading),
     });
-    if (
-      part.stack &&
-      part.stack.layers.map(({ materialId }) => materialId).join() === scrap.layerIds.join() &&
-      scrap.plan.materialId !== null
-    ) {
+    if (part.stack && part.stack.layers.map(keptKey).join() === scrap.layerIds.join() && scrap.plan.materialId !== null) {
       const found = { ...setting, materialId: scrap.plan.materialId };
       const job = jobs.get(db, part.id);
       jobs.update(db, job.id, { ...job, stack: { ...part.stack, setting: found } }, job.version);

@@ -1,4 +1,5 @@
 import type { HoopPlace, Place, StitchRole } from '../core/hoop';
+import type { Join } from '../core/layers';
 import type { Outline } from '../core/shape';
 import { Table, column, type Kept } from './table';
 
@@ -10,9 +11,17 @@ export interface GroundFields {
   strips: Outline[];
 }
 
+/** A sheet of a kept stack under a motif. */
+export interface StackSheet {
+  materialId: string;
+  angle: number;
+  /** How it is joined, where that is not its own way. */
+  join?: Join | undefined;
+}
+
 export interface HoopingStack {
   title: string;
-  layers: { materialId: string; angle: number }[];
+  layers: StackSheet[];
 }
 
 /** A stop of the machine. */

@@ -1,4 +1,4 @@
-import type { Extent, Form, Predicted } from '../core/layers';
+import type { Extent, Join, Predicted } from '../core/layers';
 import type { LayerCut } from '../core/pieces';
 import type { Schools } from '../core/schools';
 import type { FoundSetting } from '../core/steps';
@@ -11,7 +11,7 @@ export interface KeptLayer {
   extent: Extent;
   angle: number;
   /** How it is joined, where that is not its own way. */
-  join?: Form;
+  join?: Join;
   cut?: LayerCut;
 }
 

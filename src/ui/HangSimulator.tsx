@@ -2,7 +2,7 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import { lastingLayers, type Role } from '../core/choose';
 import type { Fabric } from '../core/cloth';
 import { shearStiffness, type Support } from '../core/drape';
-import { scaleMaterial, stackStiffness, type Material } from '../core/layers';
+import { scaleMaterial, stackStiffness, type Material, joinedAs, usedOf } from '../core/layers';
 import { call } from './api';
 import DroopDrawing from './DroopDrawing';
 import SheetCanvas from './SheetCanvas';
@@ -42,7 +42,12 @@ export default function HangSimulator({ fabric, clothName, stackTitle, role, lay
   const drag = useRef<{ x: number; turn: number } | undefined>(undefined);
   useEffect(() => dialog.current?.showModal(), []);
   useEffect(() => {
-    Promise.all(layerIds.map((id) => call<Material>('GET', `/api/layers/${id}`)))
+    Promise.all(
+      layerIds.map(async (key) => {
+        const { materialId, join } = usedOf(key);
+        return joinedAs(await call<Material>('GET', `/api/layers/${materialId}`), join);
+      }),
+    )
       .then(setMaterials)
       .catch((error: Error) => setFault(error.message));
   }, [layerIds]);

@@ -1,3 +1,4 @@
+import { usedOf } from '../../src/core/layers';
 import { describe, expect, it } from 'vitest';
 import { FABRIC, post, send } from './client';
 
@@ -465,8 +466,9 @@ describe('judgement', () => {
         const { ranked } = await ask({ words: '', fabric: { ironDots, water: 'spots' }, part: { role } });
         for (const { layers: stack } of ranked)
           for (const { materialId } of stack) {
-            expect(byId.get(materialId)!.ironDots).toBeLessThanOrEqual(ironDots);
-            expect(byId.get(materialId)!.steam).toBe(false);
+            const leaflet = byId.get(usedOf(materialId).materialId)!;
+            expect(leaflet.ironDots).toBeLessThanOrEqual(ironDots);
+            expect(leaflet.steam).toBe(false);
           }
       }
     }

@@ -6,7 +6,7 @@ import { LIBRARY_CLOTHS, LIBRARY_LAYERS } from '../../src/core/library';
 import type { KeptStack } from '../../src/store/jobs';
 import type { BenchRun } from '../../src/store/bench-runs';
 import BenchDone from '../../src/views/bench/BenchDone';
-import { added, composedFrom } from '../../src/views/compose/composed';
+import { addableOf, added, composedFrom } from '../../src/views/compose/composed';
 import ComposeStack from '../../src/views/compose/ComposeStack';
 import { UnitsProvider } from '../../src/ui/units-context';
 import { fakeServer } from './fake-server';
@@ -15,7 +15,6 @@ import { press } from './typing';
 const cloth = LIBRARY_CLOTHS.find(({ construction }) => construction === 'woven')!;
 const part: Part = { role: 'collar', cut: 'straight', stretch: 'any', care: 'wash-warm' };
 const fusible = LIBRARY_LAYERS.filter(({ form }) => form === 'fusible');
-const addable = ({ id, name, family, form }: (typeof fusible)[number]) => ({ materialId: id, name, family, form });
 const [first, second] = [fusible[0]!, fusible[1]!];
 const asked = { clothId: cloth.id, weights: {}, schools: {}, piece: { width: 300, height: 100, count: 1 } } as never;
 
@@ -41,7 +40,7 @@ describe('a stack of one\u2019s own', () => {
   };
 
   it('is never taken with what was said of other layers', async () => {
-    const { onTake, answer } = compose([added(addable(first)), added(addable(second))]);
+    const { onTake, answer } = compose([added(addableOf(first)), added(addableOf(second))]);
     await waitFor(() => expect(screen.getByText(/of 100/)).toBeVisible());
     await press(`Leave ${second.name} out`);
     expect(take()).toBeDisabled();
@@ -61,7 +60,7 @@ describe('a stack of one\u2019s own', () => {
         { materialId: second.id, extent: 'full', angle: 45 },
       ],
     } as unknown as KeptStack;
-    const known = new Map([first, second].map((each) => [each.id, addable(each)]));
+    const known = new Map([first, second].map((each) => [each.id, addableOf(each)]));
     const { sent, answer, onTake } = compose(composedFrom(kept, known));
     await waitFor(() => expect(screen.getByText(/of 100/)).toBeVisible());
     await press(`${second.name} farther out`);

@@ -1,3 +1,4 @@
+import { libraryLayer } from '../files/library-layer';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
@@ -14,13 +15,13 @@ import {
 } from '../../src/core/choose';
 import { PREFERENCES, preferencesFor } from '../../src/core/choose/preferences';
 import { clothBendingLength, clothThickness, type Fabric } from '../../src/core/cloth';
-import { scaleMaterial, stackStiffness, type ChosenLayer, type Material } from '../../src/core/layers';
+import { scaleMaterial, stackStiffness, usesOf, type ChosenLayer } from '../../src/core/layers';
 import { LIBRARY_CLOTHS, LIBRARY_LAYERS } from '../../src/core/library';
 import { DEFAULT_SCHOOLS, SCHOOLS, schoolsOf } from '../../src/core/schools';
 import { orderOfWork, pressSetting, stackSteps, stepsForCopies, type StepsFor } from '../../src/core/steps';
 
 const cloth = (name: string): Fabric => LIBRARY_CLOTHS.find((each) => each.name === name)!;
-const layer = (id: string): Material => LIBRARY_LAYERS.find((each) => each.id === id)!;
+const layer = libraryLayer;
 const part = (role: Part['role'], more: Partial<Part> = {}): Part => ({
   role,
   cut: 'straight',
@@ -243,7 +244,7 @@ describe('a setting that was found, in a stack of several layers', () => {
   });
 
   it('a liquid that is pressed dry follows its leaflet, whatever the school of heat', () => {
-    const starch = layer('light-starch-sprayed');
+    const starch = layer('starch');
     const [step] = stackSteps({
       fabric: poplin,
       layers: [{ material: starch, extent: 'full', angle: 0 }],
@@ -360,7 +361,7 @@ describe('the school that hoops the sheet', () => {
 
 describe('layers that last', () => {
   it('are those that are there in the end; what treats a piece counts while it is worked', () => {
-    const starch = layer('light-starch-sprayed');
+    const starch = layer('starch');
     const sheet = LIBRARY_LAYERS.find(({ family }) => family === 'tear-away')!;
     const woven = layer('medium-woven-fusible-60-g');
     expect(lastingLayers('embroidery', [starch, sheet])).toEqual([]);
@@ -496,7 +497,7 @@ describe('preferences', () => {
                 wishes: { opaque: padding === 'wadding' },
               });
               const preferences = preferencesFor(question);
-              for (const material of LIBRARY_LAYERS) for (const { id } of preferences(material)) met.add(id);
+              for (const material of LIBRARY_LAYERS.flatMap(usesOf)) for (const { id } of preferences(material)) met.add(id);
             }
           }
         }

@@ -1,3 +1,4 @@
+import { libraryLayer } from '../files/library-layer';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
@@ -35,7 +36,7 @@ const part = (role: Part['role'], more: Partial<Part> = {}): Part => ({
 const ask = (name: string, wish: Part, limit = 200) => choose(cloth(name), wish, LIBRARY_LAYERS, { limit });
 const families = (stack: RankedStack) => stack.layers.map(({ family }) => family);
 const forms = (stack: RankedStack) => stack.layers.map(({ form }) => form);
-const material = (id: string) => LIBRARY_LAYERS.find((layer) => layer.id === id)!;
+const material = libraryLayer;
 
 /** Expert cases: what the best answer is, and what must not be among the answers at all. */
 const CASES: [
@@ -92,7 +93,7 @@ const CASES: [
     'Quilting cotton',
     part('quilt-piece', { cutAlready: true }),
     (s) => families(s)[0] === 'pressing-spray',
-    (s) => s.layers.some((l) => ['heavy-starch-soaked', 'liquid-stabilizer-wet-through'].includes(l.materialId)),
+    (s) => s.layers.some((l) => ['starch__full', 'liquid-stabilizer__full'].includes(l.materialId)),
   ],
   [
     'embroidery on jersey: cut-away or mesh',
@@ -233,7 +234,7 @@ const CASES: [
     'printing: like paper',
     'Quilting cotton',
     part('printing', { care: 'none' }),
-    (s) => s.layers[0]!.materialId === 'liquid-stabilizer-wet-through',
+    (s) => s.layers[0]!.materialId === 'liquid-stabilizer__full',
   ],
   [
     'silk that spots: nothing wet',

@@ -15,7 +15,7 @@ import {
   type Hoop,
   type InPlane,
 } from '../../src/core/hoop';
-import type { ChosenLayer, Material } from '../../src/core/layers';
+import { usesOf, type ChosenLayer, type Material } from '../../src/core/layers';
 import { LIBRARY_CLOTHS, LIBRARY_LAYERS } from '../../src/core/library';
 import { bounds, polygonArea, transformed, type Outline } from '../../src/core/shape';
 
@@ -25,7 +25,7 @@ const hoop: Hoop = {
 };
 const oval: Hoop = { ...hoop, shape: 'oval' };
 const layerOf = (found: (material: Material) => boolean, angle = 0): ChosenLayer => ({
-  material: LIBRARY_LAYERS.find(found)!,
+  material: LIBRARY_LAYERS.flatMap(usesOf).find(found)!,
   extent: 'field',
   angle,
 });

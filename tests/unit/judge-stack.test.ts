@@ -1,3 +1,4 @@
+import { libraryLayer } from '../files/library-layer';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { choose, judgeStack, ROLES, CARES, CUTS, STRETCHES, type Part } from '../../src/core/choose';
@@ -6,7 +7,8 @@ import { clothAsMaterial, joinedAs, stackStiffness, type ChosenLayer, type Mater
 import { LIBRARY_CLOTHS, LIBRARY_LAYERS } from '../../src/core/library';
 
 const cloth = (id: string) => LIBRARY_CLOTHS.find((each) => each.id === id)!;
-const layer = (id: string) => LIBRARY_LAYERS.find((each) => each.id === id)!;
+const layer = libraryLayer;
+const used = (key: string) => joinedAs(layer(key));
 const full = (material: Material): ChosenLayer => ({ material, extent: 'full', angle: 0 });
 const collar: Part = { role: 'collar', cut: 'straight', stretch: 'any', care: 'wash-warm' };
 
@@ -22,7 +24,7 @@ describe('a stack of one’s own', () => {
         (fabric, role, cut, stretch, care) => {
           const part: Part = { role, cut, stretch, care };
           for (const ranked of choose(fabric, part, LIBRARY_LAYERS, { limit: 12 }).ranked) {
-            const layers = ranked.layers.map(({ materialId, extent, angle }) => ({ material: layer(materialId), extent, angle }));
+            const layers = ranked.layers.map(({ materialId, extent, angle }) => ({ material: used(materialId), extent, angle }));
             const { stops, ...judged } = judgeStack(fabric, part, layers);
             expect(stops).toEqual([]);
             expect(judged).toEqual(ranked);

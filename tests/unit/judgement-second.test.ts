@@ -1,3 +1,4 @@
+import { libraryLayer } from '../files/library-layer';
 import { describe, expect, it } from 'vitest';
 import { choose, type Asking, type Part } from '../../src/core/choose';
 import { embroideryLoad, motifDensity } from '../../src/core/choose/embroidery-load';
@@ -130,7 +131,7 @@ describe('cloth that gives at all gets a sheet that stays', () => {
     const sheet = LIBRARY_LAYERS.find(
       ({ family, form, arealDensity }) => family === 'tear-away' && form === 'loose' && arealDensity >= 40,
     )!;
-    const starch = LIBRARY_LAYERS.find(({ family, stiffening }) => family === 'starch' && stiffening >= 3)!;
+    const starch = libraryLayer('starch__damp');
     const quilting = { ...cotton, arealDensity: 142 };
     const under = (count: number) => [starch, ...Array.from({ length: count }, () => sheet)].map((material) => ({ material, extent: 'field' as const, angle: 0 })); // prettier-ignore
     const carried = (count: number) =>

@@ -53,19 +53,7 @@ const count = (db: Database.Database, sql: string) => (db.prepare(`SELECT count(
 
 describe('a database from before pieces had cuts and jobs', () => {
   it('keeps every record, and what points to what', () => {
-    for (const table of [
-      'cloth',
-      'layer',
-      'project',
-      'log_entry',
-      'scrap',
-      'bench_run',
-      'cut_table',
-      'stock',
-      'hoop',
-      'motif',
-      'hooping',
-    ])
+    for (const table of ['cloth', 'project', 'log_entry', 'scrap', 'bench_run', 'cut_table', 'stock', 'hoop', 'motif', 'hooping'])
       expect([table, count(now, table)]).toEqual([table, count(before, table)]);
     for (const table of ['piece', 'cut', 'job']) expect([table, count(now, table)]).toEqual([table, count(before, 'part')]);
     expect(now.pragma('foreign_key_check')).toEqual([]);
@@ -91,8 +79,15 @@ describe('a database from before pieces had cuts and jobs', () => {
         ...{ name: part.name, clothId: part.cloth_id, projectId: part.project_id, count: part.count },
         ...{ wish: JSON.parse(part.wish), shape: JSON.parse(part.shape), allowances: JSON.parse(part.allowances) },
         ...{ cutDone: part.cut_done === 1, done: part.cut_done === 1, place: { kind: 'usual' } },
-        stack: part.stack === null ? null : JSON.parse(part.stack),
+        stack: part.stack === null ? null : { ...JSON.parse(part.stack), layers: expect.anything() },
       });
+      // The doubles of one material in the library are one entry now, used in two ways.
+      const ofOne = (id: string) => id.replace('bag-foam-spray-glued-3-mm', 'bag-foam-sew-in-3-mm__spray-glued');
+      type Kept = { materialId: string; join?: string };
+      if (part.stack !== null)
+        expect(work!.stack!.layers.map(({ materialId, join }) => (join ? `${materialId}__${join}` : materialId))).toEqual(
+          (JSON.parse(part.stack) as { layers: Kept[] }).layers.map(({ materialId }) => ofOne(materialId)),
+        );
     }
   });
 

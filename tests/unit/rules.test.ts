@@ -1,3 +1,4 @@
+import { libraryLayer } from '../files/library-layer';
 import { describe, expect, it } from 'vitest';
 import { choose, questionFor, ROLES, type Asking, type CriterionId, type Part, type RankedStack } from '../../src/core/choose';
 import { CAUTIONS, REASONS } from '../../src/core/choose/remarks';
@@ -5,11 +6,13 @@ import { firstStop } from '../../src/core/choose/recipes';
 import { STOPS } from '../../src/core/choose/stops';
 import type { LayerDuty } from '../../src/core/choose/protocol';
 import type { Fabric } from '../../src/core/cloth';
-import type { Material } from '../../src/core/layers';
+import { usesOf } from '../../src/core/layers';
 import { LIBRARY_CLOTHS, LIBRARY_LAYERS } from '../../src/core/library';
 
 const cloth = (name: string): Fabric => LIBRARY_CLOTHS.find((each) => each.name === name)!;
-const layer = (id: string): Material => LIBRARY_LAYERS.find((each) => each.id === id)!;
+const layer = libraryLayer;
+/** Every layer of the library in each of its uses. */
+const USES = LIBRARY_LAYERS.flatMap(usesOf);
 const part = (role: Part['role'], more: Partial<Part> = {}): Part => ({
   role,
   cut: 'straight',
@@ -43,13 +46,13 @@ const STOP_CASES: StopCase[] = [
   {
     id: 'avoid-liquid',
     part: part('quilt-piece', { avoid: ['liquid'] }),
-    breaks: 'light-starch-sprayed',
+    breaks: 'starch',
     passes: 'light-woven-fusible-45-g',
   },
   {
     id: 'avoid-spray',
     part: part('embroidery', { avoid: ['spray-glue'] }),
-    breaks: 'medium-cut-away-spray-glued-62-g',
+    breaks: 'medium-cut-away-62-g__spray-glued',
     passes: 'medium-cut-away-62-g',
   },
   {
@@ -67,7 +70,7 @@ const STOP_CASES: StopCase[] = [
     passes: 'light-woven-fusible-45-g',
     asking: { wishes: { useMine: true }, atHand: mine },
   },
-  { id: 'no-starch', part: part('quilt-piece'), breaks: 'light-starch-sprayed', asking: { schools: { starch: 'never' } } },
+  { id: 'no-starch', part: part('quilt-piece'), breaks: 'starch', asking: { schools: { starch: 'never' } } },
   {
     id: 'no-iron',
     fabric: { ironDots: 0 },
@@ -89,8 +92,8 @@ const STOP_CASES: StopCase[] = [
     breaks: 'light-woven-fusible-45-g',
     passes: 'light-non-woven-fusible-40-g',
   },
-  { id: 'liquid-spots', fabric: { water: 'spots' }, part: part('quilt-piece'), breaks: 'light-starch-sprayed' },
-  { id: 'liquid-resists', fabric: { water: 'resists' }, part: part('quilt-piece'), breaks: 'light-starch-sprayed' },
+  { id: 'liquid-spots', fabric: { water: 'spots' }, part: part('quilt-piece'), breaks: 'starch' },
+  { id: 'liquid-resists', fabric: { water: 'resists' }, part: part('quilt-piece'), breaks: 'starch' },
   {
     id: 'sealed-fusible',
     fabric: { construction: 'leather' },
@@ -135,8 +138,8 @@ const STOP_CASES: StopCase[] = [
   {
     id: 'cut-already',
     part: part('printing', { cutAlready: true, care: 'none' }),
-    breaks: 'liquid-stabilizer-wet-through',
-    passes: 'light-starch-sprayed',
+    breaks: 'liquid-stabilizer__full',
+    passes: 'starch',
   },
   {
     id: 'too-heavy',
@@ -192,7 +195,7 @@ describe('hard stops, one by one', () => {
             for (const stop of STOPS) {
               if (met.has(stop.id)) continue;
               for (const duty of ['main', 'strip', 'patch', 'treatment'] as const)
-                if (LIBRARY_LAYERS.some((each) => stop.when(question, each, duty))) met.add(stop.id);
+                if (USES.some((each) => stop.when(question, each, duty))) met.add(stop.id);
             }
           }
         }
@@ -355,14 +358,14 @@ describe('criteria, one by one', () => {
   });
 
   it('at hand: all, part or nothing of it', () => {
-    const atHand = new Set(['light-starch-sprayed']);
+    const atHand = new Set(['starch']);
     const { ranked } = ask(cloth('Quilting cotton'), part('embroidery'), { atHand });
-    const both = ranked.find(({ layers }) => layers.length === 2 && layers[0]!.materialId === 'light-starch-sprayed')!;
+    const both = ranked.find(({ layers }) => layers.length === 2 && layers[0]!.materialId.startsWith('starch'))!;
     expect(score(both, 'at-hand')).toBe(70);
     expect(why(both, 'at-hand')).toContain('Not in your cupboard yet');
     expect(
       ranked
-        .filter(({ layers }) => layers.every(({ materialId }) => materialId !== 'light-starch-sprayed'))
+        .filter(({ layers }) => layers.every(({ materialId }) => !materialId.startsWith('starch')))
         .every((stack) => score(stack, 'at-hand') === 40),
     ).toBe(true);
   });

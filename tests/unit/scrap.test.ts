@@ -58,7 +58,7 @@ describe('scrapPlan', () => {
   });
 
   it('tries the settings of the layer that is fused, not of a liquid that is pressed dry before it', () => {
-    const starch = chosen('light-starch-sprayed')[0]!;
+    const starch = chosen('starch')[0]!;
     expect(scrapPlan(poplin, [starch, ...fusible], DEFAULT_SCHOOLS, 'seconds').materialId).toBe(fusible[0]!.material.id);
     const alone = scrapPlan(poplin, [starch], DEFAULT_SCHOOLS, 'seconds');
     expect(alone.materialId).toBe(starch.material.id);

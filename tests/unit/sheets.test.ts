@@ -168,8 +168,8 @@ describe('a batch that is fused together', () => {
 
   it('puts what follows on each piece after it is cut out', () => {
     const job = jobs.get(db, FRONT);
-    const wadding = db.prepare("SELECT id FROM layer WHERE form = 'spray-glued'").get() as { id: string };
-    const layers = [...job.stack!.layers, { ...job.stack!.layers[0]!, materialId: wadding.id }];
+    const wadding = 'cotton-wadding-130-g';
+    const layers = [...job.stack!.layers, { ...job.stack!.layers[0]!, materialId: wadding, join: 'spray-glued' as const }];
     jobs.update(db, FRONT, { ...job, stack: { ...job.stack!, layers } }, job.version);
     const titles = steps(startBatch(db, [FRONT])).map(({ title }) => title);
     const out = titles.findIndex((title) => /cut the pieces loose/.test(title));

@@ -1,3 +1,4 @@
+import { libraryLayer } from '../files/library-layer';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { overhangFromBendingLength, type Fabric } from '../../src/core/cloth';
@@ -5,7 +6,7 @@ import { stackStiffness, type Material } from '../../src/core/layers';
 import { LIBRARY_CLOTHS, LIBRARY_LAYERS } from '../../src/core/library';
 
 const poplin = LIBRARY_CLOTHS.find(({ id }) => id === 'shirting-poplin')!;
-const layer = (id: string): Material => LIBRARY_LAYERS.find((each) => each.id === id)!;
+const layer = libraryLayer;
 
 const cloth = fc.constantFrom(...LIBRARY_CLOTHS);
 
@@ -91,7 +92,7 @@ describe('stackStiffness', () => {
   });
 
   it('multiplies the cloth by what a liquid does to it', () => {
-    const starched = stackStiffness(poplin, [layer('heavy-starch-soaked')]);
-    expect(starched.rigidity).toBeCloseTo(5 * stackStiffness(poplin, []).rigidity, 6);
+    const starched = stackStiffness(poplin, [layer('starch__full')]);
+    expect(starched.rigidity).toBeCloseTo(5.8 * stackStiffness(poplin, []).rigidity, 6);
   });
 });

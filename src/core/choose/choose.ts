@@ -1,5 +1,5 @@
 import type { Fabric } from '../cloth';
-import { stackStiffness, type Material, type Predicted } from '../layers';
+import { stackStiffness, useKey, type Material, type Predicted } from '../layers';
 import type { Part } from './part';
 import type { Asking, PieceSize, Question } from './protocol';
 import { questionFor } from './question-for';
@@ -96,7 +96,7 @@ function ruledOutOf(refused: readonly Refused[], find: string | undefined): Pick
   return {
     ruledOut: shown
       .map(({ material, layers, why, group }) => ({
-        id: material.id,
+        id: useKey(material),
         title: material.name,
         layers: publicLayers(layers),
         why: why(),

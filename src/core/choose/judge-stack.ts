@@ -1,6 +1,6 @@
 import type { Fabric } from '../cloth';
 import { InputError } from '../input-error';
-import type { ChosenLayer } from '../layers';
+import { useKey, type ChosenLayer } from '../layers';
 import { judge, scoreOf } from './judge';
 import type { Part } from './part';
 import { preferencesFor } from './preferences';
@@ -63,11 +63,13 @@ function candidateOf(question: Question, layers: readonly ChosenLayer[]): Candid
   const known = candidatesFor(question, materials).candidates.find(
     (candidate) =>
       candidate.layers.length === layers.length &&
-      candidate.layers.every(({ material, angle }, i) => material.id === layers[i]!.material.id && angle === layers[i]!.angle),
+      candidate.layers.every(
+        ({ material, angle }, i) => useKey(material) === useKey(layers[i]!.material) && angle === layers[i]!.angle,
+      ),
   );
   if (known) return { ...known, layers: [...layers] };
   return {
-    id: layers.map(({ material }) => material.id).join('+'),
+    id: layers.map(({ material }) => useKey(material)).join('+'),
     title: titleOf(layers),
     recipe: 'own',
     ...ownSuitability(question, layers),

@@ -23,6 +23,7 @@ const BY_HAND = { fixed: 10, edge: 6 };
 const BY_MACHINE = { fixed: 5, edge: 5 };
 const PRESSED = 6;
 const LAID = 4;
+const SPRAYED = 9;
 const SHRUNK = 3;
 
 /** Size that is cut of a layer, mm. */
@@ -95,7 +96,7 @@ function minutesOf(question: Question, layer: ChosenLayer): number {
   else if (material.leaflet.seconds > 0) {
     const stops = Math.ceil((area * 1e6) / STOP_AREA);
     minutes += PRESSED + (stops * (material.leaflet.seconds + MOVE_SECONDS)) / 60 + material.leaflet.coolMinutes;
-  } else minutes += LAID;
+  } else minutes += material.form === 'spray-glued' ? SPRAYED : LAID;
   return minutes;
 }
 

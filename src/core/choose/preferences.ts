@@ -1,5 +1,5 @@
 import type { Family, Material } from '../layers';
-import { isFusible } from '../layers';
+import { isFusible, isSoaked } from '../layers';
 import type { Preference, Question } from './protocol';
 
 /** A garment piece that is covered, rather than only its edge. */
@@ -67,7 +67,8 @@ const SCHOOL: readonly Preference[] = [
 
 const TREATMENT: readonly Preference[] = [
   { id: 'liquid-on-synthetic', when: (q) => treated(q) && q.traits.natural < 0.5, fits: liquid, points: -18, words: 'is hardly taken up by this cloth' },
-  { id: 'strong-for-shape', when: (q) => q.part.role === 'printing' || q.part.role === 'modelling', fits: (l) => liquid(l) && l.stiffening >= 4, points: 6, words: 'makes cloth like paper' },
+  { id: 'strong-for-shape', when: (q) => q.part.role === 'printing' || q.part.role === 'modelling', fits: isSoaked, points: 6, words: 'makes cloth like paper' },
+  { id: 'damp-for-shape', when: (q) => q.part.role === 'printing' || q.part.role === 'modelling', fits: (l) => liquid(l) && l.stiffening >= 4 && !isSoaked(l), points: -10, words: 'leaves dry places that stay soft' },
   { id: 'weak-for-shape', when: (q) => q.part.role === 'printing' || q.part.role === 'modelling', fits: (l) => liquid(l) && l.stiffening < 4, points: -22, words: 'is too weak to hold a shape' },
   { id: 'starch-before-bias', families: ['starch'], when: (q) => q.part.role === 'quilt-piece' && q.part.cut === 'bias' && q.part.cutAlready !== true, fits: liquid, points: 8, words: 'steadies bias edges before they are cut' },
   { id: 'strong-for-piecing', when: (q) => q.part.role === 'quilt-piece', fits: (l) => liquid(l) && l.stiffening >= 8, points: -14, words: 'is stiffer than piecing needs' },

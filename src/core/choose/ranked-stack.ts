@@ -1,4 +1,4 @@
-import type { ChosenLayer, Extent, Family, Form, Predicted, PredictedWith } from '../layers';
+import { useKey, type ChosenLayer, type Extent, type Family, type Form, type Predicted, type PredictedWith } from '../layers';
 import type { PairRecord } from '../learn';
 import { CRITERIA } from './criteria';
 import { weightOf } from './judge';
@@ -10,8 +10,10 @@ import { stepsFor } from './steps-for';
 export interface StackLayer {
   family: Family;
   form: Form;
-  /** Name of the material. */
+  /** Name of the material, and its name with the way it is used. */
   material: string;
+  name: string;
+  /** Its id with the way it is used, see `usedOf`. */
   materialId: string;
   extent: Extent;
   /** Turn against the grain, degrees. */
@@ -60,8 +62,9 @@ export function publicLayers(layers: readonly ChosenLayer[]): StackLayer[] {
   return layers.map(({ material, extent, angle }) => ({
     family: material.family,
     form: material.form,
-    material: material.name,
-    materialId: material.id,
+    material: material.use?.of ?? material.name,
+    name: material.name,
+    materialId: useKey(material),
     extent,
     angle,
     thickness: material.thickness,

@@ -1,4 +1,4 @@
-import type { ChosenLayer, Extent, Family, Form, Material } from '../layers';
+import { useKey, usesOf, type ChosenLayer, type Extent, type Family, type Form, type Material } from '../layers';
 import type { Role } from './part';
 import { preferencesFor } from './preferences';
 import type { Candidate, LayerDuty, Preference, Question, Stop } from './protocol';
@@ -33,7 +33,7 @@ const STITCHED: Role[] = ['embroidery', 'applique', 'free-stitching'];
 const JOINABLE: Form[] = ['loose', 'fusible', 'spray-glued'];
 
 /** At most this many materials are tried in one slot, those nearest to the middle of its weights. */
-const SLOT_LIMIT = 7;
+const SLOT_LIMIT = 10;
 
 const RECIPES: Recipe[] = [
   {
@@ -79,7 +79,7 @@ const RECIPES: Recipe[] = [
   {
     id: 'starch-and-tear', roles: [...STITCHED],
     suitability: ({ fabric, traits }) => (traits.unstableForStitching ? 50 : fabric.arealDensity <= 260 ? 95 : 78),
-    slots: [{ families: ['starch'], weight: [0, 6], duty: 'treatment' }, { families: ['tear-away'], duty: 'main' }],
+    slots: [{ families: ['starch'], weight: [5, 10], duty: 'treatment' }, { families: ['tear-away'], duty: 'main' }],
   },
   {
     id: 'double-tear', roles: ['embroidery', 'applique'],
@@ -137,7 +137,7 @@ export function titleOf(layers: readonly ChosenLayer[]): string {
   const names: string[] = [];
   for (let i = 0; i < layers.length; i++) {
     let run = 1;
-    while (layers[i + run]?.material.id === layers[i]!.material.id) run++;
+    while (layers[i + run]?.material.name === layers[i]!.material.name) run++;
     const crossed = layers.slice(i, i + run).some((layer) => layer.angle !== 0);
     names.push(`${run > 1 ? `${run} × ` : ''}${layers[i]!.material.name}${crossed ? ', crossed' : ''}`);
     i += run - 1;
@@ -176,7 +176,8 @@ function toppingFor(question: Question, library: readonly Material[]): Material 
  * All stacks worth judging for a question, and every single layer that is refused with the reason.
  * Order of the library does not matter; a material only ever adds candidates.
  */
-export function candidatesFor(question: Question, library: readonly Material[]): { candidates: Candidate[]; refused: Refused[] } {
+export function candidatesFor(question: Question, cupboard: readonly Material[]): { candidates: Candidate[]; refused: Refused[] } {
+  const library = cupboard.flatMap(usesOf);
   const { profile, part } = question;
   const candidates: Candidate[] = [];
   const refused: Refused[] = [];
@@ -188,7 +189,7 @@ export function candidatesFor(question: Question, library: readonly Material[]):
   const add = (recipe: string, suitability: number, layers: ChosenLayer[], preferred: Preference[]) => {
     const all = covered(layers);
     candidates.push({
-      id: all.map((l) => l.material.id).join('+'),
+      id: all.map(({ material }) => useKey(material)).join('+'),
       title: titleOf(all),
       recipe,
       suitability: Math.max(0, Math.min(100, suitability)),
@@ -197,20 +198,23 @@ export function candidatesFor(question: Question, library: readonly Material[]):
     });
   };
 
-  const passing = new Set<string>();
+  // What rules a material out in its own way is not said again for its other uses.
+  const refuse = (each: Refused) => {
+    const before = refused.at(-1);
+    if (before?.material.id !== each.material.id || before.group !== each.group) refused.push(each);
+  };
   for (const material of library) {
     const duty = dutyOf(question, material);
     const layer: ChosenLayer = { material, extent: extentOf(question, material, duty), angle: 0 };
     const stop = firstStop(question, material, duty);
     const base = profile.families[material.family];
     if (stop) {
-      refused.push({ material, layers: [layer], group: stop.group, why: () => stop.words(question, material) });
+      refuse({ material, layers: [layer], group: stop.group, why: () => stop.words(question, material) });
       continue;
     }
-    passing.add(material.id);
     if (base === undefined) {
       if (material.family === 'topping' && topping?.id === material.id) continue;
-      refused.push({ material, layers: [layer], group: NOT_FOR_ROLE, why: () => notForRole(question, material) });
+      refuse({ material, layers: [layer], group: NOT_FOR_ROLE, why: () => notForRole(question, material) });
       continue;
     }
     const preferred = preferences(material);

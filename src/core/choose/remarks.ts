@@ -1,4 +1,4 @@
-import { isFusible, type Family } from '../layers';
+import { isFusible, isSoaked, type Family } from '../layers';
 import { jobOf, needsHandSewing } from './handling';
 import type { Judged } from './protocol';
 
@@ -195,7 +195,7 @@ export const CAUTIONS: readonly Remark[] = [
   },
   {
     id: 'shrinks',
-    when: (s) => s.layers.some(({ material }) => material.form === 'liquid' && material.arealDensity >= 10),
+    when: (s) => s.layers.some(({ material }) => isSoaked(material)),
     words: () => 'Soaking shrinks the cloth by a centimetre or more on half a metre: treat it before cutting.',
   },
   {

@@ -1,5 +1,5 @@
 import type { Fabric } from '../cloth';
-import type { Material } from '../layers';
+import { usedOf, type Material } from '../layers';
 import type { Asking } from './protocol';
 import { questionFor } from './question-for';
 import { HANDS, type Care, type Part } from './part';
@@ -75,7 +75,7 @@ function changesFor(fabric: Fabric, part: Part, asking: Asking): Change[] {
 function standing({ ranked, refused }: Standing, stackId: string): WhatIf['stack'] {
   const rank = ranked.findIndex(({ stack }) => stack.id === stackId);
   if (rank >= 0) return { rank: rank + 1, score: ranked[rank]!.score };
-  const parts = stackId.split('+');
+  const parts = stackId.split('+').map((key) => usedOf(key).materialId);
   const out = refused.find(({ material }) => parts.includes(material.id));
   return out && { why: out.why() };
 }

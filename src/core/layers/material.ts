@@ -95,6 +95,8 @@ export interface Material {
   pricePerMetre: number;
   /** Figures that nobody measured: they follow the law of the family at this weight. */
   estimated?: readonly LawFigure[];
+  /** In a stack: the way it is used there, and the name of the material that is used so. */
+  use?: { join: Form | 'damp' | 'full'; of: string };
 }
 
 /** Figures that grow with the weight by a law of the family. */
@@ -119,7 +121,8 @@ const STRONG = 3;
  *
  * @example isSoaked({ form: 'liquid', family: 'starch', arealDensity: 12, stiffening: 5 }) // true
  */
-export function isSoaked(layer: Pick<Material, 'form' | 'family' | 'arealDensity' | 'stiffening'>): boolean {
+export function isSoaked(layer: Pick<Material, 'form' | 'family' | 'arealDensity' | 'stiffening' | 'use'>): boolean {
   if (layer.form !== 'liquid') return false;
+  if (layer.use) return layer.use.join === 'full';
   return layer.arealDensity >= SOAKED || (layer.family === 'starch' && layer.stiffening > STRONG);
 }

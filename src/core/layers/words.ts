@@ -1,3 +1,4 @@
+import type { Join } from './joined';
 import type { Extent, Family, Form } from './material';
 
 /** Family names as a sewist says them. */
@@ -42,6 +43,14 @@ export const FORM_WORDS: Record<Form, string> = {
   'spray-glued': 'held with spray glue',
   liquid: 'liquid',
   loose: 'laid loose',
+};
+
+/** How a layer of a stack is joined, or how much of a liquid is given. */
+export const JOIN_WORDS: Record<Join, string> = {
+  ...FORM_WORDS,
+  liquid: 'misted',
+  damp: 'sprayed until it is damp',
+  full: 'wet through',
 };
 
 export const EXTENT_WORDS: Record<Extent, string> = {

@@ -79,7 +79,6 @@ const coolMelt = (seconds: number): Overrides => ({ leaflet: leaflet(1, seconds,
 /** Sewn version of a family that is usually fused. */
 const sewIn: Overrides = { form: 'sew-in', glue: 'none', leaflet: NO_IRON };
 /** Temporary spray glue is soft and washes out: it hardly couples the sheets. */
-const sprayGlued: Overrides = { form: 'spray-glued', glue: 'none', leaflet: NO_IRON };
 /** A sticky face holds everywhere but creeps, so it couples no more than glue dots do. */
 const sticky: Overrides = { form: 'sticky', glue: 'dots', leaflet: NO_IRON };
 const fused: Overrides = { form: 'fusible', glue: 'dots', leaflet: leaflet(2, 10, false, 'organza', 5) };
@@ -185,8 +184,7 @@ const ROWS: Record<Family, Row[]> = {
     ['Polyester wadding, 80 g', 80],
     ['Thick polyester wadding, 150 g', 150],
     ['Wool wadding, 140 g', 140, { wash: 'hand', dryClean: true }],
-    ['Thin cotton wadding, spray-glued, 90 g', 90, { ...sprayGlued, wash: 'hot', thickness: 2 }],
-    ['Polyester wadding, spray-glued, 120 g', 120, sprayGlued],
+    ['Polyester wadding, 120 g', 120],
   ],
   foam: [
     ['Thin bag foam sew-in, 2 mm', 95, { thickness: 2 }],
@@ -194,7 +192,6 @@ const ROWS: Record<Family, Row[]> = {
     ['Thick bag foam sew-in, 5 mm', 210, { thickness: 5 }],
     ['Bag foam fusible, 3 mm', 150, { ...fused, thickness: 3, leaflet: leaflet(2, 12, true, 'damp-cloth', 12) }],
     ['Bag foam fusible on both sides, 3 mm', 165, { ...fusedBoth, thickness: 3 }],
-    ['Bag foam, spray-glued, 3 mm', 140, { ...sprayGlued, thickness: 3 }],
   ],
   'cloth-underlining': [
     ['Cotton voile underlining, 60 g', 60, { opacity: 'veiled' }],
@@ -250,12 +247,10 @@ const ROWS: Record<Family, Row[]> = {
     ['Pressing spray with body', 2.5, { stiffening: 1.7 }],
   ],
   starch: [
-    ['Light starch, sprayed', 4, { stiffening: 2.2 }],
-    ['Heavy starch, soaked', 12, { stiffening: 5 }],
+    ['Starch', 4, { stiffening: 2.2 }],
   ],
   'liquid-stabilizer': [
-    ['Liquid stabilizer, misted', 4, { stiffening: 2.4 }],
-    ['Liquid stabilizer, wet through', 16, { stiffening: 9, pricePerMetre: 320 }],
+    ['Liquid stabilizer', 4, { stiffening: 3 }],
   ],
   'edge-stiffener': [['Edge stiffener spray', 6, { stiffening: 4 }]],
   'tear-away': [
@@ -265,15 +260,12 @@ const ROWS: Record<Family, Row[]> = {
     ['Crisp tear-away, 80 g', 80, { tones: ['light'] }],
     ['Sticky tear-away, 45 g', 45, sticky],
     ['Fusible tear-away, 40 g', 40, fused],
-    ['Medium tear-away, spray-glued, 42 g', 42, sprayGlued],
   ],
   'cut-away': [
     ['Light cut-away, 45 g', 45],
     ['Medium cut-away, 62 g', 62],
     ['Firm cut-away, 80 g', 80],
     ['Extra-firm cut-away, 100 g', 100, { tones: ['light'] }],
-    ['Medium cut-away, spray-glued, 62 g', 62, sprayGlued],
-    ['Firm cut-away, spray-glued, 80 g', 80, sprayGlued],
     ['Sticky cut-away, 65 g', 65, sticky],
     ['Fusible cut-away, 55 g', 55, fused],
     ['Firm fusible cut-away, 75 g', 75, fused],
@@ -284,7 +276,6 @@ const ROWS: Record<Family, Row[]> = {
     ['Firm mesh cut-away, 52 g', 52, { opacity: 'veiled' }],
     ['Fusible mesh cut-away, 42 g', 42, { ...fused, opacity: 'veiled' }],
     ['Firm fusible mesh cut-away, 54 g', 54, { ...fused, opacity: 'veiled' }],
-    ['Mesh cut-away, spray-glued, 42 g', 42, { ...sprayGlued, opacity: 'veiled' }],
     ['Cool-melt mesh cut-away, 38 g', 38, { ...fused, ...coolMelt(9), opacity: 'veiled' }],
     ['Sticky mesh cut-away, 46 g', 46, { ...sticky, opacity: 'veiled' }],
   ],

@@ -36,12 +36,14 @@ export function pickUpOf({ fibres }: Pick<Fabric, 'fibres'>, method: Method): nu
 }
 
 /**
- * How wet cloth is made with a liquid: soaked where it is meant to be, damp with starch and stiffener, a mist of anything lighter.
+ * How wet cloth is made with a liquid: as its dose says; without one soaked where it is meant to be, damp with
+ * starch and stiffener, a mist of anything lighter.
  *
  * @example methodOf(lightPressingSpray) // 'mist'
  */
-export function methodOf(liquid: Pick<Material, 'form' | 'family' | 'arealDensity' | 'stiffening'>): Method {
+export function methodOf(liquid: Pick<Material, 'form' | 'family' | 'arealDensity' | 'stiffening' | 'use'>): Method {
   if (isSoaked(liquid)) return 'soak';
+  if (liquid.use) return liquid.use.join === 'damp' ? 'damp' : 'mist';
   return liquid.family === 'starch' || liquid.family === 'edge-stiffener' ? 'damp' : 'mist';
 }
 

@@ -1,4 +1,5 @@
 import type { Choice, RankedStack } from '../../core/choose';
+import { usedOf } from '../../core/layers';
 import type { Schools } from '../../core/schools';
 
 /** Answers of one kind: the best of them, and the same kind in other weights. */
@@ -63,7 +64,7 @@ export function verdict(score: number): string {
 export function keptStack({ title, layers, predicted, reasons, cautions }: RankedStack, schools: Partial<Schools> = {}) {
   return {
     title,
-    layers: layers.map(({ materialId, extent, angle }) => ({ materialId, extent, angle })),
+    layers: layers.map(({ materialId, extent, angle }) => ({ ...usedOf(materialId), extent, angle })),
     predicted,
     reasons,
     cautions,

@@ -1,11 +1,11 @@
 import { Plus } from 'lucide-react';
 import { useEffect, useId, useState } from 'react';
-import { CLOTH_ID, FAMILY_WORDS, type Family, type Form } from '../../core/layers';
+import { CLOTH_ID, FAMILY_WORDS } from '../../core/layers';
 import { call } from '../../ui/api';
 import type { Page } from '../../ui/use-page';
 import type { Layer } from '../../store/layers';
 import BoughtLayerForm from './BoughtLayerForm';
-import type { Addable } from './composed';
+import { addableOf, type Addable } from './composed';
 
 interface Props {
   cloths: { id: string; name: string; own: boolean }[];
@@ -44,16 +44,16 @@ export default function AddLayer({ cloths, onAdd }: Props) {
     onAdd(layer);
     setText('');
   };
-  const choice = (key: string, name: string, kind: string, layer: { materialId: string; family: Family; form: Form }) => (
+  const choice = (key: string, kind: string, layer: Addable) => (
     <li key={key}>
       <button
         type="button"
         className="flex min-h-[44px] w-full items-center gap-2 rounded-field border border-base-300 px-3 py-1 text-left hover:border-primary"
-        onClick={() => take({ ...layer, name })}
+        onClick={() => take(layer)}
       >
         <Plus size={16} className="shrink-0 text-primary" aria-hidden="true" />
         <span className="min-w-0 flex-1 leading-snug">
-          {name} <span className="quiet text-[0.9rem]">{kind}</span>
+          {layer.name} <span className="quiet text-[0.9rem]">{kind}</span>
         </span>
       </button>
     </li>
@@ -77,15 +77,20 @@ export default function AddLayer({ cloths, onAdd }: Props) {
         </p>
       )}
       <ul className="grid gap-1.5 md:grid-cols-2" aria-label="What is in the cupboard">
-        {found
-          .slice(0, MOST)
-          .map(({ id: materialId, name, family, form }) =>
-            choice(materialId, name, FAMILY_WORDS[family], { materialId, family, form }),
-          )}
+        {found.slice(0, MOST).map((layer) => choice(layer.id, FAMILY_WORDS[layer.family], addableOf(layer)))}
         {cloth.map(({ id: clothId, name }) =>
-          choice(`c${clothId}`, name, 'a cloth', {
-            ...{ materialId: `${CLOTH_ID}${clothId}`, family: 'cloth-underlining', form: 'sew-in' },
-          }),
+          choice(
+            `c${clothId}`,
+            'a cloth',
+            addableOf({
+              id: `${CLOTH_ID}${clothId}`,
+              name,
+              family: 'cloth-underlining',
+              form: 'sew-in',
+              arealDensity: 0,
+              stiffening: 1,
+            }),
+          ),
         )}
       </ul>
       {found.length === 0 && cloth.length === 0 && !error && (
@@ -96,9 +101,9 @@ export default function AddLayer({ cloths, onAdd }: Props) {
       </button>
       {bought && (
         <BoughtLayerForm
-          onAdded={({ id: materialId, name, family, form }) => {
+          onAdded={(layer) => {
             setBought(false);
-            take({ materialId, name, family, form });
+            take(addableOf(layer));
           }}
         />
       )}

@@ -1,8 +1,8 @@
 import { ArrowDown, ArrowUp, X } from 'lucide-react';
-import { EXTENTS, EXTENT_WORDS, FORM_WORDS } from '../../core/layers';
+import { EXTENTS, EXTENT_WORDS, JOIN_WORDS } from '../../core/layers';
 import { SortableRow } from '../../ui/Sortable';
 import { keepUnits } from '../../ui/text';
-import { joinsOf, type ComposedLayer } from './composed';
+import type { ComposedLayer } from './composed';
 
 interface Props {
   layer: ComposedLayer;
@@ -17,7 +17,7 @@ interface Props {
 
 /** One layer of a stack that is being put together: how far it reaches, how it is turned and joined, where it lies. */
 export default function LayerRow({ layer, place, count, broken, onChange, onMove, onRemove }: Props) {
-  const joins = joinsOf(layer);
+  const { joins } = layer;
   return (
     <SortableRow id={layer.key} name={layer.name} className="rounded-box border border-base-300 bg-base-100 p-3">
       {(handle) => (
@@ -65,7 +65,7 @@ export default function LayerRow({ layer, place, count, broken, onChange, onMove
               </select>
             </label>
             <label className="block">
-              <span className="text-[0.95rem]">Joined</span>
+              <span className="text-[0.95rem]">{layer.form === 'liquid' ? 'Given' : 'Joined'}</span>
               <select
                 className="select"
                 value={layer.join}
@@ -74,7 +74,7 @@ export default function LayerRow({ layer, place, count, broken, onChange, onMove
               >
                 {joins.map((join) => (
                   <option key={join} value={join}>
-                    {FORM_WORDS[join]}
+                    {JOIN_WORDS[join]}
                   </option>
                 ))}
               </select>

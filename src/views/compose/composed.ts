@@ -1,4 +1,4 @@
-import { CLOTH_ID, JOINS, type Extent, type Family, type Form } from '../../core/layers';
+import { CLOTH_ID, joinsOf, type Extent, type Family, type Form, type Join, type Material } from '../../core/layers';
 import type { LayerCut } from '../../core/pieces';
 import type { JudgedStack } from '../../core/choose';
 import type { KeptLayer, KeptStack } from '../../store/jobs';
@@ -15,13 +15,21 @@ export interface ComposedLayer {
   form: Form;
   extent: Extent;
   angle: number;
-  join: Form;
+  join: Join;
+  /** The ways in which it can be joined or given. */
+  joins: readonly Join[];
   /** How it is cut where that is not as usual. */
   cut?: LayerCut;
 }
 
 /** Something that can be added to a stack. */
-export type Addable = Pick<ComposedLayer, 'materialId' | 'name' | 'family' | 'form'>;
+export type Addable = Pick<ComposedLayer, 'materialId' | 'name' | 'family' | 'form' | 'joins'>;
+
+/** A material of the cupboard as something to add. */
+export function addableOf(material: Pick<Material, 'id' | 'name' | 'family' | 'form' | 'arealDensity' | 'stiffening'>): Addable {
+  const { id: materialId, name, family, form } = material;
+  return { materialId, name, family, form, joins: joinsOf(material) };
+}
 
 let made = 0;
 
@@ -78,6 +86,3 @@ export function stackOf(
     ...(stops.length > 0 ? { accepted: [...new Set(stops.map(({ id }) => id))] } : {}),
   };
 }
-
-/** Ways in which a material can be joined. */
-export const joinsOf = ({ form }: Pick<ComposedLayer, 'form'>): readonly Form[] => JOINS[form];

@@ -1,3 +1,4 @@
+import { usedOf } from '../../core/layers';
 import { Check, Lock, LockOpen, Plus, X } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import type { LengthSystem } from '../../core/units';
@@ -153,7 +154,7 @@ export default function PlanView({ project, start, units }: Props) {
               <tbody>
                 {plan.jobs.map(({ id, name, clothName, stack, best, others }) => {
                   const held = asked.locked[id] !== undefined;
-                  const uses = new Set(stack?.layers.map(({ materialId }) => materialId));
+                  const uses = new Set(stack?.layers.map(({ materialId }) => usedOf(materialId).materialId));
                   return (
                     <tr key={id}>
                       <th scope="row" className="min-w-[26rem] leading-snug font-semibold">

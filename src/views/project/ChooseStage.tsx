@@ -14,7 +14,7 @@ import type { Cloth } from '../../store/cloths';
 import { groupAnswers, keptStack, verdict } from '../choose/answers';
 import { START, toQuery, type SentenceState } from '../choose/sentence-state';
 import type { KeptStack } from '../../store/jobs';
-import { composedFrom } from '../compose/composed';
+import { addableOf, composedFrom } from '../compose/composed';
 import type { Material } from '../../core/layers';
 import type { WorkChange, Worked } from './worked';
 
@@ -50,10 +50,7 @@ export default function ChooseStage({ work, cloth, cloths, materials, trim, ways
   const size = useMemo(() => sizeOfPiece(openPiece(work), work.wish.role, work.count, trim, work.place), [work, trim]);
   const fabric = useMemo(() => cloth && fabricOf(cloth), [cloth]);
   const asked = useMemo(() => cloth && { clothId: cloth.id, weights, schools, piece: size }, [cloth, weights, schools, size]);
-  const known = useMemo(
-    () => new Map(materials.map(({ id, name, family, form }) => [id, { materialId: id, name, family, form }])),
-    [materials],
-  );
+  const known = useMemo(() => new Map(materials.map((material) => [material.id, addableOf(material)])), [materials]);
   useEffect(() => {
     if (!fabric || !asked) return undefined;
     const abort = new AbortController();

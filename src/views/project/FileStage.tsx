@@ -1,3 +1,4 @@
+import { keptKey } from '../../core/layers';
 import type { LogEntry } from '../../store/log';
 import PredictedMeasured from '../../ui/PredictedMeasured';
 import { readableDate } from '../../ui/text';
@@ -54,7 +55,7 @@ export default function FileStage({ work, cloth, layers, log, onFiled }: Props) 
               clothId: cloth.id,
               clothName: cloth.name,
               stackTitle: work.stack.title,
-              layerIds: work.stack.layers.map(({ materialId }) => materialId),
+              layerIds: work.stack.layers.map(keptKey),
               settings: usedSetting(work.stack.setting, pressed?.leaflet),
               predicted: work.stack.predicted,
             }}

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { toast } from 'sonner';
 import { undoToast } from '../../ui/undo-toast';
 import { fabricOf } from '../../core/cloth';
-import { isGlued } from '../../core/layers';
+import { isGlued, keptKey } from '../../core/layers';
 import { schoolsOf } from '../../core/schools';
 import {
   bestCell,
@@ -69,7 +69,7 @@ export default function ScrapStage(props: Props) {
       </div>
     );
   }
-  const ids = work.stack.layers.map(({ materialId }) => materialId).join();
+  const ids = work.stack.layers.map(keptKey).join();
   const mine = scraps.filter(({ layerIds, clothId }) => layerIds.join() === ids && clothId === cloth.id);
   const current = another ? undefined : mine[0];
   if (current) return <Trial {...props} key={current.id} scrap={current} onAnother={() => setAnother(true)} />;

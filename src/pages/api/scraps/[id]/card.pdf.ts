@@ -1,6 +1,6 @@
 import { CARE_WORDS } from '../../../../core/choose';
 import { overhangFromBendingLength } from '../../../../core/cloth';
-import { isGlued } from '../../../../core/layers';
+import { isGlued, joinedAs, usedOf } from '../../../../core/layers';
 import { scrapCard } from '../../../../formats/pdf';
 import { fileEndpoint } from '../../../../server/endpoint';
 import { database } from '../../../../server/database';
@@ -14,7 +14,15 @@ export const GET = fileEndpoint(async ({ params, url }) => {
   const db = database();
   const scrap = scraps.get(db, params['id']!);
   const part = getWorkpiece(db, scrap.jobId);
-  const materials = layers.evenDeleted(db, scrap.layerIds);
+  const used = scrap.layerIds.map(usedOf);
+  const found = layers.evenDeleted(
+    db,
+    used.map(({ materialId }) => materialId),
+  );
+  const materials = used.flatMap(({ materialId, join }) => {
+    const material = found.find(({ id }) => id === materialId);
+    return material ? [joinedAs(material, join)] : [];
+  });
   const asked = url.searchParams.get('paper');
   const paper = asked === 'letter' || (asked !== 'a4' && readSettings(db).settings.units === 'inch') ? 'letter' : 'a4';
   const bytes = await scrapCard(
