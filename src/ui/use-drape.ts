@@ -1,7 +1,8 @@
 import { useEffect, useRef, useState } from 'react';
 import type { SheetCloth, Support } from '../core/drape';
-import { onTrouble } from './worker-trouble';
-import type { DrapeFrame, DrapeRequest } from '../workers/drape.worker';
+import { proxy } from 'comlink';
+import type { DrapeFrame, Drapes } from '../workers/drape.worker';
+import { Beside } from './beside';
 
 /**
  * Lets sheets drape in a worker and hands out the newest frame of each. A change of cloth goes on from where the
@@ -13,25 +14,30 @@ export function useDrape(
 ): { frames: (DrapeFrame | undefined)[]; error: string | undefined } {
   const [frames, setFrames] = useState<(DrapeFrame | undefined)[]>([]);
   const [error, setError] = useState<string>();
-  const worker = useRef<Worker | undefined>(undefined);
+  const worker = useRef<Beside<Drapes> | undefined>(undefined);
   const sent = useRef<string[]>([]);
 
   useEffect(() => {
     if (!support) return undefined;
-    const made = new Worker(new URL('../workers/drape.worker.ts', import.meta.url), { type: 'module' });
+    const made = new Beside<Drapes>(
+      () => new Worker(new URL('../workers/drape.worker.ts', import.meta.url), { type: 'module' }),
+      (trouble) => setError(trouble.message),
+    );
     worker.current = made;
     setFrames([]);
     setError(undefined);
-    onTrouble(made, (trouble) => setError(trouble.message));
-    made.onmessage = ({ data }: MessageEvent<DrapeFrame>) =>
+    const show = (frame: DrapeFrame) =>
       setFrames((all) => {
         const next = [...all];
-        next[data.index] = data;
+        next[frame.index] = frame;
         return next;
       });
-    made.postMessage({ kind: 'start', support, cloths: [...cloths] } satisfies DrapeRequest);
+    void made.ask((drapes) => drapes.start(support, [...cloths], proxy(show))).catch(() => {});
     sent.current = cloths.map((cloth) => JSON.stringify(cloth));
-    return () => made.terminate();
+    return () => {
+      worker.current = undefined;
+      made.close();
+    };
     // Cloth is sent by the effect below as it changes.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [support]);
@@ -41,7 +47,7 @@ export function useDrape(
       const text = JSON.stringify(cloth);
       if (sent.current[index] === text) return;
       sent.current[index] = text;
-      worker.current?.postMessage({ kind: 'cloth', index, cloth } satisfies DrapeRequest);
+      void worker.current?.ask((drapes) => drapes.cloth(index, cloth)).catch(() => {});
     });
   }, [cloths]);
 

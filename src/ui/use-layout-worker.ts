@@ -1,6 +1,7 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { TablePlan, TablePlanOptions } from '../core/cutplan';
-import { GivenUp, LayoutRunner } from './layout-runner';
+import { GivenUp } from './beside';
+import { LayoutRunner } from './layout-runner';
 
 export interface LayoutWorker {
   /** Share of the work that is done, 0–1; undefined when nothing is looked for. */

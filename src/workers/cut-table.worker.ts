@@ -1,12 +1,6 @@
-/// <reference lib="webworker" />
+import { expose } from 'comlink';
 import { tablePlans, type TablePlan, type TablePlanOptions } from '../core/cutplan';
 import { latest } from '../core/nesting';
-
-/** What the page asks: a layout, or an end to the one that is looked for. */
-export type LayRequest = { kind: 'lay'; run: number; options: TablePlanOptions } | { kind: 'stop' };
-
-/** A layout on the way, or what was wrong with the question. */
-export type LayAnswer = { run: number; plan: TablePlan; ended: boolean } | { run: number; message: string };
 
 /** Time after which the page hears of the best layout so far, and after which it may be heard, ms. */
 const REPORT = 120;
@@ -14,29 +8,35 @@ const REPORT = 120;
 let current = 0;
 let stopped = false;
 
-addEventListener('message', ({ data }: MessageEvent<LayRequest>) => {
-  if (data.kind === 'stop') stopped = true;
-  else void lay(data.run, data.options);
-});
-
-async function lay(run: number, options: TablePlanOptions): Promise<void> {
-  current = run;
-  stopped = false;
-  let plan: TablePlan | undefined;
-  const end = performance.now() + 1000 * latest(options.seconds);
-  let next = performance.now() + REPORT;
-  try {
+const layouts = {
+  /**
+   * Looks for a layout; one that is still looked for is given up.
+   *
+   * @param heard is told of every better layout on the way
+   * @returns the best; nothing when another one was asked for meanwhile
+   */
+  async lay(options: TablePlanOptions, heard: (plan: TablePlan) => void): Promise<TablePlan | undefined> {
+    const own = ++current;
+    stopped = false;
+    let plan: TablePlan | undefined;
+    const end = performance.now() + 1000 * latest(options.seconds);
+    let next = performance.now() + REPORT;
     for (const found of tablePlans({ ...options, enough: () => stopped || performance.now() > end })) {
       plan = found;
       if (performance.now() < next) continue;
-      postMessage({ run, plan, ended: false } satisfies LayAnswer);
+      heard(plan);
       // Lets a request to stop come in.
       await new Promise((resolve) => setTimeout(resolve));
-      if (current !== run) return;
+      if (current !== own) return undefined;
       next = performance.now() + REPORT;
     }
-    if (plan) postMessage({ run, plan: { ...plan, done: 1 }, ended: true } satisfies LayAnswer);
-  } catch (error) {
-    postMessage({ run, message: (error as Error).message } satisfies LayAnswer);
-  }
-}
+    return plan && { ...plan, done: 1 };
+  },
+  /** What there is is good enough. */
+  stop(): void {
+    stopped = true;
+  },
+};
+export type Layouts = typeof layouts;
+
+expose(layouts);

@@ -1,9 +1,5 @@
-/// <reference lib="webworker" />
+import { expose, transfer } from 'comlink';
 import { advance, layFlat, readDrape, setCloth, STILL, type Sheet, type SheetCloth, type Support } from '../core/drape';
-
-/** What the page asks: a new pair of sheets on a support, or other cloth for one that hangs already. */
-export type DrapeRequest =
-  { kind: 'start'; support: Support; cloths: SheetCloth[] } | { kind: 'cloth'; index: number; cloth: SheetCloth };
 
 /** One frame of one sheet. */
 export interface DrapeFrame {
@@ -29,6 +25,7 @@ const STILL_FRAMES = 12;
 
 let sheets: { sheet: Sheet; stillFor: number }[] = [];
 let running = false;
+let show: (frame: DrapeFrame) => void = () => {};
 
 function frame(): void {
   let moving = false;
@@ -43,7 +40,7 @@ function frame(): void {
     if (!still) moving = true;
     const { shadow, depth } = readDrape(entry.sheet);
     const position = Float32Array.from(entry.sheet.position);
-    const message: DrapeFrame = {
+    const seen: DrapeFrame = {
       index,
       cells: entry.sheet.cells,
       size: entry.sheet.size,
@@ -53,7 +50,7 @@ function frame(): void {
       depth,
       still,
     };
-    postMessage(message, [position.buffer]);
+    show(transfer(seen, [position.buffer]));
   }
   running = moving;
   // A pause lets the next request in.
@@ -66,14 +63,22 @@ function run(): void {
   setTimeout(frame, 0);
 }
 
-onmessage = ({ data }: MessageEvent<DrapeRequest>) => {
-  if (data.kind === 'start') {
-    sheets = data.cloths.map((cloth) => ({ sheet: layFlat(cloth, data.support, SIZE, CELLS), stillFor: 0 }));
-  } else {
-    const entry = sheets[data.index];
+const drapes = {
+  /** Hangs new sheets over a support. @param shown is told every frame of each */
+  start(support: Support, cloths: SheetCloth[], shown: (frame: DrapeFrame) => void): void {
+    show = shown;
+    sheets = cloths.map((cloth) => ({ sheet: layFlat(cloth, support, SIZE, CELLS), stillFor: 0 }));
+    run();
+  },
+  /** Other cloth for a sheet that hangs already. */
+  cloth(index: number, cloth: SheetCloth): void {
+    const entry = sheets[index];
     if (!entry) return;
-    setCloth(entry.sheet, data.cloth);
+    setCloth(entry.sheet, cloth);
     entry.stillFor = 0;
-  }
-  run();
+    run();
+  },
 };
+export type Drapes = typeof drapes;
+
+expose(drapes);

@@ -1,14 +1,7 @@
-/// <reference lib="webworker" />
+import { expose } from 'comlink';
 import { driftMap, type DriftOptions } from '../core/hoop';
 import { Machine } from '../core/machine';
 import type { Motif } from '../core/motif';
-
-/** What the page sends: a motif to load, or a line of the machine's protocol. */
-export type MachineRequest =
-  | { kind: 'load'; motif: Motif; seed: number; record: number; ground: Omit<DriftOptions, 'motif' | 'upTo'> }
-  | { kind: 'line'; line: string }
-  /** Time runs so many times as fast. */
-  | { kind: 'hurry'; factor: number };
 
 /** How often the machine's time goes on, ms. */
 const TICK = 50;
@@ -19,28 +12,50 @@ const machine = new Machine();
 let factor = 1;
 let before = performance.now();
 
-addEventListener('message', ({ data }: MessageEvent<MachineRequest>) => {
-  if (data.kind === 'hurry') factor = Math.min(100, Math.max(1, data.factor));
-  else if (data.kind === 'line') say(machine.receive(data.line));
-  else {
-    say([...machine.receive('HELLO'), ...machine.loaded(data.motif), ...machine.receive(`SEED ${data.seed}`)]);
-    if (data.record > 0) say(machine.receive(`GOTO ${data.record}`));
-    const records = data.motif.command.length;
+let tell: (line: string) => void = () => {};
+
+function say(lines: readonly string[]): void {
+  for (const line of lines) tell(line);
+}
+
+/** A motif to load, and where and on what it is sewn. */
+export interface Loaded {
+  motif: Motif;
+  seed: number;
+  /** Record at which it begins. */
+  record: number;
+  ground: Omit<DriftOptions, 'motif' | 'upTo'>;
+}
+
+const machineBeside = {
+  /** Loads a motif. @param told is told every line that the machine says */
+  load({ motif, seed, record, ground }: Loaded, told: (line: string) => void): void {
+    tell = told;
+    say([...machine.receive('HELLO'), ...machine.loaded(motif), ...machine.receive(`SEED ${seed}`)]);
+    if (record > 0) say(machine.receive(`GOTO ${record}`));
+    const records = motif.command.length;
     for (let k = 1; k <= CHECKPOINTS; k++) {
       const upTo = Math.round((records * k) / CHECKPOINTS);
-      const { most } = driftMap({ ...data.ground, motif: data.motif, upTo, cells: 32 });
+      const { most } = driftMap({ ...ground, motif, upTo, cells: 32 });
       machine.receive(`DRIFT ${upTo} ${most.drift.toFixed(4)}`);
     }
     say(machine.receive('WHERE'));
-  }
-});
-
-function say(lines: readonly string[]): void {
-  for (const line of lines) postMessage(line);
-}
+  },
+  /** A line of the machine's protocol. */
+  line(text: string): void {
+    say(machine.receive(text));
+  },
+  /** Time runs so many times as fast. */
+  hurry(times: number): void {
+    factor = Math.min(100, Math.max(1, times));
+  },
+};
+export type MachineBeside = typeof machineBeside;
 
 setInterval(() => {
   const now = performance.now();
   say(machine.tick((now - before) * factor));
   before = now;
 }, TICK);
+
+expose(machineBeside);

@@ -1,13 +1,15 @@
+import { expose } from 'comlink';
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import { COLOUR, JUMP, MotifBuilder, STITCH } from '../../src/core/motif';
-import { LayoutRunner, GivenUp } from '../../src/ui/layout-runner';
+import { GivenUp } from '../../src/ui/beside';
+import { LayoutRunner } from '../../src/ui/layout-runner';
 import { ApiError, call, plainMessage } from '../../src/ui/api';
 import { drawStitches, shadesOf } from '../../src/ui/motif/draw-motif';
 import { NEW_PIECE, sizedPiece, tryOpen, withKind, withShape } from '../../src/ui/piece/piece-draft';
 import { closedPath, closedPaths, openPath } from '../../src/ui/svg-path';
 import { counted, keepUnits, readableDate, today } from '../../src/ui/text';
 import { edgeWords } from '../../src/views/hooping/edge-words';
-import type { LayAnswer, LayRequest } from '../../src/workers/cut-table.worker';
+import type { Layouts } from '../../src/workers/cut-table.worker';
 import type { TablePlan, TablePlanOptions } from '../../src/core/cutplan';
 
 afterEach(() => vi.unstubAllGlobals());
@@ -170,68 +172,87 @@ describe('asking the server', () => {
 });
 
 describe('asking for a layout', () => {
-  /** A worker that answers when it is told to. */
+  /** A worker that answers when it is told to; what it exposes goes over a channel as it does from a thread. */
   class FakeWorker {
     static last: FakeWorker;
-    onmessage: ((event: { data: LayAnswer }) => void) | undefined;
-    asked: LayRequest[] = [];
+    asked: { heard: (plan: TablePlan) => void; done: (plan: TablePlan | undefined) => void; fail: (error: Error) => void }[] = [];
+    stops = 0;
     ended = false;
+    private readonly channel = new MessageChannel();
     constructor() {
       FakeWorker.last = this;
+      const layouts: Layouts = {
+        lay: (_options, heard) => new Promise((done, fail) => this.asked.push({ heard, done, fail })),
+        stop: () => void this.stops++,
+      };
+      expose(layouts, this.channel.port2 as never);
+      this.channel.port1.start();
     }
-    postMessage(request: LayRequest) {
-      this.asked.push(request);
+    postMessage(message: unknown, transfer: never[] = []) {
+      this.channel.port1.postMessage(message, transfer);
     }
     terminate() {
       this.ended = true;
+      this.channel.port1.close();
     }
     addEventListener(kind: string, hear: (event: Event) => void) {
-      if (kind === 'error') this.break = () => hear(new Event('error'));
+      if (kind === 'error') this.break = () => hear(new Event('error', { cancelable: true }));
+      else this.channel.port1.addEventListener(kind as 'message', hear as never);
     }
+    removeEventListener() {}
     break = () => {};
-    answer(data: LayAnswer) {
-      this.onmessage!({ data });
+    /** The question that came in as number `n`, once it is there. */
+    async question(n: number) {
+      await vi.waitFor(() => expect(this.asked.length).toBeGreaterThan(n));
+      return this.asked[n]!;
     }
   }
   const plan = (done: number): TablePlan => ({ laid: [], unplaced: [], done });
   const options = { seconds: 1 } as TablePlanOptions;
+  const opened: LayoutRunner[] = [];
   const runner = () => {
     vi.stubGlobal('Worker', FakeWorker);
-    return new LayoutRunner();
+    opened.push(new LayoutRunner());
+    return opened.at(-1)!;
   };
+  afterEach(() => opened.splice(0).forEach((each) => each.close()));
 
   it('hears every better one, and has the last', async () => {
     const heard: number[] = [];
     const asked = runner().lay(options, ({ done }) => heard.push(done));
-    FakeWorker.last.answer({ run: 1, plan: plan(0.3), ended: false });
-    FakeWorker.last.answer({ run: 1, plan: plan(0.6), ended: false });
-    FakeWorker.last.answer({ run: 1, plan: plan(1), ended: true });
+    const question = await FakeWorker.last.question(0);
+    question.heard(plan(0.3));
+    question.heard(plan(0.6));
+    await vi.waitFor(() => expect(heard).toEqual([0.3, 0.6]));
+    question.done(plan(1));
     expect((await asked).done).toBe(1);
-    expect(heard).toEqual([0.3, 0.6]);
   });
 
   it('gives an open question up for the next, and does not take its late answers for it', async () => {
     const both = runner();
-    const first = both.lay(options);
+    const early: number[] = [];
+    const first = both.lay(options, ({ done }) => early.push(done));
     const failed = expect(first).rejects.toBeInstanceOf(GivenUp);
     const heard: number[] = [];
     const second = both.lay(options, ({ done }) => heard.push(done));
     await failed;
-    FakeWorker.last.answer({ run: 1, plan: plan(0.9), ended: true });
-    FakeWorker.last.answer({ run: 2, plan: plan(0.5), ended: true });
+    const [one, two] = [await FakeWorker.last.question(0), await FakeWorker.last.question(1)];
+    one.heard(plan(0.9));
+    one.done(plan(0.9));
+    two.done(plan(0.5));
     expect((await second).done).toBe(0.5);
-    expect(heard).toEqual([]);
+    expect([early, heard]).toEqual([[], []]);
   });
 
   it('fails with the words of the worker, and is closed with it', async () => {
     const one = runner();
     const asked = one.lay(options);
-    FakeWorker.last.answer({ run: 1, message: 'pieces: must be at most 400' });
+    (await FakeWorker.last.question(0)).fail(new Error('pieces: must be at most 400'));
     await expect(asked).rejects.toThrow('at most 400');
     const open = one.lay(options);
     const gone = expect(open).rejects.toBeInstanceOf(GivenUp);
     one.stop();
-    expect(FakeWorker.last.asked.at(-1)).toEqual({ kind: 'stop' });
+    await vi.waitFor(() => expect(FakeWorker.last.stops).toBe(1));
     one.close();
     await gone;
     expect(FakeWorker.last.ended).toBe(true);
@@ -245,7 +266,7 @@ describe('asking for a layout', () => {
     await expect(asked).rejects.toThrow('broke off');
     const next = one.lay(options);
     expect(FakeWorker.last).not.toBe(dead);
-    FakeWorker.last.answer({ run: 2, plan: plan(1), ended: true });
+    (await FakeWorker.last.question(0)).done(plan(1));
     expect((await next).done).toBe(1);
   });
 });

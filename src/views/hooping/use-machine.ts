@@ -2,8 +2,9 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 import type { DriftOptions } from '../../core/hoop';
 import { readWhere, type Where } from '../../core/machine';
 import type { Motif } from '../../core/motif';
-import { onTrouble } from '../../ui/worker-trouble';
-import type { MachineRequest } from '../../workers/machine.worker';
+import { proxy } from 'comlink';
+import { Beside } from '../../ui/beside';
+import type { MachineBeside } from '../../workers/machine.worker';
 
 export type MachineStopKind = 'colour' | 'break' | 'pause' | 'done';
 
@@ -37,23 +38,26 @@ interface Options {
 /** The simulated machine, in a worker: speaks its lines, hears its answers. */
 export function useMachine({ motif, seed, record, ground, onStop, onWhere }: Options) {
   const [seen, setSeen] = useState<MachineSeen>(NOTHING);
-  const worker = useRef<Worker | undefined>(undefined);
+  const worker = useRef<Beside<MachineBeside> | undefined>(undefined);
   const heard = useRef({ onStop, onWhere });
   useEffect(() => {
     heard.current = { onStop, onWhere };
   }, [onStop, onWhere]);
-  const send = useCallback((request: MachineRequest) => worker.current?.postMessage(request), []);
 
   // The record is where this page begins; what the machine sews from then on must not load it anew.
   const start = useRef({ seed, record });
   const load = useCallback(
     (from: { seed: number; record: number }) => {
-      worker.current?.terminate();
-      const own = new Worker(new URL('../../workers/machine.worker.ts', import.meta.url), { type: 'module' });
+      worker.current?.close();
+      const own = new Beside<MachineBeside>(
+        () => new Worker(new URL('../../workers/machine.worker.ts', import.meta.url), { type: 'module' }),
+        (error) => setSeen((was) => ({ ...was, sewing: false, error: error.message })),
+      );
       worker.current = own;
       setSeen(NOTHING);
       let last: Where | undefined;
-      own.onmessage = ({ data: line }: MessageEvent<string>) => {
+      const heardLine = (line: string) => {
+        if (worker.current !== own) return;
         const where = readWhere(line);
         if (where) {
           last = where;
@@ -71,22 +75,24 @@ export function useMachine({ motif, seed, record, ground, onStop, onWhere }: Opt
           error: line.startsWith('ERROR') ? line.slice(6) : was.error,
         }));
       };
-      onTrouble(own, (error) => setSeen((was) => ({ ...was, sewing: false, error: error.message })));
-      own.postMessage({ kind: 'load', motif, ...from, ground } satisfies MachineRequest);
+      void own.ask((machine) => machine.load({ motif, ...from, ground }, proxy(heardLine))).catch(() => {});
     },
     [motif, ground],
   );
   useEffect(() => {
     load(start.current);
-    return () => worker.current?.terminate();
+    return () => worker.current?.close();
   }, [load]);
 
   const line = useCallback(
     (text: string) => {
       if (text === 'START') setSeen((was) => ({ ...was, sewing: true, stopped: undefined, error: undefined }));
-      send({ kind: 'line', line: text });
+      void worker.current?.ask((machine) => machine.line(text)).catch(() => {});
     },
-    [send],
+    [],
   );
-  return { ...seen, line, hurry: useCallback((factor: number) => send({ kind: 'hurry', factor }), [send]), load };
+  const hurry = useCallback((factor: number) => {
+    void worker.current?.ask((machine) => machine.hurry(factor)).catch(() => {});
+  }, []);
+  return { ...seen, line, hurry, load };
 }
