@@ -4,7 +4,7 @@ import { CARES, CUTS } from '../core/choose';
 import { AFTER_CHECKS, HOOP_KINDS, HOOP_SHAPES, MOUNTS, SIDES, STITCH_ROLES } from '../core/hoop';
 import { SPEEDS } from '../core/machine';
 import { number, oneOf, outline, shape, text } from './rules';
-import { day, instant, id, withUse } from './shared';
+import { day, instant, id } from './shared';
 
 const name = text(120, 1).required();
 const note = text(4000).default('');
@@ -67,9 +67,7 @@ export const outlineMotifSchema = shape({
 const stackLayers = yup
   .array()
   .of(
-    shape({ materialId: id.required(), angle: number({ min: -180, max: 180 }).default(0), join: oneOf(JOINS) })
-      .transform(withUse)
-      .required(),
+    shape({ materialId: id.required(), angle: number({ min: -180, max: 180 }).default(0), join: oneOf(JOINS) }).required(),
   )
   .max(6, 'must hold at most 6 layers');
 

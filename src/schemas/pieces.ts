@@ -1,4 +1,3 @@
-import { withUse } from './shared';
 import * as yup from 'yup';
 import { EXTENTS, JOINS } from '../core/layers';
 import { isWide, MARK_KINDS, PLACE_KINDS, runsOn, type Mark, type MarkKind, type PlaceKind } from '../core/pieces';
@@ -136,6 +135,4 @@ export const stackLayer = shape({
   angle: number({ min: -180, max: 180 }).required(),
   join: oneOf(JOINS),
   cut: layerCut,
-})
-  .transform(withUse)
-  .required();
+}).required();

@@ -12,7 +12,7 @@ const version = number({ min: 1, integer: true }).required();
 
 export const scrapStartSchema = shape({ grid: oneOf(GRIDS).required() });
 
-const scrapReadingSchema = shape({
+export const scrapReadingSchema = shape({
   overhangBefore: overhang,
   overhangAfter: overhang,
   peel,
@@ -24,9 +24,8 @@ const scrapReadingSchema = shape({
   note,
 });
 
-/** What was seen after the wash. */
-const washFields = {
-  doneOn: day.required(),
+/** What was seen after the wash, and when. */
+const washSeen = {
   peel,
   bubbles: oneOf(AMOUNTS).default('none'),
   shrink,
@@ -34,6 +33,8 @@ const washFields = {
   outcome: oneOf(['good', 'fair', 'poor'] as const).required(),
   note,
 };
+const washFields = { doneOn: day.required(), ...washSeen };
+export const washSeenSchema = shape(washSeen);
 
 /** A scrap as it travels in a bundle. */
 export const scrapSchema = shape({

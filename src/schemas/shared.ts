@@ -1,7 +1,7 @@
 import { isValid, parseISO } from 'date-fns';
 import * as yup from 'yup';
 import { shown } from '../core/input-error';
-import { COVERS, usedOf } from '../core/layers';
+import { COVERS } from '../core/layers';
 import { number, oneOf, shape } from './rules';
 
 /** Shapes that several records share. */
@@ -44,9 +44,3 @@ export const pressFields = {
   steam: yup.boolean().required(),
   cover: oneOf([...COVERS, 'shoe'] as const).required(),
 };
-
-/** A layer as an answer of choosing names it, material and use in one, becomes a layer as it is kept. */
-export function withUse(layer: unknown): unknown {
-  const named = layer as { materialId?: unknown } | null;
-  return typeof named?.materialId === 'string' ? { ...named, ...usedOf(named.materialId) } : layer;
-}

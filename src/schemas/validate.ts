@@ -10,7 +10,7 @@ import { InputError } from '../core/input-error';
 export function validate<S extends yup.Schema>(schema: S, value: unknown): yup.InferType<S> {
   try {
     // Defaults are filled in first; strict keeps everything else as it came.
-    return schema.validateSync(withDefaults(schema as unknown as Described, value), {
+    return schema.validateSync(withDefaults(schema, value), {
       strict: true,
       abortEarly: true,
     }) as yup.InferType<S>;
@@ -27,7 +27,8 @@ interface Described {
 }
 
 /** Copies a value with missing fields set to their defaults, in nested objects and lists too. */
-function withDefaults(schema: Described, value: unknown): unknown {
+export function withDefaults(of: unknown, value: unknown): unknown {
+  const schema = of as Described;
   if (Array.isArray(value)) return schema.innerType ? value.map((item) => withDefaults(schema.innerType!, item)) : value;
   if (!schema.fields || value === null || typeof value !== 'object') return value;
   const filled: Record<string, unknown> = { ...(value as Record<string, unknown>) };

@@ -1,12 +1,13 @@
-import { CLOTH_ID, clothAsMaterial, joinedAs, type ChosenLayer, type Material } from '../core/layers';
+import { CLOTH_ID, clothAsMaterial, joinedAs, usedOf, type ChosenLayer, type Material } from '../core/layers';
 import { cloths } from './cloths';
 import type { Db } from './database';
 import { NotFoundError } from './errors';
 import type { KeptLayer } from './jobs';
 import { layers } from './layers';
 
-/** What a stack can hold: a material of the cupboard, or a cloth of it by `cloth:` and its id. */
-export function findMaterial(db: Db, materialId: string): Material | undefined {
+/** What a stack can hold: a material of the cupboard, in whatever use its key names, or a cloth of it by `cloth:` and its id. */
+export function findMaterial(db: Db, key: string): Material | undefined {
+  const { materialId } = usedOf(key);
   if (!materialId.startsWith(CLOTH_ID)) return layers.find(db, materialId);
   const cloth = cloths.find(db, materialId.slice(CLOTH_ID.length));
   return cloth && clothAsMaterial(cloth);
@@ -16,7 +17,7 @@ export function findMaterial(db: Db, materialId: string): Material | undefined {
 export function knownLayers(db: Db, kept: readonly KeptLayer[]): ChosenLayer[] {
   return kept.flatMap(({ materialId, extent, angle, join }) => {
     const material = findMaterial(db, materialId);
-    return material ? [{ material: joinedAs(material, join), extent, angle }] : [];
+    return material ? [{ material: joinedAs(material, join ?? usedOf(materialId).join), extent, angle }] : [];
   });
 }
 

@@ -1,5 +1,7 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { lastingLayers, type Role } from '../core/choose';
+import { useQuery } from '@tanstack/react-query';
+import { client } from './query';
 import type { Fabric } from '../core/cloth';
 import { shearStiffness, type Support } from '../core/drape';
 import { scaleMaterial, stackStiffness, type Material, joinedAs, usedOf } from '../core/layers';
@@ -34,23 +36,24 @@ const VIEWS: [View, string][] = [
 export default function HangSimulator({ fabric, clothName, stackTitle, role, layerIds, expected, onClose }: Props) {
   const dialog = useRef<HTMLDialogElement>(null);
   const units = useUnits();
-  const [materials, setMaterials] = useState<Material[]>();
-  const [fault, setFault] = useState<string>();
+  const { data: materials, error: fault } = useQuery(
+    {
+      queryKey: ['layers as used', layerIds],
+      queryFn: ({ signal }) =>
+        Promise.all(
+          layerIds.map(async (key) => {
+            const { materialId, join } = usedOf(key);
+            return joinedAs(await call<Material>('GET', `/api/layers/${materialId}`, undefined, signal), join);
+          }),
+        ),
+    },
+    client,
+  );
   const [view, setView] = useState<View>('round');
   const [percent, setPercent] = useState(100);
   const [turn, setTurn] = useState(35);
   const drag = useRef<{ x: number; turn: number } | undefined>(undefined);
   useEffect(() => dialog.current?.showModal(), []);
-  useEffect(() => {
-    Promise.all(
-      layerIds.map(async (key) => {
-        const { materialId, join } = usedOf(key);
-        return joinedAs(await call<Material>('GET', `/api/layers/${materialId}`), join);
-      }),
-    )
-      .then(setMaterials)
-      .catch((error: Error) => setFault(error.message));
-  }, [layerIds]);
 
   const predicted = useMemo(() => {
     const lasting = lastingLayers(role, materials ?? []);
@@ -125,7 +128,7 @@ export default function HangSimulator({ fabric, clothName, stackTitle, role, lay
         </div>
         {fault && (
           <p role="alert" className="mt-2 font-semibold text-error">
-            {fault}
+            {fault.message}
           </p>
         )}
         {view === 'strip' ? (

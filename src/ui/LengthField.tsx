@@ -1,7 +1,7 @@
 import { useEffect, useId, useRef, useState } from 'react';
 import { InputError } from '../core/input-error';
 import { formatLength, lengthForField, parseLengthBeside, type LengthSystem } from '../core/units';
-import Field from './Field';
+import Field from './form/Field';
 import { useUnits } from './units-context';
 
 interface Props {

@@ -1,5 +1,5 @@
 import { SCHOOLS, type SchoolId, type Schools } from '../core/schools';
-import { SelectField } from './form-fields';
+import { SelectField } from './form/form-fields';
 
 interface Props {
   /** What is set here; anything else stands as `base` says. */

@@ -1,5 +1,5 @@
 import { useId, useRef, useState } from 'react';
-import Field from './Field';
+import Field from './form/Field';
 
 /** A figure that stays as it is typed until the field is left. */
 export default function TypedField({

@@ -1,5 +1,6 @@
 import { bendingLengthFromOverhang } from '../core/cloth';
-import { parseLength, type LengthSystem } from '../core/units';
+import { InputError } from '../core/input-error';
+import { lengthForField, parseLength, parseLengthBeside, type LengthSystem } from '../core/units';
 
 /** A figure as it was typed: its value, nothing when the field is empty, or what is wrong with it. */
 export interface Typed {
@@ -22,20 +23,37 @@ export function typedOverhang(text: string, system: LengthSystem): Typed {
   }
 }
 
-/** A shrinkage in per cent, with point or comma; cloth that grew is negative. */
-export function typedShrink(text: string): Typed {
-  if (text.trim() === '') return { value: null };
-  const value = Number(text.trim().replace('%', '').replace(',', '.'));
-  return value >= -10 && value <= 60 ? { value } : { value: null, fault: 'must be a number of per cent, such as 1.5' };
+/** How far marks lie apart that a shrinkage is read from, mm. */
+export const MARKED = 100;
+
+/**
+ * A shrinkage, in per cent, read as two lengths between the same marks; cloth that grew is negative, and nothing was measured while the
+ * second is empty.
+ *
+ * @throws {InputError} naming the field that cannot be read
+ */
+export function readShrinkage(before: string, after: string, system: LengthSystem, field = 'shrinkAfter'): number | null {
+  if (after.trim() === '') return null;
+  const usual = lengthForField(MARKED, system);
+  const from = parseLengthBeside(before, usual, system, 'shrinkBefore');
+  // A bare number counts in the unit that stands beside it, or stood there.
+  const to = parseLengthBeside(after, /[^\d.,/\s]/.test(before) ? before : usual, system, field);
+  if (!(from >= 20)) throw new InputError('shrinkBefore', 'the marks must lie at least 20 mm apart');
+  const shrink = 100 * (1 - to / from);
+  if (!(shrink >= -10 && shrink <= 60))
+    throw new InputError(field, `that would be ${Math.round(shrink)} % of shrinkage; look at both lengths again`);
+  return shrink;
+}
+
+/** An overhang reading as a form's field: nothing when it is empty. @throws {InputError} naming the field */
+export function readOverhang(text: string, system: LengthSystem, field: string): number | null {
+  const { value, fault } = typedOverhang(text, system);
+  if (fault !== undefined) throw new InputError(field, fault);
+  return value;
 }
 
 /** Bending length that a typed overhang stands for, mm; undefined while it cannot be read. */
 export function typedBendingLength(text: string, system: LengthSystem): number | undefined {
   const { value } = typedOverhang(text, system);
   return value === null ? undefined : bendingLengthFromOverhang(value);
-}
-
-/** Faults by field, of several figures that were typed. */
-export function faultsOf(typed: Record<string, Typed>): Record<string, string> {
-  return Object.fromEntries(Object.entries(typed).flatMap(([field, { fault }]) => (fault === undefined ? [] : [[field, fault]])));
 }

@@ -249,19 +249,23 @@ describe('how it went', () => {
 
   it('after the wash is filed too, with its shrinkage and overhang; peel is asked only of what is glued', async () => {
     const saved = vi.fn(async () => {});
-    const { rerender } = render(<WashForm glued onSave={saved} />);
+    const { rerender } = render(<WashForm scrapId="s" glued onSave={saved} />);
     await pick('All in all', 'poor');
     await pick('Peel a corner', '2');
     await pick('Bubbles', 'much');
     await type('Overhang', '55');
-    await type('Shrank, %', '2,5');
+    await type('Marks apart before', '200');
+    await type('The same marks now', '195');
+    expect(screen.getByText('It shrank by 2.5 %.')).toBeVisible();
     await press('File the wash');
-    expect(saved).toHaveBeenCalledWith({ peel: 2, bubbles: 'much', shrink: 2.5, overhang: 55, outcome: 'poor', note: '' });
-    await type('Shrank, %', 'a lot');
+    await waitFor(() => expect(saved).toHaveBeenCalled());
+    const [wash] = saved.mock.calls[0] as unknown as [{ shrink: number }];
+    expect(wash).toEqual({ peel: 2, bubbles: 'much', shrink: expect.closeTo(2.5, 9), overhang: 55, outcome: 'poor', note: '' });
+    await type('The same marks now', 'a lot');
     await press('File the wash');
     expect(saved).toHaveBeenCalledTimes(1);
-    expect(screen.getByText(/number of per cent/)).toBeVisible();
-    rerender(<WashForm glued={false} onSave={saved} />);
+    expect(await screen.findByText(/write a length/)).toBeVisible();
+    rerender(<WashForm scrapId="s" glued={false} onSave={saved} />);
     expect(screen.queryByLabelText('Peel a corner')).toBeNull();
   });
 });

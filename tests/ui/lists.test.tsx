@@ -76,11 +76,12 @@ describe('a list by pages', () => {
     expect(result.current.busy).toBe(false);
   });
 
-  it('shows a row that was saved, a new one first, and none that was deleted', () => {
+  it('shows a row that was saved, a new one first, and none that was deleted', async () => {
     const { result } = renderHook(() => usePage<Row>('/api/layers', start, {}));
     act(() => result.current.put({ id: 'b', name: 'changed' }));
     act(() => result.current.put({ id: 'n', name: 'new' }));
     act(() => result.current.drop('a'));
+    await pass(10);
     expect(result.current.rows).toEqual([row('n'), row('b')].map(({ id }) => ({ id, name: id === 'n' ? 'new' : 'changed' })));
     expect(result.current.total).toBe(5);
   });
@@ -89,7 +90,10 @@ describe('a list by pages', () => {
     fakeServer(() => 'away');
     const { result } = renderHook(() => usePage('/api/layers', start, {}));
     act(() => result.current.go(1));
+    // It is asked again by itself before it is told.
     await pass(10);
+    expect(result.current.error).toBeUndefined();
+    await pass(1000);
     expect(result.current.error).toContain('not answering');
     expect(result.current.rows).toHaveLength(2);
   });

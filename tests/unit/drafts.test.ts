@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { readFibres, readNumber, readOptional } from '../../src/views/cupboard/draft-parsing';
+import { readNumber, readOptional } from '../../src/ui/form/reading';
+import { readFibres } from '../../src/views/cupboard/draft-parsing';
 import { act, actionFor, back, ringOut, secondsLeft, setAside } from '../../src/views/bench/bench-moves';
 import type { BenchPlan, BenchState } from '../../src/store/bench-runs';
 import { fromQuery, partOf, START, toQuery } from '../../src/views/choose/sentence-state';

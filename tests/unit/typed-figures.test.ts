@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { faultsOf, typedBendingLength, typedOverhang, typedShrink } from '../../src/ui/typed-figures';
+import { readShrinkage, typedBendingLength, typedOverhang } from '../../src/ui/typed-figures';
 
 describe('an overhang as it is typed', () => {
   it.each([
@@ -26,23 +26,26 @@ describe('an overhang as it is typed', () => {
   });
 });
 
-describe('a shrinkage as it is typed', () => {
+describe('a shrinkage, read as two lengths', () => {
   it.each([
-    ['', null],
-    ['1.5', 1.5],
-    ['1,5 %', 1.5],
-    ['0', 0],
-    ['-2', -2],
-  ] as const)('“%s” is %s', (text, value) => expect(typedShrink(text)).toEqual({ value }));
-
-  it.each(['a lot', '61', '-11', '1.5.2'])('“%s” has a fault', (text) => {
-    expect(typedShrink(text)).toEqual({ value: null, fault: expect.stringContaining('per cent') as string });
+    ['100 mm', '', 'metric', null],
+    ['100', '98.5', 'metric', 1.5],
+    ['20 cm', '20', 'metric', 0],
+    ['10 in', '9 3/4', 'inch', 2.5],
+    ['100 mm', '102 mm', 'metric', -2],
+  ] as const)('%s, then “%s” (%s) is %s %%', (before, after, system, shrink) => {
+    const found = readShrinkage(before, after, system);
+    if (shrink === null) expect(found).toBeNull();
+    else expect(found).toBeCloseTo(shrink, 9);
   });
-});
 
-it('faults are gathered by field, sound figures left out', () => {
-  expect(faultsOf({ overhang: { value: 62 }, shrink: { value: null, fault: 'must be a number' } })).toEqual({
-    shrink: 'must be a number',
+  it.each([
+    ['100 mm', 'a lot', 'shrinkAfter'],
+    ['100 mm', '30 mm', 'shrinkAfter'],
+    ['100 mm', '120 mm', 'shrinkAfter'],
+    ['far', '98', 'shrinkBefore'],
+    ['5 mm', '5 mm', 'shrinkBefore'],
+  ])('%s, then “%s” is refused by %s', (before, after, field) => {
+    expect(() => readShrinkage(before, after, 'metric')).toThrow(expect.objectContaining({ field }) as Error);
   });
-  expect(faultsOf({})).toEqual({});
 });

@@ -19,7 +19,7 @@ import {
   type Point,
 } from '../../core/shape';
 import { InputError } from '../../core/input-error';
-import { CheckField } from '../form-fields';
+import { CheckField } from '../form/form-fields';
 import LengthField from '../LengthField';
 import PlaceField from '../PlaceField';
 import TypedField from '../TypedField';

@@ -12,7 +12,7 @@ import {
   type OpenPiece,
 } from '../../core/pieces';
 import { bounds, drawShape, type PieceShape, type Point } from '../../core/shape';
-import { SelectField } from '../form-fields';
+import { SelectField } from '../form/form-fields';
 import LengthField from '../LengthField';
 import { useUnits } from '../units-context';
 import { capital } from '../../core/letters';

@@ -1,14 +1,14 @@
 import { Printer } from 'lucide-react';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useEffect,useMemo,useState } from 'react';
 import { formatMoney } from '../../core/units';
-import { call } from '../../ui/api';
-import { CheckField } from '../../ui/form-fields';
+import { useAsked } from '../../ui/query';
+import { CheckField } from '../../ui/form/form-fields';
 import { GivenUp } from '../../ui/beside';
 import { LayoutRunner } from '../../ui/layout-runner';
 import { counted } from '../../ui/text';
-import { UnitsProvider, useUnits } from '../../ui/units-context';
+import { UnitsProvider,useUnits } from '../../ui/units-context';
 import type { Settings } from '../../store/settings';
-import { shoppingLine, shoppingQuestion, type Line, type Need } from './shopping';
+import { shoppingLine,shoppingQuestion,type Line,type Need } from './shopping';
 
 interface Props {
   /** Projects with something to cut, last touched first. */
@@ -44,23 +44,11 @@ function Shopping({ projects, needs, settings, start }: Props) {
   const units = useUnits();
   const [chosen, setChosen] = useState<readonly string[]>(start);
   const [search, setSearch] = useState('');
-  const [asked, setAsked] = useState<Need[]>(needs);
-  const [trouble, setTrouble] = useState<string>();
   const [answer, setAnswer] = useState<Answer>();
-  const fetched = useRef<readonly string[]>(start);
-  useEffect(() => {
-    if (fetched.current === chosen) return undefined;
-    fetched.current = chosen;
-    const abort = new AbortController();
-    const query = new URLSearchParams(chosen.map((id) => ['project', id]));
-    call<{ needs: Need[] }>('GET', `/api/needs?${query}`, undefined, abort.signal)
-      .then((found) => {
-        setAsked(found.needs);
-        setTrouble(undefined);
-      })
-      .catch((problem: Error) => !abort.signal.aborted && setTrouble(problem.message));
-    return () => abort.abort();
-  }, [chosen]);
+  const path = `/api/needs?${new URLSearchParams(chosen.map((id) => ['project', id]))}`;
+  const [first] = useState({ needs });
+  const { answer: found, error: trouble } = useAsked<{ needs: Need[] }>(path, undefined, { start: first });
+  const asked = (found ?? first).needs;
   const listed = useMemo(() => {
     const words = search.toLowerCase().split(/\s+/).filter(Boolean);
     const fits = projects.filter(({ name }) => words.every((word) => name.toLowerCase().includes(word)));

@@ -1,9 +1,9 @@
-import { lazy, Suspense, useEffect, useMemo, useRef, useState } from 'react';
+import { lazy,Suspense,useEffect,useMemo,useRef,useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { questionFor, ROLE_PROFILES, type Choice, type RankedStack } from '../../core/choose';
-import { clothThickness, fabricOf, type Fabric } from '../../core/cloth';
+import { questionFor,ROLE_PROFILES,type Choice,type RankedStack } from '../../core/choose';
+import { useAsked } from '../../ui/query';
+import { clothThickness,fabricOf,type Fabric } from '../../core/cloth';
 import type { Schools } from '../../core/schools';
-import { call, type ApiError } from '../../ui/api';
 import { UnitsProvider } from '../../ui/units-context';
 import type { LengthSystem } from '../../core/units';
 import AnswerDetail from './AnswerDetail';
@@ -15,7 +15,7 @@ import RuledOut from './RuledOut';
 import Sentence from './Sentence';
 
 import { useRefused } from './use-refused';
-import { askedWith, partOf, toQuery, type SentenceState } from './sentence-state';
+import { askedWith,partOf,toQuery,type SentenceState } from './sentence-state';
 
 /** What only opens when it is asked for is only fetched then. */
 const Compare = lazy(() => import('./Compare'));
@@ -44,42 +44,31 @@ interface Props {
 /** The front door: the question as a sentence, the answers below it. */
 export default function ChooseView({ units, currency, ways, cloths, start, startChoice }: Props) {
   const [state, setState] = useState(start);
-  const [choice, setChoice] = useState(startChoice);
   const [openId, setOpenId] = useState<string>();
-  const [fault, setFault] = useState<string>();
   const [taking, setTaking] = useState(false);
   const [hanging, setHanging] = useState(false);
   const [compared, setCompared] = useState<string[]>([]);
   const [comparing, setComparing] = useState(false);
-  const answered = useRef(start);
   const detail = useRef<HTMLDivElement>(null);
   const cloth = cloths.find(({ id }) => id === state.clothId) ?? cloths[0]!;
-
-  useEffect(() => {
-    if (answered.current === state) return undefined;
-    answered.current = state;
-    history.replaceState(null, '', `/${toQuery(state)}`);
-    const abort = new AbortController();
-    call<Choice>(
-      'POST',
-      '/api/choose',
-      { fabric: fabricOf(cloth), part: partOf(state), limit: 60, ...askedWith({ ...state, clothId: cloth.id }) },
-      abort.signal,
-    )
-      .then((answer) => {
-        setChoice(answer);
-        setOpenId(undefined);
-        setFault(undefined);
-      })
-      .catch((error: ApiError) => {
-        if (!abort.signal.aborted) setFault(error.message);
-      });
-    return () => abort.abort();
-  }, [state, cloth]);
 
   const fabric = useMemo(() => fabricOf(cloth), [cloth]);
   const part = partOf(state);
   const asked = askedWith({ ...state, clothId: cloth.id });
+  const { answer, error: fault } = useAsked<Choice>('/api/choose', { fabric, part, limit: 60, ...asked }, { start: startChoice });
+  const choice = answer ?? startChoice;
+  const opened = useRef(state);
+  useEffect(() => {
+    if (opened.current === state) return;
+    opened.current = state;
+    history.replaceState(null, '', `/${toQuery(state)}`);
+  }, [state]);
+  // Another answer is opened at its best.
+  const [seen, setSeen] = useState(choice);
+  if (seen !== choice) {
+    setSeen(choice);
+    setOpenId(undefined);
+  }
   const { find, setFind, shown } = useRefused({ fabric, part, ...asked }, choice);
   const comparedStacks = compared
     .map((id) => choice.ranked.find((stack) => stack.id === id))

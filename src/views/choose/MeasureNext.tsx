@@ -1,8 +1,7 @@
 import { Ruler } from 'lucide-react';
-import { useEffect, useState } from 'react';
-import type { Measurable, Part, Sensitivity } from '../../core/choose';
+import type { Measurable,Part,Sensitivity } from '../../core/choose';
+import { useAsked,useRested,useSame } from '../../ui/query';
 import type { Fabric } from '../../core/cloth';
-import { call } from '../../ui/api';
 import { keepUnits } from '../../ui/text';
 import { useUnits } from '../../ui/units-context';
 
@@ -40,26 +39,9 @@ const PAUSE = 400;
 /** Which test of the cloth would tell most about the answer. */
 export default function MeasureNext({ fabric, part, asked, measured, benchPath }: Props) {
   const units = useUnits();
-  const [found, setFound] = useState<Sensitivity[]>();
-  const key = JSON.stringify([fabric, part, asked, measured]);
-  useEffect(() => {
-    const abort = new AbortController();
-    const [askFabric, askPart, askWith, known] = JSON.parse(key) as [Fabric, Part, object, string[]];
-    const timer = setTimeout(() => {
-      call<{ properties: Sensitivity[] }>(
-        'POST',
-        '/api/choose/sensitivity',
-        { fabric: askFabric, part: askPart, measured: known, ...askWith },
-        abort.signal,
-      )
-        .then(({ properties }) => setFound(properties))
-        .catch(() => !abort.signal.aborted && setFound(undefined));
-    }, PAUSE);
-    return () => {
-      clearTimeout(timer);
-      abort.abort();
-    };
-  }, [key]);
+  const question = useRested(useSame({ fabric, part, measured, ...asked }), PAUSE);
+  const { answer, error } = useAsked<{ properties: Sensitivity[] }>('/api/choose/sensitivity', question);
+  const found = error ? undefined : answer?.properties;
   const first = found?.[0];
   if (!found) return null;
   if (!first || first.chance < 0.05) {

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { typicalPiece, type CriterionId } from '../../core/choose';
 import { schoolsOf, type Schools } from '../../core/schools';
-import Field from '../../ui/Field';
+import Field from '../../ui/form/Field';
 import LengthField from '../../ui/LengthField';
 import SchoolSelects from '../../ui/SchoolSelects';
 import { counted } from '../../ui/text';

@@ -11,7 +11,7 @@ import {
   type Role,
 } from '../../core/choose';
 import LengthField from '../../ui/LengthField';
-import Field from '../../ui/Field';
+import Field from '../../ui/form/Field';
 import type { SentenceState } from './sentence-state';
 import Word from './Word';
 

@@ -1,11 +1,12 @@
-import { useEffect, useRef, useState } from 'react';
-import { ROLE_WORDS, type Part, type PieceSize, type RankedStack } from '../../core/choose';
+import { useEffect,useRef,useState } from 'react';
+import { ROLE_WORDS,type Part,type PieceSize,type RankedStack } from '../../core/choose';
+import { useAsked } from '../../ui/query';
 import type { Schools } from '../../core/schools';
 import type { ApiError } from '../../ui/api';
-import { call, plainMessage } from '../../ui/api';
-import Field from '../../ui/Field';
+import { call,plainMessage } from '../../ui/api';
+import Field from '../../ui/form/Field';
 import { keptStack } from './answers';
-import { NEW_PIECE, sizedPiece, tryOpen, type PieceDraft } from '../../ui/piece/piece-draft';
+import { NEW_PIECE,sizedPiece,tryOpen,type PieceDraft } from '../../ui/piece/piece-draft';
 import PieceForm from '../../ui/piece/PieceForm';
 import { capital } from '../../core/letters';
 
@@ -25,7 +26,8 @@ const NEW = 'new';
 /** Puts an answer to a project as the stack of a job on a new piece. */
 export default function TakeToProject({ stack, clothId, wish, schools, size, onClose }: Props) {
   const dialog = useRef<HTMLDialogElement>(null);
-  const [projects, setProjects] = useState<{ id: string; name: string }[]>([]);
+  const { answer, error: unread } = useAsked<{ projects: { id: string; name: string }[] }>('/api/projects?names=yes');
+  const projects = answer?.projects ?? [];
   const [picked, setProjectId] = useState<string>();
   const projectId = picked ?? projects[0]?.id ?? NEW;
   const [projectName, setProjectName] = useState('');
@@ -39,11 +41,6 @@ export default function TakeToProject({ stack, clothId, wish, schools, size, onC
   const [faults, setFaults] = useState<Set<string>>(new Set());
   const [busy, setBusy] = useState(false);
   useEffect(() => dialog.current?.showModal(), []);
-  useEffect(() => {
-    call<{ projects: { id: string; name: string }[] }>('GET', '/api/projects?names=yes')
-      .then((answer) => setProjects(answer.projects))
-      .catch((problem: Error) => setErrors({ general: problem.message }));
-  }, []);
 
   const save = async () => {
     if (projectId === NEW && projectName.trim() === '') {
@@ -121,9 +118,9 @@ export default function TakeToProject({ stack, clothId, wish, schools, size, onC
               })
             }
           />
-          {errors['general'] && (
+          {(errors['general'] ?? unread) && (
             <p role="alert" className="font-semibold text-error">
-              {errors['general']}
+              {errors['general'] ?? unread}
             </p>
           )}
           <div className="flex gap-3">

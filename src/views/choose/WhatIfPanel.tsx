@@ -1,7 +1,7 @@
-import { useEffect, useState } from 'react';
-import type { Part, WhatIf } from '../../core/choose';
+import { useState } from 'react';
+import type { Part,WhatIf } from '../../core/choose';
+import { useAsked } from '../../ui/query';
 import type { Fabric } from '../../core/cloth';
-import { call } from '../../ui/api';
 import { keepUnits } from '../../ui/text';
 
 interface Props {
@@ -28,25 +28,15 @@ function ordinal(rank: number): string {
 /** How the answer would turn if the question were put a little differently. Asked for when it is opened. */
 export default function WhatIfPanel({ fabric, part, asked, stackId }: Props) {
   const [open, setOpen] = useState(false);
-  const [changes, setChanges] = useState<WhatIf[]>();
-  const [fault, setFault] = useState<string>();
-  const key = JSON.stringify([fabric, part, asked, stackId]);
-  useEffect(() => {
-    if (!open) return undefined;
-    const abort = new AbortController();
-    const [askFabric, askPart, askWith, id] = JSON.parse(key) as [Fabric, Part, object, string];
-    setChanges(undefined);
-    setFault(undefined);
-    call<{ changes: WhatIf[] }>(
-      'POST',
-      '/api/choose/what-if',
-      { fabric: askFabric, part: askPart, stackId: id, ...askWith },
-      abort.signal,
-    )
-      .then((answer) => setChanges(answer.changes))
-      .catch((error: Error) => !abort.signal.aborted && setFault(error.message));
-    return () => abort.abort();
-  }, [open, key]);
+  const {
+    answer,
+    current,
+    error: fault,
+  } = useAsked<{ changes: WhatIf[] }>(open ? '/api/choose/what-if' : undefined, {
+    ...{ fabric, part, stackId },
+    ...asked,
+  });
+  const changes = current ? answer?.changes : undefined;
   const moved = changes?.filter(({ bestChanges, stack }) => bestChanges || !stack || 'why' in stack || stack.rank > 1) ?? [];
   const same = changes?.filter((change) => !moved.includes(change)) ?? [];
   return (

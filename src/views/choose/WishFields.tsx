@@ -1,5 +1,5 @@
 import { CUTS, CUT_WORDS, type Avoid } from '../../core/choose';
-import { CheckField } from '../../ui/form-fields';
+import { CheckField } from '../../ui/form/form-fields';
 import type { SentenceState } from './sentence-state';
 import Word from './Word';
 

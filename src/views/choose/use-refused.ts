@@ -1,6 +1,6 @@
-import { useEffect, useState } from 'react';
-import type { Choice, RuledOutStack } from '../../core/choose';
-import { call } from '../../ui/api';
+import { useState } from 'react';
+import type { Choice } from '../../core/choose';
+import { useAsked,useRested } from '../../ui/query';
 
 /** Time after the last letter before the server is asked, ms. */
 const SEARCH_AFTER = 250;
@@ -12,25 +12,15 @@ const SEARCH_AFTER = 250;
  */
 export function useRefused(ask: object, choice: Choice) {
   const [find, setFind] = useState('');
-  const [found, setFound] = useState<{ of: Choice; find: string; ruledOut: RuledOutStack[] }>();
   const total = choice.ruledOutGroups.reduce((sum, { count }) => sum + count, 0);
   const partial = choice.ruledOut.length < total;
-  const words = find.trim();
-  const question = JSON.stringify(ask);
-  useEffect(() => {
-    if (!partial || words === '') return undefined;
-    const abort = new AbortController();
-    const timer = setTimeout(() => {
-      call<Choice>('POST', '/api/choose', { ...(JSON.parse(question) as object), limit: 1, find: words }, abort.signal)
-        .then((answer) => setFound({ of: choice, find: words, ruledOut: answer.ruledOut }))
-        // The list stays as it is; the answers above it tell when the server is away.
-        .catch(() => undefined);
-    }, SEARCH_AFTER);
-    return () => {
-      clearTimeout(timer);
-      abort.abort();
-    };
-  }, [partial, words, question, choice]);
-  const here = partial && words !== '' && found?.of === choice && found.find === words ? found.ruledOut : choice.ruledOut;
+  const words = useRested(find.trim(), SEARCH_AFTER);
+  // The list stays as it is when nobody answers; the answers above it tell when the server is away.
+  const { answer, current } = useAsked<Choice>(partial && words !== '' ? '/api/choose' : undefined, {
+    ...ask,
+    limit: 1,
+    find: words,
+  });
+  const here = answer && current && partial && words !== '' ? answer.ruledOut : choice.ruledOut;
   return { find, setFind, shown: { ruledOut: here, ruledOutGroups: choice.ruledOutGroups } };
 }

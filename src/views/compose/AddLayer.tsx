@@ -1,11 +1,11 @@
 import { Plus } from 'lucide-react';
-import { useEffect, useId, useState } from 'react';
-import { CLOTH_ID, FAMILY_WORDS } from '../../core/layers';
-import { call } from '../../ui/api';
+import { useId,useState } from 'react';
+import { CLOTH_ID,FAMILY_WORDS } from '../../core/layers';
+import { useAsked,useRested } from '../../ui/query';
 import type { Page } from '../../ui/use-page';
 import type { Layer } from '../../store/layers';
 import BoughtLayerForm from './BoughtLayerForm';
-import { addableOf, type Addable } from './composed';
+import { addableOf,type Addable } from './composed';
 
 interface Props {
   cloths: { id: string; name: string; own: boolean }[];
@@ -19,22 +19,10 @@ const MOST = 6;
 export default function AddLayer({ cloths, onAdd }: Props) {
   const id = useId();
   const [text, setText] = useState('');
-  const [found, setFound] = useState<Layer[]>([]);
-  const [error, setError] = useState<string>();
   const [bought, setBought] = useState(false);
-  useEffect(() => {
-    const abort = new AbortController();
-    const timer = setTimeout(() => {
-      const asked = new URLSearchParams({ page: '0', search: text, size: String(MOST), sort: '-stock' });
-      call<Page<Layer>>('GET', `/api/layers?${asked}`, undefined, abort.signal)
-        .then(({ rows }) => (setFound(rows), setError(undefined)))
-        .catch((problem: Error) => !abort.signal.aborted && setError(problem.message));
-    }, 150);
-    return () => {
-      clearTimeout(timer);
-      abort.abort();
-    };
-  }, [text]);
+  const asked = new URLSearchParams({ page: '0', search: useRested(text, 150), size: String(MOST), sort: '-stock' });
+  const { answer, error } = useAsked<Page<Layer>>(`/api/layers?${asked}`);
+  const found = answer?.rows ?? [];
   const words = text.toLowerCase().split(/\s+/).filter(Boolean);
   const cloth = cloths
     .filter(({ name }) => words.every((word) => name.toLowerCase().includes(word)))

@@ -7,7 +7,7 @@ import { familyLaw, familyUsual } from '../../core/library';
 import { parseArealDensity, parseLengthBeside } from '../../core/units';
 import * as yup from 'yup';
 import { call, plainMessage, type ApiError } from '../../ui/api';
-import Field from '../../ui/Field';
+import Field from '../../ui/form/Field';
 import { useUnits } from '../../ui/units-context';
 import type { Layer } from '../../store/layers';
 

@@ -1,15 +1,15 @@
 import { arrayMove } from '@dnd-kit/sortable';
-import { useEffect, useState } from 'react';
-import type { JudgedStack, Part, PieceSize, Weights } from '../../core/choose';
+import { useState } from 'react';
+import type { JudgedStack,Part,PieceSize,Weights } from '../../core/choose';
+import { useAsked } from '../../ui/query';
 import type { Fabric } from '../../core/cloth';
 import type { Schools } from '../../core/schools';
-import { call, type ApiError } from '../../ui/api';
 import DroopDrawing from '../../ui/DroopDrawing';
-import { CheckField } from '../../ui/form-fields';
+import { CheckField } from '../../ui/form/form-fields';
 import type { KeptStack } from '../../store/jobs';
 import { verdict } from '../choose/answers';
 import AddLayer from './AddLayer';
-import { added, namedLayers, stackOf, type ComposedLayer } from './composed';
+import { added,namedLayers,stackOf,type ComposedLayer } from './composed';
 import { SortableList } from '../../ui/Sortable';
 import LayerRow from './LayerRow';
 
@@ -25,23 +25,21 @@ interface Props {
 /** A stack of one's own: layers in any order, judged at once like any proposal. */
 export default function ComposeStack({ fabric, part, asked, cloths, start, onTake }: Props) {
   const [layers, setLayers] = useState<ComposedLayer[]>(start);
-  const [answer, setAnswer] = useState<{ layers: ComposedLayer[]; judged: JudgedStack }>();
-  const [error, setError] = useState<string>();
   const [accepted, setAccepted] = useState<string[]>([]);
-  useEffect(() => {
-    if (layers.length === 0) return undefined;
-    const abort = new AbortController();
-    call<JudgedStack>('POST', '/api/choose/judge', { fabric, part, ...asked, layers: namedLayers(layers) }, abort.signal)
-      .then((judged) => (setAnswer({ layers, judged }), setError(undefined)))
-      .catch((problem: ApiError) => !abort.signal.aborted && setError(problem.message));
-    return () => abort.abort();
-  }, [layers, fabric, part, asked]);
+  // What was said of other layers is shown until the answer comes, never taken.
+  const {
+    answer: judged,
+    current,
+    error,
+  } = useAsked<JudgedStack>(layers.length === 0 ? undefined : '/api/choose/judge', {
+    fabric,
+    part,
+    ...asked,
+    layers: namedLayers(layers),
+  });
   const change = (key: string, to: Partial<ComposedLayer>) =>
     setLayers((all) => all.map((layer) => (layer.key === key ? { ...layer, ...to } : layer)));
   const move = (from: number, to: number) => setLayers((all) => arrayMove(all, from, to));
-  const judged = answer?.judged;
-  // What was said of other layers is shown until the answer comes, never taken.
-  const current = answer?.layers === layers;
   const stops = layers.length > 0 ? (judged?.stops ?? []) : [];
   const known = stops.every(({ words }) => accepted.includes(words));
   return (

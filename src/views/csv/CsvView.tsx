@@ -1,8 +1,9 @@
-import { Download, FileUp } from 'lucide-react';
-import { useEffect, useRef, useState } from 'react';
-import type { Mapping, TableKind, TablePreview } from '../../formats/csv';
-import { call, type ApiError, plainMessage } from '../../ui/api';
-import { CheckField } from '../../ui/form-fields';
+import { Download,FileUp } from 'lucide-react';
+import { useRef,useState } from 'react';
+import type { Mapping,TableKind,TablePreview } from '../../formats/csv';
+import { useAsked,useRested,useSame } from '../../ui/query';
+import { call,type ApiError,plainMessage } from '../../ui/api';
+import { CheckField } from '../../ui/form/form-fields';
 import { counted } from '../../ui/text';
 
 /** What a table brought in. */
@@ -18,8 +19,7 @@ export default function CsvView({ startKind }: { startKind: TableKind }) {
   const [kind, setKind] = useState<TableKind>(startKind);
   const [text, setText] = useState('');
   const [mapping, setMapping] = useState<Mapping>();
-  const [preview, setPreview] = useState<TablePreview>();
-  const [fault, setFault] = useState<string>();
+  const [refused, setFault] = useState<string>();
   const [skipFaulty, setSkipFaulty] = useState(false);
   const [skipSameName, setSkipSameName] = useState(true);
   const [done, setDone] = useState<Brought>();
@@ -27,31 +27,10 @@ export default function CsvView({ startKind }: { startKind: TableKind }) {
   const picker = useRef<HTMLInputElement>(null);
   const noun = kind === 'cloths' ? 'cloth' : 'layer';
 
-  useEffect(() => {
-    if (text.trim() === '') {
-      setPreview(undefined);
-      setFault(undefined);
-      return undefined;
-    }
-    const abort = new AbortController();
-    const timer = setTimeout(() => {
-      call<TablePreview>('POST', '/api/csv/preview', { kind, text, ...(mapping ? { mapping } : {}) }, abort.signal)
-        .then((answer) => {
-          setPreview(answer);
-          setFault(undefined);
-        })
-        .catch((error: ApiError) => {
-          if (abort.signal.aborted) return;
-          setPreview(undefined);
-          setFault(plainMessage(error));
-        });
-    }, 250);
-    return () => {
-      clearTimeout(timer);
-      abort.abort();
-    };
-  }, [kind, text, mapping]);
-
+  const question = useRested(useSame({ kind, text, ...(mapping ? { mapping } : {}) }), 250);
+  const asked = useAsked<TablePreview>(text.trim() === '' ? undefined : '/api/csv/preview', question);
+  const preview = text.trim() === '' || asked.problem ? undefined : asked.answer;
+  const fault = refused ?? (asked.problem && plainMessage(asked.problem));
   const take = (next: string) => {
     setText(next);
     setMapping(undefined);
@@ -70,7 +49,6 @@ export default function CsvView({ startKind }: { startKind: TableKind }) {
       });
       setDone(answer);
       setText('');
-      setPreview(undefined);
     } catch (error) {
       setFault(plainMessage(error as ApiError));
     } finally {

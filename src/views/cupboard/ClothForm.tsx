@@ -1,11 +1,13 @@
 import type { FRAYS } from '../../core/cloth';
 import { bendingLengthFromOverhang, CONSTRUCTIONS, SHEERNESS, SURFACES, TONES, WEAVES, type Fabric } from '../../core/cloth';
 import { formatArealDensity, lengthForField, parseArealDensity, parseLength, parseLengthBeside } from '../../core/units';
-import { CheckField, plainOptions, SelectField, textBinder, TextField } from '../../ui/form-fields';
-import { useDraft } from '../../ui/use-draft';
+import { CheckInput, plainOptions, SelectInput, TextInput } from '../../ui/form/form-fields';
+import { useKeptForm } from '../../ui/form/use-kept-form';
+import { clothSchema } from '../../schemas/records';
 import { useUnits } from '../../ui/units-context';
 import type { Cloth } from '../../store/cloths';
-import { readFibres, readNumber, readOptional, WIDTH_HINT, writeFibres } from './draft-parsing';
+import { readNumber, readOptional } from '../../ui/form/reading';
+import { readFibres, WIDTH_HINT, writeFibres } from './draft-parsing';
 import RecordDialog from './RecordDialog';
 
 interface Props {
@@ -46,148 +48,119 @@ function minorUnits(sum: number | undefined): number | undefined {
 /** Describes or corrects a cloth. Everything stays as typed until it is saved. */
 export default function ClothForm({ cloth, onSaved, onClose }: Props) {
   const { system } = useUnits();
-  const typed = useDraft<Draft>(`cloth ${cloth?.id ?? 'new'} ${cloth?.version ?? 0}`, () => ({
-    name: cloth?.name ?? '',
-    note: cloth?.note ?? '',
-    construction: cloth?.construction ?? 'woven',
-    weave: cloth?.weave ?? 'plain',
-    fibres: cloth ? writeFibres(cloth.fibres) : '100 cotton',
-    arealDensity: cloth ? formatArealDensity(cloth.arealDensity, system) : '',
-    thickness: cloth?.thickness === undefined ? '' : String(cloth.thickness),
-    stretchLength: String(cloth?.stretchLength ?? 1),
-    stretchCross: String(cloth?.stretchCross ?? 2),
-    ironDots: String(cloth?.ironDots ?? 3),
-    water: cloth?.water ?? 'safe',
-    sheer: cloth?.sheer ?? 'opaque',
-    tone: cloth?.tone ?? 'light',
-    surface: cloth?.surface ?? [],
-    fray: cloth?.fray ?? 'medium',
-    overhang: cloth?.overhang === undefined ? '' : lengthForField(cloth.overhang, system),
-    prewashed: cloth?.prewashed ?? false,
-    rollWidth: cloth?.rollWidth === undefined ? '' : lengthForField(cloth.rollWidth, system),
-    pricePerMetre: cloth?.pricePerMetre === undefined ? '' : (cloth.pricePerMetre / 100).toFixed(2),
-  }));
-  const draft = typed.now;
-  const set: (change: Partial<Draft>) => void = typed.set;
+  const of = useKeptForm<Draft>({
+    key: `cloth ${cloth?.id ?? 'new'} ${cloth?.version ?? 0}`,
+    schema: clothSchema,
+    start: () => ({
+      name: cloth?.name ?? '',
+      note: cloth?.note ?? '',
+      construction: cloth?.construction ?? 'woven',
+      weave: cloth?.weave ?? 'plain',
+      fibres: cloth ? writeFibres(cloth.fibres) : '100 cotton',
+      arealDensity: cloth ? formatArealDensity(cloth.arealDensity, system) : '',
+      thickness: cloth?.thickness === undefined ? '' : String(cloth.thickness),
+      stretchLength: String(cloth?.stretchLength ?? 1),
+      stretchCross: String(cloth?.stretchCross ?? 2),
+      ironDots: String(cloth?.ironDots ?? 3),
+      water: cloth?.water ?? 'safe',
+      sheer: cloth?.sheer ?? 'opaque',
+      tone: cloth?.tone ?? 'light',
+      surface: cloth?.surface ?? [],
+      fray: cloth?.fray ?? 'medium',
+      overhang: cloth?.overhang === undefined ? '' : lengthForField(cloth.overhang, system),
+      prewashed: cloth?.prewashed ?? false,
+      rollWidth: cloth?.rollWidth === undefined ? '' : lengthForField(cloth.rollWidth, system),
+      pricePerMetre: cloth?.pricePerMetre === undefined ? '' : (cloth.pricePerMetre / 100).toFixed(2),
+    }),
+    read: (draft) => ({
+      name: draft.name.trim(),
+      note: draft.note,
+      construction: draft.construction,
+      weave: draft.weave,
+      fibres: readFibres(draft.fibres),
+      arealDensity: parseArealDensity(draft.arealDensity, system),
+      thickness: readOptional('thickness', draft.thickness, 'mm'),
+      stretchLength: readNumber('stretchLength', draft.stretchLength, 'per cent'),
+      stretchCross: readNumber('stretchCross', draft.stretchCross, 'per cent'),
+      ironDots: Number(draft.ironDots),
+      water: draft.water,
+      sheer: draft.sheer,
+      tone: draft.tone,
+      surface: draft.surface,
+      fray: draft.fray,
+      overhang: draft.overhang.trim() ? parseLength(draft.overhang, system, 'overhang') : undefined,
+      prewashed: draft.prewashed,
+      rollWidth: draft.rollWidth.trim() ? parseLengthBeside(draft.rollWidth, WIDTH_HINT[system], system, 'rollWidth') : undefined,
+      pricePerMetre: minorUnits(readOptional('pricePerMetre', draft.pricePerMetre, 'money')),
+    }),
+  });
+  const { field } = of;
+  const overhang = of.form.watch('overhang');
   let bending: string | undefined;
   try {
-    if (draft.overhang.trim())
-      bending = `Bending length ${Math.round(bendingLengthFromOverhang(parseLength(draft.overhang, system)))} mm.`;
+    if (overhang.trim()) bending = `Bending length ${Math.round(bendingLengthFromOverhang(parseLength(overhang, system)))} mm.`;
   } catch {
     bending = undefined;
   }
-  const read = () => ({
-    name: draft.name.trim(),
-    note: draft.note,
-    construction: draft.construction,
-    weave: draft.weave,
-    fibres: readFibres(draft.fibres),
-    arealDensity: parseArealDensity(draft.arealDensity, system),
-    thickness: readOptional('thickness', draft.thickness, 'mm'),
-    stretchLength: readNumber('stretchLength', draft.stretchLength, 'per cent'),
-    stretchCross: readNumber('stretchCross', draft.stretchCross, 'per cent'),
-    ironDots: Number(draft.ironDots),
-    water: draft.water,
-    sheer: draft.sheer,
-    tone: draft.tone,
-    surface: draft.surface,
-    fray: draft.fray,
-    overhang: draft.overhang.trim() ? parseLength(draft.overhang, system, 'overhang') : undefined,
-    prewashed: draft.prewashed,
-    rollWidth: draft.rollWidth.trim() ? parseLengthBeside(draft.rollWidth, WIDTH_HINT[system], system, 'rollWidth') : undefined,
-    pricePerMetre: minorUnits(readOptional('pricePerMetre', draft.pricePerMetre, 'money')),
-  });
   return (
-    <RecordDialog<Cloth>
+    <RecordDialog<Cloth, Draft>
       title={cloth ? cloth.name : 'A new cloth'}
       path="/api/cloths"
       record={cloth}
-      read={read}
-      draft={typed}
+      of={of}
       onSaved={onSaved}
       onClose={onClose}
     >
-      {(errors) => {
-        const text = textBinder(draft, set, errors);
-        return (
-          <>
-            <div className="grid gap-4 sm:grid-cols-2 lg:grid-cols-3">
-              <TextField label="Name" {...text('name')} placeholder="Blue linen from the market" />
-              <TextField label="Weight" {...text('arealDensity')} hint="120 g/m², 4 oz or 16 momme" />
-              <TextField label="Made of" {...text('fibres')} hint="55 linen, 45 cotton" />
-              <SelectField
-                label="Construction"
-                value={draft.construction}
-                options={plainOptions(CONSTRUCTIONS)}
-                onChange={(construction) => set({ construction })}
-              />
-              <SelectField
-                label="Weave or knit"
-                value={draft.weave ?? 'plain'}
-                options={plainOptions(WEAVES)}
-                onChange={(weave) => set({ weave })}
-              />
-              <TextField label="Thickness, mm" {...text('thickness')} hint="Leave empty to have it estimated" />
-              <TextField label="Stretch along, %" {...text('stretchLength')} />
-              <TextField label="Stretch across, %" {...text('stretchCross')} />
-              <TextField
-                label="Overhang at 41.5°"
-                {...text('overhang')}
-                hint={bending ?? 'Measured on the jig; empty when not measured'}
-              />
-              <TextField label="Width as sold" {...text('rollWidth')} hint={`${WIDTH_HINT[system]}; empty when not known`} />
-              <TextField label="Price of a metre" {...text('pricePerMetre')} hint="12.50; empty when not known" />
-              <SelectField label="Bears" value={draft.ironDots} options={IRON} onChange={(ironDots) => set({ ironDots })} />
-              <SelectField
-                label="A drop of water"
-                value={draft.water}
-                options={[
-                  ['safe', 'does no harm'],
-                  ['spots', 'leaves a spot'],
-                  ['resists', 'runs off'],
-                ]}
-                onChange={(water) => set({ water })}
-              />
-              <SelectField
-                label="See-through"
-                value={draft.sheer}
-                options={plainOptions(SHEERNESS)}
-                onChange={(sheer) => set({ sheer })}
-              />
-              <SelectField label="Tone" value={draft.tone} options={plainOptions(TONES)} onChange={(tone) => set({ tone })} />
-              <SelectField
-                label="Frays"
-                value={draft.fray}
-                options={
-                  [
-                    ['low', 'little'],
-                    ['medium', 'some'],
-                    ['high', 'a lot'],
-                  ] satisfies [(typeof FRAYS)[number], string][]
-                }
-                onChange={(fray) => set({ fray })}
-              />
-            </div>
-            <fieldset>
-              <legend className="mb-1 font-semibold">Surface</legend>
-              <div className="flex flex-wrap gap-x-5">
-                {SURFACES.map((surface) => (
-                  <CheckField
-                    key={surface}
-                    label={surface}
-                    checked={draft.surface.includes(surface)}
-                    onChange={(checked) =>
-                      set({ surface: checked ? [...draft.surface, surface] : draft.surface.filter((each) => each !== surface) })
-                    }
-                  />
-                ))}
-              </div>
-            </fieldset>
-            <CheckField label="Washed already" checked={draft.prewashed ?? false} onChange={(prewashed) => set({ prewashed })} />
-            <TextField label="Note" {...text('note')} maxLength={4000} />
-          </>
-        );
-      }}
+      <div className="grid gap-4 sm:grid-cols-2 lg:grid-cols-3">
+        <TextInput label="Name" {...field('name')} placeholder="Blue linen from the market" />
+        <TextInput label="Weight" {...field('arealDensity')} hint="120 g/m², 4 oz or 16 momme" />
+        <TextInput label="Made of" {...field('fibres')} hint="55 linen, 45 cotton" />
+        <SelectInput label="Construction" {...field('construction')} options={plainOptions(CONSTRUCTIONS)} />
+        <SelectInput label="Weave or knit" {...field('weave')} options={plainOptions(WEAVES)} />
+        <TextInput label="Thickness, mm" {...field('thickness')} hint="Leave empty to have it estimated" />
+        <TextInput label="Stretch along, %" {...field('stretchLength')} />
+        <TextInput label="Stretch across, %" {...field('stretchCross')} />
+        <TextInput
+          label="Overhang at 41.5°"
+          {...field('overhang')}
+          hint={bending ?? 'Measured on the jig; empty when not measured'}
+        />
+        <TextInput label="Width as sold" {...field('rollWidth')} hint={`${WIDTH_HINT[system]}; empty when not known`} />
+        <TextInput label="Price of a metre" {...field('pricePerMetre')} hint="12.50; empty when not known" />
+        <SelectInput label="Bears" {...field('ironDots')} options={IRON} />
+        <SelectInput
+          label="A drop of water"
+          {...field('water')}
+          options={[
+            ['safe', 'does no harm'],
+            ['spots', 'leaves a spot'],
+            ['resists', 'runs off'],
+          ]}
+        />
+        <SelectInput label="See-through" {...field('sheer')} options={plainOptions(SHEERNESS)} />
+        <SelectInput label="Tone" {...field('tone')} options={plainOptions(TONES)} />
+        <SelectInput
+          label="Frays"
+          {...field('fray')}
+          options={
+            [
+              ['low', 'little'],
+              ['medium', 'some'],
+              ['high', 'a lot'],
+            ] satisfies [(typeof FRAYS)[number], string][]
+          }
+        />
+      </div>
+      <fieldset>
+        <legend className="mb-1 font-semibold">Surface</legend>
+        <div className="flex flex-wrap gap-x-5">
+          {SURFACES.map((surface) => (
+            <CheckInput key={surface} label={surface} value={surface} {...field('surface')} />
+          ))}
+        </div>
+      </fieldset>
+      <CheckInput label="Washed already" {...field('prewashed')} />
+      <TextInput label="Note" {...field('note')} maxLength={4000} />
     </RecordDialog>
   );
 }

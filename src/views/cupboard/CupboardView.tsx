@@ -1,11 +1,11 @@
 import type { SortingState } from '@tanstack/react-table';
 import { Plus } from 'lucide-react';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useMemo, useRef, useState } from 'react';
+import { rowsIn, useNamedRemoval } from '../../ui/use-removal';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { attempt, undoToast } from '../../ui/undo-toast';
+import { useAsked } from '../../ui/query';
 import { FAMILIES, FAMILY_WORDS } from '../../core/layers';
-import { call } from '../../ui/api';
-import { CheckField } from '../../ui/form-fields';
+import { CheckField } from '../../ui/form/form-fields';
 import { UnitsProvider } from '../../ui/units-context';
 import { usePage, type Page } from '../../ui/use-page';
 import type { Cloth } from '../../store/cloths';
@@ -40,20 +40,6 @@ interface Props {
 const SEARCHES: Record<Shelf, string> = { cloth: 'linen, jersey …', layers: 'light tricot …', stock: 'drawer, leftover …' };
 const ADD_WORDS: Record<Shelf, string> = { cloth: 'Add a cloth', layers: 'Add a layer', stock: 'Add a roll or leftover' };
 
-/** Deletes a row at once and offers to take it back. */
-async function removeRow<T extends { id: string; name: string }>(row: T, path: string, list: RowList<T>) {
-  if (!(await attempt(`“${row.name}” could not be deleted`, () => call('DELETE', `${path}/${row.id}`)))) return;
-  list.drop(row.id);
-  undoToast(`“${row.name}” is deleted.`, async () =>
-    list.put({ ...row, ...(await call<T>('POST', `${path}/${row.id}/restore`)) }),
-  );
-}
-
-interface RowList<T> {
-  put: (row: T) => void;
-  drop: (id: string) => void;
-}
-
 const NAME_FIRST: SortingState = [{ id: 'name', desc: false }];
 
 /** Order of a list as an address asks for it. */
@@ -86,13 +72,10 @@ export default function CupboardView({
     mine: mine && shelf === 'layers' ? 'yes' : '',
   });
   const [stockRows, setStockRows] = useState(startStock);
-  const stock: RowList<StockRow> = {
-    put: (row) =>
-      setStockRows((all) =>
-        all.some(({ id }) => id === row.id) ? all.map((each) => (each.id === row.id ? row : each)) : [row, ...all],
-      ),
-    drop: (gone) => setStockRows((all) => all.filter(({ id }) => id !== gone)),
-  };
+  const stock = rowsIn(setStockRows);
+  const removeCloth = useNamedRemoval('/api/cloths', cloths);
+  const removeLayer = useNamedRemoval('/api/layers', layers);
+  const removeStock = useNamedRemoval('/api/stock', stock);
   const [editing, setEditing] = useState<Editing | null>(startEdit ? { shelf: 'cloth', row: startEdit } : null);
   const searchField = useRef<HTMLInputElement>(null);
   const { units: system } = settings;
@@ -103,14 +86,8 @@ export default function CupboardView({
   const layerColumns = useMemo(() => layerColumnsOf(system, settings.currency), [system, settings.currency]);
   const stockColumns = useMemo(() => stockColumnsOf(system), [system]);
   // What a piece can be of is only asked for when somebody writes one down.
-  const [materials, setMaterials] = useState<StockMaterial[]>();
-  const writesStock = editing?.shelf === 'stock';
-  useEffect(() => {
-    if (!writesStock || materials) return;
-    void attempt('The names of cloths and layers could not be read', async () =>
-      setMaterials((await call<{ materials: StockMaterial[] }>('GET', '/api/materials')).materials),
-    );
-  }, [writesStock, materials]);
+  const named = useAsked<{ materials: StockMaterial[] }>(editing?.shelf === 'stock' ? '/api/materials' : undefined);
+  const materials = named.answer?.materials;
   const nameOf = ({ ofKind, ofId }: Stock) =>
     materials?.find(({ kind, id }) => kind === ofKind && id === ofId)?.name ?? 'something that was deleted';
   const error = shelf === 'cloth' ? cloths.error : shelf === 'layers' ? layers.error : undefined;
@@ -220,7 +197,7 @@ export default function CupboardView({
             thing="cloth"
             things="cloths"
             onEdit={(row) => setEditing({ shelf: 'cloth', row })}
-            onDelete={(row) => void removeRow(row, '/api/cloths', cloths)}
+            onDelete={removeCloth}
           />
         ) : shelf === 'stock' ? (
           stockRows.length > 0 ? (
@@ -231,7 +208,7 @@ export default function CupboardView({
               thing="entry"
               things="entries"
               onEdit={(row) => setEditing({ shelf: 'stock', row })}
-              onDelete={(row) => void removeRow(row, '/api/stock', stock)}
+              onDelete={removeStock}
             />
           ) : (
             <div className="sheet max-w-2xl p-6">
@@ -251,7 +228,7 @@ export default function CupboardView({
             thing="layer"
             things="layers"
             onEdit={(row) => setEditing({ shelf: 'layers', row })}
-            onDelete={(row) => void removeRow(row, '/api/layers', layers)}
+            onDelete={removeLayer}
           />
         )}
         {shelf !== 'stock' && (

@@ -1,3 +1,4 @@
+import type { ChangeEvent } from 'react';
 import { SHEERNESS, TONES } from '../../core/cloth';
 import {
   COVERS,
@@ -18,11 +19,13 @@ import {
 } from '../../core/layers';
 import { familyLaw, familyUsual } from '../../core/library';
 import { formatArealDensity, lengthForField, parseArealDensity, parseLengthBeside, type LengthSystem } from '../../core/units';
-import { CheckField, plainOptions, SelectField, textBinder, TextField } from '../../ui/form-fields';
-import { useDraft } from '../../ui/use-draft';
+import { CheckInput, plainOptions, SelectInput, TextInput } from '../../ui/form/form-fields';
+import { useKeptForm } from '../../ui/form/use-kept-form';
+import { layerSchema } from '../../schemas/records';
 import { useUnits } from '../../ui/units-context';
 import type { Layer } from '../../store/layers';
-import { readFibres, readNumber, readOptional, WIDTH_HINT, writeFibres } from './draft-parsing';
+import { readNumber, readOptional } from '../../ui/form/reading';
+import { readFibres, WIDTH_HINT, writeFibres } from './draft-parsing';
 import RecordDialog from './RecordDialog';
 
 interface Props {
@@ -63,70 +66,85 @@ const GLUE_WORDS: Record<Glue, string> = { none: 'none', dots: 'dots or web', fi
 export default function LayerForm({ layer: own, like, onLike, onSaved, onClose }: Props) {
   const layer = own ?? like;
   const { system } = useUnits();
-  const typed = useDraft(`layer ${own?.id ?? `new ${like?.id ?? ''}`} ${own?.version ?? 0}`, () => ({
-    name: own?.name ?? (like ? `${like.name}, mine` : ''),
-    fibres: writeFibres(layer?.fibres ?? []),
-    note: layer?.note ?? '',
-    family: layer?.family ?? ('nonwoven' as Family),
-    form: layer?.form ?? ('fusible' as Form),
-    arealDensity: layer ? formatArealDensity(layer.arealDensity, system) : '',
-    thickness: measured(layer, 'thickness'),
-    bendingLength: measured(layer, 'bendingLength'),
-    membraneStiffness: measured(layer, 'membraneStiffness'),
-    stretchLength: String(layer?.stretchLength ?? 2),
-    stretchCross: String(layer?.stretchCross ?? 4),
-    tones: layer?.tones ?? ['light' as const],
-    opacity: layer?.opacity ?? ('opaque' as const),
-    rollWidth: lengthForField(layer?.rollWidth ?? 900, system),
-    ironDots: String(layer?.leaflet.ironDots ?? 2),
-    seconds: String(layer?.leaflet.seconds ?? 10),
-    steam: layer?.leaflet.steam ?? false,
-    cover: layer?.leaflet.cover ?? ('cloth' as Cover),
-    coolMinutes: String(layer?.leaflet.coolMinutes ?? 5),
-    glue: layer?.glue ?? ('dots' as Glue),
-    wash: layer?.wash ?? ('warm' as Wash),
-    dryClean: layer?.dryClean ?? true,
-    preShrink: layer?.preShrink ?? false,
-    grain: layer?.grain ?? false,
-    ends: layer?.ends ?? ('stays' as Ends),
-    stiffening: String(layer?.stiffening ?? 1),
-    price: String((layer?.pricePerMetre ?? 500) / 100),
-    inStock: own?.inStock ?? true,
-  }));
-  const draft = typed.now;
-  const set: (change: Partial<typeof draft>) => void = typed.set;
-  const read = () => ({
-    name: draft.name.trim(),
-    note: draft.note,
-    family: draft.family,
-    form: draft.form,
-    arealDensity: parseArealDensity(draft.arealDensity, system),
-    ...given('thickness', readOptional('thickness', draft.thickness, 'mm')),
-    ...given('bendingLength', readOptional('bendingLength', draft.bendingLength, 'mm')),
-    ...given('membraneStiffness', readOptional('membraneStiffness', draft.membraneStiffness, 'N/m')),
-    stretchLength: readNumber('stretchLength', draft.stretchLength, 'per cent'),
-    stretchCross: readNumber('stretchCross', draft.stretchCross, 'per cent'),
-    tones: draft.tones,
-    opacity: draft.opacity,
-    rollWidth: parseLengthBeside(draft.rollWidth, WIDTH_HINT[system], system, 'rollWidth'),
-    leaflet: {
-      ironDots: Number(draft.ironDots),
-      seconds: readNumber('leaflet.seconds', draft.seconds, 'seconds'),
-      steam: draft.steam,
-      cover: draft.cover,
-      coolMinutes: readNumber('leaflet.coolMinutes', draft.coolMinutes, 'minutes'),
-    },
-    glue: draft.glue,
-    wash: draft.wash,
-    dryClean: draft.dryClean,
-    preShrink: draft.preShrink,
-    grain: draft.grain,
-    ends: draft.ends,
-    stiffening: readNumber('stiffening', draft.stiffening, ''),
-    pricePerMetre: Math.round(readNumber('pricePerMetre', draft.price, '') * 100),
-    inStock: draft.inStock,
-    fibres: draft.fibres.trim() === '' ? [] : readFibres(draft.fibres),
+  const of = useKeptForm({
+    key: `layer ${own?.id ?? `new ${like?.id ?? ''}`} ${own?.version ?? 0}`,
+    schema: layerSchema,
+    start: () => ({
+      name: own?.name ?? (like ? `${like.name}, mine` : ''),
+      fibres: writeFibres(layer?.fibres ?? []),
+      note: layer?.note ?? '',
+      family: layer?.family ?? ('nonwoven' as Family),
+      form: layer?.form ?? ('fusible' as Form),
+      arealDensity: layer ? formatArealDensity(layer.arealDensity, system) : '',
+      thickness: measured(layer, 'thickness'),
+      bendingLength: measured(layer, 'bendingLength'),
+      membraneStiffness: measured(layer, 'membraneStiffness'),
+      stretchLength: String(layer?.stretchLength ?? 2),
+      stretchCross: String(layer?.stretchCross ?? 4),
+      tones: layer?.tones ?? ['light' as const],
+      opacity: layer?.opacity ?? ('opaque' as const),
+      rollWidth: lengthForField(layer?.rollWidth ?? 900, system),
+      leaflet: {
+        ironDots: String(layer?.leaflet.ironDots ?? 2),
+        seconds: String(layer?.leaflet.seconds ?? 10),
+        steam: layer?.leaflet.steam ?? false,
+        cover: layer?.leaflet.cover ?? ('cloth' as Cover),
+        coolMinutes: String(layer?.leaflet.coolMinutes ?? 5),
+      },
+      glue: layer?.glue ?? ('dots' as Glue),
+      wash: layer?.wash ?? ('warm' as Wash),
+      dryClean: layer?.dryClean ?? true,
+      preShrink: layer?.preShrink ?? false,
+      grain: layer?.grain ?? false,
+      ends: layer?.ends ?? ('stays' as Ends),
+      stiffening: String(layer?.stiffening ?? 1),
+      pricePerMetre: String((layer?.pricePerMetre ?? 500) / 100),
+      inStock: own?.inStock ?? true,
+    }),
+    read: (draft) => ({
+      name: draft.name.trim(),
+      note: draft.note,
+      family: draft.family,
+      form: draft.form,
+      arealDensity: parseArealDensity(draft.arealDensity, system),
+      ...given('thickness', readOptional('thickness', draft.thickness, 'mm')),
+      ...given('bendingLength', readOptional('bendingLength', draft.bendingLength, 'mm')),
+      ...given('membraneStiffness', readOptional('membraneStiffness', draft.membraneStiffness, 'N/m')),
+      stretchLength: readNumber('stretchLength', draft.stretchLength, 'per cent'),
+      stretchCross: readNumber('stretchCross', draft.stretchCross, 'per cent'),
+      tones: draft.tones,
+      opacity: draft.opacity,
+      rollWidth: parseLengthBeside(draft.rollWidth, WIDTH_HINT[system], system, 'rollWidth'),
+      leaflet: {
+        ironDots: Number(draft.leaflet.ironDots),
+        seconds: readNumber('leaflet.seconds', draft.leaflet.seconds, 'seconds'),
+        steam: draft.leaflet.steam,
+        cover: draft.leaflet.cover,
+        coolMinutes: readNumber('leaflet.coolMinutes', draft.leaflet.coolMinutes, 'minutes'),
+      },
+      glue: draft.glue,
+      wash: draft.wash,
+      dryClean: draft.dryClean,
+      preShrink: draft.preShrink,
+      grain: draft.grain,
+      ends: draft.ends,
+      stiffening: readNumber('stiffening', draft.stiffening, ''),
+      pricePerMetre: Math.round(readNumber('pricePerMetre', draft.pricePerMetre, '') * 100),
+      inStock: draft.inStock,
+      fibres: draft.fibres.trim() === '' ? [] : readFibres(draft.fibres),
+    }),
   });
+  const { field, error } = of;
+  const draft = of.form.watch();
+  /** A new layer of another family begins as is usual for that. */
+  const family = {
+    ...field('family'),
+    onChange: async (event: ChangeEvent<HTMLSelectElement>) => {
+      const next = event.target.value as Family;
+      if (!layer) of.form.reset({ ...of.form.getValues(), family: next, ...usualOf(next, system) }, { keepDefaultValues: true });
+      else of.form.setValue('family', next);
+    },
+  };
   /** What an empty field counts as, in the field and below it. */
   const byLaw = (figure: LawFigure, measuredBy = '') => {
     if (draft[figure].trim() !== '') return { hint: measuredBy || undefined };
@@ -141,124 +159,78 @@ export default function LayerForm({ layer: own, like, onLike, onSaved, onClose }
     return { placeholder: `about ${about}`, hint: `Not measured: about ${about}, as is usual for the kind at this weight.` };
   };
   return (
-    <RecordDialog<Layer>
+    <RecordDialog
       title={own ? own.name : like ? `Like ${like.name}, but …` : 'A new layer'}
       path="/api/layers"
       record={own}
-      read={read}
-      draft={typed}
+      of={of}
       onSaved={onSaved}
       onClose={onClose}
     >
-      {(errors) => {
-        const text = textBinder(draft, set, errors);
-        return (
-          <>
-            <div className="grid gap-4 sm:grid-cols-2 lg:grid-cols-3">
-              <TextField label="Name" {...text('name')} placeholder="Light woven fusible, 45 g" />
-              <SelectField
-                label="Family"
-                value={draft.family}
-                options={FAMILIES.map((family) => [family, FAMILY_WORDS[family]] as const)}
-                onChange={(family) => set({ family, ...(layer ? {} : usualOf(family, system)) })}
-              />
-              <SelectField
-                label="Form"
-                value={draft.form}
-                options={FORMS.map((form) => [form, FORM_WORDS[form]] as const)}
-                onChange={(form) => set({ form })}
-              />
-              <TextField label="Weight" {...text('arealDensity')} hint="For a liquid, what it leaves when dry" />
-              <TextField label="Thickness, mm" {...text('thickness')} {...byLaw('thickness')} />
-              <TextField
-                label="Bending length, mm"
-                {...text('bendingLength')}
-                {...byLaw('bendingLength', 'Half its overhang on the 41.5° jig')}
-              />
-              <TextField label="Stretch along, %" {...text('stretchLength')} />
-              <TextField label="Stretch across, %" {...text('stretchCross')} />
-              <TextField label="Stiffness in the sheet, N/m" {...text('membraneStiffness')} {...byLaw('membraneStiffness')} />
-              <TextField label="Width of the roll" {...text('rollWidth')} />
-              <TextField label="Price of a metre" {...text('price', errors['pricePerMetre'])} />
-              <SelectField
-                label="See-through"
-                value={draft.opacity}
-                options={plainOptions(SHEERNESS)}
-                onChange={(opacity) => set({ opacity })}
-              />
-            </div>
-            <fieldset>
-              <legend className="mb-1 font-semibold">The leaflet says</legend>
-              <div className="grid gap-4 sm:grid-cols-2 lg:grid-cols-4">
-                <SelectField label="Iron" value={draft.ironDots} options={IRON} onChange={(ironDots) => set({ ironDots })} />
-                <TextField label="Seconds a stop" {...text('seconds', errors['leaflet.seconds'])} />
-                <SelectField
-                  label="Cover"
-                  value={draft.cover}
-                  options={COVERS.map((cover) => [cover, COVER_WORDS[cover]] as const)}
-                  onChange={(cover) => set({ cover })}
-                />
-                <TextField label="Minutes to cool" {...text('coolMinutes', errors['leaflet.coolMinutes'])} />
-              </div>
-            </fieldset>
-            <div className="grid gap-4 sm:grid-cols-2 lg:grid-cols-4">
-              <SelectField
-                label="Glue"
-                value={draft.glue}
-                options={GLUES.map((glue) => [glue, GLUE_WORDS[glue]] as const)}
-                onChange={(glue) => set({ glue })}
-              />
-              <SelectField
-                label="Stands"
-                value={draft.wash}
-                options={WASHES.map((wash) => [wash, WASH_WORDS[wash]] as const)}
-                onChange={(wash) => set({ wash })}
-              />
-              <SelectField
-                label="In the end it"
-                value={draft.ends}
-                options={ENDS.map((ends) => [ends, ENDS_WORDS[ends]] as const)}
-                onChange={(ends) => set({ ends })}
-              />
-              <TextField label="Stiffens cloth, times" {...text('stiffening')} hint="1 unless it is a liquid" />
-            </div>
-            <div className="flex flex-wrap gap-x-6">
-              <CheckField label="Needs steam" checked={draft.steam} onChange={(steam) => set({ steam })} />
-              <CheckField label="Stands dry cleaning" checked={draft.dryClean} onChange={(dryClean) => set({ dryClean })} />
-              <CheckField label="Shrink it first" checked={draft.preShrink} onChange={(preShrink) => set({ preShrink })} />
-              <CheckField label="Has a grain" checked={draft.grain} onChange={(grain) => set({ grain })} />
-              <CheckField label="I have some" checked={draft.inStock} onChange={(inStock) => set({ inStock })} />
-              {TONES.map((tone) => (
-                <CheckField
-                  key={tone}
-                  label={`kept in ${tone}`}
-                  checked={draft.tones.includes(tone)}
-                  onChange={(checked) =>
-                    set({ tones: checked ? [...draft.tones, tone] : draft.tones.filter((each) => each !== tone) })
-                  }
-                />
-              ))}
-            </div>
-            {errors['tones'] && <p className="font-semibold text-error">Shades: {errors['tones']}</p>}
-            <div className="grid gap-4 sm:grid-cols-2">
-              <TextField label="Made of" {...text('fibres')} hint="60 polyester, 40 viscose; empty when not known" />
-              <TextField label="Note" {...text('note')} maxLength={4000} />
-            </div>
-            {own && (
-              <p className="flex flex-wrap gap-2">
-                <a className="btn" href={`/cupboard/layers/${own.id}`}>
-                  Measure it at home
-                </a>
-                {onLike && (
-                  <button type="button" className="btn" onClick={() => onLike(own)}>
-                    Like this one, but …
-                  </button>
-                )}
-              </p>
-            )}
-          </>
-        );
-      }}
+      <div className="grid gap-4 sm:grid-cols-2 lg:grid-cols-3">
+        <TextInput label="Name" {...field('name')} placeholder="Light woven fusible, 45 g" />
+        <SelectInput label="Family" {...family} options={FAMILIES.map((each) => [each, FAMILY_WORDS[each]] as const)} />
+        <SelectInput label="Form" {...field('form')} options={FORMS.map((form) => [form, FORM_WORDS[form]] as const)} />
+        <TextInput label="Weight" {...field('arealDensity')} hint="For a liquid, what it leaves when dry" />
+        <TextInput label="Thickness, mm" {...field('thickness')} {...byLaw('thickness')} />
+        <TextInput
+          label="Bending length, mm"
+          {...field('bendingLength')}
+          {...byLaw('bendingLength', 'Half its overhang on the 41.5° jig')}
+        />
+        <TextInput label="Stretch along, %" {...field('stretchLength')} />
+        <TextInput label="Stretch across, %" {...field('stretchCross')} />
+        <TextInput label="Stiffness in the sheet, N/m" {...field('membraneStiffness')} {...byLaw('membraneStiffness')} />
+        <TextInput label="Width of the roll" {...field('rollWidth')} />
+        <TextInput label="Price of a metre" {...field('pricePerMetre')} />
+        <SelectInput label="See-through" {...field('opacity')} options={plainOptions(SHEERNESS)} />
+      </div>
+      <fieldset>
+        <legend className="mb-1 font-semibold">The leaflet says</legend>
+        <div className="grid gap-4 sm:grid-cols-2 lg:grid-cols-4">
+          <SelectInput label="Iron" {...field('leaflet.ironDots')} options={IRON} />
+          <TextInput label="Seconds a stop" {...field('leaflet.seconds')} />
+          <SelectInput
+            label="Cover"
+            {...field('leaflet.cover')}
+            options={COVERS.map((cover) => [cover, COVER_WORDS[cover]] as const)}
+          />
+          <TextInput label="Minutes to cool" {...field('leaflet.coolMinutes')} />
+        </div>
+      </fieldset>
+      <div className="grid gap-4 sm:grid-cols-2 lg:grid-cols-4">
+        <SelectInput label="Glue" {...field('glue')} options={GLUES.map((glue) => [glue, GLUE_WORDS[glue]] as const)} />
+        <SelectInput label="Stands" {...field('wash')} options={WASHES.map((wash) => [wash, WASH_WORDS[wash]] as const)} />
+        <SelectInput label="In the end it" {...field('ends')} options={ENDS.map((ends) => [ends, ENDS_WORDS[ends]] as const)} />
+        <TextInput label="Stiffens cloth, times" {...field('stiffening')} hint="1 unless it is a liquid" />
+      </div>
+      <div className="flex flex-wrap gap-x-6">
+        <CheckInput label="Needs steam" {...field('leaflet.steam')} />
+        <CheckInput label="Stands dry cleaning" {...field('dryClean')} />
+        <CheckInput label="Shrink it first" {...field('preShrink')} />
+        <CheckInput label="Has a grain" {...field('grain')} />
+        <CheckInput label="I have some" {...field('inStock')} />
+        {TONES.map((tone) => (
+          <CheckInput key={tone} label={`kept in ${tone}`} value={tone} {...field('tones')} />
+        ))}
+      </div>
+      {error('tones') && <p className="font-semibold text-error">Shades: {error('tones')}</p>}
+      <div className="grid gap-4 sm:grid-cols-2">
+        <TextInput label="Made of" {...field('fibres')} hint="60 polyester, 40 viscose; empty when not known" />
+        <TextInput label="Note" {...field('note')} maxLength={4000} />
+      </div>
+      {own && (
+        <p className="flex flex-wrap gap-2">
+          <a className="btn" href={`/cupboard/layers/${own.id}`}>
+            Measure it at home
+          </a>
+          {onLike && (
+            <button type="button" className="btn" onClick={() => onLike(own)}>
+              Like this one, but …
+            </button>
+          )}
+        </p>
+      )}
     </RecordDialog>
   );
 }
@@ -280,11 +252,13 @@ function usualOf(family: Family, system: LengthSystem) {
     stretchLength: String(stretch[0]),
     stretchCross: String(stretch[1]),
     rollWidth: lengthForField(rollWidth, system),
-    ironDots: String(leaflet.ironDots),
-    seconds: String(leaflet.seconds),
-    steam: leaflet.steam,
-    cover: leaflet.cover,
-    coolMinutes: String(leaflet.coolMinutes),
+    leaflet: {
+      ironDots: String(leaflet.ironDots),
+      seconds: String(leaflet.seconds),
+      steam: leaflet.steam,
+      cover: leaflet.cover,
+      coolMinutes: String(leaflet.coolMinutes),
+    },
     ...{ glue, wash, dryClean, preShrink, grain, ends },
   };
 }

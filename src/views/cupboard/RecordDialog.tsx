@@ -1,10 +1,11 @@
 import { useEffect, useRef, useState, type ReactNode } from 'react';
-import { InputError } from '../../core/input-error';
-import type { ApiError } from '../../ui/api';
-import { call, plainMessage } from '../../ui/api';
-import type { Draft } from '../../ui/use-draft';
+import type { FieldValues } from 'react-hook-form';
+import { call } from '../../ui/api';
+import FormErrors from '../../ui/form/FormErrors';
+import RestoredDraft from '../../ui/form/RestoredDraft';
+import type { KeptForm } from '../../ui/form/use-kept-form';
+import { useWrite } from '../../ui/query';
 import type { Conflict } from '../../ui/saving/saver';
-import RestoredDraft from '../../ui/RestoredDraft';
 import StaleDialog from '../../ui/StaleDialog';
 
 interface Versioned {
@@ -12,95 +13,72 @@ interface Versioned {
   version: number;
 }
 
-interface Props<T extends Versioned> {
+interface Props<T extends Versioned, V extends FieldValues> {
   title: string;
   /** Collection that the record belongs to, such as `/api/cloths`. */
   path: string;
   /** Absent for a new one. */
   record: T | undefined;
-  /** Reads the form; throws an {@link InputError} for what cannot be read. */
-  read: () => object;
-  /** What is typed, kept in the browser until it is saved. */
-  draft?: Pick<Draft<unknown>, 'restored' | 'forget' | 'anew'>;
+  of: KeptForm<V>;
   onSaved: (row: T) => void;
   onClose: () => void;
-  children: (errors: Record<string, string>) => ReactNode;
+  children: ReactNode;
 }
 
 /** A form over one kept record: saves with its version, shows both versions when it was changed elsewhere. */
-export default function RecordDialog<T extends Versioned>({
+export default function RecordDialog<T extends Versioned, V extends FieldValues>({
   title,
   path,
   record,
-  read,
-  draft,
+  of,
   onSaved,
   onClose,
   children,
-}: Props<T>) {
+}: Props<T, V>) {
   const dialog = useRef<HTMLDialogElement>(null);
-  const [errors, setErrors] = useState<Record<string, string>>({});
   const [conflict, setConflict] = useState<Conflict<T>>();
-  const [busy, setBusy] = useState(false);
   useEffect(() => dialog.current?.showModal(), []);
-
-  const save = async (version = record?.version) => {
-    setErrors({});
-    let fields: object;
-    try {
-      fields = read();
-    } catch (problem) {
-      if (!(problem instanceof InputError)) throw problem;
-      setErrors({ [problem.field]: problem.message.replace(`${problem.field}: `, '') });
-      return;
-    }
-    setBusy(true);
-    try {
-      const saved = record
-        ? await call<T>('PUT', `${path}/${record.id}`, { ...fields, version })
-        : await call<T>('POST', path, fields);
-      draft?.forget();
-      onSaved(saved);
-      dialog.current?.close();
-    } catch (problem) {
-      const error = problem as ApiError;
-      if (error.status === 409) setConflict({ mine: { ...record!, ...fields }, theirs: error.current as T });
-      else {
-        // Under the very field where the form has it, and under what that belongs to.
-        const field = error.field ?? 'general';
-        setErrors({ [field]: plainMessage(error), [field.replace(/[.[].*$/, '')]: plainMessage(error) });
-      }
-    } finally {
-      setBusy(false);
-    }
+  const done = (saved: T) => {
+    of.forget();
+    onSaved(saved);
+    dialog.current?.close();
   };
+  const saving = useWrite(
+    ({ fields, version }: { fields: object; version: number | undefined }) =>
+      record ? call<T>('PUT', `${path}/${record.id}`, { ...fields, version }) : call<T>('POST', path, fields),
+    {
+      onSuccess: done,
+      onError: (problem, { fields }) => {
+        if (problem.status === 409) setConflict({ mine: { ...record!, ...fields }, theirs: problem.current as T });
+        else of.refuse(problem);
+      },
+    },
+  );
+  const save = (version = record?.version) => of.form.handleSubmit((fields) => saving.mutate({ fields, version }))();
   return (
     <dialog ref={dialog} className="modal" aria-label={title} onClose={onClose}>
       <div className="modal-box max-w-4xl">
         <h2 className="text-xl font-bold">{title}</h2>
         <form
           className="mt-4 space-y-4"
+          noValidate
           onSubmit={(event) => {
             event.preventDefault();
             void save();
           }}
         >
-          {draft && <RestoredDraft draft={draft} />}
-          {children(errors)}
-          {Object.keys(errors).length > 0 && (
-            <p role="alert" className="font-semibold text-error">
-              {errors['general'] ?? 'Not saved yet: see the field marked above. Everything you typed is still here.'}
-            </p>
-          )}
+          <RestoredDraft draft={of} />
+          {children}
+          <FormErrors of={of} />
           <div className="flex gap-3">
-            <button className="btn btn-primary" disabled={busy}>
+            <button className="btn btn-primary" disabled={saving.isPending}>
               Save
             </button>
             <button
               type="button"
               className="btn"
               onClick={() => {
-                draft?.forget();
+                of.forget();
                 dialog.current?.close();
               }}
             >
@@ -117,11 +95,7 @@ export default function RecordDialog<T extends Versioned>({
             setConflict(undefined);
             void save(version);
           }}
-          onTheirs={() => {
-            draft?.forget();
-            onSaved(conflict.theirs);
-            dialog.current?.close();
-          }}
+          onTheirs={() => done(conflict.theirs)}
           onClose={() => setConflict(undefined)}
         />
       )}

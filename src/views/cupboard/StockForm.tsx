@@ -3,14 +3,16 @@ import { useState } from 'react';
 import { InputError } from '../../core/input-error';
 import { bounds, drawShape, type DrawnShape, type Outline } from '../../core/shape';
 import { formatLength, lengthForField, parseLengthBeside } from '../../core/units';
-import Field from '../../ui/Field';
-import { SelectField, textBinder, TextField } from '../../ui/form-fields';
+import Field from '../../ui/form/Field';
+import { SelectInput, TextInput } from '../../ui/form/form-fields';
 import OutlineEditor from '../../ui/outline-editor/OutlineEditor';
 import OutlineThumb from '../../ui/OutlineThumb';
-import { useDraft } from '../../ui/use-draft';
+import { useKeptForm } from '../../ui/form/use-kept-form';
+import { stockSchema } from '../../schemas/tables';
 import { useUnits } from '../../ui/units-context';
 import type { Stock } from '../../store/stock';
-import { readNumber, WIDTH_HINT } from './draft-parsing';
+import { readNumber } from '../../ui/form/reading';
+import { WIDTH_HINT } from './draft-parsing';
 import RecordDialog from './RecordDialog';
 
 /** A cloth or layer that something can be kept of. */
@@ -35,104 +37,103 @@ const KIND_WORDS = { roll: 'a roll', sheet: 'sheets', leftover: 'a leftover' } a
 /** A roll, sheets or a leftover: what it is of, its size or shape, and where it is kept. */
 export default function StockForm({ entry, materials, onSaved, onClose }: Props) {
   const { system } = useUnits();
-  const [kind, setKind] = useState<Stock['kind']>(entry?.kind ?? 'leftover');
-  const [of, setOf] = useState(entry ? `${entry.ofKind}/${entry.ofId}` : `${materials[0]?.kind}/${materials[0]?.id}`);
-  const [outline, setOutline] = useState<Outline | null>(entry?.outline ?? null);
   const [drawing, setDrawing] = useState<DrawnShape>();
-  const typed = useDraft(`stock ${entry?.id ?? 'new'} ${entry?.version ?? 0}`, () => ({
-    width: entry ? lengthForField(entry.width, system) : '',
-    length: entry ? lengthForField(entry.length, system) : '',
-    count: String(entry?.count ?? 1),
-    place: entry?.place ?? '',
-    note: entry?.note ?? '',
-  }));
-  const draft = typed.now;
-  const set = (change: Partial<typeof draft>) => {
-    typed.set(change);
-    // Another size is another shape.
-    if ('width' in change || 'length' in change) setOutline(null);
-  };
-  const material = materials.find((each) => `${each.kind}/${each.id}` === of);
-  const read = () => {
-    if (!material) throw new InputError('ofId', 'say what it is of');
-    return {
-      kind,
-      ofKind: material.kind,
-      ofId: material.id,
-      width: positive('width', draft.width, system),
-      length: positive('length', draft.length, system),
-      count: kind === 'sheet' ? readNumber('count', draft.count, '') : 1,
-      outline: kind === 'leftover' ? outline : null,
-      place: draft.place.trim(),
-      note: draft.note,
-    };
-  };
+  const materialOf = (of: string) => materials.find((each) => `${each.kind}/${each.id}` === of);
+  const kept = useKeptForm({
+    key: `stock ${entry?.id ?? 'new'} ${entry?.version ?? 0}`,
+    schema: stockSchema,
+    start: () => ({
+      kind: entry?.kind ?? ('leftover' as Stock['kind']),
+      ofId: entry ? `${entry.ofKind}/${entry.ofId}` : `${materials[0]?.kind}/${materials[0]?.id}`,
+      outline: entry?.outline ?? (null as Outline | null),
+      width: entry ? lengthForField(entry.width, system) : '',
+      length: entry ? lengthForField(entry.length, system) : '',
+      count: String(entry?.count ?? 1),
+      place: entry?.place ?? '',
+      note: entry?.note ?? '',
+    }),
+    read: (draft) => {
+      const material = materialOf(draft.ofId);
+      if (!material) throw new InputError('ofId', 'say what it is of');
+      return {
+        kind: draft.kind,
+        ofKind: material.kind,
+        ofId: material.id,
+        width: positive('width', draft.width, system),
+        length: positive('length', draft.length, system),
+        count: draft.kind === 'sheet' ? readNumber('count', draft.count, '') : 1,
+        outline: draft.kind === 'leftover' ? draft.outline : null,
+        place: draft.place.trim(),
+        note: draft.note,
+      };
+    },
+  });
+  const { field, error, form } = kept;
+  const draft = form.watch();
+  const { kind, outline } = draft;
+  const material = materialOf(draft.ofId);
+  /** A field of the size: another size is another shape. */
+  const sized = (of: 'width' | 'length') => ({
+    ...form.register(of, { onChange: () => form.setValue('outline', null) }),
+    error: error(of),
+  });
   return (
     <>
-      <RecordDialog<Stock>
+      <RecordDialog
         title={entry ? `${material?.name ?? 'Something'}: ${KIND_WORDS[entry.kind]}` : 'A roll, sheets or a leftover'}
         path="/api/stock"
         record={entry}
-        read={read}
-        draft={typed}
+        of={kept}
         onSaved={onSaved}
         onClose={onClose}
       >
-        {(errors) => {
-          const text = textBinder(draft, set, errors);
-          return (
-            <div className="grid gap-4 sm:grid-cols-2">
-              <SelectField
-                label="It is"
-                value={kind}
-                options={(['leftover', 'roll', 'sheet'] as const).map((each) => [each, KIND_WORDS[each]] as const)}
-                onChange={setKind}
-              />
-              <Field label="Of" id="stock-of" error={errors['ofId']}>
-                <select id="stock-of" className="select" value={of} onChange={(e) => setOf(e.target.value)}>
-                  {(['cloth', 'layer'] as const).map((group) => (
-                    <optgroup key={group} label={group === 'cloth' ? 'Cloth' : 'Layers'}>
-                      {materials
-                        .filter((each) => each.kind === group)
-                        .map((each) => (
-                          <option key={each.id} value={`${each.kind}/${each.id}`}>
-                            {each.name}
-                          </option>
-                        ))}
-                    </optgroup>
-                  ))}
-                </select>
-              </Field>
-              <TextField
-                label="Width"
-                {...text('width')}
-                hint={
-                  material && material.rollWidth > 0 ? `usually ${formatLength(material.rollWidth, system)}` : WIDTH_HINT[system]
-                }
-              />
-              <TextField label={kind === 'roll' ? 'Length that is left' : 'Length'} {...text('length')} hint="along the grain" />
-              {kind === 'sheet' && <TextField label="How many sheets" {...text('count')} />}
-              <TextField label="Where it is kept" {...text('place')} placeholder="second drawer" maxLength={200} />
-              <TextField label="Note" {...text('note')} maxLength={4000} />
-              {kind === 'leftover' && (
-                <div className="flex items-center gap-4">
-                  {outline && <OutlineThumb outlines={[outline]} size={72} label="Shape of the leftover" />}
-                  <button
-                    type="button"
-                    className="btn"
-                    onClick={() => {
-                      const start = outline ?? startOutline(draft, system);
-                      setDrawing({ kind: 'drawn', edges: start.map((from) => ({ from })) });
-                    }}
-                  >
-                    <PencilRuler size={18} aria-hidden="true" /> {outline ? 'Change its shape' : 'It is no rectangle: draw it'}
-                  </button>
-                </div>
-              )}
-              {errors['outline'] && <p className="font-semibold text-error">{errors['outline']}</p>}
+        <div className="grid gap-4 sm:grid-cols-2">
+          <SelectInput
+            label="It is"
+            {...field('kind')}
+            options={(['leftover', 'roll', 'sheet'] as const).map((each) => [each, KIND_WORDS[each]] as const)}
+          />
+          <Field label="Of" id="stock-of" error={error('ofId')}>
+            <select id="stock-of" className="select" {...form.register('ofId')}>
+              {(['cloth', 'layer'] as const).map((group) => (
+                <optgroup key={group} label={group === 'cloth' ? 'Cloth' : 'Layers'}>
+                  {materials
+                    .filter((each) => each.kind === group)
+                    .map((each) => (
+                      <option key={each.id} value={`${each.kind}/${each.id}`}>
+                        {each.name}
+                      </option>
+                    ))}
+                </optgroup>
+              ))}
+            </select>
+          </Field>
+          <TextInput
+            label="Width"
+            {...sized('width')}
+            hint={material && material.rollWidth > 0 ? `usually ${formatLength(material.rollWidth, system)}` : WIDTH_HINT[system]}
+          />
+          <TextInput label={kind === 'roll' ? 'Length that is left' : 'Length'} {...sized('length')} hint="along the grain" />
+          {kind === 'sheet' && <TextInput label="How many sheets" {...field('count')} />}
+          <TextInput label="Where it is kept" {...field('place')} placeholder="second drawer" maxLength={200} />
+          <TextInput label="Note" {...field('note')} maxLength={4000} />
+          {kind === 'leftover' && (
+            <div className="flex items-center gap-4">
+              {outline && <OutlineThumb outlines={[outline]} size={72} label="Shape of the leftover" />}
+              <button
+                type="button"
+                className="btn"
+                onClick={() => {
+                  const start = outline ?? startOutline(draft, system);
+                  setDrawing({ kind: 'drawn', edges: start.map((from) => ({ from })) });
+                }}
+              >
+                <PencilRuler size={18} aria-hidden="true" /> {outline ? 'Change its shape' : 'It is no rectangle: draw it'}
+              </button>
             </div>
-          );
-        }}
+          )}
+          {error('outline') && <p className="font-semibold text-error">{error('outline')}</p>}
+        </div>
       </RecordDialog>
       {drawing && (
         <OutlineEditor
@@ -141,8 +142,9 @@ export default function StockForm({ entry, materials, onSaved, onClose }: Props)
           onDone={(shape) => {
             const drawn = drawShape(shape).outline;
             const { minX, minY, maxX, maxY } = bounds(drawn);
-            set({ width: lengthForField(maxX - minX, system), length: lengthForField(maxY - minY, system) });
-            setOutline(fitted(drawn, system));
+            form.setValue('width', lengthForField(maxX - minX, system));
+            form.setValue('length', lengthForField(maxY - minY, system));
+            form.setValue('outline', fitted(drawn, system));
           }}
           onClose={() => setDrawing(undefined)}
         />

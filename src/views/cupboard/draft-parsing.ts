@@ -1,22 +1,6 @@
 import { FIBRES, type Fibre, type FibreShare } from '../../core/cloth';
 import { InputError } from '../../core/input-error';
 
-/** Reads a plain number as typed, with point or comma. @throws {InputError} naming the field */
-export function readNumber(field: string, text: string, unit: string): number {
-  const value = Number(text.trim().replace(',', '.'));
-  if (text.trim() === '' || !Number.isFinite(value))
-    throw new InputError(
-      field,
-      `write a number${unit ? ` of ${unit}` : ''}; saw ${text.trim() === '' ? 'nothing' : JSON.stringify(text)}`,
-    );
-  return value;
-}
-
-/** The same for a field that may be left empty. */
-export function readOptional(field: string, text: string, unit: string): number | undefined {
-  return text.trim() === '' ? undefined : readNumber(field, text, unit);
-}
-
 /** Reads `55 cotton, 45 linen` or `cotton 55 linen 45`; a fibre alone counts as 100 %. */
 export function readFibres(text: string): FibreShare[] {
   const words = text

@@ -3,7 +3,7 @@ import { sourceOutline, type CutItem, type TableSource } from '../../core/cutlis
 import { remains } from '../../core/cutplan';
 import { bounds, polygonArea, transformed, type Outline } from '../../core/shape';
 import { call } from '../../ui/api';
-import { CheckField } from '../../ui/form-fields';
+import { CheckField } from '../../ui/form/form-fields';
 import OutlineThumb from '../../ui/OutlineThumb';
 import { today } from '../../ui/text';
 import { useUnits } from '../../ui/units-context';

@@ -1,6 +1,6 @@
 import type { TableMaterial, TableOptions } from '../../core/cutlist';
 import type { Stock } from '../../store/stock';
-import { CheckField, SelectField } from '../../ui/form-fields';
+import { CheckField, SelectField } from '../../ui/form/form-fields';
 import LengthField from '../../ui/LengthField';
 import OutlineThumb from '../../ui/OutlineThumb';
 import { useUnits } from '../../ui/units-context';

@@ -1,13 +1,13 @@
-import { CalendarDays, Printer, RotateCcw } from 'lucide-react';
-import { useEffect, useMemo, useState } from 'react';
+import { CalendarDays,Printer,RotateCcw } from 'lucide-react';
+import { useMemo } from 'react';
 import type { DayTask } from '../../core/schedule';
-import { call } from '../../ui/api';
-import { SelectField } from '../../ui/form-fields';
-import { counted, keepUnits } from '../../ui/text';
-import { useDraft } from '../../ui/use-draft';
+import { useAsked } from '../../ui/query';
+import { SelectField } from '../../ui/form/form-fields';
+import { counted,keepUnits } from '../../ui/text';
+import { useDraft } from '../../ui/form/use-draft';
 import type { BenchBoard } from '../../server/bench-board';
 import type { DayRun } from '../../server/day-work';
-import { NOTHING_DONE, planDay, type DayState } from './day-plan';
+import { NOTHING_DONE,planDay,type DayState } from './day-plan';
 import EveningPlan from './EveningPlan';
 
 type Count = '1' | '2' | '3';
@@ -42,6 +42,9 @@ function minutesOf(from: string): number {
   return match ? Number(match[1]) * 60 + Number(match[2]) : 18 * 60;
 }
 
+/** Before the first answer. */
+const NONE: DayRun[] = [];
+
 /** The working day: which runs, in which order, what goes alongside, until when. */
 export default function DayView({ board }: { board: BenchBoard }) {
   const plan = useDraft<Plan>('day', () => ({
@@ -49,21 +52,13 @@ export default function DayView({ board }: { board: BenchBoard }) {
     ...{ evening: '0', from: '19:00', state: NOTHING_DONE },
   }));
   const { jobIds, runIds, people, irons, evening, from, state } = plan.now;
-  const [runs, setRuns] = useState<DayRun[]>([]);
-  const [error, setError] = useState<string>();
   const ready = useMemo(() => board.ready.flatMap(({ project, jobs }) => jobs.map((job) => ({ ...job, project }))), [board]);
   // What was chosen before may be filed or deleted by now.
-  const asked = JSON.stringify({
+  const { answer, error } = useAsked<{ runs: DayRun[] }>('/api/day', {
     jobIds: jobIds.filter((id) => ready.some((job) => job.id === id)),
     runIds: runIds.filter((id) => board.runs.some((run) => run.id === id)),
   });
-  useEffect(() => {
-    const abort = new AbortController();
-    call<{ runs: DayRun[] }>('POST', '/api/day', JSON.parse(asked) as object, abort.signal)
-      .then((found) => (setRuns(found.runs), setError(undefined)))
-      .catch((problem: Error) => !abort.signal.aborted && setError(problem.message));
-    return () => abort.abort();
-  }, [asked]);
+  const runs = answer?.runs ?? NONE;
   const evenings = useMemo(
     () => planDay(runs, state, { people: Number(people), irons: Number(irons), evening: Number(evening) }),
     [runs, state, people, irons, evening],

@@ -1,10 +1,10 @@
-import { useState } from 'react';
 import { HOOP_KINDS, HOOP_SHAPES, hoopOutlines, MOUNTS, SIDES, type Hoop } from '../../core/hoop';
 import { InputError } from '../../core/input-error';
 import { lengthForField, parseLengthBeside } from '../../core/units';
-import { SelectField, textBinder, TextField } from '../../ui/form-fields';
+import { SelectInput, TextInput } from '../../ui/form/form-fields';
 import { closedPath } from '../../ui/svg-path';
-import { useDraft } from '../../ui/use-draft';
+import { useKeptForm } from '../../ui/form/use-kept-form';
+import { hoopSchema } from '../../schemas/hoop';
 import { useUnits } from '../../ui/units-context';
 import type { KeptHoop } from '../../store/hoops';
 import RecordDialog from '../cupboard/RecordDialog';
@@ -26,13 +26,11 @@ const SIZES = ['fieldWidth', 'fieldHeight', 'outerWidth', 'outerHeight', 'clamp'
 export default function HoopForm({ hoop, onSaved, onClose }: Props) {
   const { system } = useUnits();
   const shown = (mm: number | undefined) => (mm === undefined ? '' : lengthForField(mm, system));
-  const [words, setWords] = useState({
+  const start = {
     shape: hoop?.shape ?? ('rectangle' as Hoop['shape']),
     kind: hoop?.kind ?? ('screw' as Hoop['kind']),
     mount: hoop?.mount ?? ('arm' as Hoop['mount']),
     mountSide: hoop?.mountSide ?? ('left' as Hoop['mountSide']),
-  });
-  const typed = useDraft(`hoop ${hoop?.id ?? 'new'} ${hoop?.version ?? 0}`, () => ({
     name: hoop?.name ?? '',
     fieldWidth: shown(hoop?.fieldWidth),
     fieldHeight: shown(hoop?.fieldHeight),
@@ -40,78 +38,54 @@ export default function HoopForm({ hoop, onSaved, onClose }: Props) {
     outerHeight: shown(hoop?.outerHeight),
     clamp: shown(hoop?.clamp ?? 14),
     note: hoop?.note ?? '',
-  }));
-  const draft = typed.now;
-  /** What stood in the fields at first: a bare number counts in its unit. */
-  const [start] = useState(draft);
-  const set: (change: Partial<typeof draft>) => void = typed.set;
-  const read = () => {
+  };
+  const read = (draft: typeof start) => {
     const sizes = Object.fromEntries(
-      SIZES.map((field) => {
-        const mm = parseLengthBeside(draft[field], start[field], system, field);
-        if (!(mm > 0)) throw new InputError(field, 'must be more than nothing');
-        return [field, mm];
+      SIZES.map((size) => {
+        // A bare number counts in the unit that stood in the field at first.
+        const mm = parseLengthBeside(draft[size], start[size], system, size);
+        if (!(mm > 0)) throw new InputError(size, 'must be more than nothing');
+        return [size, mm];
       }),
     ) as Record<(typeof SIZES)[number], number>;
-    return { ...words, ...sizes, name: draft.name.trim(), note: draft.note };
+    return { ...draft, ...sizes, name: draft.name.trim() };
   };
+  const of = useKeptForm({
+    key: `hoop ${hoop?.id ?? 'new'} ${hoop?.version ?? 0}`,
+    schema: hoopSchema,
+    start: () => start,
+    read,
+  });
+  const { field } = of;
+  const draft = of.form.watch();
   const drawn = () => {
     try {
-      return hoopOutlines({ ...read(), name: '' });
+      return hoopOutlines({ ...read(draft), name: '' });
     } catch {
       return undefined;
     }
   };
   const lines = drawn();
   return (
-    <RecordDialog<KeptHoop>
-      title={hoop ? hoop.name : 'A hoop'}
-      path="/api/hoops"
-      record={hoop}
-      read={read}
-      draft={typed}
-      onSaved={onSaved}
-      onClose={onClose}
-    >
-      {(errors) => {
-        const text = textBinder(draft, set, errors);
-        return (
-          <div className="grid gap-4 sm:grid-cols-2">
-            <TextField label="Name" {...text('name')} placeholder="Small screw hoop" />
-            <SelectField
-              label="It is"
-              value={words.shape}
-              options={HOOP_SHAPES.map((each) => [each, SHAPE_WORDS[each]] as const)}
-              onChange={(shape) => setWords({ ...words, shape })}
-            />
-            <TextField label="Field, width" {...text('fieldWidth')} hint="what the needle reaches" placeholder="100 mm" />
-            <TextField label="Field, height" {...text('fieldHeight')} placeholder="100 mm" />
-            <TextField label="Outside, width" {...text('outerWidth')} hint="over the outer ring" placeholder="146 mm" />
-            <TextField label="Outside, height" {...text('outerHeight')} placeholder="150 mm" />
-            <TextField label="Clamp" {...text('clamp')} hint="width of the ring that holds the cloth" />
-            <SelectField
-              label="Held by"
-              value={words.kind}
-              options={HOOP_KINDS.map((each) => [each, KIND_WORDS[each]] as const)}
-              onChange={(kind) => setWords({ ...words, kind })}
-            />
-            <SelectField
-              label="Carried by"
-              value={words.mount}
-              options={MOUNTS.map((each) => [each, MOUNT_WORDS[each]] as const)}
-              onChange={(mount) => setWords({ ...words, mount })}
-            />
-            <SelectField
-              label="On its side"
-              value={words.mountSide}
-              options={SIDES.map((each) => [each, SIDE_WORDS[each]] as const)}
-              onChange={(mountSide) => setWords({ ...words, mountSide })}
-            />
-            <TextField label="Note" {...text('note')} maxLength={4000} />
-            {lines && <HoopSketch lines={lines} />}
-          </div>
-        );
-      }}
+    <RecordDialog title={hoop ? hoop.name : 'A hoop'} path="/api/hoops" record={hoop} of={of} onSaved={onSaved} onClose={onClose}>
+      <div className="grid gap-4 sm:grid-cols-2">
+        <TextInput label="Name" {...field('name')} placeholder="Small screw hoop" />
+        <SelectInput label="It is" {...field('shape')} options={HOOP_SHAPES.map((each) => [each, SHAPE_WORDS[each]] as const)} />
+        <TextInput label="Field, width" {...field('fieldWidth')} hint="what the needle reaches" placeholder="100 mm" />
+        <TextInput label="Field, height" {...field('fieldHeight')} placeholder="100 mm" />
+        <TextInput label="Outside, width" {...field('outerWidth')} hint="over the outer ring" placeholder="146 mm" />
+        <TextInput label="Outside, height" {...field('outerHeight')} placeholder="150 mm" />
+        <TextInput label="Clamp" {...field('clamp')} hint="width of the ring that holds the cloth" />
+        <SelectInput label="Held by" {...field('kind')} options={HOOP_KINDS.map((each) => [each, KIND_WORDS[each]] as const)} />
+        <SelectInput label="Carried by" {...field('mount')} options={MOUNTS.map((each) => [each, MOUNT_WORDS[each]] as const)} />
+        <SelectInput
+          label="On its side"
+          {...field('mountSide')}
+          options={SIDES.map((each) => [each, SIDE_WORDS[each]] as const)}
+        />
+        <TextInput label="Note" {...field('note')} maxLength={4000} />
+        {lines && <HoopSketch lines={lines} />}
+      </div>
     </RecordDialog>
   );
 }

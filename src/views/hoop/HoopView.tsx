@@ -1,8 +1,8 @@
 import { Pencil, Plus, Printer, Shapes, Trash2 } from 'lucide-react';
 import { useState } from 'react';
-import { attempt, undoToast } from '../../ui/undo-toast';
+import { rowsIn, useNamedRemoval } from '../../ui/use-removal';
 import { hoopOutlines } from '../../core/hoop';
-import { ApiError, call } from '../../ui/api';
+import { ApiError } from '../../ui/api';
 import FilePicker from '../../ui/FilePicker';
 import MotifThumb from '../../ui/motif/MotifThumb';
 import { counted } from '../../ui/text';
@@ -38,6 +38,9 @@ function Hoop({ hoopings: startHoopings, motifs: startMotifs, hoops: startHoops,
   const [hoopings, setHoopings] = useState(startHoopings);
   const [motifs, setMotifs] = useState(startMotifs);
   const [hoops, setHoops] = useState(startHoops);
+  const removeHooping = useNamedRemoval('/api/hoopings', rowsIn(setHoopings));
+  const removeMotif = useNamedRemoval('/api/motifs', rowsIn(setMotifs));
+  const removeHoop = useNamedRemoval('/api/hoops', rowsIn(setHoops));
   const [editing, setEditing] = useState<KeptHoop | 'new'>();
   const [drawing, setDrawing] = useState(false);
   const [reading, setReading] = useState<string>();
@@ -60,18 +63,6 @@ function Hoop({ hoopings: startHoopings, motifs: startMotifs, hoops: startHoops,
       setError((problem as Error).message.replace(/^file: /, `“${file.name}” `));
       setReading(undefined);
     }
-  };
-  const remove = async <T extends { id: string; name: string }>(
-    row: T,
-    path: string,
-    set: (change: (all: T[]) => T[]) => void,
-  ) => {
-    if (!(await attempt(`“${row.name}” could not be deleted`, () => call('DELETE', `${path}/${row.id}`)))) return;
-    set((all) => all.filter(({ id }) => id !== row.id));
-    undoToast(`“${row.name}” is deleted.`, async () => {
-      const back = await call<T>('POST', `${path}/${row.id}/restore`);
-      set((all) => [back, ...all]);
-    });
   };
   return (
     <>
@@ -115,7 +106,7 @@ function Hoop({ hoopings: startHoopings, motifs: startMotifs, hoops: startHoops,
                         <span className="mt-1 block text-[0.95rem] font-semibold">{stageWords(hooping)}</span>
                       </span>
                     </a>
-                    <DeleteButton name={hooping.name} onClick={() => void remove(hooping, '/api/hoopings', setHoopings)} />
+                    <DeleteButton name={hooping.name} onClick={() => removeHooping(hooping)} />
                   </li>
                 );
               })}
@@ -164,7 +155,7 @@ function Hoop({ hoopings: startHoopings, motifs: startMotifs, hoops: startHoops,
                       <span className="quiet block text-[0.9rem] leading-snug">{motif.note}</span>
                     </span>
                   </a>
-                  <DeleteButton name={motif.name} onClick={() => void remove(motif, '/api/motifs', setMotifs)} />
+                  <DeleteButton name={motif.name} onClick={() => removeMotif(motif)} />
                 </li>
               );
             })}
@@ -212,7 +203,7 @@ function Hoop({ hoopings: startHoopings, motifs: startMotifs, hoops: startHoops,
                   >
                     <Printer size={18} aria-hidden="true" />
                   </a>
-                  <DeleteButton name={hoop.name} onClick={() => void remove(hoop, '/api/hoops', setHoops)} />
+                  <DeleteButton name={hoop.name} onClick={() => removeHoop(hoop)} />
                 </div>
               </li>
             ))}

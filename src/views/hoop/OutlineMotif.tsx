@@ -3,7 +3,7 @@ import type { StitchedArea, Stitching } from '../../core/motif';
 import { bounds, drawShape, type Outline, type Point } from '../../core/shape';
 import type { FoundPieces } from '../../formats/drawing';
 import { ApiError, call } from '../../ui/api';
-import { CheckField, SelectField, TextField } from '../../ui/form-fields';
+import { CheckField, SelectField, TextField } from '../../ui/form/form-fields';
 import LengthField from '../../ui/LengthField';
 import OutlineThumb from '../../ui/OutlineThumb';
 import FilePicker from '../../ui/FilePicker';

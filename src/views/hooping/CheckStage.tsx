@@ -2,7 +2,7 @@ import { useEffect, useMemo, useState } from 'react';
 import { AFTER_CHECKS, finishing } from '../../core/hoop';
 import { widerBox, type Motif } from '../../core/motif';
 import { ApiError, call, plainMessage } from '../../ui/api';
-import { CheckField, SelectField } from '../../ui/form-fields';
+import { CheckField, SelectField } from '../../ui/form/form-fields';
 import MotifCanvas from '../../ui/motif/MotifCanvas';
 import { mapsOf } from '../../ui/motif/motif-runner';
 import { readableDate, today } from '../../ui/text';

@@ -15,7 +15,7 @@ import {
 } from '../../core/hoop';
 import type { Motif } from '../../core/motif';
 import type { Outline } from '../../core/shape';
-import { CheckField } from '../../ui/form-fields';
+import { CheckField } from '../../ui/form/form-fields';
 import LengthField from '../../ui/LengthField';
 import { useUnits } from '../../ui/units-context';
 import type { HoopingStack } from '../../store/hoopings';

@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import { call } from '../../ui/api';
+import { usedOf } from '../../core/layers';
+import { useAsked } from '../../ui/query';
 import type { HoopingStack } from '../../store/hoopings';
 import type { Judgement } from '../../server/motif-work';
 
@@ -14,12 +15,9 @@ interface Props {
 
 /** What lies under and over the motif, and what else would do. */
 export default function StackPanel({ motifId, clothId, wish, stack, frozen, onStack }: Props) {
-  const [judged, setJudged] = useState<Judgement>();
-  const [error, setError] = useState<string>();
-  const ask = () =>
-    call<Judgement>('POST', `/api/motifs/${motifId}/judge`, { clothId, ...wish })
-      .then(setJudged)
-      .catch((problem: Error) => setError(problem.message));
+  const [asking, setAsking] = useState(false);
+  const { answer, error } = useAsked<Judgement>(asking ? `/api/motifs/${motifId}/judge` : undefined, { clothId, ...wish });
+  const judged = asking ? answer : undefined;
   return (
     <section className="sheet space-y-2 p-4" aria-label="What goes under it">
       <h2 className="font-semibold">What goes under it</h2>
@@ -29,8 +27,8 @@ export default function StackPanel({ motifId, clothId, wish, stack, frozen, onSt
           {error}
         </p>
       )}
-      {!frozen && !judged && (
-        <button type="button" className={`btn ${stack ? '' : 'btn-primary'}`} onClick={() => void ask()}>
+      {!frozen && !asking && (
+        <button type="button" className={`btn ${stack ? '' : 'btn-primary'}`} onClick={() => setAsking(true)}>
           {stack ? 'Take something else' : 'Choose it'}
         </button>
       )}
@@ -42,8 +40,8 @@ export default function StackPanel({ motifId, clothId, wish, stack, frozen, onSt
                 type="button"
                 className="w-full rounded-box border border-base-300 bg-base-100 p-3 text-left hover:bg-base-300/40"
                 onClick={() => {
-                  onStack({ title, layers: layers.map(({ materialId, angle }) => ({ materialId, angle })) });
-                  setJudged(undefined);
+                  onStack({ title, layers: layers.map(({ materialId, angle }) => ({ ...usedOf(materialId), angle })) });
+                  setAsking(false);
                 }}
               >
                 <span className="block leading-snug font-semibold text-primary">{title}</span>

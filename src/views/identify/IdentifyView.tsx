@@ -1,7 +1,7 @@
 import { RotateCcw } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import type { Given, Identified } from '../../core/identify';
-import { TextField } from '../../ui/form-fields';
+import { TextField } from '../../ui/form/form-fields';
 
 /** A question as it is asked. */
 interface Asked {

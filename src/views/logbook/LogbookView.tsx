@@ -1,7 +1,6 @@
 import { Trash2 } from 'lucide-react';
 import { lazy, Suspense, useEffect, useState } from 'react';
-import { attempt, undoToast } from '../../ui/undo-toast';
-import { call } from '../../ui/api';
+import { useRemoval } from '../../ui/use-removal';
 import PredictedMeasured from '../../ui/PredictedMeasured';
 import { counted, keepUnits, readableDate, today } from '../../ui/text';
 import Pager from '../../ui/Pager';
@@ -33,14 +32,14 @@ export default function LogbookView({
   const [outcome, setOutcome] = useState<LogEntry['outcome'] | 'all'>('all');
   const list = usePage('/api/log', start, { search, outcome: outcome === 'all' ? '' : outcome });
   const shown = list.rows;
-  const remove = async (entry: ListedEntry) => {
-    if (!(await attempt('The entry could not be taken out', () => call('DELETE', `/api/log/${entry.id}`)))) return;
-    list.drop(entry.id);
-    undoToast(`“${entry.title}” is taken out of the logbook.`, async () => {
-      await call('POST', `/api/log/${entry.id}/restore`);
-      await list.refresh();
-    });
-  };
+  const remove = useRemoval<ListedEntry>({
+    address: ({ id }) => `/api/log/${id}`,
+    gone: ({ title }) => `“${title}” is taken out of the logbook.`,
+    failed: () => 'The entry could not be taken out',
+    drop: ({ id }) => list.drop(id),
+    // It goes back to its day.
+    put: () => void list.refresh(),
+  });
   // Drawn here only: what the server streams in later would need a script within the document.
   const [drawn, setDrawn] = useState(false);
   useEffect(() => setDrawn(true), []);
@@ -158,7 +157,7 @@ export default function LogbookView({
                   type="button"
                   className="btn btn-ghost btn-icon"
                   aria-label={`Take ${entry.title} of ${readableDate(entry.doneOn)} out`}
-                  onClick={() => void remove(entry)}
+                  onClick={() => remove(entry)}
                 >
                   <Trash2 size={18} aria-hidden="true" />
                 </button>

@@ -1,13 +1,15 @@
-import { useEffect, useMemo, useState } from 'react';
-import { centred, smallestHoop, STITCH_ROLE_WORDS, STITCH_ROLES, type DriftMap, type StitchRole } from '../../core/hoop';
-import { widerBox, type Motif } from '../../core/motif';
+import { useEffect,useMemo,useState } from 'react';
+import { usedOf } from '../../core/layers';
+import { centred,smallestHoop,STITCH_ROLE_WORDS,STITCH_ROLES,type DriftMap,type StitchRole } from '../../core/hoop';
+import { useAsked } from '../../ui/query';
+import { widerBox,type Motif } from '../../core/motif';
 import type { Outline } from '../../core/shape';
 import { call } from '../../ui/api';
 import DriftCanvas from '../../ui/motif/DriftCanvas';
 import { driftOn } from '../../ui/motif/motif-runner';
 import { counted } from '../../ui/text';
 import type { Hooping } from '../../store/hoopings';
-import type { Judgement as Judged, JudgedStack } from '../../server/motif-work';
+import type { Judgement as Judged,JudgedStack } from '../../server/motif-work';
 import type { MotifViewProps } from './motif-view-props';
 
 const VERDICT_WORDS = { easily: 'carried easily', near: 'near the limit', 'too-much': 'too much for it' } as const;
@@ -21,30 +23,21 @@ const ROOM = 25;
 export default function Judgement({ motif, stitches, cloths, startCloth, work, hoops }: MotifViewProps & { stitches: Motif }) {
   const [clothId, setClothId] = useState(startCloth ?? cloths.find(({ own }) => own)?.id ?? cloths[0]?.id ?? '');
   const [role, setRole] = useState<StitchRole>(STITCH_ROLES.find((each) => each === work?.role) ?? 'embroidery');
-  const [answer, setAnswer] = useState<{ clothId: string; role: StitchRole; judged: Judged }>();
   const [maps, setMaps] = useState<(DriftMap | undefined)[]>([]);
-  const [error, setError] = useState<string>();
+  const [broken, setError] = useState<string>();
   const [busy, setBusy] = useState(false);
-  const judged = answer?.judged;
   // While another cloth is asked about, the cards still show the last one, and none of them may be taken.
-  const asking = !error && (answer?.clothId !== clothId || answer.role !== role);
-  useEffect(() => {
-    const stop = new AbortController();
-    setError(undefined);
-    call<Judged>(
-      'POST',
-      `/api/motifs/${motif.id}/judge`,
-      { clothId, role, ...(work ? { cut: work.cut, care: work.care } : {}) },
-      stop.signal,
-    )
-      .then((value) => setAnswer({ clothId, role, judged: value }))
-      .catch((problem: Error) => {
-        if (stop.signal.aborted) return;
-        setAnswer(undefined);
-        setError(problem.message);
-      });
-    return () => stop.abort();
-  }, [motif.id, clothId, work, role]);
+  const {
+    answer,
+    current,
+    error: refused,
+  } = useAsked<Judged>(`/api/motifs/${motif.id}/judge`, {
+    ...{ clothId, role },
+    ...(work ? { cut: work.cut, care: work.care } : {}),
+  });
+  const judged = refused ? undefined : answer;
+  const error = refused ?? broken;
+  const asking = !refused && !current;
 
   const shown = useMemo(() => (judged ? [judged.bare, ...judged.offered.slice(0, SHOWN)] : []), [judged]);
   const { bounds } = motif.figures;
@@ -86,7 +79,7 @@ export default function Judgement({ motif, stitches, cloths, startCloth, work, h
         role,
         hoopId: hoops[first ?? -1]?.id ?? null,
         ground: { outline, obstacles: [] },
-        stack: { title: stack.title, layers: stack.layers.map(({ materialId, angle }) => ({ materialId, angle })) },
+        stack: { title: stack.title, layers: stack.layers.map(({ materialId, angle }) => ({ ...usedOf(materialId), angle })) },
         floats: judged!.marks,
         place: { ...centred(outline, { x: 0, y: 0 }, 'both'), angle: 0, flipped: false },
       });

@@ -2,7 +2,7 @@ import { Pause, Play } from 'lucide-react';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { runningSeconds, widerBox, type Motif } from '../../core/motif';
 import { SPEEDS } from '../../core/machine';
-import { CheckField } from '../../ui/form-fields';
+import { CheckField } from '../../ui/form/form-fields';
 import { fetchMotif } from '../../ui/motif/fetch-motif';
 import MotifCanvas from '../../ui/motif/MotifCanvas';
 import { mapsOf } from '../../ui/motif/motif-runner';

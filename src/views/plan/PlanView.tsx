@@ -1,11 +1,12 @@
 import { usedOf } from '../../core/layers';
-import { Check, Lock, LockOpen, Plus, X } from 'lucide-react';
-import { useEffect, useRef, useState } from 'react';
+import { useAsked,useWrite,client } from '../../ui/query';
+import { Check,Lock,LockOpen,Plus,X } from 'lucide-react';
+import { useState } from 'react';
 import type { LengthSystem } from '../../core/units';
-import { call, type ApiError } from '../../ui/api';
-import { counted, keepUnits } from '../../ui/text';
+import { call } from '../../ui/api';
+import { counted,keepUnits } from '../../ui/text';
 import { UnitsProvider } from '../../ui/units-context';
-import type { PlanAsked, ProjectPlan } from '../../server/plan-project';
+import type { PlanAsked,ProjectPlan } from '../../server/plan-project';
 import { keptStack } from '../choose/answers';
 
 interface Props {
@@ -19,56 +20,41 @@ const NOTHING: PlanAsked = { dropped: [], wanted: [], locked: {} };
 /** All jobs of a project against the fewest materials that serve them. */
 export default function PlanView({ project, start, units }: Props) {
   const [asked, setAsked] = useState(NOTHING);
-  const [plan, setPlan] = useState(start);
-  const [error, setError] = useState<string>();
-  const [busy, setBusy] = useState(false);
-  const [taken, setTaken] = useState(false);
-  const answered = useRef(NOTHING);
-  useEffect(() => {
-    if (answered.current === asked) return undefined;
-    answered.current = asked;
-    const abort = new AbortController();
-    setBusy(true);
-    call<ProjectPlan>('POST', `/api/projects/${project.id}/plan`, asked, abort.signal)
-      .then((answer) => (setPlan(answer), setError(undefined), setTaken(false)))
-      .catch((problem: ApiError) => !abort.signal.aborted && setError(problem.message))
-      .finally(() => !abort.signal.aborted && setBusy(false));
-    return () => abort.abort();
-  }, [asked, project.id]);
-  const change = (to: Partial<PlanAsked>) => setAsked((was) => ({ ...was, ...to }));
+  const path = `/api/projects/${project.id}/plan`;
+  const found = useAsked<ProjectPlan>(path, asked, { start });
+  const plan = found.answer ?? start;
+  const taking = useWrite(
+    () =>
+      call<{ jobs: { id: string; version: number; stack: { title: string } }[] }>('PUT', `/api/projects/${project.id}/stacks`, {
+        stacks: plan.jobs.flatMap(({ id: jobId, version, stack }) =>
+          stack ? [{ jobId, version, stack: keptStack(stack) }] : [],
+        ),
+      }),
+    {
+      onSuccess: ({ jobs }) =>
+        client.setQueryData<ProjectPlan>([path, asked], {
+          ...plan,
+          jobs: plan.jobs.map((job) => {
+            const now = jobs.find(({ id }) => id === job.id);
+            return now ? { ...job, version: now.version, now: now.stack.title } : job;
+          }),
+        }),
+    },
+  );
+  const change = (to: Partial<PlanAsked>) => {
+    taking.reset();
+    setAsked((was) => ({ ...was, ...to }));
+  };
   const lock = (jobId: string, stackId: string | undefined) => {
     const { [jobId]: _was, ...locked } = asked.locked;
     change({ locked: stackId === undefined ? locked : { ...locked, [jobId]: stackId } });
   };
-  const take = async () => {
-    setBusy(true);
-    try {
-      const stacks = plan.jobs.flatMap(({ id: jobId, version, stack }) =>
-        stack ? [{ jobId, version, stack: keptStack(stack) }] : [],
-      );
-      const { jobs } = await call<{ jobs: { id: string; version: number; stack: { title: string } }[] }>(
-        'PUT',
-        `/api/projects/${project.id}/stacks`,
-        { stacks },
-      );
-      setPlan((was) => ({
-        ...was,
-        jobs: was.jobs.map((job) => {
-          const now = jobs.find(({ id }) => id === job.id);
-          return now ? { ...job, version: now.version, now: now.stack.title } : job;
-        }),
-      }));
-      setTaken(true);
-      setError(undefined);
-    } catch (problem) {
-      const fault = problem as ApiError;
-      setError(
-        fault.status === 409 ? 'A job was changed in another tab. Open this page anew and take the plan again.' : fault.message,
-      );
-    } finally {
-      setBusy(false);
-    }
-  };
+  const busy = found.busy || taking.isPending;
+  const taken = taking.isSuccess;
+  const error =
+    taking.error?.status === 409
+      ? 'A job was changed in another tab. Open this page anew and take the plan again.'
+      : (taking.error?.message ?? found.error);
   const nameOf = (jobId: string) => plan.jobs.find(({ id }) => id === jobId)?.name ?? 'a job';
   const bought = plan.materials.filter(({ atHand }) => !atHand).length;
   return (
@@ -92,7 +78,12 @@ export default function PlanView({ project, start, units }: Props) {
               What to buy
             </a>
           )}
-          <button type="button" className="btn btn-primary" disabled={busy || plan.jobs.length === 0} onClick={() => void take()}>
+          <button
+            type="button"
+            className="btn btn-primary"
+            disabled={busy || plan.jobs.length === 0}
+            onClick={() => taking.mutate(undefined)}
+          >
             <Check size={18} aria-hidden="true" /> {taken ? 'Taken' : 'Take the whole plan'}
           </button>
         </span>

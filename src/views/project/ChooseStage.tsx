@@ -1,11 +1,11 @@
 import { Blocks } from 'lucide-react';
-import { lazy, Suspense, useEffect, useMemo, useState } from 'react';
+import { lazy, Suspense, useMemo, useState } from 'react';
 import { sizeOfPiece, type Choice, type RankedStack, type Weights } from '../../core/choose';
+import { useAsked } from '../../ui/query';
 import { openPiece } from '../../core/pieces';
 import { schoolsOf, type Schools } from '../../core/schools';
 import { fabricOf } from '../../core/cloth';
 import type { ApiError } from '../../ui/api';
-import { call } from '../../ui/api';
 import DroopDrawing from '../../ui/DroopDrawing';
 import SchoolSelects from '../../ui/SchoolSelects';
 import { counted, keepUnits } from '../../ui/text';
@@ -41,8 +41,7 @@ const STITCHED: readonly Worked['wish']['role'][] = ['embroidery', 'badge', 'app
 
 /** Chooses the stack of a job: the best of each kind, one tap to take it. */
 export default function ChooseStage({ work, cloth, cloths, materials, trim, ways, onSave, onCloth, onNext }: Props) {
-  const [choice, setChoice] = useState<Choice>();
-  const [error, setError] = useState<string>();
+  const [refused, setRefused] = useState<string>();
   const [all, setAll] = useState(false);
   const [composing, setComposing] = useState(false);
   const [weights, setWeights] = useState<Weights>({});
@@ -51,14 +50,11 @@ export default function ChooseStage({ work, cloth, cloths, materials, trim, ways
   const fabric = useMemo(() => cloth && fabricOf(cloth), [cloth]);
   const asked = useMemo(() => cloth && { clothId: cloth.id, weights, schools, piece: size }, [cloth, weights, schools, size]);
   const known = useMemo(() => new Map(materials.map((material) => [material.id, addableOf(material)])), [materials]);
-  useEffect(() => {
-    if (!fabric || !asked) return undefined;
-    const abort = new AbortController();
-    call<Choice>('POST', '/api/choose', { fabric, part: work.wish, limit: 80, ...asked }, abort.signal)
-      .then(setChoice)
-      .catch((problem: Error) => !abort.signal.aborted && setError(problem.message));
-    return () => abort.abort();
-  }, [work.wish, fabric, asked]);
+  const { answer: choice, error: unanswered } = useAsked<Choice>(fabric && asked ? '/api/choose' : undefined, {
+    ...{ fabric, part: work.wish, limit: 80 },
+    ...asked,
+  });
+  const error = refused ?? unanswered;
 
   if (!cloth || !fabric || !asked) {
     return (
@@ -72,7 +68,7 @@ export default function ChooseStage({ work, cloth, cloths, materials, trim, ways
     );
   }
   const take = async (stack: RankedStack) => {
-    setError(undefined);
+    setRefused(undefined);
     try {
       const saved = await onSave(work, {
         stack: keptStack(stack, schools),
@@ -81,17 +77,17 @@ export default function ChooseStage({ work, cloth, cloths, materials, trim, ways
       // A layer that this page has not seen yet has to be fetched with it.
       if (saved) location.assign(`?job=${work.id}&stage=scrap`);
     } catch (problem) {
-      setError((problem as ApiError).message);
+      setRefused((problem as ApiError).message);
     }
   };
   /** Takes a stack that was put together, with the stops that are known. */
   const takeOwn = async (stack: KeptStack) => {
-    setError(undefined);
+    setRefused(undefined);
     try {
       const saved = await onSave(work, { stack, cutDone: false });
       if (saved) location.assign(`?job=${work.id}&stage=scrap`);
     } catch (problem) {
-      setError((problem as ApiError).message);
+      setRefused((problem as ApiError).message);
     }
   };
   const groups = choice ? groupAnswers(choice.ranked) : [];

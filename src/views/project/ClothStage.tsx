@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { clothBendingLength, overhangFromBendingLength } from '../../core/cloth';
 import DroopDrawing from '../../ui/DroopDrawing';
-import Field from '../../ui/Field';
+import Field from '../../ui/form/Field';
 import { useUnits } from '../../ui/units-context';
 import type { Cloth } from '../../store/cloths';
 import ClothSelect from './ClothSelect';

@@ -1,7 +1,7 @@
 import { EXTENTS, EXTENT_WORDS, type Extent } from '../../core/layers';
 import { DEFAULT_LAYER_OUTLINE, type LayerCut } from '../../core/pieces';
 import { edgeNames } from '../../core/shape';
-import { CheckField, SelectField } from '../../ui/form-fields';
+import { CheckField, SelectField } from '../../ui/form/form-fields';
 import LengthField from '../../ui/LengthField';
 import type { Worked } from './worked';
 

@@ -1,6 +1,6 @@
 import { DEFAULT_LAYER_OUTLINE, MARK_WORDS, type Mark, type Place, type PlaceKind } from '../../core/pieces';
 import { bounds, drawShape, edgeNames, type PieceShape, type Point } from '../../core/shape';
-import { CheckField, SelectField } from '../../ui/form-fields';
+import { CheckField, SelectField } from '../../ui/form/form-fields';
 import LengthField from '../../ui/LengthField';
 import PlaceField from '../../ui/PlaceField';
 

@@ -1,120 +1,57 @@
 import { Archive, ArchiveRestore, Pencil, Repeat } from 'lucide-react';
 import { useState } from 'react';
-import { CARES, CARE_WORDS, type Care } from '../../core/choose';
-import type { ApiError } from '../../ui/api';
+import { CARE_WORDS } from '../../core/choose';
+import { useWrite } from '../../ui/query';
 import { call, plainMessage } from '../../ui/api';
 import type { Conflict } from '../../ui/saving/saver';
 import StaleDialog from '../../ui/StaleDialog';
 import { counted } from '../../ui/text';
 import type { Project } from '../../store/projects';
 import Notions from './Notions';
+import ProjectFields from './ProjectFields';
 
 interface Props {
   project: Project;
   onSaved: (project: Project) => void;
 }
 
-interface Draft {
-  name: string;
-  note: string;
-  makes: string;
-  variant: string;
-  care: Care | 'unsaid';
-  version: number;
-}
-
 const WORDS = { makes: 'How many are made', variant: 'Variant', care: 'Care', notions: 'Notions', archived: 'Put away' };
 
 /** The project's name, note, variant and how many of it are made, changed in place; and the same thing sewn again. */
 export default function ProjectHeading({ project, onSaved }: Props) {
-  const [draft, setDraft] = useState<Draft>();
-  const [error, setError] = useState<string>();
+  const [editing, setEditing] = useState(false);
   const [conflict, setConflict] = useState<Conflict<Project>>();
-  const put = async (changed: Project) => {
-    const { id, createdAt: _created, updatedAt: _updated, ...body } = changed;
-    try {
-      onSaved(await call<Project>('PUT', `/api/projects/${id}`, body));
-      setDraft(undefined);
-      setError(undefined);
-    } catch (problem) {
-      const fault = problem as ApiError;
-      if (fault.status === 409) setConflict({ mine: changed, theirs: fault.current as Project });
-      else setError(plainMessage(fault));
-    }
-  };
-  const save = async ({ name, note, makes, variant, care, version }: Draft) => {
-    const count = Number(makes);
-    if (!Number.isInteger(count) || count < 1 || count > 1000) {
-      setError('How many are made is a whole number from 1 to 1000.');
-      return;
-    }
-    const fields = { name: name.trim(), note, variant: variant.trim(), care: care === 'unsaid' ? null : care, makes: count };
-    await put({ ...project, ...fields, version });
-  };
-  const again = async () => {
-    try {
-      const { id } = await call<{ id: string }>('POST', `/api/projects/${project.id}/again`);
-      location.assign(`/projects/${id}`);
-    } catch (problem) {
-      setError((problem as ApiError).message);
-    }
-  };
-  const set = (change: Partial<Draft>) => setDraft({ ...draft!, ...change });
+  const saving = useWrite(
+    ({ id, createdAt: _created, updatedAt: _updated, ...body }: Project) => call<Project>('PUT', `/api/projects/${id}`, body),
+    {
+      onSuccess: (saved) => {
+        onSaved(saved);
+        setEditing(false);
+      },
+      onError: (problem, mine) => {
+        if (problem.status === 409) setConflict({ mine, theirs: problem.current as Project });
+      },
+    },
+  );
+  /** Saves it. @returns whether it was */
+  const put = (changed: Project): Promise<boolean> =>
+    saving.mutateAsync(changed).then(
+      () => true,
+      () => false,
+    );
+  const again = useWrite(() => call<{ id: string }>('POST', `/api/projects/${project.id}/again`), {
+    onSuccess: ({ id }) => location.assign(`/projects/${id}`),
+  });
+  const refused = saving.error && saving.error.status !== 409 ? saving.error : again.error;
   return (
     <header className="mb-4">
-      {draft ? (
-        <form
-          className="flex flex-wrap items-end gap-3"
-          onSubmit={(event) => {
-            event.preventDefault();
-            void save(draft);
-          }}
-        >
-          <label className="w-72 font-semibold">
-            Name
-            <input className="input" value={draft.name} maxLength={120} onChange={(e) => set({ name: e.target.value })} />
-          </label>
-          <label className="w-28 font-semibold">
-            How many
-            <input
-              className="input"
-              type="number"
-              min={1}
-              max={1000}
-              value={draft.makes}
-              onChange={(e) => set({ makes: e.target.value })}
-            />
-          </label>
-          <label className="w-56 font-semibold">
-            Variant
-            <input
-              className="input"
-              value={draft.variant}
-              maxLength={120}
-              placeholder="with three tabs"
-              onChange={(e) => set({ variant: e.target.value })}
-            />
-          </label>
-          <label className="w-52 font-semibold">
-            Care
-            <select className="select" value={draft.care} onChange={(e) => set({ care: e.target.value as Draft['care'] })}>
-              <option value="unsaid">not said yet</option>
-              {CARES.map((care) => (
-                <option key={care} value={care}>
-                  {CARE_WORDS[care]}
-                </option>
-              ))}
-            </select>
-          </label>
-          <label className="min-w-60 flex-1 font-semibold">
-            Note
-            <input className="input" value={draft.note} maxLength={4000} onChange={(e) => set({ note: e.target.value })} />
-          </label>
-          <button className="btn btn-primary">Save</button>
-          <button type="button" className="btn" onClick={() => (setDraft(undefined), setError(undefined))}>
-            Leave it
-          </button>
-        </form>
+      {editing ? (
+        <ProjectFields
+          project={project}
+          refused={refused ?? undefined}
+          onSave={(fields) => put({ ...project, ...fields })}
+          onClose={() => (setEditing(false), saving.reset())}
+        />
       ) : (
         <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1">
           <h1 className="text-2xl font-bold">{project.name}</h1>
@@ -128,20 +65,10 @@ export default function ProjectHeading({ project, onSaved }: Props) {
               .filter(Boolean)
               .join(' · ')}
           </p>
-          <button
-            type="button"
-            className="btn btn-ghost"
-            onClick={() =>
-              setDraft({
-                ...{ name: project.name, note: project.note, variant: project.variant, version: project.version },
-                care: project.care ?? 'unsaid',
-                makes: String(project.makes),
-              })
-            }
-          >
+          <button type="button" className="btn btn-ghost" onClick={() => setEditing(true)}>
             <Pencil size={17} aria-hidden="true" /> Rename or make more
           </button>
-          <button type="button" className="btn btn-ghost" onClick={() => void again()}>
+          <button type="button" className="btn btn-ghost" onClick={() => again.mutate(undefined)}>
             <Repeat size={17} aria-hidden="true" /> Sew it again
           </button>
           <button type="button" className="btn btn-ghost" onClick={() => void put({ ...project, archived: !project.archived })}>
@@ -150,10 +77,10 @@ export default function ProjectHeading({ project, onSaved }: Props) {
           </button>
         </div>
       )}
-      <Notions notions={project.notions} onChange={(notions) => put({ ...project, notions })} />
-      {error && (
+      <Notions notions={project.notions} onChange={async (notions) => void (await put({ ...project, notions }))} />
+      {refused && !editing && (
         <p role="alert" className="mt-2 font-semibold text-error">
-          {error}
+          {plainMessage(refused)}
         </p>
       )}
       {conflict && (
@@ -162,7 +89,7 @@ export default function ProjectHeading({ project, onSaved }: Props) {
           words={WORDS}
           onTheirs={() => {
             onSaved(conflict.theirs);
-            setDraft(undefined);
+            setEditing(false);
             setConflict(undefined);
           }}
           onMine={() => {

@@ -3,6 +3,7 @@ import { useCallback, useMemo, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { toast } from 'sonner';
 import { clothThickness } from '../../core/cloth';
+import { useRemoval } from '../../ui/use-removal';
 import { EXTENT_WORDS } from '../../core/layers';
 import { cutPieceOf } from '../../core/workpiece';
 import { call, type ApiError } from '../../ui/api';
@@ -132,14 +133,13 @@ export default function ProjectView({ data, startWork, startStage }: Props) {
     });
     if (!kept) setRows((all) => ({ ...all, pieces: before }));
   };
-  const remove = async (level: Level, gone: Row, name: string) => {
-    if (!(await attempt(`“${name}” could not be deleted`, () => call('DELETE', `/api/${level}/${gone.id}`)))) return;
-    setRows((all) => ({ ...all, [level]: (all[level] as Row[]).filter(({ id }) => id !== gone.id) }));
-    undoToast(`“${name}” is deleted.`, async () => {
-      const back = await call<Row>('POST', `/api/${level}/${gone.id}/restore`);
-      setRows((all) => ({ ...all, [level]: [...(all[level] as Row[]), back] }));
-    });
-  };
+  const remove = useRemoval<{ level: Level; row: Row; name: string }, Row>({
+    address: ({ level, row }) => `/api/${level}/${row.id}`,
+    gone: ({ name }) => `“${name}” is deleted.`,
+    failed: ({ name }) => `“${name}” could not be deleted`,
+    drop: ({ level, row }) => setRows((all) => ({ ...all, [level]: (all[level] as Row[]).filter(({ id }) => id !== row.id) })),
+    put: ({ level, row }, back = row) => setRows((all) => ({ ...all, [level]: [...(all[level] as Row[]), back] })),
+  });
   const copy = async (from: Piece) => {
     try {
       const added = await call<Rows>('POST', `/api/pieces/${from.id}/copy`);
@@ -188,7 +188,7 @@ export default function ProjectView({ data, startWork, startStage }: Props) {
             selected={selected}
             onSelect={(id) => go(stage, id)}
             onCopy={(from) => void copy(from)}
-            onDelete={(level, row, name) => void remove(level, row, name)}
+            onDelete={(level, row, name) => remove({ level, row, name })}
             onAddCut={setCutting}
             onAddJob={(on) => void addJob(on)}
             onOrder={(ids) => void reorder(ids)}

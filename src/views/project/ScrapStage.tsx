@@ -19,7 +19,7 @@ import {
 } from '../../core/scrap';
 import { settingWords } from '../../core/steps';
 import { ApiError, call } from '../../ui/api';
-import { CheckField } from '../../ui/form-fields';
+import { CheckField } from '../../ui/form/form-fields';
 import ScrapDrawing from '../../ui/ScrapDrawing';
 import { keepUnits, readableDate, today } from '../../ui/text';
 import { useUnits } from '../../ui/units-context';
@@ -244,6 +244,7 @@ function Trial({ work, layers, scrap, onScrap, onGone, onNext, onAnother }: Prop
             Wash the scrap as the finished thing will be washed, dry it, and look again.
           </p>
           <WashForm
+            scrapId={scrap.id}
             glued={glued}
             onSave={async (wash) => {
               await put('wash', { ...wash, doneOn: today() });
@@ -344,6 +345,7 @@ function Trial({ work, layers, scrap, onScrap, onGone, onNext, onAnother }: Prop
             ) : (
               <ReadingForm
                 key={open}
+                draftKey={`scrap ${scrap.id} ${open}`}
                 start={scrap.readings[open]}
                 knownBefore={knownBefore}
                 glued={glued}

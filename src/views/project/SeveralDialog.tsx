@@ -3,7 +3,7 @@ import { useForm } from 'react-hook-form';
 import { CARE_WORDS, CARES, type Care } from '../../core/choose';
 import { capital } from '../../core/letters';
 import { DUTY_WORDS } from '../../core/workpiece';
-import Field from '../../ui/Field';
+import Field from '../../ui/form/Field';
 import { counted } from '../../ui/text';
 import type { Cloth } from '../../store/cloths';
 import ClothSelect from './ClothSelect';

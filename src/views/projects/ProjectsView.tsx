@@ -1,8 +1,11 @@
 import { Plus, Trash2 } from 'lucide-react';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
+import { InputError } from '../../core/input-error';
+import { useWrite } from '../../ui/query';
+import { projectSchema } from '../../schemas/records';
+import { useKeptForm } from '../../ui/form/use-kept-form';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { attempt, undoToast } from '../../ui/undo-toast';
-import type { ApiError } from '../../ui/api';
+import { useRemoval } from '../../ui/use-removal';
 import { call } from '../../ui/api';
 import Pager from '../../ui/Pager';
 import { counted } from '../../ui/text';
@@ -21,40 +24,29 @@ export default function ProjectsView({ start }: { start: Page<ProjectSummary> })
   const list = usePage('/api/projects', start, { search });
   const projects = list.rows;
   const nothing = start.total === 0 && projects.length === 0 && search === '';
-  const [name, setName] = useState('');
-  const [error, setError] = useState<string>();
-  const field = useRef<HTMLInputElement>(null);
-  useHotkeys('n', () => field.current?.focus(), { preventDefault: true });
-
-  const add = async () => {
-    if (name.trim() === '') {
-      setError('Give the project a name, such as “Lantern banner”.');
-      field.current?.focus();
-      return;
-    }
-    try {
-      const project = await call<{ id: string }>('POST', '/api/projects', { name: name.trim() });
-      location.assign(`/projects/${project.id}?stage=pieces`);
-    } catch (problem) {
-      setError((problem as ApiError).message);
-    }
-  };
-  const remove = async (project: ProjectSummary) => {
-    if (!(await attempt('The project could not be deleted', () => call('DELETE', `/api/projects/${project.id}`)))) return;
-    list.drop(project.id);
-    undoToast(`“${project.name}” is deleted.`, async () => {
-      await call('POST', `/api/projects/${project.id}/restore`);
-      list.put(project);
-    });
-  };
-  const demo = async () => {
-    try {
-      await call('POST', '/api/demo');
-      location.reload();
-    } catch (problem) {
-      setError((problem as ApiError).message);
-    }
-  };
+  const of = useKeptForm({
+    schema: projectSchema,
+    start: () => ({ name: '' }),
+    read: ({ name }) => {
+      if (name.trim() === '') throw new InputError('name', 'Give the project a name, such as “Lantern banner”.');
+      return { name: name.trim() };
+    },
+  });
+  const { form } = of;
+  useHotkeys('n', () => form.setFocus('name'), { preventDefault: true });
+  const adding = useWrite((project: object) => call<{ id: string }>('POST', '/api/projects', project), {
+    onSuccess: ({ id }) => location.assign(`/projects/${id}?stage=pieces`),
+    onError: of.refuse,
+  });
+  const remove = useRemoval<ProjectSummary>({
+    address: ({ id }) => `/api/projects/${id}`,
+    gone: ({ name: what }) => `“${what}” is deleted.`,
+    failed: () => 'The project could not be deleted',
+    drop: ({ id }) => list.drop(id),
+    put: list.put,
+  });
+  const demo = useWrite(() => call('POST', '/api/demo'), { onSuccess: () => location.reload() });
+  const error = of.error('name') ?? of.error('root.server') ?? demo.error?.message;
   return (
     <>
       <div className="flex flex-wrap items-end justify-between gap-4">
@@ -68,20 +60,17 @@ export default function ProjectsView({ start }: { start: Page<ProjectSummary> })
         </div>
         <form
           className="flex flex-wrap items-end gap-3"
-          onSubmit={(event) => {
-            event.preventDefault();
-            void add();
-          }}
+          noValidate
+          onSubmit={(event) => void form.handleSubmit(({ name }) => adding.mutate({ name: name as string }))(event)}
         >
           <label className="font-semibold">
             New project
             <input
-              ref={field}
               className={`input w-72 ${error ? 'input-error' : ''}`}
-              value={name}
               maxLength={120}
               placeholder="What are you making?"
-              onChange={(e) => setName(e.target.value)}
+              autoComplete="off"
+              {...form.register('name')}
             />
           </label>
           <button className="btn btn-primary">
@@ -116,7 +105,7 @@ export default function ProjectsView({ start }: { start: Page<ProjectSummary> })
             <a className="btn btn-primary" href="/">
               What to put behind this?
             </a>
-            <button type="button" className="btn" onClick={() => void demo()}>
+            <button type="button" className="btn" onClick={() => demo.mutate(undefined)}>
               Show me the demo projects
             </button>
           </div>
@@ -135,7 +124,7 @@ export default function ProjectsView({ start }: { start: Page<ProjectSummary> })
                   type="button"
                   className="btn btn-ghost btn-icon relative z-10 -mt-2 -mr-2"
                   aria-label={`Delete ${project.name}`}
-                  onClick={() => void remove(project)}
+                  onClick={() => remove(project)}
                 >
                   <Trash2 size={18} aria-hidden="true" />
                 </button>

@@ -1,11 +1,23 @@
-import { useId, useState } from 'react';
+import { useId } from 'react';
+import { lengthForField } from '../../core/units';
+import { useWrite } from '../../ui/query';
+import { scrapReadingSchema } from '../../schemas/scraps';
+import FormErrors from '../../ui/form/FormErrors';
+import { TextInput } from '../../ui/form/form-fields';
+import RestoredDraft from '../../ui/form/RestoredDraft';
+import { useKeptForm } from '../../ui/form/use-kept-form';
+import ShrinkFields from './ShrinkFields';
 import { AMOUNTS, FEELS, PEELS, type Amount, type ScrapReading } from '../../core/scrap';
-import { plainMessage, type ApiError } from '../../ui/api';
-import Field from '../../ui/Field';
-import { faultsOf, typedBendingLength, typedOverhang, typedShrink } from '../../ui/typed-figures';
+import { ApiError } from '../../ui/api';
+import { MARKED, readOverhang, readShrinkage, typedBendingLength } from '../../ui/typed-figures';
 import { useUnits } from '../../ui/units-context';
 
+/** What is looked at on the face. */
+const SEEN = ['bubbles', 'showThrough', 'glueThrough'] as const;
+
 interface Props {
+  /** Names the piece of the scrap, for what is typed and not saved yet. */
+  draftKey: string;
   /** What was read before, if it was. */
   start: ScrapReading | undefined;
   /** Overhang of the bare cloth that another piece has already. */
@@ -25,56 +37,45 @@ const AMOUNT_WORDS: Record<'bubbles' | 'showThrough' | 'glueThrough', { title: s
 /** What is looked for on the face where nothing was glued. */
 const MARKS_TITLE = 'Flakes, water marks or scorch on the face';
 
-const EMPTY: ScrapReading = {
-  overhangBefore: null,
-  overhangAfter: null,
-  peel: null,
-  bubbles: 'none',
-  showThrough: 'none',
-  glueThrough: 'none',
-  shrink: null,
-  feel: null,
-  note: '',
-};
-
 /** What is seen and felt on one piece, mostly by tapping. */
-export default function ReadingForm({ start, knownBefore, glued, expected, onSave }: Props) {
+export default function ReadingForm({ draftKey, start, knownBefore, glued, expected, onSave }: Props) {
   const id = useId();
   const { system, length } = useUnits();
-  const [reading, setReading] = useState<ScrapReading>(start ?? { ...EMPTY, overhangBefore: knownBefore });
   const asText = (mm: number | null) => (mm === null ? '' : length(mm));
-  const [before, setBefore] = useState(asText(start?.overhangBefore ?? knownBefore));
-  const [after, setAfter] = useState(asText(start?.overhangAfter ?? null));
-  const [shrink, setShrink] = useState(start?.shrink === null || start === undefined ? '' : String(start.shrink));
-  const [errors, setErrors] = useState<Record<string, string>>({});
-  const [busy, setBusy] = useState(false);
-  const set = (change: Partial<ScrapReading>) => setReading((was) => ({ ...was, ...change }));
-
-  const save = async () => {
-    const typed = {
-      overhangBefore: typedOverhang(before, system),
-      overhangAfter: typedOverhang(after, system),
-      shrink: typedShrink(shrink),
-    };
-    const found = faultsOf(typed);
-    setErrors(found);
-    if (Object.keys(found).length > 0) return;
-    setBusy(true);
-    try {
-      await onSave({
-        ...reading,
-        overhangBefore: typed.overhangBefore.value,
-        overhangAfter: typed.overhangAfter.value,
-        shrink: typed.shrink.value,
-      });
-    } catch (problem) {
-      const error = problem as ApiError;
-      setErrors({ [(error.field ?? 'general').replace('reading.', '')]: plainMessage(error) });
-    } finally {
-      setBusy(false);
-    }
+  const of = useKeptForm({
+    key: draftKey,
+    schema: scrapReadingSchema,
+    start: () => {
+      const { overhangBefore = knownBefore, overhangAfter = null, shrink = null, ...seen } = start ?? {};
+      const marked = lengthForField(MARKED, system);
+      return {
+        ...{ bubbles: 'none' as Amount, showThrough: 'none' as Amount, glueThrough: 'none' as Amount, note: '' },
+        ...{ peel: null as number | null, feel: null as ScrapReading['feel'] },
+        ...seen,
+        overhangBefore: asText(overhangBefore),
+        overhangAfter: asText(overhangAfter),
+        shrinkBefore: marked,
+        shrinkAfter: shrink === null ? '' : lengthForField(MARKED * (1 - shrink / 100), system),
+      };
+    },
+    read: ({ overhangBefore, overhangAfter, shrinkBefore, shrinkAfter, ...seen }) => ({
+      ...seen,
+      overhangBefore: readOverhang(overhangBefore, system, 'overhangBefore'),
+      overhangAfter: readOverhang(overhangAfter, system, 'overhangAfter'),
+      shrink: readShrinkage(shrinkBefore, shrinkAfter, system),
+    }),
+  });
+  const { field, form } = of;
+  const reading = form.watch();
+  const set = (change: Partial<Pick<typeof reading, 'peel' | 'feel' | (typeof SEEN)[number]>>) => {
+    for (const [key, value] of Object.entries(change)) form.setValue(key as keyof typeof change, value as never);
   };
-  const measured = typedBendingLength(after, system);
+  const saving = useWrite(onSave, {
+    onSuccess: of.forget,
+    onError: (problem) =>
+      of.refuse(new ApiError(problem.message, problem.status, problem.field?.replace('reading.', '') ?? null)),
+  });
+  const measured = typedBendingLength(reading.overhangAfter, system);
   const choices = <T extends string | number>(
     legend: string,
     options: readonly (readonly [T, string])[],
@@ -102,26 +103,13 @@ export default function ReadingForm({ start, knownBefore, glued, expected, onSav
       </div>
     </fieldset>
   );
-  const line = (key: string, label: string, value: string, change: (text: string) => void, hint?: string) => (
-    <Field label={label} id={`${id}-${key}`} error={errors[key]} hint={hint}>
-      <input
-        id={`${id}-${key}`}
-        className={`input ${errors[key] ? 'input-error' : ''}`}
-        value={value}
-        autoComplete="off"
-        aria-invalid={errors[key] !== undefined}
-        onChange={(e) => change(e.target.value)}
-      />
-    </Field>
-  );
   return (
     <form
       className="space-y-4"
-      onSubmit={(event) => {
-        event.preventDefault();
-        void save();
-      }}
+      noValidate
+      onSubmit={(event) => void form.handleSubmit((seen) => saving.mutate(seen as ScrapReading))(event)}
     >
+      <RestoredDraft draft={of} />
       {glued &&
         choices(
           'Peel a corner by hand: it …',
@@ -130,7 +118,7 @@ export default function ReadingForm({ start, knownBefore, glued, expected, onSav
           (peel) => set({ peel }),
         )}
       <div className="grid gap-4 xl:grid-cols-3">
-        {(glued ? (['bubbles', 'showThrough', 'glueThrough'] as const) : (['showThrough'] as const)).map((key) => (
+        {(glued ? SEEN : (['showThrough'] as const)).map((key) => (
           <div key={key}>
             {choices(
               glued ? AMOUNT_WORDS[key].title : MARKS_TITLE,
@@ -148,25 +136,21 @@ export default function ReadingForm({ start, knownBefore, glued, expected, onSav
         (feel) => set({ feel }),
       )}
       <div className="grid gap-4 sm:grid-cols-3">
-        {line('overhangBefore', 'Overhang of the bare cloth', before, setBefore)}
-        {line(
-          'overhangAfter',
-          'Overhang of this piece',
-          after,
-          setAfter,
-          measured === undefined
-            ? 'On the 41.5° jig, cold.'
-            : `Bending length ${Math.round(measured)} mm; expected ${Math.round(expected.low)} to ${Math.round(expected.high)}.`,
-        )}
-        {line('shrink', 'Shrank, %', shrink, setShrink, 'Leave empty when not measured.')}
+        <TextInput label="Overhang of the bare cloth" {...field('overhangBefore')} />
+        <TextInput
+          label="Overhang of this piece"
+          {...field('overhangAfter')}
+          hint={
+            measured === undefined
+              ? 'On the 41.5° jig, cold.'
+              : `Bending length ${Math.round(measured)} mm; expected ${Math.round(expected.low)} to ${Math.round(expected.high)}.`
+          }
+        />
+        <ShrinkFields before={field('shrinkBefore')} after={field('shrinkAfter')} typed={reading} />
       </div>
-      {line('note', 'Note', reading.note, (note) => set({ note }))}
-      {errors['general'] && (
-        <p role="alert" className="font-semibold text-error">
-          {errors['general']}
-        </p>
-      )}
-      <button className="btn btn-primary" disabled={busy}>
+      <TextInput label="Note" {...field('note')} maxLength={1000} />
+      <FormErrors of={of} />
+      <button className="btn btn-primary" disabled={saving.isPending}>
         Keep this piece
       </button>
     </form>

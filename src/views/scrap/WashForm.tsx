@@ -1,10 +1,14 @@
-import { useState } from 'react';
-import type { AMOUNTS } from '../../core/scrap';
-import { PEELS, type Outcome } from '../../core/scrap';
-import { plainMessage, type ApiError } from '../../ui/api';
-import { SelectField, TextField } from '../../ui/form-fields';
-import { faultsOf, typedOverhang, typedShrink } from '../../ui/typed-figures';
+import { AMOUNTS, PEELS, type Outcome } from '../../core/scrap';
+import { lengthForField } from '../../core/units';
+import { washSeenSchema } from '../../schemas/scraps';
+import FormErrors from '../../ui/form/FormErrors';
+import { SelectInput, TextInput } from '../../ui/form/form-fields';
+import RestoredDraft from '../../ui/form/RestoredDraft';
+import { useKeptForm } from '../../ui/form/use-kept-form';
+import { useWrite } from '../../ui/query';
+import { MARKED, readOverhang, readShrinkage } from '../../ui/typed-figures';
 import { useUnits } from '../../ui/units-context';
+import ShrinkFields from './ShrinkFields';
 
 export interface WashDraft {
   peel: number | null;
@@ -16,102 +20,73 @@ export interface WashDraft {
 }
 
 interface Props {
+  /** Names the scrap, for what is typed and not saved yet. */
+  scrapId: string;
   glued: boolean;
   onSave: (wash: WashDraft) => Promise<void>;
 }
 
 /** What the scrap is like after its wash. */
-export default function WashForm({ glued, onSave }: Props) {
+export default function WashForm({ scrapId, glued, onSave }: Props) {
   const { system } = useUnits();
-  const [draft, setDraft] = useState({
-    peel: '',
-    bubbles: 'none' as WashDraft['bubbles'],
-    shrink: '',
-    overhang: '',
-    outcome: 'good' as Outcome,
-    note: '',
+  const of = useKeptForm({
+    key: `wash ${scrapId}`,
+    schema: washSeenSchema,
+    start: () => ({
+      ...{ peel: '', bubbles: 'none', overhang: '', outcome: 'good', note: '' },
+      ...{ shrinkBefore: lengthForField(MARKED, system), shrinkAfter: '' },
+    }),
+    read: ({ peel, bubbles, overhang, outcome, note, shrinkBefore, shrinkAfter }) => ({
+      ...{ bubbles, outcome, note },
+      peel: peel === '' ? null : Number(peel),
+      overhang: readOverhang(overhang, system, 'overhang'),
+      shrink: readShrinkage(shrinkBefore, shrinkAfter, system),
+    }),
   });
-  const [errors, setErrors] = useState<Record<string, string>>({});
-  const [busy, setBusy] = useState(false);
-  const set = (change: Partial<typeof draft>) => setDraft((was) => ({ ...was, ...change }));
-  const save = async () => {
-    const typed = { overhang: typedOverhang(draft.overhang, system), shrink: typedShrink(draft.shrink) };
-    const found = faultsOf(typed);
-    setErrors(found);
-    if (Object.keys(found).length > 0) return;
-    setBusy(true);
-    try {
-      const { bubbles, outcome, note } = draft;
-      await onSave({
-        peel: draft.peel === '' ? null : Number(draft.peel),
-        bubbles,
-        shrink: typed.shrink.value,
-        overhang: typed.overhang.value,
-        outcome,
-        note,
-      });
-    } catch (problem) {
-      const error = problem as ApiError;
-      setErrors({ [error.field ?? 'general']: plainMessage(error) });
-    } finally {
-      setBusy(false);
-    }
-  };
+  const { field, form } = of;
+  const saving = useWrite(onSave, { onSuccess: of.forget, onError: of.refuse });
   return (
     <form
       className="mt-3 space-y-4"
-      onSubmit={(event) => {
-        event.preventDefault();
-        void save();
-      }}
+      noValidate
+      onSubmit={(event) => void form.handleSubmit((wash) => saving.mutate(wash as WashDraft))(event)}
     >
+      <RestoredDraft draft={of} />
       <div className="grid gap-4 sm:grid-cols-2 lg:grid-cols-3">
-        <SelectField
+        <SelectInput
           label="All in all"
-          value={draft.outcome}
+          {...field('outcome')}
           options={[
             ['good', 'it came out well'],
             ['fair', 'it is passable'],
             ['poor', 'it went wrong'],
           ]}
-          onChange={(outcome) => set({ outcome })}
         />
         {glued && (
-          <SelectField
+          <SelectInput
             label="Peel a corner"
-            value={draft.peel}
+            {...field('peel')}
             options={[
               ['', 'not tried'],
               ...PEELS.map(({ step, words }) => [String(step), `${step} ${words}`] as [string, string]),
             ]}
-            onChange={(peel) => set({ peel })}
           />
         )}
-        <SelectField
+        <SelectInput
           label="Bubbles"
-          value={draft.bubbles}
+          {...field('bubbles')}
           options={[
             ['none', 'none'],
             ['some', 'a few'],
             ['much', 'many'],
           ]}
-          onChange={(bubbles) => set({ bubbles })}
         />
-        <TextField
-          label="Overhang"
-          value={draft.overhang}
-          error={errors['overhang']}
-          onChange={(overhang) => set({ overhang })}
-        />
-        <TextField label="Shrank, %" value={draft.shrink} error={errors['shrink']} onChange={(shrink) => set({ shrink })} />
-        <TextField label="Note" value={draft.note} maxLength={1000} onChange={(note) => set({ note })} />
+        <TextInput label="Overhang" {...field('overhang')} />
+        <ShrinkFields before={field('shrinkBefore')} after={field('shrinkAfter')} typed={form.watch()} />
+        <TextInput label="Note" {...field('note')} maxLength={1000} />
       </div>
-      {errors['general'] && (
-        <p role="alert" className="font-semibold text-error">
-          {errors['general']}
-        </p>
-      )}
-      <button className="btn btn-primary" disabled={busy}>
+      <FormErrors of={of} />
+      <button className="btn btn-primary" disabled={saving.isPending}>
         File the wash
       </button>
     </form>

@@ -1,7 +1,7 @@
 import { grainLine, openPiece, type OpenPiece } from '../../core/pieces';
 import { edgeNames } from '../../core/shape';
 import type { CutPiece } from '../../core/workpiece';
-import { CheckField } from '../../ui/form-fields';
+import { CheckField } from '../../ui/form/form-fields';
 import PieceDrawing from '../../ui/piece/PieceDrawing';
 
 interface Props {

@@ -1,10 +1,10 @@
-import { AlertTriangle, Check, Trash2 } from 'lucide-react';
+import { AlertTriangle,Check,Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import type { CutPiece } from '../../core/workpiece';
+import { useRemoval } from '../../ui/use-removal';
 import type { LengthSystem } from '../../core/units';
-import { call, plainMessage, type ApiError } from '../../ui/api';
-import { attempt, undoToast } from '../../ui/undo-toast';
-import { UnitsProvider, useUnits } from '../../ui/units-context';
+import { call,plainMessage,type ApiError } from '../../ui/api';
+import { UnitsProvider,useUnits } from '../../ui/units-context';
 import type { JudgedSeam } from '../../server/seam-work';
 import EdgePicker from './EdgePicker';
 import SeamSection from './SeamSection';
@@ -41,15 +41,13 @@ function View({ project, cuts, start, clearance }: Props) {
       setError(plainMessage(problem as ApiError));
     }
   };
-  const remove = async (gone: JudgedSeam) => {
-    const { id } = gone.seam;
-    if (!(await attempt('The seam could not be taken out', () => call('DELETE', `/api/seams/${id}`)))) return;
-    setList((all) => all.filter(({ seam }) => seam.id !== id));
-    undoToast('The seam is taken out.', async () => {
-      await call('POST', `/api/seams/${id}/restore`);
-      setList((all) => [...all, gone]);
-    });
-  };
+  const remove = useRemoval<JudgedSeam>({
+    address: ({ seam }) => `/api/seams/${seam.id}`,
+    gone: () => 'The seam is taken out.',
+    failed: () => 'The seam could not be taken out',
+    drop: ({ seam: { id } }) => setList((all) => all.filter(({ seam }) => seam.id !== id)),
+    put: (back) => setList((all) => [...all, back]),
+  });
   const ready = sides.firstEdges.length > 0 && sides.secondEdges.length > 0;
   return (
     <>
@@ -66,7 +64,7 @@ function View({ project, cuts, start, clearance }: Props) {
             <li className="sheet p-5">No seam is named yet. Say which edge is sewn to which, and both are compared here.</li>
           )}
           {list.map((each) => (
-            <SeamCard key={each.seam.id} judged={each} clearance={clearance} onRemove={() => void remove(each)} />
+            <SeamCard key={each.seam.id} judged={each} clearance={clearance} onRemove={() => remove(each)} />
           ))}
         </ul>
         <section className="sheet space-y-4 p-4" aria-label="Another seam">

@@ -1,10 +1,10 @@
 import { RotateCcw } from 'lucide-react';
-import { useCallback, useEffect, useState } from 'react';
 import { toast } from 'sonner';
 import { call } from '../../ui/api';
+import { useAsked } from '../../ui/query';
 import { readableDate } from '../../ui/text';
 import { attempt } from '../../ui/undo-toast';
-import type { Deleted, DeletedKind } from '../../store/bin';
+import type { Deleted,DeletedKind } from '../../store/bin';
 
 const KIND_WORDS: Record<DeletedKind, string> = {
   project: 'project',
@@ -24,22 +24,12 @@ const KIND_WORDS: Record<DeletedKind, string> = {
 
 /** What was deleted in the last thirty days, each with its way back. */
 export default function BinPanel() {
-  const [deleted, setDeleted] = useState<Deleted[]>();
-  const [error, setError] = useState<string>();
-  const look = useCallback(
-    () =>
-      call<{ deleted: Deleted[] }>('GET', '/api/bin')
-        .then((answer) => setDeleted(answer.deleted))
-        .catch((problem: Error) => setError(problem.message)),
-    [],
-  );
-  useEffect(() => {
-    void look();
-  }, [look]);
+  const { answer, error, again } = useAsked<{ deleted: Deleted[] }>('/api/bin');
+  const deleted = answer?.deleted;
   const takeBack = async (row: Deleted) => {
     if (!(await attempt(`“${row.name}” could not be taken back`, () => call('POST', row.restore)))) return;
     toast(`“${row.name}” is back.`);
-    await look();
+    await again();
   };
   return (
     <section className="sheet space-y-3 p-5" aria-labelledby="bin">

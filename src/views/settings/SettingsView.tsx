@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { ironSole } from '../../core/press';
 import type { ApiError } from '../../ui/api';
 import { call, plainMessage } from '../../ui/api';
-import { CheckField, SelectField, TextField } from '../../ui/form-fields';
+import { CheckField, SelectField, TextField } from '../../ui/form/form-fields';
 import LengthField from '../../ui/LengthField';
 import SchoolSelects from '../../ui/SchoolSelects';
 import type { Conflict } from '../../ui/saving/saver';

@@ -1,7 +1,7 @@
 import { useId } from 'react';
 import type { TestField } from '../../core/measure';
 import { lengthForField, parseLength, type LengthSystem } from '../../core/units';
-import Field from '../../ui/Field';
+import Field from '../../ui/form/Field';
 
 const GRAMS_PER_OUNCE = 28.349523125;
 

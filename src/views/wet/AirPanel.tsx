@@ -1,5 +1,5 @@
 import type { Air } from '../../core/liquid';
-import { SelectField } from '../../ui/form-fields';
+import { SelectField } from '../../ui/form/form-fields';
 
 interface Props {
   air: Air;

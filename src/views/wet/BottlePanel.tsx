@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { TextField } from '../../ui/form-fields';
+import { TextField } from '../../ui/form/form-fields';
 import { pullOf } from './wet-sums';
 
 interface Props {

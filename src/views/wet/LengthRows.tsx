@@ -1,6 +1,6 @@
 import { Plus, X } from 'lucide-react';
 import type { Method } from '../../core/liquid';
-import { SelectField } from '../../ui/form-fields';
+import { SelectField } from '../../ui/form/form-fields';
 import LengthField from '../../ui/LengthField';
 import ClothSelect from '../project/ClothSelect';
 import type { Cloth } from '../../store/cloths';

@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react';
 import { toast } from 'sonner';
 import type { Air } from '../../core/liquid';
 import { call, plainMessage, type ApiError } from '../../ui/api';
-import { TextField } from '../../ui/form-fields';
+import { TextField } from '../../ui/form/form-fields';
 import { counted, keepUnits } from '../../ui/text';
 import { UnitsProvider } from '../../ui/units-context';
 import type { WetJob } from '../../server/wet-work';
