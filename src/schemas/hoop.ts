@@ -66,9 +66,7 @@ export const outlineMotifSchema = shape({
 
 const stackLayers = yup
   .array()
-  .of(
-    shape({ materialId: id.required(), angle: number({ min: -180, max: 180 }).default(0), join: oneOf(JOINS) }).required(),
-  )
+  .of(shape({ materialId: id.required(), angle: number({ min: -180, max: 180 }).default(0), join: oneOf(JOINS) }).required())
   .max(6, 'must hold at most 6 layers');
 
 /** What a motif asks of a cloth, bare, with a stack, and with what choosing offers. */

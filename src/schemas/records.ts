@@ -34,6 +34,7 @@ const readings = yup
           (each) => (typeof each === 'number' && Number.isFinite(each)) || (typeof each === 'string' && each.length <= 40),
         )),
   );
+export const testReadingsSchema = shape({ readings: readings.required() });
 /** A test of a cloth; readings that are null take the test back. */
 export const clothTestSchema = shape({
   readings: readings.nullable().defined('is missing'),

@@ -1,14 +1,14 @@
 import { Printer } from 'lucide-react';
-import { useEffect,useMemo,useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { formatMoney } from '../../core/units';
 import { useAsked } from '../../ui/query';
 import { CheckField } from '../../ui/form/form-fields';
 import { GivenUp } from '../../ui/beside';
 import { LayoutRunner } from '../../ui/layout-runner';
 import { counted } from '../../ui/text';
-import { UnitsProvider,useUnits } from '../../ui/units-context';
+import { UnitsProvider, useUnits } from '../../ui/units-context';
 import type { Settings } from '../../store/settings';
-import { shoppingLine,shoppingQuestion,type Line,type Need } from './shopping';
+import { shoppingLine, shoppingQuestion, type Line, type Need } from './shopping';
 
 interface Props {
   /** Projects with something to cut, last touched first. */

@@ -1,8 +1,8 @@
-import { lazy,Suspense,useEffect,useMemo,useRef,useState } from 'react';
+import { lazy, Suspense, useEffect, useMemo, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { questionFor,ROLE_PROFILES,type Choice,type RankedStack } from '../../core/choose';
+import { questionFor, ROLE_PROFILES, type Choice, type RankedStack } from '../../core/choose';
 import { useAsked } from '../../ui/query';
-import { clothThickness,fabricOf,type Fabric } from '../../core/cloth';
+import { clothThickness, fabricOf, type Fabric } from '../../core/cloth';
 import type { Schools } from '../../core/schools';
 import { UnitsProvider } from '../../ui/units-context';
 import type { LengthSystem } from '../../core/units';
@@ -15,7 +15,7 @@ import RuledOut from './RuledOut';
 import Sentence from './Sentence';
 
 import { useRefused } from './use-refused';
-import { askedWith,partOf,toQuery,type SentenceState } from './sentence-state';
+import { askedWith, partOf, toQuery, type SentenceState } from './sentence-state';
 
 /** What only opens when it is asked for is only fetched then. */
 const Compare = lazy(() => import('./Compare'));

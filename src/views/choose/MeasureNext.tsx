@@ -1,6 +1,6 @@
 import { Ruler } from 'lucide-react';
-import type { Measurable,Part,Sensitivity } from '../../core/choose';
-import { useAsked,useRested,useSame } from '../../ui/query';
+import type { Measurable, Part, Sensitivity } from '../../core/choose';
+import { useAsked, useRested, useSame } from '../../ui/query';
 import type { Fabric } from '../../core/cloth';
 import { keepUnits } from '../../ui/text';
 import { useUnits } from '../../ui/units-context';

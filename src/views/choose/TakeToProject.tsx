@@ -1,12 +1,17 @@
-import { useEffect,useRef,useState } from 'react';
-import { ROLE_WORDS,type Part,type PieceSize,type RankedStack } from '../../core/choose';
+import { useEffect, useRef, useState } from 'react';
+import { ROLE_WORDS, type Part, type PieceSize, type RankedStack } from '../../core/choose';
+import { useWrite } from '../../ui/query';
 import { useAsked } from '../../ui/query';
 import type { Schools } from '../../core/schools';
-import type { ApiError } from '../../ui/api';
-import { call,plainMessage } from '../../ui/api';
+import { call } from '../../ui/api';
 import Field from '../../ui/form/Field';
+import { InputError } from '../../core/input-error';
+import { pieceSchemaNew } from '../../schemas/records';
+import { flatErrors } from '../../ui/form/flat-errors';
+import FormErrors from '../../ui/form/FormErrors';
+import { useKeptForm } from '../../ui/form/use-kept-form';
 import { keptStack } from './answers';
-import { NEW_PIECE,sizedPiece,tryOpen,type PieceDraft } from '../../ui/piece/piece-draft';
+import { NEW_PIECE, sizedPiece, tryOpen, type PieceDraft } from '../../ui/piece/piece-draft';
 import PieceForm from '../../ui/piece/PieceForm';
 import { capital } from '../../core/letters';
 
@@ -23,67 +28,74 @@ interface Props {
 
 const NEW = 'new';
 
+interface Typed {
+  /** Empty until another than the first is picked. */
+  projectId: string;
+  projectName: string;
+  draft: PieceDraft;
+}
+
 /** Puts an answer to a project as the stack of a job on a new piece. */
 export default function TakeToProject({ stack, clothId, wish, schools, size, onClose }: Props) {
   const dialog = useRef<HTMLDialogElement>(null);
   const { answer, error: unread } = useAsked<{ projects: { id: string; name: string }[] }>('/api/projects?names=yes');
   const projects = answer?.projects ?? [];
-  const [picked, setProjectId] = useState<string>();
-  const projectId = picked ?? projects[0]?.id ?? NEW;
-  const [projectName, setProjectName] = useState('');
   const word = ROLE_WORDS[wish.role];
-  const [draft, setDraft] = useState<PieceDraft>({
-    ...(size ? { ...sizedPiece(size.width, size.height), count: size.count } : NEW_PIECE),
-    name: capital(word),
-    cut: wish.cut,
-  });
-  const [errors, setErrors] = useState<Record<string, string>>({});
-  const [faults, setFaults] = useState<Set<string>>(new Set());
-  const [busy, setBusy] = useState(false);
-  useEffect(() => dialog.current?.showModal(), []);
-
-  const save = async () => {
-    if (projectId === NEW && projectName.trim() === '') {
-      setErrors({ project: 'Give the project a name.' });
-      return;
-    }
-    if (draft.name.trim() === '') {
-      setErrors({ name: 'Give the piece a name.' });
-      return;
-    }
-    setBusy(true);
-    try {
-      const project =
-        projectId === NEW ? (await call<{ id: string }>('POST', '/api/projects', { name: projectName.trim() })).id : projectId;
+  const of = useKeptForm<Typed>({
+    schema: pieceSchemaNew,
+    start: () => ({
+      projectId: '',
+      projectName: '',
+      draft: {
+        ...(size ? { ...sizedPiece(size.width, size.height), count: size.count } : NEW_PIECE),
+        name: capital(word),
+        cut: wish.cut,
+      },
+    }),
+    read: ({ projectName, draft }) => {
+      if (projectId === NEW && projectName.trim() === '') throw new InputError('projectName', 'Give the project a name.');
+      if (draft.name.trim() === '') throw new InputError('name', 'Give the piece a name.');
       const { cut: orientation, count, pairs, oneWay, ...piece } = draft;
       const { cut: _cut, ...wished } = wish;
       const job = { place: { kind: 'usual' }, wish: wished, stack: keptStack(stack, schools) };
-      const added = await call<{ jobs: { id: string }[] }>('POST', `/api/projects/${project}/pieces`, {
-        ...piece,
-        name: draft.name.trim(),
-        cuts: [{ clothId, count, pairs, oneWay, orientation, jobs: [job] }],
-      });
-      location.assign(`/projects/${project}?job=${added.jobs[0]!.id}&stage=cut`);
-    } catch (error) {
-      const problem = error as ApiError;
-      setErrors({ [problem.field ?? 'general']: plainMessage(problem) });
-      setBusy(false);
-    }
-  };
+      return { ...piece, name: draft.name.trim(), cuts: [{ clothId, count, pairs, oneWay, orientation, jobs: [job] }] };
+    },
+  });
+  const { form } = of;
+  const { projectId: picked, draft } = form.watch();
+  const projectId = picked || (projects[0]?.id ?? NEW);
+  const errors = flatErrors(form.formState.errors);
+  const [faults, setFaults] = useState<Set<string>>(new Set());
+  useEffect(() => dialog.current?.showModal(), []);
+  // A project that was made before its piece was refused is not made again.
+  const made = useRef<string>(undefined);
+  const taking = useWrite(
+    async (piece: object) => {
+      const name = form.getValues('projectName').trim();
+      if (projectId === NEW) made.current ??= (await call<{ id: string }>('POST', '/api/projects', { name })).id;
+      const project = projectId === NEW ? made.current! : projectId;
+      const added = await call<{ jobs: { id: string }[] }>('POST', `/api/projects/${project}/pieces`, piece);
+      return `/projects/${project}?job=${added.jobs[0]!.id}&stage=cut`;
+    },
+    { onSuccess: (address) => location.assign(address), onError: of.refuse },
+  );
   return (
     <dialog ref={dialog} className="modal" aria-label="Put it to a project" onClose={onClose}>
       <div className="modal-box max-w-5xl">
         <h2 className="text-xl font-bold">Put “{stack.title}” to a project</h2>
         <form
           className="mt-4 space-y-5"
-          onSubmit={(event) => {
-            event.preventDefault();
-            void save();
-          }}
+          noValidate
+          onSubmit={(event) => void form.handleSubmit((piece) => taking.mutate(piece))(event)}
         >
           <div className="grid gap-4 md:grid-cols-2">
             <Field label="Project" id="take-project">
-              <select id="take-project" className="select" value={projectId} onChange={(e) => setProjectId(e.target.value)}>
+              <select
+                id="take-project"
+                className="select"
+                value={projectId}
+                onChange={(e) => form.setValue('projectId', e.target.value)}
+              >
                 {projects.map((project) => (
                   <option key={project.id} value={project.id}>
                     {project.name}
@@ -93,21 +105,20 @@ export default function TakeToProject({ stack, clothId, wish, schools, size, onC
               </select>
             </Field>
             {projectId === NEW && (
-              <Field label="Name of the new project" id="take-name" error={errors['project']}>
+              <Field label="Name of the new project" id="take-name" error={errors['projectName']}>
                 <input
                   id="take-name"
                   className="input"
-                  value={projectName}
                   maxLength={120}
                   placeholder="Stewards’ waistcoats"
-                  onChange={(e) => setProjectName(e.target.value)}
+                  {...form.register('projectName')}
                 />
               </Field>
             )}
           </div>
           <PieceForm
             draft={draft}
-            onChange={setDraft}
+            onChange={(next) => form.setValue('draft', next)}
             errors={errors}
             onFault={(field, faulty) =>
               setFaults((was) => {
@@ -118,18 +129,19 @@ export default function TakeToProject({ stack, clothId, wish, schools, size, onC
               })
             }
           />
-          {(errors['general'] ?? unread) && (
+          <FormErrors of={of} />
+          {unread && (
             <p role="alert" className="font-semibold text-error">
-              {errors['general'] ?? unread}
+              {unread}
             </p>
           )}
           <div className="flex gap-3">
             <button
               type="submit"
               className="btn btn-primary"
-              disabled={busy || faults.size > 0 || tryOpen(draft).piece === undefined}
+              disabled={taking.isPending || faults.size > 0 || tryOpen(draft).piece === undefined}
             >
-              {busy ? 'Saving …' : 'Put it there'}
+              {taking.isPending ? 'Saving …' : 'Put it there'}
             </button>
             <button type="button" className="btn" onClick={() => dialog.current?.close()}>
               Not now

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { Part,WhatIf } from '../../core/choose';
+import type { Part, WhatIf } from '../../core/choose';
 import { useAsked } from '../../ui/query';
 import type { Fabric } from '../../core/cloth';
 import { keepUnits } from '../../ui/text';

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { Choice } from '../../core/choose';
-import { useAsked,useRested } from '../../ui/query';
+import { useAsked, useRested } from '../../ui/query';
 
 /** Time after the last letter before the server is asked, ms. */
 const SEARCH_AFTER = 250;

@@ -1,11 +1,11 @@
 import { Plus } from 'lucide-react';
-import { useId,useState } from 'react';
-import { CLOTH_ID,FAMILY_WORDS } from '../../core/layers';
-import { useAsked,useRested } from '../../ui/query';
+import { useId, useState } from 'react';
+import { CLOTH_ID, FAMILY_WORDS } from '../../core/layers';
+import { useAsked, useRested } from '../../ui/query';
 import type { Page } from '../../ui/use-page';
 import type { Layer } from '../../store/layers';
 import BoughtLayerForm from './BoughtLayerForm';
-import { addableOf,type Addable } from './composed';
+import { addableOf, type Addable } from './composed';
 
 interface Props {
   cloths: { id: string; name: string; own: boolean }[];

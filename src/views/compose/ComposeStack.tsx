@@ -1,6 +1,6 @@
 import { arrayMove } from '@dnd-kit/sortable';
 import { useState } from 'react';
-import type { JudgedStack,Part,PieceSize,Weights } from '../../core/choose';
+import type { JudgedStack, Part, PieceSize, Weights } from '../../core/choose';
 import { useAsked } from '../../ui/query';
 import type { Fabric } from '../../core/cloth';
 import type { Schools } from '../../core/schools';
@@ -9,7 +9,7 @@ import { CheckField } from '../../ui/form/form-fields';
 import type { KeptStack } from '../../store/jobs';
 import { verdict } from '../choose/answers';
 import AddLayer from './AddLayer';
-import { added,namedLayers,stackOf,type ComposedLayer } from './composed';
+import { added, namedLayers, stackOf, type ComposedLayer } from './composed';
 import { SortableList } from '../../ui/Sortable';
 import LayerRow from './LayerRow';
 

@@ -1,8 +1,8 @@
-import { Download,FileUp } from 'lucide-react';
-import { useRef,useState } from 'react';
-import type { Mapping,TableKind,TablePreview } from '../../formats/csv';
-import { useAsked,useRested,useSame } from '../../ui/query';
-import { call,type ApiError,plainMessage } from '../../ui/api';
+import { Download, FileUp } from 'lucide-react';
+import { useRef, useState } from 'react';
+import type { Mapping, TableKind, TablePreview } from '../../formats/csv';
+import { useAsked, useRested, useSame } from '../../ui/query';
+import { call, type ApiError, plainMessage } from '../../ui/api';
 import { CheckField } from '../../ui/form/form-fields';
 import { counted } from '../../ui/text';
 

@@ -1,13 +1,13 @@
-import { CalendarDays,Printer,RotateCcw } from 'lucide-react';
+import { CalendarDays, Printer, RotateCcw } from 'lucide-react';
 import { useMemo } from 'react';
 import type { DayTask } from '../../core/schedule';
 import { useAsked } from '../../ui/query';
 import { SelectField } from '../../ui/form/form-fields';
-import { counted,keepUnits } from '../../ui/text';
+import { counted, keepUnits } from '../../ui/text';
 import { useDraft } from '../../ui/form/use-draft';
 import type { BenchBoard } from '../../server/bench-board';
 import type { DayRun } from '../../server/day-work';
-import { NOTHING_DONE,planDay,type DayState } from './day-plan';
+import { NOTHING_DONE, planDay, type DayState } from './day-plan';
 import EveningPlan from './EveningPlan';
 
 type Count = '1' | '2' | '3';

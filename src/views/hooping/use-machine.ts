@@ -84,13 +84,10 @@ export function useMachine({ motif, seed, record, ground, onStop, onWhere }: Opt
     return () => worker.current?.close();
   }, [load]);
 
-  const line = useCallback(
-    (text: string) => {
-      if (text === 'START') setSeen((was) => ({ ...was, sewing: true, stopped: undefined, error: undefined }));
-      void worker.current?.ask((machine) => machine.line(text)).catch(() => {});
-    },
-    [],
-  );
+  const line = useCallback((text: string) => {
+    if (text === 'START') setSeen((was) => ({ ...was, sewing: true, stopped: undefined, error: undefined }));
+    void worker.current?.ask((machine) => machine.line(text)).catch(() => {});
+  }, []);
   const hurry = useCallback((factor: number) => {
     void worker.current?.ask((machine) => machine.hurry(factor)).catch(() => {});
   }, []);

@@ -1,15 +1,15 @@
-import { useEffect,useMemo,useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { usedOf } from '../../core/layers';
-import { centred,smallestHoop,STITCH_ROLE_WORDS,STITCH_ROLES,type DriftMap,type StitchRole } from '../../core/hoop';
+import { centred, smallestHoop, STITCH_ROLE_WORDS, STITCH_ROLES, type DriftMap, type StitchRole } from '../../core/hoop';
 import { useAsked } from '../../ui/query';
-import { widerBox,type Motif } from '../../core/motif';
+import { widerBox, type Motif } from '../../core/motif';
 import type { Outline } from '../../core/shape';
 import { call } from '../../ui/api';
 import DriftCanvas from '../../ui/motif/DriftCanvas';
 import { driftOn } from '../../ui/motif/motif-runner';
 import { counted } from '../../ui/text';
 import type { Hooping } from '../../store/hoopings';
-import type { Judgement as Judged,JudgedStack } from '../../server/motif-work';
+import type { Judgement as Judged, JudgedStack } from '../../server/motif-work';
 import type { MotifViewProps } from './motif-view-props';
 
 const VERDICT_WORDS = { easily: 'carried easily', near: 'near the limit', 'too-much': 'too much for it' } as const;

@@ -1,12 +1,12 @@
 import { usedOf } from '../../core/layers';
-import { useAsked,useWrite,client } from '../../ui/query';
-import { Check,Lock,LockOpen,Plus,X } from 'lucide-react';
+import { useAsked, useWrite, client } from '../../ui/query';
+import { Check, Lock, LockOpen, Plus, X } from 'lucide-react';
 import { useState } from 'react';
 import type { LengthSystem } from '../../core/units';
 import { call } from '../../ui/api';
-import { counted,keepUnits } from '../../ui/text';
+import { counted, keepUnits } from '../../ui/text';
 import { UnitsProvider } from '../../ui/units-context';
-import type { PlanAsked,ProjectPlan } from '../../server/plan-project';
+import type { PlanAsked, ProjectPlan } from '../../server/plan-project';
 import { keptStack } from '../choose/answers';
 
 interface Props {

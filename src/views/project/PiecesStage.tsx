@@ -14,11 +14,11 @@ import {
   type Role,
   type StretchWish,
 } from '../../core/choose';
+import { useWrite } from '../../ui/query';
 import type { EdgeRule, Place } from '../../core/pieces';
 import { edgeNames } from '../../core/shape';
 import { DUTIES, DUTY_WORDS, type Duty } from '../../core/workpiece';
-import type { ApiError } from '../../ui/api';
-import { call, plainMessage } from '../../ui/api';
+import { call } from '../../ui/api';
 import Field from '../../ui/form/Field';
 import { CheckField, plainOptions, SelectField } from '../../ui/form/form-fields';
 import { NEW_PIECE, tryOpen, type PieceDraft } from '../../ui/piece/piece-draft';
@@ -27,7 +27,11 @@ import type { Cloth } from '../../store/cloths';
 import type { Cut } from '../../store/cuts';
 import type { Piece } from '../../store/pieces';
 import RestoredDraft from '../../ui/form/RestoredDraft';
-import { useDraft } from '../../ui/form/use-draft';
+import { InputError } from '../../core/input-error';
+import { pieceSchemaNew } from '../../schemas/records';
+import { flatErrors } from '../../ui/form/flat-errors';
+import FormErrors from '../../ui/form/FormErrors';
+import { useKeptForm } from '../../ui/form/use-kept-form';
 import ClothSelect from './ClothSelect';
 import OwnAllowances from './OwnAllowances';
 import PlaceFields from './PlaceFields';
@@ -118,106 +122,101 @@ interface Typed {
   job: JobDraft;
 }
 
+/** What is typed as the fields of a piece with its cut and job. @throws {InputError} naming the field */
+function pieceFields({ draft, cutDraft, job }: Typed, work: Worked | undefined) {
+  if (draft.name.trim() === '') throw new InputError('name', 'Give the piece a name.');
+  const { cut: orientation, count, pairs, oneWay, ...pattern } = { ...draft, name: draft.name.trim() };
+  // Edges of another shape are others: what the cut had of its own is said anew.
+  const edges = edgeNames(draft.shape).length;
+  const own = cutDraft.own && cutDraft.own.length === edges ? cutDraft.own : null;
+  const lost = job.place.kind === 'edges' && job.place.edges.some((edge) => edge >= edges);
+  const place: Place = lost ? { kind: 'usual' } : job.place;
+  const { hand: _hand, cutAlready: _already, cut: _cut, ...kept } = work?.wish ?? {};
+  const wish = {
+    ...kept,
+    role: job.role,
+    stretch: job.stretch,
+    care: job.care,
+    ...(job.hand === 'usual' ? {} : { hand: job.hand }),
+    ...(job.cutAlready ? { cutAlready: true } : {}),
+  };
+  return {
+    ...pattern,
+    cuts: [{ ...cutDraft, own, count, pairs, oneWay, orientation, jobs: [{ name: job.jobName.trim(), place, wish }] }],
+  };
+}
+
+/** The same as a change of a piece that is there; another wish, place or cloth wants its layers chosen anew. */
+function changesOf({ cuts, ...pattern }: ReturnType<typeof pieceFields>, cut: Cut, work: Worked | undefined): WorkChange {
+  const { jobs, ...cutFields } = cuts[0]!;
+  const { name: jobName, place, wish } = jobs[0]!;
+  const asked =
+    work &&
+    JSON.stringify(sorted({ ...wish, orientation: cutFields.orientation })) !==
+      JSON.stringify(sorted({ ...work.job.wish, orientation: cut.orientation }));
+  const moved = work && JSON.stringify(place) !== JSON.stringify(work.place);
+  // Other wishes may want other layers: the old choice would only look valid.
+  const anew = asked || moved || cutFields.clothId !== cut.clothId ? { stack: null, cutDone: false } : {};
+  return { ...pattern, ...cutFields, ...(work ? { place, wish, jobName, ...anew } : {}) };
+}
+
 /** Describes a piece, how it is cut from one cloth, and what one job on it must do. */
 export default function PiecesStage({ projectId, care, work, piece, cut, last, cloths, onSave, onAdded }: Props) {
   const versions = `${piece?.version ?? 0}.${cut?.version ?? 0}.${work?.job.version ?? 0}`;
-  const typed = useDraft<Typed>(`piece ${work?.id ?? cut?.id ?? `of ${projectId}`} ${versions}`, () => ({
-    draft: piece && cut ? draftOf(piece, cut) : newPiece(last),
-    cutDraft: {
-      duty: cut?.duty ?? 'shell',
-      clothId: cut ? cut.clothId : (last?.clothId ?? cloths.find(({ origin }) => origin === 'own')?.id ?? cloths[0]?.id ?? null),
-      own: cut?.own ?? null,
-    },
-    job: jobOf(work, last, care),
-  }));
-  const { draft, cutDraft, job } = typed.now;
-  const [errors, setErrors] = useState<Record<string, string>>({});
-  const [faults, setFaults] = useState<string[]>([]);
-  const [state, setState] = useState<'idle' | 'saving' | 'saved'>('idle');
   const hasJob = piece === undefined || work !== undefined;
-
-  const wishOf = () => {
-    const { hand: _hand, cutAlready: _already, cut: _cut, ...kept } = work?.wish ?? {};
-    return {
-      ...kept,
-      role: job.role,
-      stretch: job.stretch,
-      care: job.care,
-      ...(job.hand === 'usual' ? {} : { hand: job.hand }),
-      ...(job.cutAlready ? { cutAlready: true } : {}),
-    };
+  const of = useKeptForm<Typed>({
+    key: `piece ${work?.id ?? cut?.id ?? `of ${projectId}`} ${versions}`,
+    schema: pieceSchemaNew,
+    start: () => ({
+      draft: piece && cut ? draftOf(piece, cut) : newPiece(last),
+      cutDraft: {
+        duty: cut?.duty ?? 'shell',
+        clothId: cut
+          ? cut.clothId
+          : (last?.clothId ?? cloths.find(({ origin }) => origin === 'own')?.id ?? cloths[0]?.id ?? null),
+        own: cut?.own ?? null,
+      },
+      job: jobOf(work, last, care),
+    }),
+    read: (typed) => pieceFields(typed, work),
+  });
+  const { form } = of;
+  const { draft, cutDraft, job } = form.watch();
+  const errors = flatErrors(form.formState.errors);
+  const [faults, setFaults] = useState<string[]>([]);
+  const adding = useWrite((fields: object) => call<Rows>('POST', `/api/projects/${projectId}/pieces`, fields), {
+    onSuccess: (added) => {
+      of.forget();
+      onAdded(added);
+    },
+    onError: of.refuse,
+  });
+  const saving = useWrite(onSave, { onSuccess: (saved) => saved && of.forget(), onError: of.refuse });
+  const submit = form.handleSubmit((fields) => {
+    const all = fields as ReturnType<typeof pieceFields>;
+    if (piece && cut) saving.mutate(changesOf(all, cut, work));
+    else adding.mutate(all);
+  });
+  const change = <K extends keyof Typed>(key: K, to: Partial<Typed[K]>) => {
+    form.setValue(key, { ...form.getValues(key), ...to } as never);
+    saving.reset();
   };
-  const submit = async () => {
-    if (draft.name.trim() === '') {
-      setErrors({ name: 'Give the piece a name.' });
-      return;
-    }
-    setState('saving');
-    setErrors({});
-    const { cut: orientation, count, pairs, oneWay, ...pattern } = { ...draft, name: draft.name.trim() };
-    // Edges of another shape are others: what the cut had of its own is said anew.
-    const edges = edgeNames(draft.shape).length;
-    const own = cutDraft.own && cutDraft.own.length === edges ? cutDraft.own : null;
-    const lost = job.place.kind === 'edges' && job.place.edges.some((edge) => edge >= edges);
-    const place: Place = lost ? { kind: 'usual' } : job.place;
-    const cutFields = { ...cutDraft, own, count, pairs, oneWay, orientation };
-    const wish = wishOf();
-    const jobFields = { place, wish };
-    try {
-      if (piece && cut) {
-        const asked =
-          work &&
-          JSON.stringify(sorted({ ...wish, orientation })) !==
-            JSON.stringify(sorted({ ...work.job.wish, orientation: cut.orientation }));
-        const moved = work && JSON.stringify(place) !== JSON.stringify(work.place);
-        // Other wishes may want other layers: the old choice would only look valid.
-        const anew = asked || moved || cutFields.clothId !== cut.clothId ? { stack: null, cutDone: false } : {};
-        const saved = await onSave({
-          ...pattern,
-          ...cutFields,
-          ...(work ? { ...jobFields, jobName: job.jobName.trim(), ...anew } : {}),
-        });
-        if (saved) typed.forget();
-        setState(saved ? 'saved' : 'idle');
-      } else {
-        const cuts = [{ ...cutFields, jobs: [{ name: job.jobName.trim(), ...jobFields }] }];
-        const added = await call<Rows>('POST', `/api/projects/${projectId}/pieces`, { ...pattern, cuts });
-        typed.forget();
-        onAdded(added);
-      }
-    } catch (problem) {
-      const error = problem as ApiError;
-      const field = (error.field ?? 'general').replace(/^cuts\[0\]\.(jobs\[0\]\.)?/, '');
-      setErrors({ [field]: plainMessage(error), ...(field in draft ? {} : { general: plainMessage(error) }) });
-      setState('idle');
-    }
-  };
-  const touch = (change: Partial<Typed>) => {
-    typed.set(change);
-    setState('idle');
-  };
-  const changeJob = (change: Partial<JobDraft>) => touch({ job: { ...job, ...change } });
-  const changeCut = (change: Partial<CutDraft>) => touch({ cutDraft: { ...cutDraft, ...change } });
+  const changeJob = (to: Partial<JobDraft>) => change('job', to);
+  const changeCut = (to: Partial<CutDraft>) => change('cutDraft', to);
   return (
-    <form
-      className="sheet space-y-5 p-5"
-      onSubmit={(event) => {
-        event.preventDefault();
-        void submit();
-      }}
-    >
+    <form className="sheet space-y-5 p-5" noValidate onSubmit={(event) => void submit(event)}>
       <h2 className="text-xl font-bold">{piece ? `The piece “${piece.name}”` : 'A new piece'}</h2>
-      <RestoredDraft draft={typed} />
+      <RestoredDraft draft={of} />
       <PieceForm
         draft={draft}
-        onChange={(next) => touch({ draft: next })}
+        onChange={(next) => change('draft', next)}
         errors={errors}
         onFault={(field, faulty) => setFaults((was) => [...was.filter((f) => f !== field), ...(faulty ? [field] : [])])}
       />
       <fieldset className="space-y-4 border-t border-base-300 pt-4">
         <legend className="chalk-heading">How it is cut</legend>
         <div className="grid gap-4 sm:grid-cols-2">
-          <Field label="Cut from" id="piece-cloth" error={errors['clothId']}>
+          <Field label="Cut from" id="piece-cloth" error={errors['cuts[0].clothId']}>
             <ClothSelect
               id="piece-cloth"
               value={cutDraft.clothId}
@@ -279,7 +278,7 @@ export default function PiecesStage({ projectId, care, work, piece, cut, last, c
             <Field
               label="Called"
               id="job-name"
-              error={errors['jobName']}
+              error={errors['cuts[0].jobs[0].name']}
               hint="To tell it from other jobs on this cut, such as “armhole”."
             >
               <input
@@ -298,20 +297,16 @@ export default function PiecesStage({ projectId, care, work, piece, cut, last, c
           />
         </fieldset>
       )}
-      {errors['general'] && (
-        <p role="alert" className="font-semibold text-error">
-          {errors['general']}
-        </p>
-      )}
+      <FormErrors of={of} />
       <div className="flex flex-wrap items-center gap-4">
         <button
           className="btn btn-primary"
-          disabled={state === 'saving' || faults.length > 0 || tryOpen(draft).piece === undefined}
+          disabled={saving.isPending || adding.isPending || faults.length > 0 || tryOpen(draft).piece === undefined}
         >
           {piece ? 'Save the piece' : 'Add the piece'}
         </button>
         <span role="status" className="font-semibold text-success">
-          {state === 'saved' ? 'Saved.' : ''}
+          {saving.data === true ? 'Saved.' : ''}
         </span>
         {cut && (
           <span className="ml-auto flex flex-wrap items-center gap-2">

@@ -44,7 +44,9 @@ export default function ProjectFields({ project, refused, onSave, onClose }: Pro
     <form
       className="space-y-3"
       noValidate
-      onSubmit={(event) => void form.handleSubmit((fields) => onSave(fields as Partial<Project>).then((saved) => saved && of.forget()))(event)}
+      onSubmit={(event) =>
+        void form.handleSubmit((fields) => onSave(fields as Partial<Project>).then((saved) => saved && of.forget()))(event)
+      }
     >
       <RestoredDraft draft={of} />
       <div className="flex flex-wrap items-start gap-3">

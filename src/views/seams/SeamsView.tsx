@@ -1,10 +1,10 @@
-import { AlertTriangle,Check,Trash2 } from 'lucide-react';
+import { AlertTriangle, Check, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import type { CutPiece } from '../../core/workpiece';
 import { useRemoval } from '../../ui/use-removal';
 import type { LengthSystem } from '../../core/units';
-import { call,plainMessage,type ApiError } from '../../ui/api';
-import { UnitsProvider,useUnits } from '../../ui/units-context';
+import { call, plainMessage, type ApiError } from '../../ui/api';
+import { UnitsProvider, useUnits } from '../../ui/units-context';
 import type { JudgedSeam } from '../../server/seam-work';
 import EdgePicker from './EdgePicker';
 import SeamSection from './SeamSection';

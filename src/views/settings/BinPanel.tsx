@@ -4,7 +4,7 @@ import { call } from '../../ui/api';
 import { useAsked } from '../../ui/query';
 import { readableDate } from '../../ui/text';
 import { attempt } from '../../ui/undo-toast';
-import type { Deleted,DeletedKind } from '../../store/bin';
+import type { Deleted, DeletedKind } from '../../store/bin';
 
 const KIND_WORDS: Record<DeletedKind, string> = {
   project: 'project',

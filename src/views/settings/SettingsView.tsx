@@ -1,8 +1,12 @@
 import { useState } from 'react';
 import { ironSole } from '../../core/press';
-import type { ApiError } from '../../ui/api';
-import { call, plainMessage } from '../../ui/api';
-import { CheckField, SelectField, TextField } from '../../ui/form/form-fields';
+import { useWrite } from '../../ui/query';
+import { ApiError, call } from '../../ui/api';
+import { CheckInput, SelectInput, TextInput } from '../../ui/form/form-fields';
+import RestoredDraft from '../../ui/form/RestoredDraft';
+import FormErrors from '../../ui/form/FormErrors';
+import { useKeptForm } from '../../ui/form/use-kept-form';
+import { settingsSchema } from '../../schemas/records';
 import LengthField from '../../ui/LengthField';
 import SchoolSelects from '../../ui/SchoolSelects';
 import type { Conflict } from '../../ui/saving/saver';
@@ -23,7 +27,18 @@ const THEMES: [Settings['theme'], string][] = [
   ['system', 'As this machine is set'],
 ];
 
-const BOARD: ['boardLength' | 'boardWidth' | 'pressLength' | 'pressWidth', string][] = [
+type LengthName =
+  | 'soleLength'
+  | 'soleWidth'
+  | 'stopOverlap'
+  | 'machineClearance'
+  | 'trim'
+  | 'boardLength'
+  | 'boardWidth'
+  | 'pressLength'
+  | 'pressWidth';
+
+const BOARD: [LengthName, string][] = [
   ['boardLength', 'Length of the ironing board'],
   ['boardWidth', 'Width of the ironing board'],
   ['pressLength', 'Length of the press’s plate'],
@@ -33,98 +48,78 @@ const BOARD: ['boardLength' | 'boardWidth' | 'pressLength' | 'pressWidth', strin
 /** Units, look, iron and machine. */
 export default function SettingsView({ start }: { start: Kept }) {
   const [kept, setKept] = useState(start);
-  const [draft, setDraft] = useState(start.settings);
-  const [errors, setErrors] = useState<Record<string, string>>({});
+  const of = useKeptForm<Settings>({
+    key: `settings ${kept.version}`,
+    schema: settingsSchema,
+    start: () => start.settings,
+    read: (settings) => settings,
+  });
+  const { field, error, form } = of;
+  const draft = form.watch();
   const [faults, setFaults] = useState<string[]>([]);
-  const [saved, setSaved] = useState(false);
   const [conflict, setConflict] = useState<Conflict<Kept>>();
-  const set = (change: Partial<Settings>) => {
-    setDraft((was) => ({ ...was, ...change }));
-    setSaved(false);
+  const take = (answer: Kept) => {
+    of.forget();
+    setKept(answer);
+    form.reset(answer.settings);
   };
-  const fault = (field: string) => (faulty: boolean) =>
-    setFaults((was) => [...was.filter((f) => f !== field), ...(faulty ? [field] : [])]);
-  const save = async (settings: Settings, version: number) => {
-    setErrors({});
-    try {
-      const answer = await call<Kept>('PUT', '/api/settings', { settings, version });
-      setKept(answer);
-      setDraft(answer.settings);
-      setSaved(true);
-      const root = document.documentElement;
-      root.dataset['theme'] =
-        answer.settings.theme === 'lamplight' ||
-        (answer.settings.theme === 'system' && matchMedia('(prefers-color-scheme: dark)').matches)
-          ? 'lamplight'
-          : 'workroom';
-    } catch (problem) {
-      const error = problem as ApiError;
-      if (error.status === 409) setConflict({ mine: { settings, version }, theirs: error.current as Kept });
-      else setErrors({ [error.field?.replace('settings.', '') ?? 'general']: plainMessage(error) });
-    }
-  };
+  const saving = useWrite((mine: Kept) => call<Kept>('PUT', '/api/settings', mine), {
+    onSuccess: (answer) => {
+      take(answer);
+      const { theme } = answer.settings;
+      const dark = theme === 'lamplight' || (theme === 'system' && matchMedia('(prefers-color-scheme: dark)').matches);
+      document.documentElement.dataset['theme'] = dark ? 'lamplight' : 'workroom';
+    },
+    onError: (problem, mine) => {
+      if (problem.status === 409) setConflict({ mine, theirs: problem.current as Kept });
+      else of.refuse(new ApiError(problem.message, problem.status, problem.field?.replace('settings.', '') ?? null));
+    },
+  });
+  const save = (version: number) => form.handleSubmit((settings) => saving.mutate({ settings: settings as Settings, version }))();
+  /** A length of the settings. */
+  const lengthOf = (name: LengthName) => ({
+    value: draft[name],
+    error: error(name),
+    onChange: (mm: number) => form.setValue(name, mm, { shouldDirty: true }),
+    onFault: (faulty: boolean) => setFaults((was) => [...was.filter((f) => f !== name), ...(faulty ? [name] : [])]),
+  });
   const sole = ironSole(draft.soleLength, draft.soleWidth);
   return (
     <UnitsProvider value={kept.settings.units}>
       <h1 className="text-2xl font-bold">Settings</h1>
+      <RestoredDraft draft={of} />
       <form
         className="mt-4 grid items-start gap-5 lg:grid-cols-2"
+        noValidate
         onSubmit={(event) => {
           event.preventDefault();
-          void save(draft, kept.version);
+          void save(kept.version);
         }}
       >
         <section className="sheet space-y-4 p-5">
           <h2 className="chalk-heading">Reading</h2>
           <div className="grid gap-4 sm:grid-cols-2">
-            <SelectField
+            <SelectInput
               label="Measures"
-              value={draft.units}
+              {...field('units')}
               options={[
                 ['metric', 'millimetres and metres'],
                 ['inch', 'inches with fractions'],
               ]}
               hint="You may type either anywhere."
-              onChange={(units) => set({ units })}
             />
-            <SelectField label="Look" value={draft.theme} options={THEMES} onChange={(theme) => set({ theme })} />
-            <TextField
-              label="Currency sign"
-              value={draft.currency}
-              maxLength={4}
-              error={errors['currency']}
-              onChange={(currency) => set({ currency })}
-            />
+            <SelectInput label="Look" {...field('theme')} options={THEMES} />
+            <TextInput label="Currency sign" {...field('currency')} maxLength={4} />
           </div>
-          <CheckField label="Sound at the bench" checked={draft.sound} onChange={(sound) => set({ sound })} />
+          <CheckInput label="Sound at the bench" {...field('sound')} />
         </section>
         <section className="sheet space-y-4 p-5">
           <h2 className="chalk-heading">The iron</h2>
           <div className="grid gap-4 sm:grid-cols-[1fr_9rem]">
             <div className="space-y-4">
-              <LengthField
-                label="Length of the sole"
-                value={draft.soleLength}
-                min={50}
-                error={errors['soleLength']}
-                onChange={(soleLength) => set({ soleLength })}
-                onFault={fault('soleLength')}
-              />
-              <LengthField
-                label="Width of the sole"
-                value={draft.soleWidth}
-                min={30}
-                error={errors['soleWidth']}
-                onChange={(soleWidth) => set({ soleWidth })}
-                onFault={fault('soleWidth')}
-              />
-              <LengthField
-                label="Overlap of neighbouring stops"
-                value={draft.stopOverlap}
-                error={errors['stopOverlap']}
-                onChange={(stopOverlap) => set({ stopOverlap })}
-                onFault={fault('stopOverlap')}
-              />
+              <LengthField label="Length of the sole" {...lengthOf('soleLength')} min={50} />
+              <LengthField label="Width of the sole" {...lengthOf('soleWidth')} min={30} />
+              <LengthField label="Overlap of neighbouring stops" {...lengthOf('stopOverlap')} />
             </div>
             <svg
               viewBox={`${-draft.soleWidth / 2 - 8} ${-draft.soleLength / 2 - 8} ${draft.soleWidth + 16} ${draft.soleLength + 16}`}
@@ -147,14 +142,7 @@ export default function SettingsView({ start }: { start: Kept }) {
           <p>A sheet larger than the board is pressed in moves. Without a flat press, leave its plate at 0.</p>
           <div className="grid gap-4 sm:grid-cols-2">
             {BOARD.map(([name, label]) => (
-              <LengthField
-                key={name}
-                label={label}
-                value={draft[name]}
-                error={errors[name]}
-                onChange={(value) => set({ [name]: value })}
-                onFault={fault(name)}
-              />
+              <LengthField key={name} label={label} {...lengthOf(name)} />
             ))}
           </div>
         </section>
@@ -163,40 +151,30 @@ export default function SettingsView({ start }: { start: Kept }) {
           <div className="grid gap-4 sm:grid-cols-2">
             <LengthField
               label="Clears under the raised foot"
-              value={draft.machineClearance}
+              {...lengthOf('machineClearance')}
               min={1}
               hint="Stack cloth under the foot until it touches."
-              error={errors['machineClearance']}
-              onChange={(machineClearance) => set({ machineClearance })}
-              onFault={fault('machineClearance')}
             />
             <LengthField
               label="Trimmed layers stay inside by"
-              value={draft.trim}
+              {...lengthOf('trim')}
               hint="So that the stitching still catches them."
-              error={errors['trim']}
-              onChange={(trim) => set({ trim })}
-              onFault={fault('trim')}
             />
           </div>
         </section>
         <section className="sheet space-y-3 p-5 lg:col-span-2">
           <h2 className="chalk-heading">Ways of working</h2>
           <p>Where practitioners disagree, this is what you hold to. Any part can be switched for itself.</p>
-          <SchoolSelects value={draft.schools} onChange={(schools) => set({ schools })} />
+          <SchoolSelects value={draft.schools} onChange={(schools) => form.setValue('schools', schools, { shouldDirty: true })} />
         </section>
         <div className="flex items-center gap-4 lg:col-span-2">
           <button className="btn btn-primary" disabled={faults.length > 0}>
             Save the settings
           </button>
           <span role="status" className="font-semibold text-success">
-            {saved ? 'Saved.' : ''}
+            {saving.isSuccess && !form.formState.isDirty ? 'Saved.' : ''}
           </span>
-          {errors['general'] && (
-            <span role="alert" className="font-semibold text-error">
-              {errors['general']}
-            </span>
-          )}
+          <FormErrors of={of} />
         </div>
       </form>
       <div className="mt-5 grid items-start gap-5 lg:grid-cols-2">
@@ -209,11 +187,10 @@ export default function SettingsView({ start }: { start: Kept }) {
           onMine={() => {
             const { version } = conflict.theirs;
             setConflict(undefined);
-            void save(draft, version);
+            void save(version);
           }}
           onTheirs={() => {
-            setKept(conflict.theirs);
-            setDraft(conflict.theirs.settings);
+            take(conflict.theirs);
             setConflict(undefined);
           }}
           onClose={() => setConflict(undefined)}

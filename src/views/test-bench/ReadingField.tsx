@@ -1,4 +1,5 @@
 import { useId } from 'react';
+import { InputError } from '../../core/input-error';
 import type { TestField } from '../../core/measure';
 import { lengthForField, parseLength, type LengthSystem } from '../../core/units';
 import Field from '../../ui/form/Field';
@@ -12,7 +13,8 @@ export function readTyped(field: TestField, typed: string, system: LengthSystem)
   if (field.kind === 'choice') return text;
   if (field.kind === 'length') return parseLength(text, system, field.id);
   const match = /^(\d+(?:[.,]\d+)?|[.,]\d+)\s*(g|kg|oz|°)?$/i.exec(text);
-  if (!match) throw new Error(`write a number${field.kind === 'mass' ? ' such as 1.7 g or 0.06 oz' : ''}; saw “${text}”`);
+  if (!match)
+    throw new InputError(field.id, `write a number${field.kind === 'mass' ? ' such as 1.7 g or 0.06 oz' : ''}; saw “${text}”`);
   const value = Number(match[1]!.replace(',', '.'));
   if (field.kind !== 'mass') return value;
   const unit = match[2]?.toLowerCase();

@@ -1,10 +1,13 @@
-import { useMemo, useState, type ReactNode } from 'react';
+import type { ReactNode } from 'react';
+import { testReadingsSchema } from '../../schemas/records';
+import FormErrors from '../../ui/form/FormErrors';
+import { useKeptForm } from '../../ui/form/use-kept-form';
+import { useWrite } from '../../ui/query';
 import { toast } from 'sonner';
 import { undoToast } from '../../ui/undo-toast';
 import type { Figure, HomeTest, Readings, TestId, TestResult } from '../../core/measure';
 import { InputError } from '../../core/input-error';
-import type { ApiError } from '../../ui/api';
-import { call, plainMessage } from '../../ui/api';
+import { call } from '../../ui/api';
 import TestDrawing from '../../ui/TestDrawing';
 import { readableDate, today } from '../../ui/text';
 import { useUnits } from '../../ui/units-context';
@@ -38,68 +41,63 @@ export default function TestPanel<T extends Tested>({ path, record, test, onSave
     Object.fromEntries(
       test.fields.map((field) => [field.id, writeReading(field, readings ? readings[field.id] : field.start, system)]),
     );
-  const [typed, setTyped] = useState(() => start(kept?.readings));
-  const [touched, setTouched] = useState(false);
-  const [errors, setErrors] = useState<Record<string, string>>({});
-  const [busy, setBusy] = useState(false);
-  const shown = test.fields.filter((field) => !field.when || typed[field.when[0]] === field.when[1]);
-
-  const state = useMemo((): { readings?: Readings; result?: TestResult<unknown>; faults: Record<string, string> } => {
+  /** Readings as they are typed. @throws {InputError} naming the field that cannot be read */
+  const readingsOf = (typed: Record<string, string>): Readings => {
     const readings: Readings = {};
-    const faults: Record<string, string> = {};
     for (const field of test.fields) {
       if (field.when && typed[field.when[0]] !== field.when[1]) continue;
-      try {
-        const value = readTyped(field, typed[field.id] ?? '', system);
-        if (value !== undefined) readings[field.id] = value;
-      } catch (problem) {
-        faults[field.id] = (problem as Error).message.replace(/^[^:]*: /, '');
-      }
+      const value = readTyped(field, typed[field.id] ?? '', system);
+      if (value !== undefined) readings[field.id] = value;
     }
-    if (Object.keys(faults).length > 0) return { faults };
-    try {
-      return { readings, result: test.read(readings), faults };
-    } catch (problem) {
-      if (problem instanceof InputError) faults[problem.field] = problem.message.replace(/^[^:]*: /, '');
-      return { readings, faults };
-    }
-  }, [test, typed, system]);
-
-  const save = async (readings: Readings | null) => {
-    setTouched(true);
-    setErrors({});
-    if (readings !== null && !state.result) return;
-    setBusy(true);
-    try {
-      const saved = await call<T>('PUT', `${path}/${test.id}`, {
-        readings,
-        doneOn: today(),
-        version: record.version,
-      });
-      onSaved(saved);
-      if (readings === null) {
-        setTyped(start(undefined));
-        setTouched(false);
-      }
-      if (readings === null && kept) {
-        undoToast(`“${test.title}” is taken back.`, async () => {
-          const again = { ...kept, version: saved.version };
-          const back = await call<T>('PUT', `${path}/${test.id}`, again);
-          onSaved(back);
-          setTyped(start(back.tests[test.id]?.readings));
-        });
-      } else toast('Kept.');
-    } catch (problem) {
-      const error = problem as ApiError;
-      if (error.status === 409) onStale(error.current as T);
-      else setErrors({ [error.field ?? 'general']: plainMessage(error) });
-    } finally {
-      setBusy(false);
-    }
+    return readings;
   };
+  const of = useKeptForm<Record<string, string>>({
+    key: `test ${path} ${test.id} ${record.version}`,
+    schema: testReadingsSchema,
+    start: () => start(kept?.readings),
+    read: (typed) => {
+      const readings = readingsOf(typed);
+      // What a test makes no sense of is told under its field.
+      test.read(readings);
+      return { readings };
+    },
+  });
+  const { form } = of;
+  const typed = form.watch();
+  const shown = test.fields.filter((field) => !field.when || typed[field.when[0]] === field.when[1]);
+  let result: TestResult<unknown> | undefined;
+  let fault: InputError | undefined;
+  try {
+    result = test.read(readingsOf(typed));
+  } catch (problem) {
+    if (!(problem instanceof InputError)) throw problem;
+    fault = problem;
+  }
+  const saving = useWrite(
+    (readings: Readings | null) => call<T>('PUT', `${path}/${test.id}`, { readings, doneOn: today(), version: record.version }),
+    {
+      onSuccess: (saved, readings) => {
+        of.forget();
+        onSaved(saved);
+        if (readings !== null) return void toast('Kept.');
+        form.reset(start(undefined));
+        if (!kept) return;
+        undoToast(`“${test.title}” is taken back.`, async () => {
+          const back = await call<T>('PUT', `${path}/${test.id}`, { ...kept, version: saved.version });
+          onSaved(back);
+          form.reset(start(back.tests[test.id]?.readings));
+        });
+      },
+      onError: (problem) => {
+        if (problem.status === 409) onStale(problem.current as T);
+        else of.refuse(problem);
+      },
+    },
+  );
   // A field that is only missing is not called wrong until the person asks to keep the readings.
   const errorOf = (id: string) =>
-    errors[id] ?? (touched || !/^is missing/.test(state.faults[id] ?? '') ? state.faults[id] : undefined);
+    of.error(id) ??
+    (fault?.field === id && !/is missing/.test(fault.message) ? fault.message.replace(/^[^:]*: /, '') : undefined);
   const groups = [...new Set(shown.map(({ group }) => group))];
   const fieldsOf = (group: string | undefined) => shown.filter((field) => field.group === group);
   return (
@@ -118,10 +116,8 @@ export default function TestPanel<T extends Tested>({ path, record, test, onSave
       </div>
       <form
         className="mt-4 grid gap-5 border-t border-base-300 pt-4 lg:grid-cols-[1fr_20rem]"
-        onSubmit={(event) => {
-          event.preventDefault();
-          void save(state.readings ?? {});
-        }}
+        noValidate
+        onSubmit={(event) => void form.handleSubmit((fields) => saving.mutate(fields['readings'] as Readings))(event)}
       >
         <div className="space-y-4">
           {groups.map((group) => {
@@ -132,7 +128,7 @@ export default function TestPanel<T extends Tested>({ path, record, test, onSave
                 field={field.id.startsWith('length-') || field.id.startsWith('cross-') ? dropLabel(field, typed['way']) : field}
                 value={typed[field.id] ?? ''}
                 error={errorOf(field.id)}
-                onChange={(value) => setTyped((was) => ({ ...was, [field.id]: value }))}
+                onChange={(value) => form.setValue(field.id, value, { shouldValidate: form.formState.isSubmitted })}
               />
             );
             const choices = fields.every(({ kind }) => kind === 'choice');
@@ -148,18 +144,14 @@ export default function TestPanel<T extends Tested>({ path, record, test, onSave
               </div>
             );
           })}
-          {errors['general'] && (
-            <p role="alert" className="font-semibold text-error">
-              {errors['general']}
-            </p>
-          )}
+          <FormErrors of={of} />
           <div className="flex flex-wrap items-center gap-3">
-            <button className="btn btn-primary" disabled={busy}>
+            <button className="btn btn-primary" disabled={saving.isPending}>
               Keep these readings
             </button>
             {kept && (
               <>
-                <button type="button" className="btn" disabled={busy} onClick={() => void save(null)}>
+                <button type="button" className="btn" disabled={saving.isPending} onClick={() => saving.mutate(null)}>
                   Take the test back
                 </button>
                 <span className="quiet">done on {readableDate(kept.doneOn)}</span>
@@ -168,15 +160,15 @@ export default function TestPanel<T extends Tested>({ path, record, test, onSave
           </div>
         </div>
         <div className="space-y-3" aria-live="polite">
-          {state.result ? (
+          {result ? (
             <div className="border-l-4 border-accent pl-3">
-              {state.result.figures.map((figure, i) => (
+              {result.figures.map((figure, i) => (
                 <p key={figure.label} className={i === 0 ? 'text-lg' : ''}>
                   {figure.label}: <strong>{write(figure.value, figure.unit)}</strong>
                   {figure.give !== undefined && figure.give > 0 && <span className="quiet"> ± {giveWords(figure, write)}</span>}
                 </p>
               ))}
-              <p className="mt-1">{state.result.meaning}</p>
+              <p className="mt-1">{result.meaning}</p>
               <Why title="Why?">
                 <p>{test.why}</p>
               </Why>
@@ -184,7 +176,7 @@ export default function TestPanel<T extends Tested>({ path, record, test, onSave
           ) : (
             <p className="quiet border-l-4 border-base-300 pl-3">What it means is told here as soon as the readings are in.</p>
           )}
-          {children?.(state.result?.figures)}
+          {children?.(result?.figures)}
         </div>
       </form>
     </article>
