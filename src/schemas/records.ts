@@ -121,11 +121,11 @@ export const boughtLayerSchema = shape({
 /** Tests come back with what was read, and are kept by an endpoint of their own. */
 export const layerUpdateSchema = shape({ ...layerFields, tests: layerTestsSchema, version: version.required() });
 
-const notion = shape({
+export const notionSchema = shape({
   name: text(120, 1).required(),
   count: number({ min: 1, max: 1000, integer: true }).required(),
   there: yup.boolean().required(),
-}).required();
+});
 
 const projectFields = {
   name,
@@ -133,7 +133,7 @@ const projectFields = {
   makes: number({ min: 1, max: 1000, integer: true }).default(1),
   variant: text(120).default(''),
   care: oneOf(CARES).nullable().default(null),
-  notions: yup.array().of(notion).max(100, 'must hold at most 100 notions').default([]),
+  notions: yup.array().of(notionSchema.required()).max(100, 'must hold at most 100 notions').default([]),
   archived: yup.boolean().default(false),
 };
 export const projectSchema = shape(projectFields);

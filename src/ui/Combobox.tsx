@@ -1,6 +1,6 @@
 import { ChevronDown } from 'lucide-react';
-import { useEffect, useId, useRef, useState, type KeyboardEvent } from 'react';
-import { counted } from './text';
+import { useId, useRef, useState, type KeyboardEvent } from 'react';
+import VirtualRows from './VirtualRows';
 
 export interface ComboOption {
   id: string;
@@ -17,8 +17,12 @@ interface Props {
   onChange: (id: string | null) => void;
 }
 
-/** So many options stand in the list at once; more are found by typing. */
-const MOST_SHOWN = 60;
+/** Height of a row of the list, px. */
+const ROW = 44;
+
+function rowKey(row: { heading: string } | { option: ComboOption }): string {
+  return 'heading' in row ? `heading ${row.heading}` : row.option.id;
+}
 
 /** Whether every word that was typed occurs. @example matches('blue lin', 'Harbour-blue linen') // true */
 export function matches(typed: string, words: string): boolean {
@@ -44,8 +48,16 @@ export default function Combobox({ id, value, groups, none, onChange }: Props) {
     options: options.filter(({ words }) => !typed || matches(typed, words)),
   }));
   const empty = none === undefined || typed ? [] : [{ id: '', words: none }];
-  const shown = [...empty, ...found.flatMap(({ options }) => options)].slice(0, MOST_SHOWN);
-  const left = found.reduce((sum, { options }) => sum + options.length, 0) + empty.length - shown.length;
+  const shown = [...empty, ...found.flatMap(({ options }) => options)];
+  /** Rows of the list: names of groups stand between the options. */
+  const rows: ({ heading: string } | { option: ComboOption; at: number })[] = [
+    ...empty.map((option, at) => ({ option, at })),
+    ...found.flatMap(({ label, options }, g) => {
+      const first = empty.length + found.slice(0, g).reduce((sum, group) => sum + group.options.length, 0);
+      return options.length === 0 ? [] : [{ heading: label }, ...options.map((option, i) => ({ option, at: first + i }))];
+    }),
+  ];
+  const activeRow = rows.findIndex((row) => 'at' in row && row.at === active);
   const close = () => setTyped(undefined);
   const start = () => {
     setTyped('');
@@ -61,9 +73,6 @@ export default function Combobox({ id, value, groups, none, onChange }: Props) {
     close();
     if (option && option.id !== (value ?? '')) onChange(option.id || null);
   };
-  useEffect(() => {
-    if (open) document.getElementById(`${list}-${active}`)?.scrollIntoView({ block: 'nearest' });
-  }, [open, active, list]);
   const onKey = (event: KeyboardEvent) => {
     const moves: Record<string, number> = { ArrowDown: 1, ArrowUp: -1 };
     const by = moves[event.key];
@@ -105,44 +114,52 @@ export default function Combobox({ id, value, groups, none, onChange }: Props) {
         onKeyDown={onKey}
       />
       <ChevronDown size={18} aria-hidden="true" className="pointer-events-none absolute top-3 right-3" />
-      <ul
+      <div
         id={list}
         role="listbox"
         aria-label="What can be chosen"
         hidden={!open}
-        className="absolute z-30 mt-1 max-h-80 w-full min-w-64 overflow-y-auto rounded-box border-2 border-primary bg-base-100 p-1 shadow-lg"
+        className="absolute z-30 mt-1 w-full min-w-64 rounded-box border-2 border-primary bg-base-100 p-1 shadow-lg"
         // The field keeps the focus while the list is touched.
         onMouseDown={(event) => event.preventDefault()}
       >
-        {shown.map((option, i) => {
-          const group = found.find(({ options }) => options.includes(option));
-          const before = shown[i - 1];
-          return (
-            <li key={option.id} role="presentation">
-              {group && (!before || !group.options.includes(before)) && (
-                <p className="quiet px-3 pt-2 text-[0.88rem] font-semibold" aria-hidden="true">
-                  {group.label}
-                </p>
-              )}
-              {/* The keyboard moves through the list from the field. */}
-              <div
-                id={`${list}-${i}`}
-                role="option"
-                tabIndex={-1}
-                aria-selected={option.id === (value ?? '')}
-                className={`flex min-h-[44px] cursor-pointer items-center rounded-field px-3 leading-snug ${
-                  i === active ? 'bg-primary text-primary-content' : 'hover:bg-base-200'
-                } ${option.id === (value ?? '') ? 'font-bold' : ''}`}
-                onClick={() => take(option)}
-              >
-                {option.words}
-              </div>
-            </li>
-          );
-        })}
-        {shown.length === 0 && <li className="p-3">Nothing is called so.</li>}
-        {left > 0 && <li className="quiet p-3">And {counted(left, 'more', 'more')}: type a part of the name.</li>}
-      </ul>
+        {open && (
+          <VirtualRows
+            className="max-h-76"
+            count={rows.length}
+            height={ROW}
+            active={activeRow < 0 ? undefined : activeRow}
+            keyOf={(i) => rowKey(rows[i]!)}
+          >
+            {(i) => {
+              const row = rows[i]!;
+              if ('heading' in row)
+                return (
+                  <p className="quiet px-3 pt-2 text-[0.88rem] font-semibold" aria-hidden="true">
+                    {row.heading}
+                  </p>
+                );
+              const { option, at } = row;
+              return (
+                // The keyboard moves through the list from the field.
+                <div
+                  id={`${list}-${at}`}
+                  role="option"
+                  tabIndex={-1}
+                  aria-selected={option.id === (value ?? '')}
+                  className={`flex min-h-[44px] cursor-pointer items-center rounded-field px-3 leading-snug ${
+                    at === active ? 'bg-primary text-primary-content' : 'hover:bg-base-200'
+                  } ${option.id === (value ?? '') ? 'font-bold' : ''}`}
+                  onClick={() => take(option)}
+                >
+                  {option.words}
+                </div>
+              );
+            }}
+          </VirtualRows>
+        )}
+        {shown.length === 0 && <p className="p-3">Nothing is called so.</p>}
+      </div>
     </div>
   );
 }

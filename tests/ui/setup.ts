@@ -20,6 +20,8 @@ Element.prototype.scrollIntoView = () => {};
 // Nothing is painted: a canvas takes every stroke.
 HTMLCanvasElement.prototype.getContext = (() => new Proxy({}, { get: () => () => {}, set: () => true })) as never;
 HTMLCanvasElement.prototype.toDataURL = () => 'data:,';
+// Nothing has a size: what scrolls is as high as a list that is open.
+Object.defineProperty(HTMLElement.prototype, 'clientHeight', { get: () => 400 });
 class Observer {
   observe() {}
   unobserve() {}

@@ -1,9 +1,13 @@
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef } from 'react';
 import { sourceOutline, type CutItem, type TableSource } from '../../core/cutlist';
+import { useWrite } from '../../ui/query';
 import { remains } from '../../core/cutplan';
 import { bounds, polygonArea, transformed, type Outline } from '../../core/shape';
 import { call } from '../../ui/api';
-import { CheckField } from '../../ui/form/form-fields';
+import { tableDoneSchema } from '../../schemas/tables';
+import FormErrors from '../../ui/form/FormErrors';
+import { CheckInput, TextInput } from '../../ui/form/form-fields';
+import { useKeptForm } from '../../ui/form/use-kept-form';
 import OutlineThumb from '../../ui/OutlineThumb';
 import { today } from '../../ui/text';
 import { useUnits } from '../../ui/units-context';
@@ -27,22 +31,28 @@ export default function DoneDialog({ table, sources, items, onDone, onClose }: P
   const units = useUnits();
   const dialog = useRef<HTMLDialogElement>(null);
   const found = useMemo(() => leftoversOf(table, sources, items), [table, sources, items]);
-  const [kept, setKept] = useState(() => found.leftovers.map((outline) => polygonArea(outline) >= WORTH_KEEPING));
-  const [places, setPlaces] = useState<string[]>(() => found.leftovers.map(() => ''));
-  const [busy, setBusy] = useState(false);
-  const [error, setError] = useState<string>();
+  const of = useKeptForm({
+    key: `cut ${table.id} ${table.version}`,
+    schema: tableDoneSchema,
+    start: () => ({
+      leftovers: found.leftovers.map((outline) => ({ keep: polygonArea(outline) >= WORTH_KEEPING, place: '' })),
+    }),
+    read: ({ leftovers }) => ({
+      doneOn: today(),
+      keep: found.leftovers.flatMap((outline, i) => (leftovers[i]?.keep ? [{ outline, place: leftovers[i].place.trim() }] : [])),
+      version: table.version,
+    }),
+  });
+  const { form } = of;
+  const kept = form.watch('leftovers');
   useEffect(() => dialog.current?.showModal(), []);
-  const finish = async () => {
-    setBusy(true);
-    setError(undefined);
-    try {
-      const keep = found.leftovers.flatMap((outline, i) => (kept[i] ? [{ outline, place: places[i]!.trim() }] : []));
-      onDone(await call<CutTable>('POST', `/api/tables/${table.id}/done`, { doneOn: today(), keep, version: table.version }));
-    } catch (problem) {
-      setError((problem as Error).message);
-      setBusy(false);
-    }
-  };
+  const finishing = useWrite((done: object) => call<CutTable>('POST', `/api/tables/${table.id}/done`, done), {
+    onSuccess: (cut) => {
+      of.forget();
+      onDone(cut);
+    },
+    onError: of.refuse,
+  });
   return (
     <dialog ref={dialog} className="modal" aria-label="Everything is cut" onClose={onClose}>
       <div className="modal-box max-w-3xl">
@@ -59,37 +69,32 @@ export default function DoneDialog({ table, sources, items, onDone, onClose }: P
               <li key={i} className="sheet flex flex-wrap items-center gap-4 p-3">
                 <OutlineThumb outlines={[outline]} size={72} asLaid label={`Shape of the leftover of ${size}`} />
                 <div className="min-w-[11rem] flex-1">
-                  <CheckField
-                    label={`Keep ${size}`}
-                    checked={kept[i]!}
-                    onChange={(on) => setKept((was) => was.map((each, k) => (k === i ? on : each)))}
-                  />
+                  <CheckInput label={`Keep ${size}`} {...form.register(`leftovers.${i}.keep`)} />
                   <span className="quiet">{units.area(polygonArea(outline))}</span>
                 </div>
-                <label className="flex-1">
-                  <span className="block font-semibold">Where it is kept</span>
-                  <input
-                    className="input"
-                    value={places[i]}
-                    maxLength={200}
+                <div className="flex-1">
+                  <TextInput
+                    label="Where it is kept"
                     placeholder="second drawer"
-                    disabled={!kept[i]}
-                    onChange={(e) => setPlaces((was) => was.map((each, k) => (k === i ? e.target.value : each)))}
+                    maxLength={200}
+                    readOnly={!kept[i]?.keep}
+                    {...form.register(`leftovers.${i}.place`)}
                   />
-                </label>
+                </div>
               </li>
             );
           })}
         </ul>
         {found.waste > 0 && <p className="quiet mt-3">{units.area(found.waste)} goes to waste.</p>}
-        {error && (
-          <p role="alert" className="mt-3 font-semibold text-error">
-            {error}
-          </p>
-        )}
+        <FormErrors of={of} />
         <div className="mt-5 flex flex-wrap gap-3">
-          <button type="button" className="btn btn-primary" disabled={busy} onClick={() => void finish()}>
-            {busy ? 'Saving …' : 'It is cut'}
+          <button
+            type="button"
+            className="btn btn-primary"
+            disabled={finishing.isPending}
+            onClick={() => void form.handleSubmit((done) => finishing.mutate(done))()}
+          >
+            {finishing.isPending ? 'Saving …' : 'It is cut'}
           </button>
           <button type="button" className="btn" onClick={() => dialog.current?.close()}>
             Not yet

@@ -1,9 +1,15 @@
 import { useEffect, useRef, useState } from 'react';
 import type { StitchedArea, Stitching } from '../../core/motif';
+import { useWrite } from '../../ui/query';
 import { bounds, drawShape, type Outline, type Point } from '../../core/shape';
 import type { FoundPieces } from '../../formats/drawing';
 import { ApiError, call } from '../../ui/api';
-import { CheckField, SelectField, TextField } from '../../ui/form/form-fields';
+import { InputError } from '../../core/input-error';
+import { outlineMotifSchema } from '../../schemas/hoop';
+import FormErrors from '../../ui/form/FormErrors';
+import { CheckInput, SelectInput, TextInput } from '../../ui/form/form-fields';
+import { readNumber } from '../../ui/form/reading';
+import { useKeptForm } from '../../ui/form/use-kept-form';
 import LengthField from '../../ui/LengthField';
 import OutlineThumb from '../../ui/OutlineThumb';
 import FilePicker from '../../ui/FilePicker';
@@ -20,25 +26,61 @@ interface Area {
 
 const KIND_WORDS = { fill: 'filled with rows', satin: 'satin along the line', running: 'a running line' } as const;
 
+interface Typed {
+  areas: Area[];
+  name: string;
+  /** Width of the whole, mm. */
+  size: number;
+  spacing: number;
+  stitchLength: number;
+  satinWidth: number;
+  angle: string;
+}
+
+/** The areas that are taken, in their size and place about the middle, with how each is stitched. @throws {InputError} naming the field */
+function stitchedMotif({ areas, name, size, spacing, stitchLength, satinWidth, angle }: Typed): {
+  name: string;
+  areas: StitchedArea[];
+} {
+  if (name.trim() === '') throw new InputError('name', 'Give the motif a name.');
+  const box = bounds(areas.flatMap(({ outlines }) => outlines.flat()));
+  const scale = size / Math.max(1, box.maxX - box.minX);
+  const put = (outline: Outline): Outline =>
+    outline.map(([x, y]): Point => [(x - (box.minX + box.maxX) / 2) * scale, (y - (box.minY + box.maxY) / 2) * scale]);
+  const rows = readNumber('angle', angle, 'degrees');
+  const stitching = (kind: Area['kind']): Stitching =>
+    kind === 'fill'
+      ? { kind, spacing, stitchLength, angle: rows }
+      : kind === 'satin'
+        ? { kind, spacing, width: satinWidth }
+        : { kind, stitchLength: Math.min(3, stitchLength) };
+  return {
+    name: name.trim(),
+    areas: areas
+      .filter(({ take }) => take)
+      .map((area) => ({ outlines: area.outlines.map(put), stitching: stitching(area.kind), newColour: area.newColour })),
+  };
+}
+
 /** Makes a motif of the outlines of an SVG drawing where there is no stitch file: how dense each is sewn is said by hand. */
 export default function OutlineMotif({ onClose }: { onClose: () => void }) {
   const units = useUnits();
   const dialog = useRef<HTMLDialogElement>(null);
-  const [areas, setAreas] = useState<Area[]>([]);
-  const [name, setName] = useState('');
-  const [size, setSize] = useState(80);
-  const [spacing, setSpacing] = useState(0.4);
-  const [stitchLength, setStitchLength] = useState(3.5);
-  const [satinWidth, setSatinWidth] = useState(3);
-  const [angle, setAngle] = useState('0');
-  const [busy, setBusy] = useState(false);
+  const of = useKeptForm<Typed>({
+    schema: outlineMotifSchema,
+    start: () => ({ areas: [], name: '', size: 80, spacing: 0.4, stitchLength: 3.5, satinWidth: 3, angle: '0' }),
+    read: stitchedMotif,
+  });
+  const { field, form } = of;
+  const { areas, size } = form.watch();
+  const [reading, setReading] = useState(false);
   const [error, setError] = useState<string>();
   useEffect(() => dialog.current?.showModal(), []);
   const box = areas.length > 0 ? bounds(areas.flatMap(({ outlines }) => outlines.flat())) : undefined;
   const scale = box ? size / Math.max(1, box.maxX - box.minX) : 1;
 
   const readFile = async (file: File) => {
-    setBusy(true);
+    setReading(true);
     setError(undefined);
     try {
       const answer = await fetch('/api/outlines', {
@@ -59,43 +101,28 @@ export default function OutlineMotif({ onClose }: { onClose: () => void }) {
           newColour: i > 0,
         };
       });
-      setAreas(read);
-      setName(file.name.replace(/\.[^.]*$/, ''));
       const all = bounds(read.flatMap(({ outlines }) => outlines.flat()));
-      setSize(Math.round(all.maxX - all.minX));
+      form.reset({
+        ...form.getValues(),
+        areas: read,
+        name: file.name.replace(/\.[^.]*$/, ''),
+        size: Math.round(all.maxX - all.minX),
+      });
     } catch (problem) {
       setError((problem as Error).message.replace(/^file: /, 'The file '));
     } finally {
-      setBusy(false);
+      setReading(false);
     }
   };
-  const save = async () => {
-    setBusy(true);
-    setError(undefined);
-    const put = (outline: Outline): Outline =>
-      outline.map(([x, y]): Point => [(x - (box!.minX + box!.maxX) / 2) * scale, (y - (box!.minY + box!.maxY) / 2) * scale]);
-    const stitching = (kind: Area['kind']): Stitching =>
-      kind === 'fill'
-        ? { kind, spacing, stitchLength, angle: Number(angle.replace(',', '.')) }
-        : kind === 'satin'
-          ? { kind, spacing, width: satinWidth }
-          : { kind, stitchLength: Math.min(3, stitchLength) };
-    const body: { name: string; areas: StitchedArea[] } = {
-      name: name.trim(),
-      areas: areas
-        .filter(({ take }) => take)
-        .map((area) => ({ outlines: area.outlines.map(put), stitching: stitching(area.kind), newColour: area.newColour })),
-    };
-    try {
-      const kept = await call<KeptMotif>('POST', '/api/motifs/outlines', body);
-      location.assign(`/hoop/motifs/${kept.id}`);
-    } catch (problem) {
-      setError((problem as Error).message);
-      setBusy(false);
-    }
-  };
-  const set = (i: number, change: Partial<Area>) =>
-    setAreas((all) => all.map((each, k) => (k === i ? { ...each, ...change } : each)));
+  const making = useWrite((motif: object) => call<KeptMotif>('POST', '/api/motifs/outlines', motif), {
+    onSuccess: ({ id }) => location.assign(`/hoop/motifs/${id}`),
+    onError: of.refuse,
+  });
+  /** A length of the stitching. */
+  const lengthOf = (name: 'size' | 'spacing' | 'stitchLength' | 'satinWidth') => ({
+    value: form.getValues(name),
+    onChange: (mm: number) => form.setValue(name, mm),
+  });
   return (
     <dialog ref={dialog} className="modal" aria-label="A motif from outlines" onClose={onClose}>
       <div className="modal-box max-w-4xl space-y-4">
@@ -117,36 +144,26 @@ export default function OutlineMotif({ onClose }: { onClose: () => void }) {
         {areas.length > 0 && (
           <>
             <div className="grid gap-4 sm:grid-cols-3">
-              <TextField label="Name" value={name} onChange={setName} />
-              <LengthField label="Width of the motif" value={size} min={5} onChange={setSize} />
-              <TextField label="Rows lie at, degrees" value={angle} onChange={setAngle} />
-              <LengthField label="Between rows" value={spacing} min={0.2} onChange={setSpacing} hint="0.4 mm is a usual fill" />
-              <LengthField label="Stitch length" value={stitchLength} min={0.5} onChange={setStitchLength} />
-              <LengthField label="Width of satin" value={satinWidth} min={0.5} onChange={setSatinWidth} />
+              <TextInput label="Name" {...field('name')} />
+              <LengthField label="Width of the motif" min={5} {...lengthOf('size')} />
+              <TextInput label="Rows lie at, degrees" {...field('angle')} />
+              <LengthField label="Between rows" min={0.2} {...lengthOf('spacing')} hint="0.4 mm is a usual fill" />
+              <LengthField label="Stitch length" min={0.5} {...lengthOf('stitchLength')} />
+              <LengthField label="Width of satin" min={0.5} {...lengthOf('satinWidth')} />
             </div>
             <ul className="space-y-2">
               {areas.map((area, i) => (
                 <li key={i} className="sheet flex flex-wrap items-center gap-4 p-3">
                   <OutlineThumb outlines={area.outlines} size={64} label={area.name} />
-                  <CheckField label={`Sew ${area.name}`} checked={area.take} onChange={(take) => set(i, { take })} />
+                  <CheckInput label={`Sew ${area.name}`} {...form.register(`areas.${i}.take`)} />
                   <div className="w-56">
-                    <SelectField
-                      label="As"
-                      value={area.kind}
-                      options={(Object.keys(KIND_WORDS) as Area['kind'][]).map((kind) => [kind, KIND_WORDS[kind]] as const)}
-                      onChange={(kind) => set(i, { kind })}
-                    />
+                    <SelectInput label="As" {...form.register(`areas.${i}.kind`)} options={Object.entries(KIND_WORDS)} />
                   </div>
-                  {i > 0 && (
-                    <CheckField
-                      label="In another colour"
-                      checked={area.newColour}
-                      onChange={(newColour) => set(i, { newColour })}
-                    />
-                  )}
+                  {i > 0 && <CheckInput label="In another colour" {...form.register(`areas.${i}.newColour`)} />}
                 </li>
               ))}
             </ul>
+            <FormErrors of={of} />
             <p className="quiet">{box && `It will be ${units.size(size, (box.maxY - box.minY) * scale)}.`}</p>
           </>
         )}
@@ -157,8 +174,8 @@ export default function OutlineMotif({ onClose }: { onClose: () => void }) {
           <button
             type="button"
             className="btn btn-primary"
-            disabled={busy || name.trim() === '' || !areas.some(({ take }) => take)}
-            onClick={() => void save()}
+            disabled={reading || making.isPending || !areas.some(({ take }) => take)}
+            onClick={() => void form.handleSubmit((motif) => making.mutate(motif))()}
           >
             Make the motif
           </button>

@@ -1,6 +1,10 @@
 import { ChevronDown, Plus, X } from 'lucide-react';
 import { useState } from 'react';
-import { useForm } from 'react-hook-form';
+import { InputError } from '../../core/input-error';
+import { notionSchema } from '../../schemas/records';
+import { TextInput } from '../../ui/form/form-fields';
+import { readNumber } from '../../ui/form/reading';
+import { useKeptForm } from '../../ui/form/use-kept-form';
 import { counted } from '../../ui/text';
 import type { Notion } from '../../store/projects';
 
@@ -8,11 +12,6 @@ interface Props {
   notions: readonly Notion[];
   /** Saves them; a change shows at once, and goes again where it cannot be kept. */
   onChange: (notions: Notion[]) => Promise<void>;
-}
-
-interface Values {
-  name: string;
-  count: number;
 }
 
 /** What a project needs besides cloth and layers: zips, rings, thread; ticked when it is there. */
@@ -26,7 +25,15 @@ export default function Notions({ notions: kept, onChange }: Props) {
     await onChange(next);
     setPending(undefined);
   };
-  const { register, handleSubmit, reset, formState } = useForm<Values>({ defaultValues: { name: '', count: 1 } });
+  const of = useKeptForm({
+    schema: notionSchema,
+    start: () => ({ name: '', count: '1' }),
+    read: ({ name, count }) => {
+      if (name.trim() === '') throw new InputError('name', 'Say what it is.');
+      return { name: name.trim(), count: readNumber('count', count, ''), there: false };
+    },
+  });
+  const { field, form } = of;
   const there = notions.filter((notion) => notion.there).length;
   return (
     <details className="mt-1">
@@ -65,44 +72,24 @@ export default function Notions({ notions: kept, onChange }: Props) {
           </ul>
         )}
         <form
-          className="flex flex-wrap items-end gap-3"
+          className="flex flex-wrap items-start gap-3"
+          noValidate
           onSubmit={(event) =>
-            void handleSubmit(({ name, count }) => {
-              void change([...notions, { name: name.trim(), count, there: false }]);
-              reset();
+            void form.handleSubmit((notion) => {
+              void change([...notions, notion as Notion]);
+              form.reset();
             })(event)
           }
         >
-          <label className="w-24 font-semibold">
-            Number
-            <input
-              type="number"
-              className={`input ${formState.errors.count ? 'input-error' : ''}`}
-              min={1}
-              max={1000}
-              {...register('count', {
-                valueAsNumber: true,
-                validate: (count) => Number.isInteger(count) && count >= 1 && count <= 1000,
-              })}
-            />
-          </label>
-          <label className="w-64 font-semibold">
-            Notion
-            <input
-              className={`input ${formState.errors.name ? 'input-error' : ''}`}
-              maxLength={120}
-              placeholder="zip, 30 cm"
-              {...register('name', { validate: (name) => name.trim() !== '' })}
-            />
-          </label>
-          <button className="btn" disabled={busy}>
+          <div className="w-24">
+            <TextInput label="Number" inputMode="numeric" {...field('count')} />
+          </div>
+          <div className="w-64">
+            <TextInput label="Notion" placeholder="zip, 30 cm" {...field('name')} />
+          </div>
+          <button className="btn mt-7" disabled={busy}>
             <Plus size={18} aria-hidden="true" /> Add it
           </button>
-          {(formState.errors.name ?? formState.errors.count) && (
-            <p role="alert" className="w-full font-semibold text-error">
-              {formState.errors.name ? 'Say what it is.' : 'The number is a whole one from 1 to 1000.'}
-            </p>
-          )}
         </form>
       </div>
     </details>

@@ -2,6 +2,7 @@ import { RotateCcw } from 'lucide-react';
 import { toast } from 'sonner';
 import { call } from '../../ui/api';
 import { useAsked } from '../../ui/query';
+import VirtualRows from '../../ui/VirtualRows';
 import { readableDate } from '../../ui/text';
 import { attempt } from '../../ui/undo-toast';
 import type { Deleted, DeletedKind } from '../../store/bin';
@@ -44,22 +45,32 @@ export default function BinPanel() {
       )}
       {deleted?.length === 0 && <p className="quiet">Nothing was deleted lately.</p>}
       {deleted && deleted.length > 0 && (
-        <ul className="max-h-96 space-y-1 overflow-y-auto" tabIndex={0} aria-label="Deleted things">
-          {deleted.map((row) => (
-            <li key={`${row.kind}-${row.id}`} className="flex min-h-[44px] items-center gap-3">
-              <span className="min-w-0 flex-1">
-                <span className="block truncate font-semibold">{row.name}</span>
-                <span className="quiet block text-[0.92rem]">
-                  {KIND_WORDS[row.kind]}
-                  {row.of && ` of ${row.of}`}, {readableDate(row.deletedAt)}
-                </span>
-              </span>
-              <button type="button" className="btn" onClick={() => void takeBack(row)} aria-label={`Take back ${row.name}`}>
-                <RotateCcw size={17} aria-hidden="true" /> Take back
-              </button>
-            </li>
-          ))}
-        </ul>
+        <div role="list" aria-label="Deleted things">
+          <VirtualRows
+            className="max-h-96"
+            count={deleted.length}
+            height={56}
+            keyOf={(i) => `${deleted[i]!.kind}-${deleted[i]!.id}`}
+          >
+            {(i) => {
+              const row = deleted[i]!;
+              return (
+                <div role="listitem" className="flex min-h-[52px] items-center gap-3">
+                  <span className="min-w-0 flex-1">
+                    <span className="block truncate font-semibold">{row.name}</span>
+                    <span className="quiet block text-[0.92rem]">
+                      {KIND_WORDS[row.kind]}
+                      {row.of && ` of ${row.of}`}, {readableDate(row.deletedAt)}
+                    </span>
+                  </span>
+                  <button type="button" className="btn" onClick={() => void takeBack(row)} aria-label={`Take back ${row.name}`}>
+                    <RotateCcw size={17} aria-hidden="true" /> Take back
+                  </button>
+                </div>
+              );
+            }}
+          </VirtualRows>
+        </div>
       )}
     </section>
   );
