@@ -137,6 +137,8 @@ const projectFields = {
   archived: yup.boolean().default(false),
 };
 export const projectSchema = shape(projectFields);
+/** The project that one is to stand before; null for the end of the list. */
+export const projectPlaceSchema = shape({ before: id.nullable().defined('is missing') });
 export const projectUpdateSchema = shape({ ...projectFields, version: version.required() });
 
 /** A chosen stack as it is kept with its job: which layers, how far, and what was expected of it. */

@@ -6,7 +6,7 @@ import { layers, type Layer } from './layers';
 import { logEntries, type LogEntry } from './log';
 import { pageOf, type Page, type PageAsked } from './page';
 import { workpiecesByIds } from './workpieces';
-import { projects, summariesOf, type ProjectSummary } from './projects';
+import { PROJECT_ORDER, projects, summariesOf, type ProjectSummary } from './projects';
 
 /** Rows on one page of a list; a longer one is slow to read and slow to draw. */
 export const PAGE_SIZES = { cloths: 40, layers: 40, log: 25, projects: 24 } as const;
@@ -74,12 +74,12 @@ export function logPage(db: Db, asked: PageAsked, outcome: string): Page<ListedE
   return { ...page, rows };
 }
 
-/** Projects with how far they have come, last touched first. */
+/** Projects with how far they have come, in their order. */
 export function projectPage(db: Db, asked: PageAsked): Page<ProjectSummary> {
   const page = pageOf(db, projects, asked, {
     searched: ['name', 'note'],
     sorts: { name: 'name COLLATE NOCASE' },
-    order: 'archived, updated_at DESC, rowid',
+    order: PROJECT_ORDER,
   });
   return { ...page, rows: summariesOf(db, page.rows) };
 }

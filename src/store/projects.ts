@@ -68,14 +68,39 @@ export function summariesOf(db: Db, rows: readonly Project[]): ProjectSummary[] 
   });
 }
 
-/** All projects, last touched first. */
-export function projectSummaries(db: Db): ProjectSummary[] {
-  return summariesOf(db, projects.list(db, '1', [], 'archived, updated_at DESC, rowid'));
+/** Order of projects: put away ones last, as they were put into order, others last touched first before them. */
+export const PROJECT_ORDER = 'archived, place, updated_at DESC, rowid';
+
+/**
+ * Puts a project before another one, or after all others.
+ *
+ * @param before the project that it is to stand before; null for the end
+ * @throws {NotFoundError} when one of them is not there
+ */
+export function moveProject(db: Db, id: string, before: string | null): void {
+  db.transaction(() => {
+    projects.get(db, id);
+    if (before !== null) projects.get(db, before);
+    const order = (
+      db.prepare(`SELECT id FROM project WHERE deleted_at IS NULL ORDER BY ${PROJECT_ORDER}`).all() as { id: string }[]
+    )
+      .map((row) => row.id)
+      .filter((each) => each !== id);
+    order.splice(before === null ? order.length : order.indexOf(before), 0, id);
+    // Where it stands is no change of the project itself: its version stays.
+    const put = db.prepare('UPDATE project SET place = ? WHERE id = ?');
+    order.forEach((each, i) => put.run(i + 1, each));
+  })();
 }
 
-/** Names of all projects, last touched first. */
+/** All projects in their order. */
+export function projectSummaries(db: Db): ProjectSummary[] {
+  return summariesOf(db, projects.list(db, '1', [], PROJECT_ORDER));
+}
+
+/** Names of all projects in their order. */
 export function projectNames(db: Db): { id: string; name: string }[] {
-  return db.prepare('SELECT id, name FROM project WHERE deleted_at IS NULL ORDER BY archived, updated_at DESC, rowid').all() as {
+  return db.prepare(`SELECT id, name FROM project WHERE deleted_at IS NULL ORDER BY ${PROJECT_ORDER}`).all() as {
     id: string;
     name: string;
   }[];

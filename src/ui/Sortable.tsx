@@ -1,5 +1,5 @@
 import { closestCenter, DndContext, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
-import { SortableContext, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable';
+import { rectSortingStrategy, SortableContext, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { GripVertical } from 'lucide-react';
 import { createContext, useContext, type KeyboardEvent, type ReactNode } from 'react';
@@ -7,17 +7,19 @@ import { createContext, useContext, type KeyboardEvent, type ReactNode } from 'r
 /** Moves a row by one place; rows of any height move alike by the keys. */
 const Step = createContext<(id: string, by: number) => void>(() => undefined);
 
-const KEYS: Record<string, number> = { ArrowUp: -1, ArrowDown: 1 };
+const KEYS: Record<string, number> = { ArrowUp: -1, ArrowLeft: -1, ArrowDown: 1, ArrowRight: 1 };
 
 interface ListProps {
   /** In their order; each row is a {@link SortableRow} of one of them. */
   ids: string[];
   onMove: (from: number, to: number) => void;
+  /** Cards side by side rather than rows below one another. */
+  grid?: boolean;
   children: ReactNode;
 }
 
 /** A list whose rows are dragged into an order, by pointer or by keys. */
-export function SortableList({ ids, onMove, children }: ListProps) {
+export function SortableList({ ids, onMove, grid = false, children }: ListProps) {
   const sensors = useSensors(useSensor(PointerSensor));
   /** One place up or down, as long as there is one. */
   const step = (id: string, by: number) => {
@@ -33,7 +35,7 @@ export function SortableList({ ids, onMove, children }: ListProps) {
           if (over && active.id !== over.id) onMove(ids.indexOf(String(active.id)), ids.indexOf(String(over.id)));
         }}
       >
-        <SortableContext items={ids} strategy={verticalListSortingStrategy}>
+        <SortableContext items={ids} strategy={grid ? rectSortingStrategy : verticalListSortingStrategy}>
           {children}
         </SortableContext>
       </DndContext>

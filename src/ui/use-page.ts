@@ -49,6 +49,12 @@ export function usePage<T extends { id: string }>(path: string, start: Page<T>, 
         ),
       [change],
     ),
+    /** Shows the rows in another order. */
+    order: useCallback(
+      (ids: readonly string[]) =>
+        change((was) => ({ ...was, rows: [...was.rows].sort((a, b) => ids.indexOf(a.id) - ids.indexOf(b.id)) })),
+      [change],
+    ),
     /** Leaves a row out. */
     drop: useCallback(
       (gone: string) =>

@@ -66,6 +66,27 @@ describe('cloths and layers', () => {
 });
 
 describe('from a project to the logbook', () => {
+  it('projects stand in the order they are put into, without a new version; a new one comes first', async () => {
+    const ids: string[] = [];
+    for (const name of ['One', 'Two', 'Three']) ids.push((await post('/api/projects', { name })).body.id as string);
+    const [one, two, three] = ids as [string, string, string];
+    const order = async () =>
+      ((await send('GET', '/api/projects?names=yes')).body.projects as { id: string }[])
+        .map(({ id }) => id)
+        .filter((id) => ids.includes(id));
+    expect(await order()).toEqual([three, two, one]);
+    expect((await send('PUT', `/api/projects/${one}/place`, { before: three })).status).toBe(200);
+    expect(await order()).toEqual([one, three, two]);
+    expect((await send('PUT', `/api/projects/${three}/place`, { before: null })).status).toBe(200);
+    expect(await order()).toEqual([one, two, three]);
+    expect((await send('GET', `/api/projects/${one}`)).body.version).toBe(1);
+    ids.push((await post('/api/projects', { name: 'Four' })).body.id as string);
+    expect((await order())[0]).toBe(ids[3]);
+    expect((await send('PUT', `/api/projects/${one}/place`, { before: 'gone' })).status).toBe(404);
+    expect((await send('PUT', `/api/projects/${one}/place`, {})).body.error.field).toBe('before');
+    for (const id of ids) await send('DELETE', `/api/projects/${id}`);
+  });
+
   it('goes the whole way: project, part, bench with a resume, log with predicted and measured', async () => {
     const cloth = (await post('/api/cloths', CLOTH)).body;
     const project = (await post('/api/projects', { name: 'Shirt' })).body;

@@ -1,8 +1,10 @@
-import { act, fireEvent, render, renderHook, screen } from '@testing-library/react';
+import { act, fireEvent, render, renderHook, screen, waitFor } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import Pager from '../../src/ui/Pager';
 import { useHistory } from '../../src/ui/use-history';
 import { usePage } from '../../src/ui/use-page';
+import ProjectsView from '../../src/views/projects/ProjectsView';
 import { fakeServer } from './fake-server';
 
 describe('what can be taken back', () => {
@@ -109,5 +111,36 @@ describe('a list by pages', () => {
     expect(screen.getByText('Page 3 of 3, 5 layers')).toBeVisible();
     rerender(<Pager page={0} pages={1} words="5 layers" busy={false} onGo={go} />);
     expect(screen.queryByRole('navigation')).toBeNull();
+  });
+});
+
+describe('projects in their order', () => {
+  const project = (id: string) => ({ ...{ id, name: `Project ${id}`, note: '', jobs: 0, chosen: 0, cut: 0, filed: 0 }, version: 1 });
+  const start = { rows: ['a', 'b', 'c'].map(project), total: 3, page: 0, size: 24 } as never;
+  const names = () => screen.getAllByRole('heading', { level: 2 }).map((each) => each.textContent);
+  const move = async (id: string, key: string) => {
+    screen.getByRole('button', { name: `Drag Project ${id}, or move it with the arrow keys` }).focus();
+    await userEvent.keyboard(key);
+  };
+
+  it('are moved by keys, at once on the screen and then for good', async () => {
+    const sent = fakeServer(() => [200, {}]);
+    render(<ProjectsView start={start} />);
+    await move('a', '{ArrowRight}');
+    await waitFor(() => expect(names()).toEqual(['Project b', 'Project a', 'Project c']));
+    await move('c', '{ArrowUp}');
+    await waitFor(() => expect(names()).toEqual(['Project b', 'Project c', 'Project a']));
+    await waitFor(() => expect(sent).toHaveLength(2));
+    expect(sent.map(({ method, path, body }) => [method, path, body])).toEqual([
+      ['PUT', '/api/projects/a/place', { before: 'c' }],
+      ['PUT', '/api/projects/a/place', { before: null }],
+    ]);
+  });
+
+  it('jump back when it cannot be kept', async () => {
+    fakeServer(() => [500, { error: { message: 'The disk is full.', field: null } }]);
+    render(<ProjectsView start={start} />);
+    await move('c', '{ArrowUp}');
+    await waitFor(() => expect(names()).toEqual(['Project a', 'Project b', 'Project c']));
   });
 });

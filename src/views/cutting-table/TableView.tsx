@@ -1,5 +1,4 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import { useHotkeys } from 'react-hotkeys-hook';
 import { toast } from 'sonner';
 import {
   fingerprint,
@@ -12,7 +11,7 @@ import {
   type TableOptions,
   type TableSource,
 } from '../../core/cutlist';
-import type { Laid, TablePlan } from '../../core/cutplan';
+import type { TablePlan } from '../../core/cutplan';
 import { call } from '../../ui/api';
 import SavingWords from '../../ui/saving/SavingWords';
 import StaleDialog from '../../ui/StaleDialog';
@@ -32,8 +31,10 @@ import { DoneNotice, ListNotices } from './Notices';
 import OptionsPanel from './OptionsPanel';
 import Outcome from './Outcome';
 import { sourceWords } from './source-words';
-import { changed, lockKey, outlinesOf, search, TILT, tilted, TroubleFinder, turned, type InHand } from './table-state';
-import TableCanvas, { shownLength } from './TableCanvas';
+import { lockKey, outlinesOf, search, TroubleFinder, type Arranged, type InHand } from './table-state';
+import { useFitted } from './use-fitted';
+import { useInHand } from './use-in-hand';
+import TableCanvas from './TableCanvas';
 import Toolbar from './Toolbar';
 
 interface Props {
@@ -51,18 +52,6 @@ interface Props {
   settings: Settings;
 }
 
-/** What can be taken back: where everything lies, and what stays there. */
-interface Arranged {
-  laid: Laid[];
-  locked: string[];
-}
-
-/** Fitted, nothing is drawn larger than life and no source taller than this, px. */
-const MOST_FITTED = 1;
-const TALLEST = 430;
-const LEAST_SCALE = 0.05;
-const MOST_SCALE = 4;
-
 /** The cutting table of one material: what is cut from what, laid by the search or by hand, cut and put away. */
 export default function TableView(props: Props) {
   return (
@@ -76,7 +65,6 @@ function Table({ project, material, works, starched, method, stock, table: start
   const [options, setOptions] = useState<TableOptions>(() => startTable?.options ?? usualOptions(material, stock, method));
   const history = useHistory<Arranged>({ laid: startTable?.laid ?? [], locked: startTable?.locked ?? [] });
   const [inHand, setInHand] = useState<InHand>();
-  const [scale, setScale] = useState<number>();
   const [asking, setAsking] = useState(false);
   const { laid, locked } = history.now;
 
@@ -155,62 +143,13 @@ function Table({ project, material, works, starched, method, stock, table: start
     history.set({ laid, locked, ...next }, same);
     change();
   };
-  const act = (hand: InHand, move: Parameters<typeof changed>[2], same?: string) =>
-    put({ laid: changed(laid, hand, move, list.items, sources) }, same);
-  const itemInHand = inHand && list.items.find(({ id }) => id === inHand.id);
-  const turnInHand = (flip: boolean) => {
-    if (!inHand || !itemInHand || (flip && !itemInHand.flip)) return;
-    if (!locked.includes(lockKey(inHand.sourceId, inHand))) act(inHand, (p) => turned(p, itemInHand, flip));
-  };
-  const tiltInHand = (by: number) => {
-    if (!inHand || !itemInHand?.free || disabled || locked.includes(lockKey(inHand.sourceId, inHand))) return;
-    act(inHand, (p) => tilted(p, itemInHand, by), `tilt ${lockKey(inHand.sourceId, inHand)}`);
-  };
-  const lockInHand = () => {
-    if (!inHand) return;
-    const key = lockKey(inHand.sourceId, inHand);
-    put({ locked: locked.includes(key) ? locked.filter((each) => each !== key) : [...locked, key] });
-  };
-  const nudge = (x: number, y: number) => (event: KeyboardEvent) => {
-    if (!inHand || disabled || locked.includes(lockKey(inHand.sourceId, inHand))) return;
-    event.preventDefault();
-    const by = event.shiftKey ? 10 : 1;
-    act(inHand, (p) => ({ ...p, x: p.x + x * by, y: p.y + y * by }), `nudge ${lockKey(inHand.sourceId, inHand)}`);
-  };
-  useHotkeys('mod+z', () => history.canUndo && (history.undo(), change()));
-  useHotkeys('mod+shift+z, mod+y', () => history.canRedo && (history.redo(), change()));
-  useHotkeys('r', () => turnInHand(false));
-  useHotkeys('f', () => turnInHand(true));
-  useHotkeys('comma', () => tiltInHand(TILT));
-  useHotkeys('period', () => tiltInHand(-TILT));
-  useHotkeys('k', lockInHand);
-  // The length runs to the right on the screen.
-  useHotkeys('right, shift+right', nudge(0, 1));
-  useHotkeys('left, shift+left', nudge(0, -1));
-  useHotkeys('down, shift+down', nudge(1, 0));
-  useHotkeys('up, shift+up', nudge(-1, 0));
-
-  const canvas = useRef<HTMLDivElement>(null);
-  const fit = useCallback(() => {
-    const width = canvas.current?.clientWidth ?? 900;
-    const shown = laid.flatMap(({ sourceId, length }) => {
-      const own = sources.find(({ source }) => source.id === sourceId);
-      return own ? [{ width: own.fullWidth, length: shownLength(own, length) }] : [];
-    });
-    const widest = Math.max(200, ...shown.map((each) => each.width));
-    const along = (width - 40) / Math.max(300, ...shown.map((each) => each.length));
-    setScale(Math.min(MOST_FITTED, Math.max(LEAST_SCALE, Math.min(along, TALLEST / widest))));
-  }, [laid, sources]);
-  // Fits while nothing was zoomed by hand.
-  const zoomed = useRef(false);
-  useEffect(() => {
-    if (!zoomed.current) fit();
-  }, [fit]);
-  const zoom = (next: number) => {
-    zoomed.current = true;
-    setScale(Math.min(MOST_SCALE, Math.max(LEAST_SCALE, next)));
-  };
-
+  const { act, itemInHand, turnInHand, tiltInHand, lockInHand } = useInHand({
+    ...{ inHand, laid, locked, sources, disabled, put },
+    items: list.items,
+    onUndo: () => history.canUndo && (history.undo(), change()),
+    onRedo: () => history.canRedo && (history.redo(), change()),
+  });
+  const { canvas, scale, zoom, fitAgain } = useFitted(laid, sources);
   const words = useCallback((each: TableSource) => sourceWords(each, settings), [settings]);
   const running = layer.progress !== undefined;
   return (
@@ -283,10 +222,7 @@ function Table({ project, material, works, starched, method, stock, table: start
               onUndo={() => (history.undo(), change())}
               onRedo={() => (history.redo(), change())}
               onZoom={(by) => zoom((scale ?? 0.5) * by)}
-              onFit={() => {
-                zoomed.current = false;
-                fit();
-              }}
+              onFit={fitAgain}
             />
             <div ref={canvas}>
               <TableCanvas

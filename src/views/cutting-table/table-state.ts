@@ -162,3 +162,9 @@ export class TroubleFinder {
     return faults;
   }
 }
+
+/** What can be taken back: where everything lies, and what stays there. */
+export interface Arranged {
+  laid: Laid[];
+  locked: string[];
+}

@@ -1,9 +1,8 @@
-import { FileUp, Grid3x3, ListChecks, Pencil, Plus, Spline } from 'lucide-react';
-import { useCallback, useMemo, useState } from 'react';
+import { Pencil, Plus } from 'lucide-react';
+import { useMemo, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { toast } from 'sonner';
 import { clothThickness } from '../../core/cloth';
-import { useRemoval } from '../../ui/use-removal';
 import { EXTENT_WORDS } from '../../core/layers';
 import { cutPieceOf } from '../../core/workpiece';
 import { call, type ApiError } from '../../ui/api';
@@ -11,7 +10,6 @@ import CrossSection from '../../ui/CrossSection';
 import SavingWords from '../../ui/saving/SavingWords';
 import StaleDialog from '../../ui/StaleDialog';
 import { counted, keepUnits } from '../../ui/text';
-import { attempt, undoToast } from '../../ui/undo-toast';
 import { UnitsProvider } from '../../ui/units-context';
 import type { Cut } from '../../store/cuts';
 import type { Job } from '../../store/jobs';
@@ -19,17 +17,18 @@ import type { LogEntry } from '../../store/log';
 import type { Piece } from '../../store/pieces';
 import AddCutDialog from './AddCutDialog';
 import ImportPieces from './ImportPieces';
+import PieceActions from './PieceActions';
 import PieceTree from './PieceTree';
 import PiecesStage from './PiecesStage';
 import ProjectHeading from './ProjectHeading';
 import SeveralDialog from './SeveralDialog';
-import type { RowChange } from './several';
 import Stages from './Stages';
 import Together from './Together';
 import Tape from './Tape';
+import { useProjectRows } from './use-project-rows';
 import { passed, STAGES, STAGE_WORDS, type ProjectData, type Stage } from './types';
-import { useWorkSavers, type Level, type Row } from './use-work-savers';
-import { workedOf, type Rows, type WorkChange, type Worked } from './worked';
+import { type Row } from './use-work-savers';
+import { workedOf, type Rows } from './worked';
 
 interface Props {
   data: ProjectData;
@@ -50,11 +49,9 @@ const WORDS = {
   count: 'How many',
 };
 
-const replaced = <T extends { id: string }>(list: T[], row: T): T[] => list.map((each) => (each.id === row.id ? row : each));
-
 /** A project: the tape of stages, its pieces, the stage of the job in hand, and its cross-section. */
 export default function ProjectView({ data, startWork, startStage }: Props) {
-  const [rows, setRows] = useState<Rows>(data.rows);
+  const { rows, savers, save, add, reorder, remove, changeSeveral, changed } = useProjectRows(data.rows);
   const [project, setProject] = useState(data.project);
   const works = useMemo(() => workedOf(rows, project.makes), [rows, project.makes]);
   const [selected, setSelected] = useState(startWork ?? works[0]?.id ?? rows.cuts[0]?.id ?? null);
@@ -64,8 +61,6 @@ export default function ProjectView({ data, startWork, startStage }: Props) {
   const [importing, setImporting] = useState(false);
   const [cutting, setCutting] = useState<Piece>();
   const [changing, setChanging] = useState(false);
-  /** Changes of several so far: the form of a piece begins anew after each, and never puts back what stood there. */
-  const [changed, setChanged] = useState(0);
   const work = works.find(({ id }) => id === selected);
   const cut = work?.cut ?? rows.cuts.find(({ id }) => id === selected);
   const piece = rows.pieces.find(({ id }) => id === cut?.pieceId);
@@ -88,26 +83,6 @@ export default function ProjectView({ data, startWork, startStage }: Props) {
   useHotkeys('l', () => step(1));
   useHotkeys('h', () => step(-1));
 
-  const put = useCallback((level: Level, row: Row) => {
-    setRows((all) => ({ ...all, [level]: replaced<Row>(all[level], row) }));
-  }, []);
-  const savers = useWorkSavers(put);
-  /** Saves a change of a job or what it is on; other jobs of a cut that gets another cloth choose again too. Throws on bad input. */
-  const save = async (of: Worked, change: WorkChange): Promise<boolean> => {
-    const kept = await savers.save(of, change);
-    if ('clothId' in change && change.clothId !== of.clothId)
-      for (const job of rows.jobs.filter((each) => each.cutId === of.cutId && each.id !== of.id && each.stack))
-        await savers.saveRow('jobs', job, { stack: null, cutDone: false } as Partial<Row>);
-    return kept;
-  };
-  /** Changes several records, each saved by itself; one touch takes all of it back. */
-  const changeSeveral = async (changes: RowChange[], words: string) => {
-    const put = (which: 'change' | 'before') => async () => {
-      for (const each of changes) await savers.saveRow(each.level, each.row, each[which]);
-      setChanged((times) => times + 1);
-    };
-    if (await attempt('Not all of it could be changed', put('change'))) undoToast(words, put('before'));
-  };
   /** Takes over what the server changed besides: the setting that a scrap found, and its logbook entries. */
   const refresh = async (id: string) => {
     const [fresh, { log: filed }] = await Promise.all([
@@ -117,29 +92,6 @@ export default function ProjectView({ data, startWork, startStage }: Props) {
     savers.take('jobs', fresh);
     setLog((all) => [...filed.filter((entry) => entry.jobId === id), ...all.filter((entry) => entry.jobId !== id)]);
   };
-  const add = (added: Rows) =>
-    setRows((all) => ({
-      pieces: [...all.pieces, ...added.pieces],
-      cuts: [...all.cuts, ...added.cuts],
-      jobs: [...all.jobs, ...added.jobs],
-    }));
-  /** Puts the pieces into another order, at once on the screen and then for good; what is refused jumps back. */
-  const reorder = async (ids: string[]) => {
-    const before = rows.pieces;
-    const moved = before.filter(({ id, position }) => position !== ids.indexOf(id) + 1);
-    setRows((all) => ({ ...all, pieces: all.pieces.map((piece) => ({ ...piece, position: ids.indexOf(piece.id) + 1 })) }));
-    const kept = await attempt('The order could not be kept', async () => {
-      for (const piece of moved) await savers.saveRow('pieces', piece, { position: ids.indexOf(piece.id) + 1 });
-    });
-    if (!kept) setRows((all) => ({ ...all, pieces: before }));
-  };
-  const remove = useRemoval<{ level: Level; row: Row; name: string }, Row>({
-    address: ({ level, row }) => `/api/${level}/${row.id}`,
-    gone: ({ name }) => `“${name}” is deleted.`,
-    failed: ({ name }) => `“${name}” could not be deleted`,
-    drop: ({ level, row }) => setRows((all) => ({ ...all, [level]: (all[level] as Row[]).filter(({ id }) => id !== row.id) })),
-    put: ({ level, row }, back = row) => setRows((all) => ({ ...all, [level]: [...(all[level] as Row[]), back] })),
-  });
   const copy = async (from: Piece) => {
     try {
       const added = await call<Rows>('POST', `/api/pieces/${from.id}/copy`);
@@ -193,27 +145,14 @@ export default function ProjectView({ data, startWork, startStage }: Props) {
             onAddJob={(on) => void addJob(on)}
             onOrder={(ids) => void reorder(ids)}
           />
-          <button type="button" className="btn w-full" onClick={() => go('pieces', null)}>
-            <Plus size={18} aria-hidden="true" /> Add a piece
-          </button>
-          {rows.cuts.length > 1 && (
-            <button type="button" className="btn w-full" onClick={() => setChanging(true)}>
-              <ListChecks size={18} aria-hidden="true" /> Change several at once
-            </button>
-          )}
-          {works.length > 1 && (
-            <a className="btn w-full" href={`/projects/${project.id}/plan`}>
-              <Grid3x3 size={18} aria-hidden="true" /> Plan all jobs at once
-            </a>
-          )}
-          {rows.cuts.length > 1 && (
-            <a className="btn w-full" href={`/projects/${project.id}/seams`}>
-              <Spline size={18} aria-hidden="true" /> Do the seams fit?
-            </a>
-          )}
-          <button type="button" className="btn w-full" onClick={() => setImporting(true)}>
-            <FileUp size={18} aria-hidden="true" /> Pieces from a file
-          </button>
+          <PieceActions
+            projectId={project.id}
+            cuts={rows.cuts.length}
+            jobs={works.length}
+            onAdd={() => go('pieces', null)}
+            onSeveral={() => setChanging(true)}
+            onImport={() => setImporting(true)}
+          />
           {work?.stack && cloth && (
             <section className="sheet p-3" aria-label="Cross-section of the job in hand">
               <h2 className="mb-1 font-semibold">{keepUnits(work.stack.title)}</h2>

@@ -1,4 +1,8 @@
-import { Plus, Trash2 } from 'lucide-react';
+import { arrayMove } from '@dnd-kit/sortable';
+import { toast } from 'sonner';
+import { SortableList } from '../../ui/Sortable';
+import ProjectCard from './ProjectCard';
+import { Plus } from 'lucide-react';
 import { useState } from 'react';
 import { InputError } from '../../core/input-error';
 import { useWrite } from '../../ui/query';
@@ -12,11 +16,12 @@ import { counted } from '../../ui/text';
 import { usePage, type Page } from '../../ui/use-page';
 import type { ProjectSummary } from '../../store/projects';
 
-const MARKS: ['chosen' | 'cut' | 'filed', string][] = [
-  ['chosen', 'layers chosen'],
-  ['cut', 'cut'],
-  ['filed', 'filed'],
-];
+/** Which one was moved from one order to another. */
+function movedIn(before: readonly string[], after: readonly string[]): string {
+  const from = before.findIndex((id, i) => id !== after[i]);
+  // Moved down it leaves its place to the next one; moved up it takes the place of another.
+  return after[from] === before[from + 1] ? before[from]! : after[from]!;
+}
 
 /** All projects, each with how far its jobs have come. */
 export default function ProjectsView({ start }: { start: Page<ProjectSummary> }) {
@@ -45,6 +50,22 @@ export default function ProjectsView({ start }: { start: Page<ProjectSummary> })
     drop: ({ id }) => list.drop(id),
     put: list.put,
   });
+  const ids = projects.map(({ id }) => id);
+  /** Puts a project before the one that follows it now; at once on the screen, back again when it is refused. */
+  const moving = useWrite(
+    ({ was, now }: { was: string[]; now: string[] }) => {
+      const moved = movedIn(was, now);
+      // The last of this page comes before what follows it on the next, where there is one.
+      return call('PUT', `/api/projects/${moved}/place`, { before: now[now.indexOf(moved) + 1] ?? null });
+    },
+    {
+      onMutate: ({ now }) => list.order(now),
+      onError: (problem, { was }) => {
+        list.order(was);
+        toast.error(`The order could not be kept. ${problem.message}`);
+      },
+    },
+  );
   const demo = useWrite(() => call('POST', '/api/demo'), { onSuccess: () => location.reload() });
   const error = of.error('name') ?? of.error('root.server') ?? demo.error?.message;
   return (
@@ -111,48 +132,18 @@ export default function ProjectsView({ start }: { start: Page<ProjectSummary> })
           </div>
         </div>
       ) : (
-        <ul className="mt-5 grid gap-4 md:grid-cols-2 xl:grid-cols-3">
-          {projects.map((project) => (
-            <li key={project.id} className="sheet relative flex flex-col p-4">
-              <div className="flex items-start justify-between gap-2">
-                <h2 className="text-lg leading-snug font-bold">
-                  <a href={`/projects/${project.id}`} className="after:absolute after:inset-0 hover:underline">
-                    {project.name}
-                  </a>
-                </h2>
-                <button
-                  type="button"
-                  className="btn btn-ghost btn-icon relative z-10 -mt-2 -mr-2"
-                  aria-label={`Delete ${project.name}`}
-                  onClick={() => remove(project)}
-                >
-                  <Trash2 size={18} aria-hidden="true" />
-                </button>
-              </div>
-              <p className="flex-1">{project.note}</p>
-              {project.jobs === 0 ? (
-                <p className="quiet mt-3">No pieces yet.</p>
-              ) : (
-                <dl className="mt-3 space-y-1.5">
-                  {MARKS.map(([key, word]) => (
-                    <div key={key} className="grid grid-cols-[7.5rem_1fr_auto] items-center gap-3">
-                      <dt className="quiet text-[0.95rem]">{word}</dt>
-                      <dd className="h-2 rounded-full bg-base-300" aria-hidden="true">
-                        <div
-                          className={`h-2 rounded-full ${project[key] === project.jobs ? 'bg-success' : 'bg-accent'}`}
-                          style={{ width: `${(project[key] / project.jobs) * 100}%` }}
-                        />
-                      </dd>
-                      <dd className="text-[0.95rem] font-semibold">
-                        {project[key]} of {counted(project.jobs, 'job')}
-                      </dd>
-                    </div>
-                  ))}
-                </dl>
-              )}
-            </li>
-          ))}
-        </ul>
+        <SortableList grid ids={ids} onMove={(from, to) => moving.mutate({ was: ids, now: arrayMove(ids, from, to) })}>
+          <ul className="mt-5 grid gap-4 md:grid-cols-2 xl:grid-cols-3">
+            {projects.map((project) => (
+              <ProjectCard
+                key={project.id}
+                project={project}
+                movable={search === '' && projects.length > 1}
+                onRemove={() => remove(project)}
+              />
+            ))}
+          </ul>
+        </SortableList>
       )}
       {!nothing && projects.length === 0 && <p className="mt-5">No project has all of those words.</p>}
       <Pager page={list.page} pages={list.pages} words={counted(list.total, 'project')} busy={list.busy} onGo={list.go} />

@@ -1,0 +1,40 @@
+import { FileUp, Grid3x3, ListChecks, Plus, Spline } from 'lucide-react';
+
+interface Props {
+  projectId: string;
+  /** How many there are: what needs several is only offered for several. */
+  cuts: number;
+  jobs: number;
+  onAdd: () => void;
+  onSeveral: () => void;
+  onImport: () => void;
+}
+
+/** What can be done with the pieces of a project besides the one in hand. */
+export default function PieceActions({ projectId, cuts, jobs, onAdd, onSeveral, onImport }: Props) {
+  return (
+    <>
+      <button type="button" className="btn w-full" onClick={onAdd}>
+        <Plus size={18} aria-hidden="true" /> Add a piece
+      </button>
+      {cuts > 1 && (
+        <button type="button" className="btn w-full" onClick={onSeveral}>
+          <ListChecks size={18} aria-hidden="true" /> Change several at once
+        </button>
+      )}
+      {jobs > 1 && (
+        <a className="btn w-full" href={`/projects/${projectId}/plan`}>
+          <Grid3x3 size={18} aria-hidden="true" /> Plan all jobs at once
+        </a>
+      )}
+      {cuts > 1 && (
+        <a className="btn w-full" href={`/projects/${projectId}/seams`}>
+          <Spline size={18} aria-hidden="true" /> Do the seams fit?
+        </a>
+      )}
+      <button type="button" className="btn w-full" onClick={onImport}>
+        <FileUp size={18} aria-hidden="true" /> Pieces from a file
+      </button>
+    </>
+  );
+}

@@ -1,0 +1,67 @@
+import { Trash2 } from 'lucide-react';
+import type { ReactNode } from 'react';
+import type { ProjectSummary } from '../../store/projects';
+import { SortableRow } from '../../ui/Sortable';
+import { counted } from '../../ui/text';
+
+const MARKS: ['chosen' | 'cut' | 'filed', string][] = [
+  ['chosen', 'layers chosen'],
+  ['cut', 'cut'],
+  ['filed', 'filed'],
+];
+
+interface Props {
+  project: ProjectSummary;
+  /** Whether it can be put into another place of the list. */
+  movable: boolean;
+  onRemove: () => void;
+}
+
+/** One project with how far its jobs have come. */
+export default function ProjectCard({ project, movable, onRemove }: Props) {
+  return (
+    <SortableRow id={project.id} name={project.name} className="sheet relative flex flex-col p-4">
+      {(handle: ReactNode) => (
+        <>
+          <div className="flex items-start justify-between gap-1">
+            <h2 className="min-w-0 flex-1 text-lg leading-snug font-bold">
+              <a href={`/projects/${project.id}`} className="after:absolute after:inset-0 hover:underline">
+                {project.name}
+              </a>
+            </h2>
+            {movable && <span className="relative z-10 -mt-2">{handle}</span>}
+            <button
+              type="button"
+              className="btn btn-ghost btn-icon relative z-10 -mt-2 -mr-2"
+              aria-label={`Delete ${project.name}`}
+              onClick={onRemove}
+            >
+              <Trash2 size={18} aria-hidden="true" />
+            </button>
+          </div>
+          <p className="flex-1">{project.note}</p>
+          {project.jobs === 0 ? (
+            <p className="quiet mt-3">No pieces yet.</p>
+          ) : (
+            <dl className="mt-3 space-y-1.5">
+              {MARKS.map(([key, word]) => (
+                <div key={key} className="grid grid-cols-[7.5rem_1fr_auto] items-center gap-3">
+                  <dt className="quiet text-[0.95rem]">{word}</dt>
+                  <dd className="h-2 rounded-full bg-base-300" aria-hidden="true">
+                    <div
+                      className={`h-2 rounded-full ${project[key] === project.jobs ? 'bg-success' : 'bg-accent'}`}
+                      style={{ width: `${(project[key] / project.jobs) * 100}%` }}
+                    />
+                  </dd>
+                  <dd className="text-[0.95rem] font-semibold">
+                    {project[key]} of {counted(project.jobs, 'job')}
+                  </dd>
+                </div>
+              ))}
+            </dl>
+          )}
+        </>
+      )}
+    </SortableRow>
+  );
+}
