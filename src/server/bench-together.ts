@@ -38,6 +38,8 @@ export interface DoneTogether {
  * Takes out of the steps of some jobs what is done for several pieces at once: layers that are fused while they are whole become
  * sheets, whichever job a piece belongs to; under a flat press all other fused layers become loads.
  */
+// Stages of one plan: each goes on with what the one before left.
+// eslint-disable-next-line max-lines-per-function
 export function doneTogether(
   db: Db,
   works: readonly TogetherWork[],

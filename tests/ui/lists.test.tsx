@@ -115,7 +115,10 @@ describe('a list by pages', () => {
 });
 
 describe('projects in their order', () => {
-  const project = (id: string) => ({ ...{ id, name: `Project ${id}`, note: '', jobs: 0, chosen: 0, cut: 0, filed: 0 }, version: 1 });
+  const project = (id: string) => ({
+    ...{ id, name: `Project ${id}`, note: '', jobs: 0, chosen: 0, cut: 0, filed: 0 },
+    version: 1,
+  });
   const start = { rows: ['a', 'b', 'c'].map(project), total: 3, page: 0, size: 24 } as never;
   const names = () => screen.getAllByRole('heading', { level: 2 }).map((each) => each.textContent);
   const move = async (id: string, key: string) => {

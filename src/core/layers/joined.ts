@@ -3,7 +3,7 @@ import { isSoaked, type Form, type Leaflet, type Material } from './material';
 import { scaleMaterial } from './scale-material';
 
 /** More of a liquid than the mist that is its own way: until it feels wet, or wet through. */
-export const DOSES = ['damp', 'full'] as const;
+const DOSES = ['damp', 'full'] as const;
 export type Dose = (typeof DOSES)[number];
 
 /** How a material is put with the cloth: by a form, or for a liquid by how much of it. */

@@ -63,6 +63,8 @@ const SOAK_IN = 180;
 const LIFT = 5;
 const LIFTS = 6;
 
+// A list of steps in working order, read from top to bottom.
+// eslint-disable-next-line max-lines-per-function
 function liquidSteps(material: Material, input: StepsFor): Step[] {
   const { cutAlready, schools, found } = input;
   // Drying a liquid follows its leaflet; the schools of heat are about glue.

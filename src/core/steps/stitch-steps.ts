@@ -6,6 +6,8 @@ import { HEAT_SAFETY, SPRAY_SAFETY, NEEDLE_SAFETY } from './words';
 import { lower } from '../letters';
 
 /** Joining, hooping, stitching and taking away of a stack that is stitched on. */
+// A list of steps in working order, read from top to bottom.
+// eslint-disable-next-line max-lines-per-function
 export function stitchSteps(input: StepsFor): Step[] {
   const { layers, floats, schools, role = 'embroidery' } = input;
   const steps: Step[] = [];

@@ -60,6 +60,8 @@ export function writtenPiece(
  * 14 sew line, 11 openings, 7 grain line, 6 fold, 4 notches, 13 other marks with what they say beside them, 8 the lines of darts, folds and zips, and its name and quantity as text.
  * With a layout, every copy is inserted where it lies.
  */
+// The sections of the file in their order, read from top to bottom.
+// eslint-disable-next-line max-lines-per-function
 export function writeDxf(pieces: readonly WrittenPiece[], layout?: { index: number; placement: Placement }[]): string {
   const out: string[] = [];
   const add = (...pairs: [number, string | number][]) => {

@@ -58,6 +58,8 @@ export type ImportCount = Record<Kind, number>;
  *
  * @throws {InputError} naming the record and its field, also when it points to one that is neither in the bundle nor in the database
  */
+// One transaction, in the order in which records point to each other.
+// eslint-disable-next-line max-lines-per-function
 export function importBundle(db: Db, bundle: Bundle): ImportCount {
   const count = Object.fromEntries(KINDS.map((kind) => [kind, 0])) as ImportCount;
   const bring: { [K in Kind]: (record: Bundle[K][number]) => boolean } = {

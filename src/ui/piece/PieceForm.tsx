@@ -2,17 +2,16 @@ import { PencilRuler } from 'lucide-react';
 import { useId, useState } from 'react';
 import { CUTS, CUT_WORDS, type Cut } from '../../core/choose';
 import { grainLine, movedMark, newMark, pieceSize, quarterMarks } from '../../core/pieces';
-import { asDrawn, edgeNames, shapeKind, SHAPE_KINDS, type DrawnShape, type PieceShape, type Point } from '../../core/shape';
+import { asDrawn, edgeNames, SHAPE_KINDS, type DrawnShape, type PieceShape, type Point } from '../../core/shape';
 import Field from '../form/Field';
 import { CheckField, SelectField } from '../form/form-fields';
-import LengthField from '../LengthField';
 import OutlineEditor from '../outline-editor/OutlineEditor';
-import { counted } from '../text';
 import { useUnits } from '../units-context';
+import AllowanceFields from './AllowanceFields';
 import MarkFields, { type Marking } from './MarkFields';
+import ShapeMeasures from './ShapeMeasures';
 import PieceDrawing from './PieceDrawing';
 import { tryOpen, withKind, withShape, type PieceDraft } from './piece-draft';
-import { capital } from '../../core/letters';
 
 interface Props {
   draft: PieceDraft;
@@ -22,9 +21,6 @@ interface Props {
   onFault: (field: string, faulty: boolean) => void;
 }
 
-const CORNER_WORDS = ['bottom left', 'bottom right', 'top right', 'top left'] as const;
-/** With more edges than this, only the one that was touched gets a field. */
-const MOST_FIELDS = 6;
 /** A place that was touched is kept to a tenth of a millimetre: no finger is finer. */
 const toTenth = ([x, y]: Point): Point => [Math.round(x * 10) / 10, Math.round(y * 10) / 10];
 
@@ -43,10 +39,6 @@ export default function PieceForm({ draft, onChange, errors, onFault }: Props) {
   const error = (field: string) =>
     (opened.field === field ? opened.message : undefined) ?? errors[field] ?? errors[`shape.${field}`];
   const names = edgeNames(shape);
-  const setAllowance = (which: number, mm: number) =>
-    set({ allowances: draft.allowances.map((was, i) => (i === which ? mm : was)) });
-  const allSame = draft.allowances.every((mm, i) => i === draft.fold || mm === draft.allowances[draft.fold === 0 ? 1 : 0]);
-  const fields = names.length <= MOST_FIELDS ? names.map((_, i) => i) : edge === null ? [] : [edge];
   return (
     <div className="grid gap-6 lg:grid-cols-[1fr_minmax(18rem,26rem)]">
       <div className="space-y-5">
@@ -99,100 +91,8 @@ export default function PieceForm({ draft, onChange, errors, onFault }: Props) {
             <PencilRuler size={18} aria-hidden="true" /> {shape.kind === 'drawn' ? 'Change the outline' : 'Draw it yourself'}
           </button>
         </div>
-        {shape.kind === 'drawn' ? (
-          <p className="quiet">
-            {counted(shape.edges.length, 'edge')}
-            {shape.holes?.length ? `, ${counted(shape.holes.length, 'opening')}` : ''}.
-          </p>
-        ) : (
-          <div className="grid grid-cols-2 gap-4">
-            {(shapeKind(shape.kind).measures as readonly { field: string; words: string; min: number; unit?: '°' }[]).map(
-              ({ field, words, min, unit }) =>
-                unit ? (
-                  <Field key={field} label={`${words} (°)`} id={`${id}-${field}`} error={error(field)}>
-                    <input
-                      id={`${id}-${field}`}
-                      className="input"
-                      type="number"
-                      min={min}
-                      value={(shape as unknown as Record<string, number>)[field]}
-                      onChange={(e) => setMeasure(field, Number(e.target.value))}
-                    />
-                  </Field>
-                ) : (
-                  <LengthField
-                    key={field}
-                    label={words}
-                    value={(shape as unknown as Record<string, number>)[field]!}
-                    min={min}
-                    error={error(field)}
-                    onChange={(mm) => setMeasure(field, mm)}
-                    onFault={(f) => onFault(field, f)}
-                  />
-                ),
-            )}
-          </div>
-        )}
-        {(shape.kind === 'rounded' || shape.kind === 'angled') && (
-          <fieldset>
-            <legend className="mb-1 font-semibold">Which corners</legend>
-            <div className="flex flex-wrap gap-x-5">
-              {CORNER_WORDS.map((word, i) => (
-                <CheckField
-                  key={word}
-                  label={word}
-                  checked={shape.corners[i]!}
-                  onChange={(on) =>
-                    setMeasure(
-                      'corners',
-                      shape.corners.map((was, k) => (k === i ? on : was)),
-                    )
-                  }
-                />
-              ))}
-            </div>
-          </fieldset>
-        )}
-        <fieldset>
-          <legend className="mb-1 font-semibold">Seam allowances</legend>
-          <div className="join mb-3 flex-wrap">
-            {(['cut', 'sew'] as const).map((line) => (
-              <input
-                key={line}
-                type="radio"
-                name={`${id}-line`}
-                className="btn join-item"
-                aria-label={line === 'cut' ? 'are in the shape' : 'are added to it'}
-                checked={draft.line === line}
-                onChange={() => set({ line })}
-              />
-            ))}
-          </div>
-          <div className="grid grid-cols-2 gap-4 sm:grid-cols-3">
-            {names.length > 1 && (
-              <LengthField
-                label="All edges"
-                value={draft.allowances[draft.fold === 0 ? 1 : 0] ?? 0}
-                hint={allSame ? undefined : 'now they differ'}
-                onChange={(mm) => set({ allowances: draft.allowances.map((was, i) => (i === draft.fold ? was : mm)) })}
-                onFault={(f) => onFault('allowance-all', f)}
-              />
-            )}
-            {fields.map((i) => (
-              <LengthField
-                key={`${shape.kind}-${i}`}
-                label={`${capital(names[i]!)}${draft.fold === i ? ' (fold)' : ''}`}
-                value={draft.allowances[i] ?? 0}
-                error={error(`allowances[${i}]`)}
-                onChange={(mm) => setAllowance(i, mm)}
-                onFault={(f) => onFault(`allowance-${i}`, f)}
-              />
-            ))}
-          </div>
-          {names.length > MOST_FIELDS && edge === null && (
-            <p className="quiet mt-2 text-[0.95rem]">Touch an edge in the drawing to give it an allowance of its own.</p>
-          )}
-        </fieldset>
+        <ShapeMeasures shape={shape} error={error} onMeasure={setMeasure} onFault={onFault} />
+        <AllowanceFields draft={draft} edge={edge} error={error} onChange={set} onFault={onFault} />
         <div className="grid grid-cols-2 gap-4">
           <Field label="On the fold" id={`${id}-fold`} error={error('fold')}>
             <select

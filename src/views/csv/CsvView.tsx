@@ -1,9 +1,9 @@
 import { Download, FileUp } from 'lucide-react';
 import { useRef, useState } from 'react';
 import type { Mapping, TableKind, TablePreview } from '../../formats/csv';
+import TablePreviewPanel, { type LeftOut } from './TablePreviewPanel';
 import { useAsked, useRested, useSame } from '../../ui/query';
 import { call, type ApiError, plainMessage } from '../../ui/api';
-import { CheckField } from '../../ui/form/form-fields';
 import { counted } from '../../ui/text';
 
 /** What a table brought in. */
@@ -20,8 +20,6 @@ export default function CsvView({ startKind }: { startKind: TableKind }) {
   const [text, setText] = useState('');
   const [mapping, setMapping] = useState<Mapping>();
   const [refused, setFault] = useState<string>();
-  const [skipFaulty, setSkipFaulty] = useState(false);
-  const [skipSameName, setSkipSameName] = useState(true);
   const [done, setDone] = useState<Brought>();
   const [busy, setBusy] = useState(false);
   const picker = useRef<HTMLInputElement>(null);
@@ -36,7 +34,7 @@ export default function CsvView({ startKind }: { startKind: TableKind }) {
     setMapping(undefined);
     setDone(undefined);
   };
-  const bringIn = async () => {
+  const bringIn = async (left: LeftOut) => {
     setBusy(true);
     setFault(undefined);
     try {
@@ -44,8 +42,7 @@ export default function CsvView({ startKind }: { startKind: TableKind }) {
         kind,
         text,
         ...(preview ? { mapping: preview.mapping } : {}),
-        skipFaulty,
-        skipSameName,
+        ...left,
       });
       setDone(answer);
       setText('');
@@ -159,106 +156,13 @@ export default function CsvView({ startKind }: { startKind: TableKind }) {
         </section>
         <section aria-label="Preview" className="min-w-0">
           {preview ? (
-            <div className="space-y-4">
-              <details
-                className="sheet p-4"
-                open={preview.fields.some(({ field, required }) => required && preview.mapping[field] === undefined)}
-              >
-                <summary className="min-h-[32px] cursor-pointer chalk-heading">
-                  Columns: {Object.keys(preview.mapping).length} of {preview.headings.length} are used
-                </summary>
-                <div className="mt-2 grid gap-3 sm:grid-cols-2 xl:grid-cols-3">
-                  {preview.fields.map(({ field, header, required }) => (
-                    <label key={field} className="block">
-                      <span className="text-[0.95rem] font-semibold">
-                        {header}
-                        {required && ' (needed)'}
-                      </span>
-                      <select
-                        className="select"
-                        value={preview.mapping[field] ?? ''}
-                        onChange={(e) => {
-                          const { [field]: _old, ...rest } = preview.mapping;
-                          setMapping(e.target.value === '' ? rest : { ...rest, [field]: e.target.value });
-                        }}
-                      >
-                        <option value="">not in the table</option>
-                        {preview.headings.map((heading) => (
-                          <option key={heading} value={heading}>
-                            {heading}
-                          </option>
-                        ))}
-                      </select>
-                    </label>
-                  ))}
-                </div>
-              </details>
-              <div className="flex flex-wrap items-center justify-between gap-3">
-                <p>
-                  <strong>{counted(preview.sound, 'row')}</strong> can be brought in
-                  {preview.faulty > 0 && (
-                    <>
-                      , <strong className="text-error">{counted(preview.faulty, 'row')}</strong>{' '}
-                      {preview.faulty === 1 ? 'has a fault' : 'have faults'}
-                    </>
-                  )}
-                  .
-                </p>
-                <div className="flex flex-wrap items-center gap-x-5">
-                  <CheckField label="leave out names that are there already" checked={skipSameName} onChange={setSkipSameName} />
-                  {preview.faulty > 0 && (
-                    <CheckField label="leave the faulty rows out" checked={skipFaulty} onChange={setSkipFaulty} />
-                  )}
-                  <button
-                    type="button"
-                    className="btn btn-primary"
-                    disabled={busy || preview.sound === 0 || (preview.faulty > 0 && !skipFaulty)}
-                    onClick={() => void bringIn()}
-                  >
-                    Bring in {counted(preview.sound, noun)}
-                  </button>
-                </div>
-              </div>
-              <div
-                className="max-h-[52vh] overflow-auto rounded-box border border-base-300"
-                tabIndex={0}
-                role="region"
-                aria-label="Rows of the table"
-              >
-                <table className="table text-base">
-                  <thead>
-                    <tr className="text-base">
-                      <th scope="col">Line</th>
-                      <th scope="col">Name</th>
-                      <th scope="col">What is read, or what is wrong</th>
-                    </tr>
-                  </thead>
-                  <tbody>
-                    {preview.rows.map(({ row, name, record, faults }) => (
-                      <tr key={row} className={faults.length > 0 ? 'bg-error/10' : ''}>
-                        <td>{row}</td>
-                        <td className="font-semibold">{name || '—'}</td>
-                        <td>
-                          {faults.length > 0
-                            ? faults.map(({ field, message }) => (
-                                <p key={field} className="text-error">
-                                  ✕ <strong>{preview.fields.find((each) => each.field === field)?.header ?? field}</strong>{' '}
-                                  {message}
-                                </p>
-                              ))
-                            : summary(record!)}
-                        </td>
-                      </tr>
-                    ))}
-                  </tbody>
-                </table>
-              </div>
-              {preview.sound + preview.faulty > preview.rows.length && (
-                <p className="quiet">
-                  The first {preview.rows.length} of {preview.sound + preview.faulty} rows are shown, faulty ones first.
-                </p>
-              )}
-            </div>
+            <TablePreviewPanel
+              preview={preview}
+              noun={noun}
+              busy={busy}
+              onMapping={setMapping}
+              onBringIn={(left) => void bringIn(left)}
+            />
           ) : (
             <div className="sheet p-6">
               <h2 className="chalk-heading">Nothing to see yet</h2>
@@ -272,17 +176,4 @@ export default function CsvView({ startKind }: { startKind: TableKind }) {
       </div>
     </>
   );
-}
-
-/** A sound row in a few words. */
-function summary(record: Record<string, unknown>): string {
-  const parts = [
-    `${Math.round(record['arealDensity'] as number)} g/m²`,
-    record['construction'] ?? record['family'],
-    record['weave'] ?? record['form'],
-    Array.isArray(record['fibres'])
-      ? (record['fibres'] as { fibre: string; percent: number }[]).map(({ fibre, percent }) => `${percent} % ${fibre}`).join(', ')
-      : '',
-  ];
-  return parts.filter(Boolean).join(' · ');
 }

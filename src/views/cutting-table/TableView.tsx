@@ -61,6 +61,8 @@ export default function TableView(props: Props) {
   );
 }
 
+// Composition: what lies on the table is handed to every part; what is done with it stands in the hooks.
+// eslint-disable-next-line max-lines-per-function
 function Table({ project, material, works, starched, method, stock, table: startTable, settings }: Props) {
   const [options, setOptions] = useState<TableOptions>(() => startTable?.options ?? usualOptions(material, stock, method));
   const history = useHistory<Arranged>({ laid: startTable?.laid ?? [], locked: startTable?.locked ?? [] });

@@ -49,6 +49,8 @@ interface Props extends HoopingData {
 }
 
 /** Where the motif lies on the cloth, in which hoop, and what to do when it cannot be held there. */
+// Composition: one place and one hoop are handed to canvas, tools and verdict.
+// eslint-disable-next-line max-lines-per-function
 export default function PlaceStage(props: Props) {
   const { motif, hoops, marks, hull, stitches, placed, frozen, onPlace } = props;
   const units = useUnits();

@@ -1,12 +1,13 @@
-import { usedOf } from '../../core/layers';
 import { useAsked, useWrite, client } from '../../ui/query';
-import { Check, Lock, LockOpen, Plus, X } from 'lucide-react';
+import { Check } from 'lucide-react';
 import { useState } from 'react';
 import type { LengthSystem } from '../../core/units';
 import { call } from '../../ui/api';
-import { counted, keepUnits } from '../../ui/text';
+import { counted } from '../../ui/text';
 import { UnitsProvider } from '../../ui/units-context';
 import type { PlanAsked, ProjectPlan } from '../../server/plan-project';
+import PlanGrid from './PlanGrid';
+import PlanSides from './PlanSides';
 import { keptStack } from '../choose/answers';
 
 interface Props {
@@ -45,17 +46,12 @@ export default function PlanView({ project, start, units }: Props) {
     taking.reset();
     setAsked((was) => ({ ...was, ...to }));
   };
-  const lock = (jobId: string, stackId: string | undefined) => {
-    const { [jobId]: _was, ...locked } = asked.locked;
-    change({ locked: stackId === undefined ? locked : { ...locked, [jobId]: stackId } });
-  };
   const busy = found.busy || taking.isPending;
   const taken = taking.isSuccess;
   const error =
     taking.error?.status === 409
       ? 'A job was changed in another tab. Open this page anew and take the plan again.'
       : (taking.error?.message ?? found.error);
-  const nameOf = (jobId: string) => plan.jobs.find(({ id }) => id === jobId)?.name ?? 'a job';
   const bought = plan.materials.filter(({ atHand }) => !atHand).length;
   return (
     <UnitsProvider value={units}>
@@ -110,139 +106,9 @@ export default function PlanView({ project, start, units }: Props) {
         </div>
       ) : (
         <div className="mt-4 grid items-start gap-5 xl:grid-cols-[1fr_20rem]">
-          <div
-            className="overflow-x-auto rounded-box border border-base-300"
-            tabIndex={0}
-            role="region"
-            aria-label="Jobs and materials"
-          >
-            <table className="table text-base">
-              <thead>
-                <tr className="align-bottom text-base text-base-content">
-                  <th scope="col">Job</th>
-                  {plan.materials.map(({ id, name, atHand, jobs }) => (
-                    <th key={id} scope="col" className="w-36 min-w-28 text-center whitespace-normal leading-snug font-semibold">
-                      {keepUnits(name)}
-                      <span className="quiet block text-[0.85rem] font-normal">
-                        {counted(jobs.length, 'job')}, {atHand ? 'in the cupboard' : 'to buy'}
-                      </span>
-                      <button
-                        type="button"
-                        className="btn btn-ghost btn-icon"
-                        aria-label={`Do without ${name}`}
-                        title="Do without it"
-                        onClick={() =>
-                          change({ dropped: [...asked.dropped, id], wanted: asked.wanted.filter((each) => each !== id) })
-                        }
-                      >
-                        <X size={17} aria-hidden="true" />
-                      </button>
-                    </th>
-                  ))}
-                  <th scope="col">Score</th>
-                </tr>
-              </thead>
-              <tbody>
-                {plan.jobs.map(({ id, name, clothName, stack, best, others }) => {
-                  const held = asked.locked[id] !== undefined;
-                  const uses = new Set(stack?.layers.map(({ materialId }) => usedOf(materialId).materialId));
-                  return (
-                    <tr key={id}>
-                      <th scope="row" className="min-w-[26rem] leading-snug font-semibold">
-                        {name}
-                        <span className="quiet block text-[0.88rem] font-normal">{clothName}</span>
-                        <span className="mt-1 flex items-center gap-1">
-                          <select
-                            className="select w-[22rem] font-normal"
-                            aria-label={`Stack of ${name}`}
-                            value={stack?.id ?? ''}
-                            onChange={(event) => lock(id, event.target.value)}
-                          >
-                            {stack && !others.some((other) => other.id === stack.id) && (
-                              <option value={stack.id}>{stack.title}</option>
-                            )}
-                            {others.map((other) => (
-                              <option key={other.id} value={other.id}>
-                                {other.title}, {Math.round(other.score)}
-                              </option>
-                            ))}
-                          </select>
-                          <button
-                            type="button"
-                            className="btn btn-ghost btn-icon"
-                            aria-pressed={held}
-                            aria-label={held ? `Let ${name} be chosen again` : `Hold the stack of ${name}`}
-                            onClick={() => lock(id, held ? undefined : stack?.id)}
-                          >
-                            {held ? <Lock size={18} aria-hidden="true" /> : <LockOpen size={18} aria-hidden="true" />}
-                          </button>
-                        </span>
-                      </th>
-                      {plan.materials.map((material) => (
-                        <td key={material.id} className="text-center">
-                          {uses.has(material.id) && (
-                            <Check size={20} className="mx-auto text-success" aria-label={material.name} />
-                          )}
-                        </td>
-                      ))}
-                      <td className="leading-snug">
-                        <strong>{stack ? Math.round(stack.score) : '–'}</strong>
-                        {stack && best - stack.score >= 0.5 && (
-                          <span className="quiet block text-[0.85rem]">best {Math.round(best)}</span>
-                        )}
-                      </td>
-                    </tr>
-                  );
-                })}
-              </tbody>
-            </table>
-          </div>
+          <PlanGrid plan={plan} asked={asked} onChange={change} />
           <div className="space-y-4">
-            <section className="sheet p-4" aria-label="One more material">
-              <h2 className="chalk-heading">One more would add</h2>
-              {plan.gains.length === 0 ? (
-                <p className="mt-1">Nothing: every job has the best there is.</p>
-              ) : (
-                <ul className="mt-2 space-y-2">
-                  {plan.gains.map(({ material, name, atHand, gain, jobs }) => (
-                    <li key={material} className="flex items-start gap-2">
-                      <span className="min-w-0 flex-1 leading-snug">
-                        <strong>{keepUnits(name)}</strong>
-                        {atHand ? ', in the cupboard' : ''}: {Math.max(1, Math.round(gain))}{' '}
-                        {Math.round(gain) <= 1 ? 'point' : 'points'} for {jobs.map(nameOf).join(', ')}
-                      </span>
-                      <button
-                        type="button"
-                        className="btn btn-icon"
-                        aria-label={`Take ${name} too`}
-                        onClick={() =>
-                          change({
-                            wanted: [...new Set([...plan.materials.map(({ id }) => id), material])],
-                            dropped: asked.dropped.filter((each) => each !== material),
-                          })
-                        }
-                      >
-                        <Plus size={18} aria-hidden="true" />
-                      </button>
-                    </li>
-                  ))}
-                </ul>
-              )}
-            </section>
-            <section className="sheet p-4" aria-label="One less material">
-              <h2 className="chalk-heading">One less would cost</h2>
-              <ul className="mt-2 space-y-1">
-                {plan.losses.map(({ material, loss, unserved }) => (
-                  <li key={material} className="leading-snug">
-                    Without <strong>{keepUnits(plan.materials.find(({ id }) => id === material)?.name ?? '')}</strong>:{' '}
-                    {unserved.length > 0
-                      ? `nothing here would serve ${unserved.map(nameOf).join(', ')}`
-                      : `${counted(Math.max(1, Math.round(loss)), 'point')} in all`}
-                    .
-                  </li>
-                ))}
-              </ul>
-            </section>
+            <PlanSides plan={plan} asked={asked} onChange={change} />
             {(asked.dropped.length > 0 || asked.wanted.length > 0 || Object.keys(asked.locked).length > 0) && (
               <button type="button" className="btn w-full" onClick={() => setAsked({ ...NOTHING })}>
                 Plan it anew, without my changes

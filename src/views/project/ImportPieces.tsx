@@ -34,6 +34,8 @@ interface Choice {
 }
 
 /** Brings the pieces of an SVG or DXF drawing into a project: preview, scale check, and which of them are pieces. */
+// Three states of one dialog: a file is chosen, looked through, taken.
+// eslint-disable-next-line max-lines-per-function
 export default function ImportPieces({ projectId, cloths, clothId: startCloth, onAdded, onClose }: Props) {
   const units = useUnits();
   const dialog = useRef<HTMLDialogElement>(null);

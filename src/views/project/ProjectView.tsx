@@ -50,6 +50,8 @@ const WORDS = {
 };
 
 /** A project: the tape of stages, its pieces, the stage of the job in hand, and its cross-section. */
+// Composition: rows and the job in hand are handed to tape, tree and stage; what changes them is in its hook.
+// eslint-disable-next-line max-lines-per-function
 export default function ProjectView({ data, startWork, startStage }: Props) {
   const { rows, savers, save, add, reorder, remove, changeSeveral, changed } = useProjectRows(data.rows);
   const [project, setProject] = useState(data.project);

@@ -1,4 +1,5 @@
-import { AMOUNTS, PEELS, type Outcome } from '../../core/scrap';
+import type { AMOUNTS } from '../../core/scrap';
+import { PEELS, type Outcome } from '../../core/scrap';
 import { lengthForField } from '../../core/units';
 import { washSeenSchema } from '../../schemas/scraps';
 import FormErrors from '../../ui/form/FormErrors';
