@@ -18,6 +18,7 @@ export class InputError extends RangeError {
  * Does something whose bad input is named from farther out: `count` becomes `pieces[2].count`.
  *
  * @throws {InputError} with the path before its field
+ * @example within('layers[0]', () => 1) // 1
  */
 export function within<T>(path: string, work: () => T): T {
   try {
@@ -28,7 +29,11 @@ export function within<T>(path: string, work: () => T): T {
   }
 }
 
-/** Shows a value in an error message without letting a huge one flood it. */
+/**
+ * Shows a value in an error message without letting a huge one flood it.
+ *
+ * @example shown('a cat') // '"a cat"'
+ */
 export function shown(value: unknown): string {
   const text = typeof value === 'string' ? JSON.stringify(value) : String(value);
   return text.length > 60 ? `${text.slice(0, 57)}...` : text;
@@ -46,6 +51,7 @@ export interface Bounds {
  * Checks a number against bounds and returns it.
  *
  * @throws {InputError} naming `field`, the value seen and what is allowed. NaN and infinities fail.
+ * @example requireNumber('width', 3, 'mm', { min: 0 }) // 3
  */
 export function requireNumber(field: string, value: number, unit: string, bounds: Bounds): number {
   const { above, min, max, below } = bounds;

@@ -2,6 +2,7 @@
  * Small seeded generator (mulberry32): the same seed gives the same numbers on every machine.
  *
  * @returns a function that gives numbers from 0 up to, not including, 1
+ * @example seeded(1)() === seeded(1)() // true
  */
 export function seeded(seed: number): () => number {
   let a = seed | 0;

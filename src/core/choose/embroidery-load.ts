@@ -6,6 +6,11 @@ import type { Traits } from './traits';
 /** Stitches per cm² that are assumed when no motif is given: an even, medium fill; solid for a badge. */
 const TYPICAL_DENSITY: Partial<Record<Role, number>> = { embroidery: 45, badge: 90, applique: 30, 'free-stitching': 20 };
 
+/**
+ * Stitches per cm² that a role is usually sewn with; undefined where nothing is stitched.
+ *
+ * @example typicalDensity('embroidery') // 45
+ */
 export function typicalDensity(role: Role): number | undefined {
   return TYPICAL_DENSITY[role];
 }
@@ -23,7 +28,11 @@ export interface MotifDensity {
   pull: number;
 }
 
-/** Stitches and thread per cm² of the motif's rectangle. */
+/**
+ * Stitches and thread per cm² of the motif's rectangle.
+ *
+ * @example motifDensity({ stitches: 4000, width: 80, height: 50 }).stitches // 100
+ */
 export function motifDensity({ stitches, width, height, threadLength }: Embroidery): MotifDensity {
   const area = (width * height) / 100;
   const perArea = stitches / area;
@@ -82,6 +91,7 @@ function clothCarries(fabric: Fabric, traits: Traits): number {
  * Thin cloth cannot pass more to the sheet than its own threads hold, so the sheets count less under it.
  *
  * @param factor how much more or less the pair has been found to carry
+ * @example embroideryLoad(quilting, traitsOf(quilting, collar), [], motifDensity({ stitches: 400, width: 20, height: 20 })).share > 1 // true
  */
 export function embroideryLoad(
   fabric: Fabric,

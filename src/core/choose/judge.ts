@@ -7,14 +7,22 @@ import type { Role } from './part';
 import type { Candidate, Criterion, Judged, Question } from './protocol';
 import { ROLE_PROFILES } from './roles';
 
-/** Layers that are still there when the thing is finished, or whose working state is what is wanted. */
+/**
+ * Layers that are still there when the thing is finished, or whose working state is what is wanted.
+ *
+ * @example lastingLayers('embroidery', [layer('medium-cut-away-62-g'), layer('medium-tear-away-42-g')]).length // 1
+ */
 export function lastingLayers(role: Role, materials: readonly Material[]): Material[] {
   const { kind } = ROLE_PROFILES[role];
   const working = kind === 'treat' || kind === 'quilt' || role === 'bias-piece';
   return materials.filter(({ ends }) => working || (ends !== 'torn' && ends !== 'rinsed' && ends !== 'melted'));
 }
 
-/** Works out what criteria and remarks are written against. */
+/**
+ * Works out what criteria and remarks are written against.
+ *
+ * @example judge(question, candidate).addedWeight // 45
+ */
 export function judge(question: Question, candidate: Candidate): Judged {
   const stays = lastingLayers(
     question.part.role,
@@ -47,7 +55,11 @@ export function judge(question: Question, candidate: Candidate): Judged {
 /** How much more the leading wish counts than it usually does. */
 const LEAD = 8;
 
-/** A criterion's weight for this question: its own, times what the person makes of it. */
+/**
+ * A criterion's weight for this question: its own, times what the person makes of it.
+ *
+ * @example weightOf(CRITERIA[0], question) > 0 // true
+ */
 export function weightOf(criterion: Criterion, question: Question): number {
   const lead = question.wishes.lead === criterion.id ? LEAD : 1;
   return criterion.weight(question) * lead * (question.weights[criterion.id] ?? 1);
@@ -69,6 +81,8 @@ function leftBy(score: number, serves: number): number {
 /**
  * Score of a stack, 0–100: the weighted mean of its criteria, times what the weakest of those that it must serve leaves of it.
  * A stack that is light, cheap and easily put on but wrong for the part stays below 80.
+ *
+ * @example scoreOf(judged) > 80 // true
  */
 export function scoreOf(stack: Judged): number {
   let sum = 0;

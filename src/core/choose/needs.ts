@@ -103,6 +103,8 @@ function minutesOf(question: Question, layer: ChosenLayer): number {
 /**
  * Length off each roll, cost and working time of a stack, for the pieces of the question. Lengths are of plain
  * rows (a layout of the true outlines uses less); times are our own timing of each way of putting on.
+ *
+ * @example needsOf(question, stack).layers.length // 1
  */
 export function needsOf(question: Question, layers: readonly ChosenLayer[]): Needs {
   const each: LayerNeed[] = [];

@@ -7,7 +7,11 @@ const USUAL_ALLOWANCE = 10;
 export const allowanceOf = ({ allowance }: PieceSize): number => allowance ?? USUAL_ALLOWANCE;
 export const trimOf = ({ trim }: PieceSize): number => trim ?? DEFAULT_LAYER_OUTLINE.trim;
 
-/** Where a strip runs on the piece of a role when no edge was chosen. */
+/**
+ * Where a strip runs on the piece of a role when no edge was chosen.
+ *
+ * @example edgeRuleOf('neck-facing') // 'hollow'
+ */
 export function edgeRuleOf(role: Role): EdgeRule {
   switch (role) {
     case 'hem':
@@ -27,7 +31,11 @@ export function edgeRuleOf(role: Role): EdgeRule {
   }
 }
 
-/** Width of a band once it is folded and sewn, mm. */
+/**
+ * Width of a band once it is folded and sewn, mm.
+ *
+ * @example finishedBand({ width: 700, height: 100, count: 1, allowance: 10 }) // 40
+ */
 export function finishedBand(piece: PieceSize): number {
   return Math.min(piece.width, piece.height) / 2 - allowanceOf(piece);
 }
@@ -77,7 +85,11 @@ const TYPICAL: Record<Role, [width: number, height: number, count: number]> = {
   modelling: [300, 300, 1],
 };
 
-/** The usual size of a role's piece. */
+/**
+ * The usual size of a role's piece.
+ *
+ * @example typicalPiece('collar').count // 2
+ */
 export function typicalPiece(role: Role): PieceSize {
   const [width, height, count] = TYPICAL[role];
   return { width, height, count };

@@ -111,7 +111,11 @@ function meshFits({ fabric, traits }: Question): boolean {
 
 export const PREFERENCES: readonly Preference[] = [...CLOTH, ...SCHOOL, ...TREATMENT, ...STITCHING];
 
-/** The preferences that hold for a question, to be asked of each layer. */
+/**
+ * The preferences that hold for a question, to be asked of each layer.
+ *
+ * @example preferencesFor(question)(lightWoven).every(({ points }) => Number.isFinite(points)) // true
+ */
 export function preferencesFor(question: Question): (layer: Material) => Preference[] {
   const general: Preference[] = [];
   const byFamily = new Map<Family, Preference[]>();

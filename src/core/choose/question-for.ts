@@ -15,7 +15,11 @@ const NOTHING_AT_HAND: ReadonlySet<string> = new Set();
 /** The next softer feel. */
 const SOFTER: Record<Hand, Hand> = { fluid: 'fluid', soft: 'fluid', firm: 'soft', crisp: 'firm', rigid: 'crisp' };
 
-/** Builds the question that rules are written against. */
+/**
+ * Builds the question that rules are written against.
+ *
+ * @example questionFor(poplin, collar).hand // 'firm'
+ */
 export function questionFor(fabric: Fabric, part: Part, asking: Asking = {}): Question {
   const usually = ROLE_PROFILES[part.role];
   const area = asking.piece?.area;

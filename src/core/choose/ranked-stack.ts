@@ -57,7 +57,11 @@ export interface RankedStack {
   memory?: { readings: number; share: number; modelBendingLength: number; tried: number };
 }
 
-/** Layers as an answer tells them. */
+/**
+ * Layers as an answer tells them.
+ *
+ * @example publicLayers(stack)[0].family // 'woven'
+ */
 export function publicLayers(layers: readonly ChosenLayer[]): StackLayer[] {
   return layers.map(({ material, extent, angle }) => ({
     family: material.family,
@@ -71,7 +75,11 @@ export function publicLayers(layers: readonly ChosenLayer[]): StackLayer[] {
   }));
 }
 
-/** What is expected of a stack, without the terms it is made of. */
+/**
+ * What is expected of a stack, without the terms it is made of.
+ *
+ * @example Object.keys(publicPredicted(stackStiffness(poplin, []))).length // 6
+ */
 export function publicPredicted(p: PredictedWith): Predicted {
   return {
     bendingLength: p.bendingLength,
@@ -83,7 +91,11 @@ export function publicPredicted(p: PredictedWith): Predicted {
   };
 }
 
-/** A judged stack in figures and words. */
+/**
+ * A judged stack in figures and words.
+ *
+ * @example describe(judged, 90).score // 90
+ */
 export function describe(stack: Judged, score: number): RankedStack {
   const { question, predicted, load } = stack;
   const total = CRITERIA.reduce((sum, criterion) => sum + weightOf(criterion, question), 0) || 1;

@@ -132,7 +132,11 @@ function extentOf(question: Question, layer: Material, duty: LayerDuty): Extent 
   return layer.arealDensity >= 120 ? 'net' : 'trimmed';
 }
 
-/** Names of the layers as one title; the same material twice in a row is counted. */
+/**
+ * Names of the layers as one title; the same material twice in a row is counted.
+ *
+ * @example titleOf([...stack, ...stack]) // '2 × Light woven fusible, 45 g'
+ */
 export function titleOf(layers: readonly ChosenLayer[]): string {
   const names: string[] = [];
   for (let i = 0; i < layers.length; i++) {
@@ -153,7 +157,11 @@ export interface Refused {
   why: () => string;
 }
 
-/** First hard stop that a layer meets in this duty. */
+/**
+ * First hard stop that a layer meets in this duty.
+ *
+ * @example firstStop(questionFor({ ...poplin, ironDots: 0 }, collar), lightWoven, 'main').id // 'no-iron'
+ */
 export function firstStop(question: Question, layer: Material, duty: LayerDuty): Stop | undefined {
   return STOPS.find((stop) => stop.when(question, layer, duty));
 }
@@ -175,6 +183,8 @@ function toppingFor(question: Question, library: readonly Material[]): Material 
 /**
  * All stacks worth judging for a question, and every single layer that is refused with the reason.
  * Order of the library does not matter; a material only ever adds candidates.
+ *
+ * @example candidatesFor(question, [lightWoven]).candidates.length // 1
  */
 export function candidatesFor(question: Question, cupboard: readonly Material[]): { candidates: Candidate[]; refused: Refused[] } {
   const library = cupboard.flatMap(usesOf);
@@ -243,7 +253,11 @@ export function candidatesFor(question: Question, cupboard: readonly Material[])
   return { candidates, refused };
 }
 
-/** What preferences add up to. */
+/**
+ * What preferences add up to.
+ *
+ * @example pointsOf([]) // 0
+ */
 export function pointsOf(preferred: readonly Preference[]): number {
   return preferred.reduce((sum, { points }) => sum + points, 0);
 }

@@ -306,13 +306,21 @@ export const CAUTIONS: readonly Remark[] = [
 const sentences = (remarks: readonly Remark[], stack: Judged): string[] =>
   remarks.filter((remark) => remark.when(stack)).map((remark) => remark.words(stack));
 
-/** Reasons for a stack, best first; never empty. */
+/**
+ * Reasons for a stack, best first; never empty.
+ *
+ * @example reasonsFor(judged).length > 0 // true
+ */
 export function reasonsFor(stack: Judged): string[] {
   const found = sentences(REASONS, stack);
   return found.length > 0 ? found : [`It can serve ${stack.question.profile.phrase}.`];
 }
 
-/** Cautions for a stack, most urgent first. */
+/**
+ * Cautions for a stack, most urgent first.
+ *
+ * @example cautionsFor(judged).every((words) => words.length > 0) // true
+ */
 export function cautionsFor(stack: Judged): string[] {
   return sentences(CAUTIONS, stack);
 }

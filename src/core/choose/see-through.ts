@@ -37,7 +37,7 @@ function layerSheet({ opacity, tones }: Material, { tone }: Fabric): LightSheet 
 /**
  * Contrast ratio of a cloth, bare and with the layers that stay behind all of it.
  *
- * @example seeThrough(lawn, [{ material: cottonUnderlining, extent: 'full', angle: 0 }]).backed.opacity // about 97
+ * @example seeThrough(lawn, [{ material: layer('cotton-poplin-underlining-115-g'), extent: 'full', angle: 0 }]).backed.opacity > 90 // true
  */
 export function seeThrough(fabric: Fabric, layers: readonly ChosenLayer[]): SeeThrough {
   const cloth = clothSheet(fabric);

@@ -114,6 +114,7 @@ const SAME_KIND = 0.5;
  *
  * @param measured properties that are known already
  * @returns properties that can change the answer, the most telling first
+ * @example sensitivity(poplin, collar, library, {}).every(({ chance }) => chance >= 0 && chance <= 1) // true
  */
 export function sensitivity(
   fabric: Fabric,

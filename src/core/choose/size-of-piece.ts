@@ -17,6 +17,7 @@ function stripLength(piece: OpenPiece, role: Role, place: Place | undefined): nu
  * Size of a described piece as the questions of choosing need it, mm.
  *
  * @param count pieces in all @param trim the person's usual trim @param place where the job is done; as the role usually has it otherwise
+ * @example sizeOfPiece(piece, 'collar', 2).count // 2
  */
 export function sizeOfPiece(piece: OpenPiece, role: Role, count: number, trim?: number, place?: Place): PieceSize {
   const { width, height } = pieceSize(piece);

@@ -13,7 +13,11 @@ export interface Standing {
   refused: Refused[];
 }
 
-/** Judges every stack for a question, and puts none of it into words. */
+/**
+ * Judges every stack for a question, and puts none of it into words.
+ *
+ * @example standingOf(poplin, collar, library, {}).ranked.length // 2
+ */
 export function standingOf(fabric: Fabric, part: Part, library: readonly Material[], asking: Asking): Standing {
   const question = questionFor(fabric, part, asking);
   const { candidates, refused } = candidatesFor(question, library);
@@ -34,6 +38,8 @@ const EACH_KIND = 6;
 /**
  * The layers that can matter when a question is varied a little: those of its best stacks, and of every kind a few spread over its
  * weights, so that another kind can still come first. A library of usual size is left whole.
+ *
+ * @example thinned(library, standing).length // 2
  */
 export function thinned(library: readonly Material[], { ranked }: Standing): readonly Material[] {
   if (library.length <= MANY) return library;

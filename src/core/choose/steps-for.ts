@@ -8,7 +8,11 @@ import type { Question } from './protocol';
 const MANY = 4;
 const SMALL = 40_000;
 
-/** The working order of a stack for what was asked: prepare, cut, apply, check. */
+/**
+ * The working order of a stack for what was asked: prepare, cut, apply, check.
+ *
+ * @example stepsFor(question, stack).at(-1).stage // 'check'
+ */
 export function stepsFor(
   question: Question,
   layers: readonly ChosenLayer[],
@@ -36,7 +40,11 @@ export function stepsFor(
   });
 }
 
-/** In which order the pieces of a question are cut and fused. */
+/**
+ * In which order the pieces of a question are cut and fused.
+ *
+ * @example orderFor(question, stack) // 'cut-first'
+ */
 export function orderFor({ schools, piece, profile }: Question, layers: readonly ChosenLayer[]): Order {
   if (profile.kind === 'stitch') return 'cut-first';
   return orderOfWork(schools.order, layers, piece.count >= MANY && piece.width * piece.height <= SMALL);

@@ -32,6 +32,11 @@ const BIAS_GIVE = 12;
 /** Below this no cloth is called stretchy, %. */
 export const STRETCHY = 8;
 
+/**
+ * What follows from a cloth for a part: whether it gives, is open, sealed, marked by a hoop, ruined by pressing.
+ *
+ * @example traitsOf(jersey, collar).gives // true
+ */
 export function traitsOf(fabric: Fabric, part: Part): Traits {
   const bias = part.cut === 'bias' ? (fabric.biasGive ?? BIAS_GIVE) : 0;
   const stretchLength = Math.max(fabric.stretchLength, bias);

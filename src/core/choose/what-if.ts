@@ -85,6 +85,7 @@ function standing({ ranked, refused }: Standing, stackId: string): WhatIf['stack
  *
  * @param stackId id of a ranked stack
  * @returns one entry for each near-by change, those that put another stack first leading
+ * @example whatIf(poplin, collar, library, {}, 'light-woven-fusible-45-g').length > 3 // true
  */
 export function whatIf(fabric: Fabric, part: Part, library: readonly Material[], asking: Asking, stackId: string): WhatIf[] {
   const now = standingOf(fabric, part, library, asking);

@@ -12,6 +12,7 @@ const POINTS = 121;
  * @returns points [x, y] in mm, x away from the table, y downward, the first [0, 0], equally spaced along
  *   the strip; the polyline is exactly as long as the strip, because cloth does not stretch when it droops
  * @throws {InputError} when a value is not positive, or the strip is longer than the model solves
+ * @example droopProfile(20, 40).at(-1).map(Math.round) // [ 29, 26 ]
  */
 export function droopProfile(bendingLength: number, length: number): [number, number][] {
   requireNumber('bendingLength', bendingLength, 'mm', { above: 0, max: 5000 });

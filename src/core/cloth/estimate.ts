@@ -60,6 +60,8 @@ const SIGMA = { measuredWoven: 0.08, measuredKnit: 0.14, estimatedWoven: 0.22, e
 
 /**
  * Bending length of a cloth in mm: from its overhang when there is one, else from its description.
+ *
+ * @example clothBendingLength({ ...poplin, overhang: 40 }).value // 20
  */
 export function clothBendingLength(fabric: Fabric): Estimate {
   const knit = fabric.construction === 'knit';
@@ -94,7 +96,11 @@ const BULK_DENSITY: Record<string, number> = {
 };
 const CONSTRUCTION_BULK: Record<string, number> = { nonwoven: 180, net: 250, leather: 620, coated: 600 };
 
-/** Thickness in mm: measured when known, else weight ÷ the usual bulk density of its construction. */
+/**
+ * Thickness in mm: measured when known, else weight ÷ the usual bulk density of its construction.
+ *
+ * @example clothThickness(poplin).value // 0.25
+ */
 export function clothThickness(fabric: Fabric): Estimate {
   if (fabric.thickness !== undefined) return { value: fabric.thickness, sigma: 0.08, source: 'measured' };
   const bulk = CONSTRUCTION_BULK[fabric.construction] ?? BULK_DENSITY[fabric.weave ?? 'plain'] ?? 350;
@@ -104,7 +110,11 @@ export function clothThickness(fabric: Fabric): Estimate {
 /** Membrane stiffness per g/m² at the first per cent of stretch, N/m; it falls with how far the cloth gives. */
 const MEMBRANE_PER_GSM = 30;
 
-/** In-plane stiffness K of the cloth in N/m. Always an estimate: nobody measures this at home. */
+/**
+ * In-plane stiffness K of the cloth in N/m. Always an estimate: nobody measures this at home.
+ *
+ * @example clothMembraneStiffness(poplin) > clothMembraneStiffness(jersey) // true
+ */
 export function clothMembraneStiffness(fabric: Fabric): number {
   const stretch = Math.max(fabric.stretchLength, fabric.stretchCross);
   return (MEMBRANE_PER_GSM * fabric.arealDensity) / (1 + stretch / 4);

@@ -82,7 +82,11 @@ export interface Fabric {
   prewashed?: boolean;
 }
 
-/** Share of the mass in the named fibres, 0–1. */
+/**
+ * Share of the mass in the named fibres, 0–1.
+ *
+ * @example fibreShare({ fibres: [{ fibre: 'cotton', percent: 60 }, { fibre: 'linen', percent: 40 }] }, 'linen') // 0.4
+ */
 export function fibreShare(fabric: Pick<Fabric, 'fibres'>, ...names: Fibre[]): number {
   let total = 0;
   let named = 0;
@@ -114,7 +118,11 @@ const FABRIC_FIELDS = [
   'prewashed',
 ] as const;
 
-/** The cloth as the choosing rules see it, without what a record adds to it. */
+/**
+ * The cloth as the choosing rules see it, without what a record adds to it.
+ *
+ * @example fabricOf({ ...poplin, name: 'Mine' }).name // undefined
+ */
 export function fabricOf(cloth: Fabric): Fabric {
   const fabric: Record<string, unknown> = {};
   for (const field of FABRIC_FIELDS) if (cloth[field] !== undefined) fabric[field] = cloth[field];

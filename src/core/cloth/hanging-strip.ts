@@ -67,6 +67,8 @@ function advance(state: State, u: number, h: number): void {
  * Follows the strip from a tip that hangs at exp(vTip) radians from the vertical to the table edge,
  * and reports u, φ and dφ/du at every step to `record`.
  * Reach and depth by Simpson's rule on each step, with a half step for the middle value.
+ *
+ * @example hangFromTip(0.5).ratio > 0 // true
  */
 export function hangFromTip(vTip: number, record?: (u: number, phi: number, slope: number) => void): HangingStrip {
   const state: State = { v: vTip, p: 0 };
@@ -113,6 +115,8 @@ function lowestTip(): number {
 /**
  * Finds the tip value for which `measure(strip)` equals `target`; `measure` must rise as the strip
  * gets longer in bending lengths. Regula falsi with the Illinois correction inside a bracket.
+ *
+ * @example hangFromTip(findTip(({ ratio }) => ratio, 2)).ratio // 2
  */
 export function findTip(measure: (strip: HangingStrip) => number, target: number): number {
   let high = V_EDGE - 1e-12;

@@ -37,7 +37,11 @@ function jigRatio(): number {
   return cachedJigRatio;
 }
 
-/** Overhang reading on the 41.5° jig for a bending length, mm: the inverse of {@link bendingLengthFromOverhang}. */
+/**
+ * Overhang reading on the 41.5° jig for a bending length, mm: the inverse of {@link bendingLengthFromOverhang}.
+ *
+ * @example overhangFromBendingLength(20) // 40.01
+ */
 export function overhangFromBendingLength(bendingLength: number): number {
   requireNumber('bendingLength', bendingLength, 'mm', { above: 0, max: 2500 });
   return bendingLength * jigRatio();
@@ -51,6 +55,7 @@ export function overhangFromBendingLength(bendingLength: number): number {
  * @param drop depth of the tip below the edge, mm, less than `length`
  * @returns bending length c, mm
  * @throws {InputError} for values that no hanging strip can have
+ * @example bendingLengthFromDrop(100, 30) // 72.82
  */
 export function bendingLengthFromDrop(length: number, drop: number): number {
   requireNumber('length', length, 'mm', { above: 0, max: 5000 });
@@ -88,7 +93,11 @@ export function flexuralRigidity(arealDensity: number, bendingLength: number): n
   return arealDensity * GRAVITY * bendingLength ** 3 * 1e-6;
 }
 
-/** Bending length in mm of a sheet of rigidity G (µN·m) and areal density (g/m²): the inverse of {@link flexuralRigidity}. */
+/**
+ * Bending length in mm of a sheet of rigidity G (µN·m) and areal density (g/m²): the inverse of {@link flexuralRigidity}.
+ *
+ * @example bendingLengthOf(11.77, 150) // 20
+ */
 export function bendingLengthOf(rigidity: number, arealDensity: number): number {
   return Math.cbrt(rigidity / (arealDensity * GRAVITY * 1e-6));
 }

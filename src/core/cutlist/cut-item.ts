@@ -62,7 +62,11 @@ const SEARCHED_TURNS = [
   { copies: Infinity, turns: 4 },
 ];
 
-/** The same list as the layout search takes it. */
+/**
+ * The same list as the layout search takes it.
+ *
+ * @example cutPieces([cutItem])[0].id // 'a'
+ */
 export function cutPieces(items: readonly CutItem[]): CutPiece[] {
   const all = items.reduce((sum, { count }) => sum + count, 0);
   const { turns } = SEARCHED_TURNS.find(({ copies }) => all <= copies)!;
@@ -72,7 +76,11 @@ export function cutPieces(items: readonly CutItem[]): CutPiece[] {
   }));
 }
 
-/** What a copy is called on the table and in print, such as “Hood side 3”. */
+/**
+ * What a copy is called on the table and in print, such as “Hood side 3”.
+ *
+ * @example copyName({ name: 'Cuff', first: 0, letter: '' }, 1) // 'Cuff 1'
+ */
 export function copyName({ name, first, letter }: Pick<CutItem, 'name' | 'first' | 'letter'>, copy: number): string {
   return `${name} ${first + copy}${letter}`;
 }

@@ -3,6 +3,8 @@ import type { CutItem } from './cut-item';
 /**
  * Short text that changes when pieces do: outlines to a hundredth of a millimetre, counts and turns. Two 32-bit FNV-1a
  * hashes with different starts; it tells changes apart, it keeps no secrets.
+ *
+ * @example fingerprint([cutItem]) === fingerprint([{ ...cutItem }]) // true
  */
 export function fingerprint(items: readonly CutItem[]): string {
   const text = items

@@ -20,6 +20,7 @@ const SAME = 0.01;
  * and even numbers of others are cut from both layers at once.
  *
  * @param items as for flat cloth, mirrored halves of pairs included @param gap mm
+ * @example foldedItems([cutItem], 5).items.length // 1
  */
 export function foldedItems(items: readonly CutItem[], gap: number): FoldedItems {
   const found: FoldedItems = { items: [], locked: [], mirroredBy: [] };

@@ -39,6 +39,8 @@ export interface LayerItemOptions {
 /**
  * Everything that the parts need of one layer. A one-sided layer laid glue side up is seen as the right side of the cloth is,
  * so the pattern lies face up; glue side down it is seen from behind, so outlines are mirrored.
+ *
+ * @example layerItems([listed], lightWoven, { trim: 6, method: 'cut-first', glueUp: true }).items[0].count // 2
  */
 export function layerItems(
   parts: readonly ListedPart[],
@@ -87,7 +89,11 @@ export function layerItems(
   return list;
 }
 
-/** Items for every outline of a piece, those of the second half of a pair mirrored. */
+/**
+ * Items for every outline of a piece, those of the second half of a pair mirrored.
+ *
+ * @example itemsOf(listed, 'x', { outlines: [square(100)], holes: [] }, piece, false, { turns: [0], flip: false, cut: 'straight', oneWay: false }).length // 1
+ */
 export function itemsOf(
   part: Pick<ListedPart, 'id' | 'name' | 'count' | 'pairs'>,
   id: string,

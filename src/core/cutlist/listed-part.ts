@@ -35,7 +35,11 @@ export interface KeptPart extends PieceSpec {
   stack: { layers: { materialId: string; extent: Extent; cut?: LayerCut }[] } | null;
 }
 
-/** What cutting needs to know of a kept part; layers that are not known any more are left out. */
+/**
+ * What cutting needs to know of a kept part; layers that are not known any more are left out.
+ *
+ * @example listedPart({ ...spec, id: 'w', name: 'Patch', clothId: null, wish: { cut: 'straight' }, count: 1, pairs: false, oneWay: false, stack: null }, () => undefined).layers // []
+ */
 export function listedPart(part: KeptPart, materialOf: (id: string) => Material | undefined): ListedPart {
   const { id, name, shape, line, allowances, own, fold, grain, marks, count, pairs, oneWay, clothId, wish, place, stack } = part;
   const placed = place ? placeCut(place) : {};

@@ -69,11 +69,21 @@ const USUAL_CLOTH = 1400;
 /** Sheets of one stack that are laid out one by one. */
 const MOST_SHEETS = 30;
 
+/**
+ * A layer as something that is cut from. Widths in mm.
+ *
+ * @example layerMaterial(lightWoven).kind // 'layer'
+ */
 export function layerMaterial(layer: Material): TableMaterial {
   const { id, name, rollWidth, grain, pricePerMetre, preShrink } = layer;
   return { kind: 'layer', id, name, rollWidth, grain, oneSided: oneSided(layer), pricePerMetre, preShrink, layer };
 }
 
+/**
+ * A cloth as something that is cut from. Widths in mm.
+ *
+ * @example clothMaterial({ ...poplin, id: 'p', name: 'Poplin' }).kind // 'cloth'
+ */
 export function clothMaterial(
   cloth: Fabric & { id: string; name: string; rollWidth?: number; pricePerMetre?: number },
 ): TableMaterial {
@@ -90,7 +100,11 @@ export function clothMaterial(
   };
 }
 
-/** How things are laid when nobody said otherwise: everything from the cupboard first. */
+/**
+ * How things are laid when nobody said otherwise: everything from the cupboard first.
+ *
+ * @example usualOptions(layerMaterial(lightWoven), []).method // 'cut-first'
+ */
 export function usualOptions(
   material: TableMaterial,
   stock: readonly StockEntry[],
@@ -121,7 +135,11 @@ export interface TableSource {
   margin: number;
 }
 
-/** Everything that is cut from, in order; the roll that is bought last. */
+/**
+ * Everything that is cut from, in order; the roll that is bought last.
+ *
+ * @example tableSources(usualOptions(layerMaterial(lightWoven), []), [], layerMaterial(lightWoven)).length // 1
+ */
 export function tableSources(options: TableOptions, stock: readonly StockEntry[], material: TableMaterial): TableSource[] {
   const found: TableSource[] = [];
   const { margin, squaring, folded } = options;
@@ -153,7 +171,11 @@ function rectangle(width: number, length: number): Outline {
   return boxOutline({ minX: 0, minY: 0, maxX: width, maxY: length });
 }
 
-/** Outline of what lies on the table, usable width only; a roll as far as it is used. */
+/**
+ * Outline of what lies on the table, usable width only; a roll as far as it is used.
+ *
+ * @example sourceOutline(tableSources(usualOptions(layerMaterial(lightWoven), []), [], layerMaterial(lightWoven))[0], 500).length // 4
+ */
 export function sourceOutline({ source }: TableSource, used: number): Outline {
   return source.outline ?? rectangle(source.width, source.length ?? used);
 }
@@ -187,6 +209,7 @@ function joinedLists(a: CutList, b: CutList): CutList {
  * What has to be cut from a material for these parts.
  *
  * @param starched whether some of them are soaked in starch before they are sewn @param trim the person's usual trim, mm
+ * @example tableList([], layerMaterial(lightWoven), usualOptions(layerMaterial(lightWoven), []), false, 6).items // []
  */
 export function tableList(
   parts: readonly KeptPart[],

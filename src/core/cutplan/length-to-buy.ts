@@ -20,6 +20,7 @@ export const SQUARING = 30;
  * Length to buy for a layout: size ÷ (1 − shrinkage), plus squaring the end, rounded up to the shop's step.
  *
  * @param layoutLength mm @param shrinkage share lost in the wash, 0–0.3
+ * @example lengthToBuy(980, 0, 'metric').buy // 1100
  */
 export function lengthToBuy(
   layoutLength: number,

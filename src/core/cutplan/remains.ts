@@ -22,6 +22,7 @@ const SCISSORS = 2;
  *
  * @param cloth outline of the cloth on the table, mm @param cut outlines of what is cut out
  * @param smallest least area that is worth keeping, mm²
+ * @example remains(square(400), [square(100)], 8000).kept.length // 1
  */
 export function remains(cloth: Outline, cut: readonly Outline[], smallest: number): { kept: Remain[]; waste: number } {
   const rest = cut.length > 0 ? difference(cloth, grown(cut)) : [cloth];

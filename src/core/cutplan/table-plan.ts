@@ -52,6 +52,7 @@ const LEFTOVER_SHARE = 0.25;
  * layout; what is not laid yet stands in `unplaced`.
  *
  * @throws {InputError} as {@link cutPlans}
+ * @example [...tablePlans({ sources: [{ id: 's', width: 500, fullWidth: 500, length: 2000 }], pieces, gap: 5, seconds: 1, seed: 1 })].at(-1).unplaced // []
  */
 export function* tablePlans(options: TablePlanOptions): Generator<TablePlan, void> {
   const { sources, pieces, gap, seconds, seed, locked = {}, enough = () => false } = options;
@@ -112,7 +113,11 @@ function named({ placements, unplaced, length, density }: CutPlan, copies: Reado
   return { placements: placements.map(back), unplaced: unplaced.map(back), length, density };
 }
 
-/** What lies on a source, measured anew: largest y, and piece area over what is used of the width. */
+/**
+ * What lies on a source, measured anew: largest y, and piece area over what is used of the width.
+ *
+ * @example measureLaid('s', [{ id: 'a', copy: 0, rotation: 0, flipped: false, x: 0, y: 0 }], new Map([['a', square(100)]]), 500).length // 100
+ */
 export function measureLaid(
   sourceId: string,
   placements: readonly Placement[],
@@ -130,7 +135,11 @@ export function measureLaid(
   return { sourceId, placements: [...placements], length, density: length > 0 ? area / (width * length) : 0 };
 }
 
-/** A leftover moved so that its lower left corner lies at the origin, as a source. */
+/**
+ * A leftover moved so that its lower left corner lies at the origin, as a source.
+ *
+ * @example leftoverSource('s', square(300)).width // 300
+ */
 export function leftoverSource(id: string, outline: Outline): Source {
   const { minX, minY, maxX, maxY } = bounds(outline);
   return {

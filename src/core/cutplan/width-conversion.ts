@@ -15,6 +15,7 @@ export interface ConvertedLength {
  * share the new width as well. Larger when the new width is narrower, because more is lost beside each piece.
  *
  * @param length that the pattern asks for, mm @param from width it is asked for, mm @param to width at hand, mm
+ * @example convertLength(2000, 1400, 1120).length // 2813
  */
 export function convertLength(length: number, from: number, to: number): ConvertedLength {
   requireNumber('length', length, 'mm', { above: 0, max: 200_000 });

@@ -19,6 +19,7 @@ const TOP_SPEED = 4000;
  *
  * @param steps how many steps of 1/4800 s
  * @returns the fastest node at the end, mm/s
+ * @example advance(layFlat({ bendingLength: 20, shearStiffness: 10, arealDensity: 140 }, 'round', 400, 12), 10) > 0 // true
  */
 export function advance(sheet: Sheet, steps: number): number {
   const { position: p, velocity: v, free, cells } = sheet;

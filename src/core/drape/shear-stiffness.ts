@@ -13,6 +13,8 @@ const PASSED_ON: Record<string, number> = { none: 0.1, dots: 0.5, film: 1 };
 /**
  * Shear stiffness of a cloth with layers, N/m. A typical value by construction; every glued layer adds most of its
  * own, sewn layers shear by themselves and add nothing that the eye would see.
+ *
+ * @example shearStiffness(poplin, [lightWoven]) > shearStiffness(poplin, []) // true
  */
 export function shearStiffness(fabric: Pick<Fabric, 'construction' | 'weave'>, layers: readonly Material[]): number {
   const loose = fabric.weave === 'loose' || fabric.weave === 'crepe';

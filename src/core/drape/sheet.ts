@@ -51,6 +51,7 @@ const HOLD_BEYOND = 0.5;
  *
  * @param size side of the square, mm, 100–1000 @param cells even, 8–64 @param radius of the round stand, mm
  * @throws {InputError} naming the value
+ * @example layFlat({ bendingLength: 20, shearStiffness: 10, arealDensity: 140 }, 'round', 400, 12).cells // 12
  */
 export function layFlat(cloth: SheetCloth, support: Support, size: number, cells: number, radius = size * 0.225): Sheet {
   requireNumber('size', size, 'mm', { min: 100, max: 1000 });
@@ -87,7 +88,11 @@ export function layFlat(cloth: SheetCloth, support: Support, size: number, cells
   return sheet;
 }
 
-/** Changes what the sheet is made of; it goes on draping from where it is. */
+/**
+ * Changes what the sheet is made of; it goes on draping from where it is.
+ *
+ * @example setCloth(layFlat({ bendingLength: 20, shearStiffness: 10, arealDensity: 140 }, 'round', 400, 12), { bendingLength: 30, shearStiffness: 10, arealDensity: 140 }) // undefined
+ */
 export function setCloth(sheet: Sheet, { bendingLength, shearStiffness, arealDensity }: SheetCloth): void {
   requireNumber('bendingLength', bendingLength, 'mm', { above: 0, max: 1000 });
   requireNumber('shearStiffness', shearStiffness, 'N/m', { above: 0, max: 1e6 });

@@ -25,7 +25,11 @@ export const AFTER_CHECKS: readonly AfterCheck[] = [
   { id: 'shrunk', right: 'Still flat after washing', wrong: 'Puckered after washing', cause: 'Cloth or sheet shrank after it was sewn.', remedy: 'Wash the cloth before; take a sheet that does not shrink.', load: true, washed: true },
 ]; // prettier-ignore
 
-/** Whether what was found says that the stack carried the motif. */
+/**
+ * Whether what was found says that the stack carried the motif.
+ *
+ * @example heldBy([]) // true
+ */
 export function heldBy(wrong: readonly string[]): boolean {
   return !AFTER_CHECKS.some(({ id, load }) => load && wrong.includes(id));
 }

@@ -1,7 +1,11 @@
 import { bounds, type Outline, type Point } from '../shape';
 import type { Place } from './placing';
 
-/** Middle of a motif so far from an edge, so far along it from its beginning, upright to it. */
+/**
+ * Middle of a motif so far from an edge, so far along it from its beginning, upright to it.
+ *
+ * @example fromEdge(square(400), 0, 50, 200) // { x: 200, y: 50 }
+ */
 export function fromEdge(outline: Outline, edge: number, distance: number, along: number): Pick<Place, 'x' | 'y'> {
   const [a, b] = [outline[edge]!, outline[(edge + 1) % outline.length]!];
   const length = Math.hypot(b[0] - a[0], b[1] - a[1]);
@@ -10,7 +14,11 @@ export function fromEdge(outline: Outline, edge: number, distance: number, along
   return { x: a[0] + along * u[0] - distance * u[1], y: a[1] + along * u[1] + distance * u[0] };
 }
 
-/** Distance of a point from the line of an edge, and how far along the edge its foot lies, mm. */
+/**
+ * Distance of a point from the line of an edge, and how far along the edge its foot lies, mm.
+ *
+ * @example edgeDistance(square(400), 0, [100, 50]) // { distance: 50, along: 100, length: 400 }
+ */
 export function edgeDistance(outline: Outline, edge: number, [x, y]: Point): { distance: number; along: number; length: number } {
   const [a, b] = [outline[edge]!, outline[(edge + 1) % outline.length]!];
   const length = Math.hypot(b[0] - a[0], b[1] - a[1]);
@@ -22,6 +30,7 @@ export function edgeDistance(outline: Outline, edge: number, [x, y]: Point): { d
  * At a corner, on the line that halves it, so far from both edges; the motif's foot points to the corner.
  *
  * @param outline counter-clockwise @param distance of the middle from both edges, mm
+ * @example atCorner(square(400), 0, 50).angle // 315
  */
 export function atCorner(outline: Outline, corner: number, distance: number): Pick<Place, 'x' | 'y' | 'angle'> {
   const n = outline.length;
@@ -36,7 +45,11 @@ export function atCorner(outline: Outline, corner: number, distance: number): Pi
   return { x: at[0] + far * line[0], y: at[1] + far * line[1], angle: ((angle % 360) + 360) % 360 };
 }
 
-/** On the upright or the level line through the middle of the cloth, or both. */
+/**
+ * On the upright or the level line through the middle of the cloth, or both.
+ *
+ * @example centred(square(400), { x: 10, y: 20 }, 'both') // { x: 200, y: 200 }
+ */
 export function centred(outline: Outline, { x, y }: Pick<Place, 'x' | 'y'>, on: 'x' | 'y' | 'both'): Pick<Place, 'x' | 'y'> {
   const box = bounds(outline);
   return {
@@ -45,7 +58,11 @@ export function centred(outline: Outline, { x, y }: Pick<Place, 'x' | 'y'>, on: 
   };
 }
 
-/** The two straight edges from which the middle of the motif is measured best: near, long, and at an angle to each other. */
+/**
+ * The two straight edges from which the middle of the motif is measured best: near, long, and at an angle to each other.
+ *
+ * @example measuringEdges(square(400), { x: 50, y: 80 }).length // 2
+ */
 export function measuringEdges(outline: Outline, { x, y }: Pick<Place, 'x' | 'y'>): { edge: number; distance: number }[] {
   const all = outline.map((_, edge) => ({ edge, ...edgeDistance(outline, edge, [x, y]) }));
   const usable = all
@@ -66,7 +83,11 @@ export function measuringEdges(outline: Outline, { x, y }: Pick<Place, 'x' | 'y'
   return [first, ...(second ? [second] : [])].map(({ edge, distance }) => ({ edge, distance }));
 }
 
-/** The same place on the mirrored piece, in its own coordinates: left and right of a pair. */
+/**
+ * The same place on the mirrored piece, in its own coordinates: left and right of a pair.
+ *
+ * @example mirroredPlace(middle).flipped // true
+ */
 export function mirroredPlace({ x, y, angle, flipped }: Place): Place {
   return { x: -x, y, angle: (360 - angle) % 360, flipped: !flipped };
 }

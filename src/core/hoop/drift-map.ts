@@ -53,6 +53,7 @@ const SEEN = 0.01;
  * and its own stiffness against buckling (a strip of rigidity G buckles in waves of width λ at the force 4π²G/λ²) take up, it puckers.
  *
  * @returns figures that are good for comparing stacks; their size is right within a factor of two
+ * @example driftMap({ motif, window: { minX: -40, minY: -40, maxX: 60, maxY: 60 }, inPlane: clothInPlane(poplin), rigidity: 10, taut: true, cells: 16 }).most.drift > 0 // true
  */
 export function driftMap({ motif, window, inPlane, rigidity, taut, cells = USUAL_CELLS, upTo }: DriftOptions): DriftMap {
   const [width, height] = [window.maxX - window.minX, window.maxY - window.minY];
@@ -92,6 +93,11 @@ export function driftMap({ motif, window, inPlane, rigidity, taut, cells = USUAL
 
 /** Window of a hoop when none is chosen: the motif and this much round it, mm. */
 const ROOM = 25;
+/**
+ * The window in which a motif's ground is looked at: its box and some room, mm; undefined for a motif that sews nothing.
+ *
+ * @example windowAround(motif) !== undefined // true
+ */
 export function windowAround(motif: Motif): DriftOptions['window'] | undefined {
   const { bounds } = motifFigures(motif);
   return bounds && widerBox(bounds, ROOM);

@@ -33,6 +33,7 @@ const GAUSS = 1 / Math.sqrt(3);
  *
  * @param pull as an initial stress, N/mm
  * @returns nothing moves at the hoop
+ * @example driftOf(sheet, pullOf(motif, sheet, 0, 0)).moves.length // 578
  */
 export function driftOf(sheet: Sheet, pull: PullField): Drift {
   const { columns, rows, dx, dy } = sheet;
@@ -89,7 +90,11 @@ export function driftOf(sheet: Sheet, pull: PullField): Drift {
   return { moves, rounds };
 }
 
-/** Strain in the middle of each cell: xx, yy, xy (half the shear), cell by cell. */
+/**
+ * Strain in the middle of each cell: xx, yy, xy (half the shear), cell by cell.
+ *
+ * @example strainsOf(sheet, new Float64Array(2 * 17 * 17)).every((strain) => strain === 0) // true
+ */
 export function strainsOf({ columns, rows, dx, dy }: Sheet, moves: Float64Array): Float64Array {
   const across = columns + 1;
   const strains = new Float64Array(3 * columns * rows);

@@ -20,6 +20,7 @@ export interface HoopFolds {
  *
  * @param outline of the cloth, counter-clockwise, mm @param place of the motif's middle @param hoop where the hoop lies
  * @returns no edges where none is straight: then the gauge is laid on
+ * @example Object.keys(hoopFolds(square(400), middle, { x: 200, y: 200, angle: 0 })).length > 0 // true
  */
 export function hoopFolds(outline: Outline, place: Place, hoop: HoopPlace): HoopFolds {
   const [dx, dy] = [place.x - hoop.x, place.y - hoop.y];
@@ -47,6 +48,7 @@ const NO_TURN = 0.5;
  * the hoop's mount comes to lie on another side of the cloth.
  *
  * @param angle degrees counter-clockwise
+ * @example turnWords(90) // 'by 90° counter-clockwise'
  */
 export function turnWords(angle: number): string {
   const turn = turned(angle);

@@ -48,6 +48,7 @@ const OVAL_STEPS = 72;
  * Checks that a hoop can be: the field lies inside the ring.
  *
  * @throws {InputError} naming the field
+ * @example requireHoop(hoop).clamp // 14
  */
 export function requireHoop(hoop: Hoop): Hoop {
   for (const field of ['fieldWidth', 'fieldHeight', 'outerWidth', 'outerHeight'] as const)
@@ -65,7 +66,11 @@ export function requireHoop(hoop: Hoop): Hoop {
   return hoop;
 }
 
-/** Lines of a hoop where it lies, or round the origin. */
+/**
+ * Lines of a hoop where it lies, or round the origin.
+ *
+ * @example hoopOutlines(hoop).field.length // 4
+ */
 export function hoopOutlines(hoop: Hoop, { x, y, angle }: HoopPlace = { x: 0, y: 0, angle: 0 }): HoopOutlines {
   const there = (outline: Outline) => transformed(outline, false, angle, x, y);
   const ring = (width: number, height: number) =>
@@ -77,7 +82,11 @@ export function hoopOutlines(hoop: Hoop, { x, y, angle }: HoopPlace = { x: 0, y:
   };
 }
 
-/** Middle of the side on which the hoop is carried, where it lies. */
+/**
+ * Middle of the side on which the hoop is carried, where it lies.
+ *
+ * @example mountPoint(hoop, { x: 0, y: 0, angle: 0 }) // [ -73, 0 ]
+ */
 export function mountPoint(hoop: Hoop, { x, y, angle }: HoopPlace): Point {
   const [w, h] = [hoop.outerWidth / 2, hoop.outerHeight / 2];
   const at: Record<Hoop['mountSide'], Point> = { left: [-w, 0], right: [w, 0], top: [0, h], bottom: [0, -h] };

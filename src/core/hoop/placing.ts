@@ -42,7 +42,11 @@ export interface PlacingTrouble {
 /** Less area than this is rounding, mm². */
 const NOTHING = 0.5;
 
-/** Smallest convex outline round points (Andrew's monotone chain), counter-clockwise. */
+/**
+ * Smallest convex outline round points (Andrew's monotone chain), counter-clockwise.
+ *
+ * @example hullOf([[0, 0], [10, 0], [5, 2], [5, 10]]).length // 3
+ */
 export function hullOf(points: readonly Point[]): Outline {
   const sorted = [...points].sort(([ax, ay], [bx, by]) => ax - bx || ay - by);
   const half = (list: readonly Point[]): Point[] => {
@@ -61,7 +65,11 @@ function cross([ax, ay]: Point, [bx, by]: Point, [cx, cy]: Point): number {
   return (bx - ax) * (cy - ay) - (by - ay) * (cx - ax);
 }
 
-/** Outline of a motif where it lies. @param motif its hull round its own middle */
+/**
+ * Outline of a motif where it lies. @param motif its hull round its own middle
+ *
+ * @example placedMotif(square(20), { ...middle, x: 10, y: 10 }).length // 4
+ */
 export function placedMotif(motif: Outline, { x, y, angle, flipped }: Place): Outline {
   return transformed(motif, flipped, angle, x, y);
 }
@@ -71,6 +79,7 @@ export function placedMotif(motif: Outline, { x, y, angle, flipped }: Place): Ou
  * clear cloth.
  *
  * @param motif hull of the motif round its own middle, mm
+ * @example troublesAt(square(20), hoop, ground, middle, { x: 200, y: 200, angle: 0 }) // []
  */
 export function troublesAt(motif: Outline, hoop: Hoop, ground: Ground, place: Place, at: HoopPlace): PlacingTrouble[] {
   const found: PlacingTrouble[] = [];
@@ -146,6 +155,8 @@ function* triesOver(motif: Outline, hoop: Hoop, ground: Ground, place: Place): G
 /**
  * Lays a hoop over a motif: in the middle of its field when that works, else shifted and turned by quarters so that there is
  * least in its way. The motif stays where it is.
+ *
+ * @example hoopOver(square(20), hoop, ground, middle).at !== undefined // true
  */
 export function hoopOver(motif: Outline, hoop: Hoop, ground: Ground, place: Place): Hooped {
   let best: Try | undefined;
@@ -160,7 +171,11 @@ export function hoopOver(motif: Outline, hoop: Hoop, ground: Ground, place: Plac
   return { at: best!.at, troubles: troublesAt(motif, hoop, ground, place, best!.at) };
 }
 
-/** Whether no vertex is in the way of a hoop somewhere over the motif; {@link troublesAt} finds what crosses between them. */
+/**
+ * Whether no vertex is in the way of a hoop somewhere over the motif; {@link troublesAt} finds what crosses between them.
+ *
+ * @example mayHold(square(20), hoop, ground, middle) // true
+ */
 export function mayHold(motif: Outline, hoop: Hoop, ground: Ground, place: Place): boolean {
   for (const { cost } of triesOver(motif, hoop, ground, place)) if (cost === 0) return true;
   return false;

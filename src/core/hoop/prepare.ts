@@ -31,7 +31,11 @@ const ROUNDS = { firm: 2, usual: 3 };
 const FIRM = 200;
 const DRYING_MINUTES = 10;
 
-/** What is starched before hooping; nothing when the stack holds no liquid or the cloth must not be wetted. */
+/**
+ * What is starched before hooping; nothing when the stack holds no liquid or the cloth must not be wetted.
+ *
+ * @example starching(quilting, [{ material: starch, extent: 'field', angle: 0 }], hoop, { x: 200, y: 200, angle: 0 }, ground, { ...collar, role: 'embroidery' }) !== undefined // true
+ */
 export function starching(
   fabric: Fabric,
   layers: readonly ChosenLayer[],
@@ -62,7 +66,11 @@ export interface HoopStep {
 
 export const MOVING_NEEDLE = 'Hands clear of the moving hoop; needle up before anything is slid under it.';
 
-/** Hooping, step by step. @param tilt of the hoop on the cloth, degrees */
+/**
+ * Hooping, step by step. @param tilt of the hoop on the cloth, degrees
+ *
+ * @example hoopingSteps(hoop, false, [], false, 0).length > 2 // true
+ */
 export function hoopingSteps(
   hoop: Hoop,
   floats: boolean,

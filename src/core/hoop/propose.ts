@@ -28,6 +28,7 @@ const WIDEST_STRIP = 150;
  * a strip sewn to the edge, floating. Cloth that a hoop would mark is floated at once.
  *
  * @param motif hull of the motif round its own middle, mm @param hoops the person's own @param chosen index of the hoop that was chosen
+ * @example proposals(square(20), [hoop], 0, ground, middle).length // 2
  */
 export function proposals(motif: Outline, hoops: readonly Hoop[], chosen: number, ground: Ground, place: Place): Proposal[] {
   const hoop = hoops[chosen]!;

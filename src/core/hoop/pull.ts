@@ -13,6 +13,7 @@ const THREAD_PULL = 0.05;
  *
  * @param sheet the grid @param originX left edge of the sheet, mm @param originY lower edge, mm
  * @param upTo records that are sewn so far; all when left out
+ * @example pullOf(motif, sheet, 0, 0).length // 768
  */
 export function pullOf(
   { x, y, command }: Motif,

@@ -32,6 +32,7 @@ const JOINS: Partial<Record<Material['form'], string>> = {
  * Sheets to cut for a motif: which size, how they are joined, how much of the roll for the whole set.
  *
  * @param floats the sheet is hooped alone and the cloth lies on it @param count how often the motif is sewn
+ * @example sheetRecipe(hoop, [{ material: layer('medium-tear-away-42-g'), extent: 'field', angle: 0 }], false, 1)[0].how // 'slid under the hoop once it is on the machine'
  */
 export function sheetRecipe(hoop: Hoop, layers: readonly ChosenLayer[], floats: boolean, count: number): SheetNeed[] {
   const sheets = layers.filter(({ material }) => material.form !== 'liquid');
@@ -82,7 +83,11 @@ function rollLength(rollWidth: number, width: number, height: number, count: num
 /** How finely places on a kept piece are tried, as steps a side. */
 const TRIES = 8;
 
-/** Kept pieces in which a sheet has room either way round, smallest first; rolls are none. */
+/**
+ * Kept pieces in which a sheet has room either way round, smallest first; rolls are none.
+ *
+ * @example offcutsFor({ width: 100, height: 200 }, [{ width: 210, length: 110, kind: 'sheet' }]).length // 1
+ */
 export function offcutsFor<T extends { width: number; length: number; kind: string; outline?: Outline | null }>(
   { width, height }: Pick<SheetNeed, 'width' | 'height'>,
   kept: readonly T[],

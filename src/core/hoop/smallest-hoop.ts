@@ -5,6 +5,7 @@ import type { Hoop } from './hoop';
  * largest where none has room.
  *
  * @param width @param height of the motif, mm @returns index, or undefined without hoops
+ * @example smallestHoop([hoop], 120, 80) // 0
  */
 export function smallestHoop(hoops: readonly Hoop[], width: number, height: number): number | undefined {
   const order = hoops

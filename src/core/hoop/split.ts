@@ -25,6 +25,7 @@ const MOST_PARTS = 12;
  * nearest, and two crosses on each border are sewn last in the one part and first in the next.
  *
  * @returns in whichever way the hoop is turned takes fewer; one part when it fits; nothing when it would take more than twelve
+ * @example splitMotif(motif, hoop).length // 1
  */
 export function splitMotif(motif: Motif, { fieldWidth, fieldHeight }: Pick<Hoop, 'fieldWidth' | 'fieldHeight'>): MotifPart[] {
   const upright = splitInto(motif, { fieldWidth, fieldHeight }, false);

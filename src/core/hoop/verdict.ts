@@ -54,6 +54,7 @@ export interface MotifLoad {
  * Adds up what pulls on which ground. A motif is gone through once for this, however many stacks are judged by it.
  *
  * @param islands all of them, mm @param bounds of all stitching, mm @param peak densest spot, stitches per cm²
+ * @example motifLoad([], box, 0).peak // 0
  */
 export function motifLoad(islands: readonly Stitching[], bounds: MotifBounds, peak: number): MotifLoad {
   const largest = [...islands].sort((a, b) => b.stitches - a.stitches || a.number - b.number).slice(0, MOST_ZONES);
@@ -92,6 +93,7 @@ function isWithin(inner: MotifBounds, outer: MotifBounds): boolean {
  * What a motif asks of a cloth with a stack, zone by zone.
  *
  * @param factor how much more the pair has been found to carry than the model says
+ * @example judgeMotif(quilting, { ...collar, role: 'embroidery' }, [], motifLoad(islandsOf(motif, box), box, 40)).share > 0 // true
  */
 export function judgeMotif(
   fabric: Fabric,

@@ -29,7 +29,11 @@ export interface Identified {
   entropy: number;
 }
 
-/** Shannon entropy of probabilities that add up to 1, bits. */
+/**
+ * Shannon entropy of probabilities that add up to 1, bits.
+ *
+ * @example entropyOf([0.5, 0.5]) // 1
+ */
 export function entropyOf(probabilities: readonly number[]): number {
   let sum = 0;
   for (const p of probabilities) if (p > 0) sum -= p * Math.log2(p);
@@ -100,12 +104,20 @@ function identifyAmong<K, T extends K & Named>(
   return { likely, next, entropy };
 }
 
-/** {@link identifyAmong} for cloths. @throws {InputError} for a question or an answer that is not known */
+/**
+ * {@link identifyAmong} for cloths. @throws {InputError} for a question or an answer that is not known
+ *
+ * @example identify(LIBRARY_CLOTHS, {}).likely.length > 0 // true
+ */
 export function identify(cloths: readonly NamedFabric[], given: Given): Identified {
   return identifyAmong(cloths, QUESTIONS, given);
 }
 
-/** {@link identifyAmong} for layers. @throws {InputError} for a question or an answer that is not known */
+/**
+ * {@link identifyAmong} for layers. @throws {InputError} for a question or an answer that is not known
+ *
+ * @example identifyLayer(LIBRARY_LAYERS, {}).likely.length > 0 // true
+ */
 export function identifyLayer(layers: readonly Material[], given: Given): Identified {
   return identifyAmong(layers, LAYER_QUESTIONS, given);
 }

@@ -103,10 +103,20 @@ export interface Material {
 export const LAW_FIGURES = ['thickness', 'bendingLength', 'membraneStiffness'] as const;
 export type LawFigure = (typeof LAW_FIGURES)[number];
 
+/**
+ * Whether something joins the layer to the cloth across its whole face.
+ *
+ * @example isGlued('sticky') // true
+ */
 export function isGlued(form: Form): boolean {
   return form === 'fusible' || form === 'fusible-both' || form === 'sticky' || form === 'spray-glued';
 }
 
+/**
+ * Whether it is joined by heat.
+ *
+ * @example isFusible('sticky') // false
+ */
 export function isFusible(form: Form): boolean {
   return form === 'fusible' || form === 'fusible-both';
 }

@@ -10,6 +10,7 @@ const THICKNESS_GROWTH = 1;
  * with its square root, as the families of the library do. A liquid stiffens as its solids grow.
  *
  * @param factor new weight ÷ weight, 0.05–5
+ * @example scaleMaterial(lightWoven, 2).arealDensity // 90
  */
 export function scaleMaterial(material: Material, factor: number): Material {
   requireNumber('factor', factor, '', { min: 0.05, max: 5 });

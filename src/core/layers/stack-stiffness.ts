@@ -51,6 +51,7 @@ export interface PredictedWith extends Predicted {
  * @param fabric the cloth
  * @param layers in order, outermost (next to the cloth) first; layers that do not stay are the caller's to leave out
  * @returns the prediction with the terms it is made of
+ * @example stackStiffness(poplin, [lightWoven]).arealDensity // 160
  */
 export function stackStiffness(fabric: Fabric, layers: readonly Material[]): PredictedWith {
   const cloth = clothBendingLength(fabric);

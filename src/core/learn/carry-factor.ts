@@ -17,6 +17,8 @@ const REACH = 3.5;
  *
  * A log-normal prior; each result says only whether the true limit lies above or below its load, with some scatter (a
  * probit likelihood). The mean of the logarithm, summed on a grid.
+ *
+ * @example carryFactor([]) // 1
  */
 export function carryFactor(results: readonly CarriedResult[]): number {
   const known = results.filter(({ share }) => share > 0 && Number.isFinite(share));

@@ -303,7 +303,11 @@ const ROWS: Record<Family, Row[]> = {
   ],
 };
 
-/** Stable id from a name: lower case, digits and hyphens. */
+/**
+ * Stable id from a name: lower case, digits and hyphens.
+ *
+ * @example slug('Light woven fusible, 45 g') // 'light-woven-fusible-45-g'
+ */
 export function slug(name: string): string {
   return name.toLowerCase().replace(/[^a-z0-9]+/g, '-').replace(/^-|-$/g, '');
 }
@@ -326,7 +330,11 @@ export function familyLaw(family: Family, arealDensity: number, form?: Form): Re
   };
 }
 
-/** How a family is usually put on, cut and kept: what a new layer of it starts with. */
+/**
+ * How a family is usually put on, cut and kept: what a new layer of it starts with.
+ *
+ * @example familyUsual('braid').rollWidth // 25
+ */
 export function familyUsual(family: Family) {
   const { form, stretch, rollWidth, leaflet, glue, wash, dryClean, preShrink, grain, ends, price } = PATTERNS[family];
   return { form, stretch, rollWidth, leaflet, glue, wash, dryClean, preShrink, grain, ends, price };

@@ -39,7 +39,7 @@ export function pickUpOf({ fibres }: Pick<Fabric, 'fibres'>, method: Method): nu
  * How wet cloth is made with a liquid: as its dose says; without one soaked where it is meant to be, damp with
  * starch and stiffener, a mist of anything lighter.
  *
- * @example methodOf(lightPressingSpray) // 'mist'
+ * @example methodOf(layer('light-pressing-spray')) // 'mist'
  */
 export function methodOf(liquid: Pick<Material, 'form' | 'family' | 'arealDensity' | 'stiffening' | 'use'>): Method {
   if (isSoaked(liquid)) return 'soak';

@@ -197,7 +197,11 @@ export interface Where {
   drift: number;
 }
 
-/** Reads a line of the machine; undefined when it is not one that says where it is. */
+/**
+ * Reads a line of the machine; undefined when it is not one that says where it is.
+ *
+ * @example readWhere('AT 10 8 1 0 0 0.2').stitches // 8
+ */
 export function readWhere(line: string): Where | undefined {
   const [word, ...rest] = line.split(' ');
   const [record, stitches, colour, x, y, drift] = rest.map(Number);

@@ -11,6 +11,7 @@ const ABSENT_UNLESS_MEASURED: readonly (keyof Fabric)[] = ['overhang', 'thicknes
  * test back: what only a measurement can tell is forgotten, the rest stays as it was last.
  *
  * @throws {InputError} naming the reading that cannot be, or one that the test does not know
+ * @example applyTest({ ...poplin, tests: {} }, 'weight', null).arealDensity // 115
  */
 export function applyTest<T extends Fabric>(cloth: T, id: TestId, readings: Readings | null): T {
   const test = clothTest(id);
@@ -26,12 +27,20 @@ export function applyTest<T extends Fabric>(cloth: T, id: TestId, readings: Read
   return { ...cloth, ...test.read(readings).patch };
 }
 
-/** Tests whose figures no longer stand in the cloth, because they were changed by hand since. */
+/**
+ * Tests whose figures no longer stand in the cloth, because they were changed by hand since.
+ *
+ * @example overwritten(poplin, { ...poplin, arealDensity: 120 }, ['weight']) // [ 'weight' ]
+ */
 export function overwritten<T extends Fabric>(before: T, after: Fabric, done: readonly TestId[]): TestId[] {
   return done.filter((id) => clothTest(id).settles.some((property) => before[property] !== after[property]));
 }
 
-/** Properties of a cloth that its tests have settled. */
+/**
+ * Properties of a cloth that its tests have settled.
+ *
+ * @example measuredOf({ tests: {} }) // []
+ */
 export function measuredOf(cloth: { tests: Partial<Record<TestId, unknown>> }): string[] {
   return (Object.keys(cloth.tests) as TestId[]).flatMap((id) => [...clothTest(id).settles]);
 }

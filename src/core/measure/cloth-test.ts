@@ -74,7 +74,11 @@ export interface HomeTest<Id extends string, P> {
 /** A home test of a cloth. */
 export type ClothTest = HomeTest<TestId, Partial<Fabric>>;
 
-/** A number among the readings. @throws {InputError} when it is missing or outside its bounds */
+/**
+ * A number among the readings. @throws {InputError} when it is missing or outside its bounds
+ *
+ * @example numberOf({ mass: 1.5 }, 'mass', 'g', { above: 0 }) // 1.5
+ */
 export function numberOf(readings: Readings, field: string, unit: string, limits: Parameters<typeof requireNumber>[3]): number {
   const value = readings[field];
   if (value === undefined) throw new InputError(field, 'is missing');
@@ -83,7 +87,11 @@ export function numberOf(readings: Readings, field: string, unit: string, limits
   return value;
 }
 
-/** A number that may be left out. */
+/**
+ * A number that may be left out.
+ *
+ * @example optionalNumber({}, 'mass', 'g', { above: 0 }) // undefined
+ */
 export function optionalNumber(
   readings: Readings,
   field: string,
@@ -93,7 +101,11 @@ export function optionalNumber(
   return readings[field] === undefined ? undefined : numberOf(readings, field, unit, limits);
 }
 
-/** One of a field's choices. @throws {InputError} when it is none of them */
+/**
+ * One of a field's choices. @throws {InputError} when it is none of them
+ *
+ * @example choiceOf({ way: 'fixed' }, 'way', ['fixed', 'angle']) // 'fixed'
+ */
 export function choiceOf<T extends string>(readings: Readings, field: string, options: readonly T[]): T {
   const value = readings[field];
   if (value === undefined) throw new InputError(field, 'is missing');

@@ -181,7 +181,11 @@ export function applyLayerTest<T extends Material>(layer: T, id: LayerTestId, re
   };
 }
 
-/** Tests whose figures no longer stand in the layer, because they were changed by hand since. */
+/**
+ * Tests whose figures no longer stand in the layer, because they were changed by hand since.
+ *
+ * @example overwrittenLayerTests(lightWoven, { ...lightWoven, arealDensity: 50 }, ['weight']) // [ 'weight' ]
+ */
 export function overwrittenLayerTests(before: Material, after: Material, done: readonly LayerTestId[]): LayerTestId[] {
   const valueOf = (layer: Material, property: keyof LayerPatch) =>
     property === 'ironDots' ? layer.leaflet.ironDots : layer[property];

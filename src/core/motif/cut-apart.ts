@@ -17,6 +17,7 @@ const STRAIGHTENED = 0.75;
  *
  * @param trims outlines along which the islands are trimmed, mm, apart from one another @param margin of the sheet round them, mm
  * @returns open lines, mm; none with fewer than two outlines or more than sixty
+ * @example cutApartLines([square(10)], 5) // []
  */
 export function cutApartLines(trims: readonly Outline[], margin: number): Point[][] {
   if (trims.length < 2 || trims.length > MOST_OUTLINES) return [];

@@ -31,6 +31,7 @@ const MOST_FINE = 1000;
  *
  * @param asked side of a cell, mm, 1–5; 2, or what a very large motif allows, when it is not said @param weigh what a stitch counts: one, or the thread it sews in, mm
  * @throws {InputError} when the cell is out of range
+ * @example densityMap(motif, box).columns > 0 // true
  */
 export function densityMap(
   { x, y, command }: Motif,
@@ -90,7 +91,11 @@ export function densityMap(
   return { cell, columns, rows, minX: bounds.minX - rim * cell, minY: bounds.minY - rim * cell, values };
 }
 
-/** Largest value of a map, and the middle of its cell, mm. */
+/**
+ * Largest value of a map, and the middle of its cell, mm.
+ *
+ * @example peakOf(densityMap(motif, box)).value > 0 // true
+ */
 export function peakOf({ values, columns, cell, minX, minY }: DensityMap): { value: number; x: number; y: number } {
   let best = 0;
   for (let k = 1; k < values.length; k++) if (values[k]! > values[best]!) best = k;

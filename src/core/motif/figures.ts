@@ -53,6 +53,7 @@ const HOLE = 0.1;
  * Counts and measures of a motif.
  *
  * @throws {InputError} when it is wider or taller than any hoop
+ * @example motifFigures(motif).colourChanges // 0
  */
 export function motifFigures(motif: Motif): MotifFigures {
   const { x, y, command } = motif;
@@ -162,6 +163,7 @@ const FULL_SPEED = 4;
  * Time that a motif takes, s: sewing, cuts, changes of colour by hand. A rough figure; machines differ.
  *
  * @param speed stitches a minute, 100–1500
+ * @example runningSeconds(motif, motifFigures(motif), 600) > 0 // true
  */
 export function runningSeconds(motif: Motif, figures: MotifFigures, speed: number): number {
   const { x, y, command } = motif;

@@ -25,6 +25,7 @@ const MOST_SQUARES = 900;
  * numbered in the order in which it is sewn.
  *
  * @param outlined also make outlines, which takes longer
+ * @example islandsOf(motif, box).length // 1
  */
 export function islandsOf(motif: Motif, bounds: MotifBounds, outlined = true): Island[] {
   const { x, y, command } = motif;
@@ -100,12 +101,20 @@ export function islandsOf(motif: Motif, bounds: MotifBounds, outlined = true): I
   return [...found.values()];
 }
 
-/** A box that reaches so much further on every side, mm. */
+/**
+ * A box that reaches so much further on every side, mm.
+ *
+ * @example widerBox(box, 5) // { minX: -5, minY: -5, maxX: 25, maxY: 25 }
+ */
 export function widerBox({ minX, minY, maxX, maxY }: MotifBounds, by: number): MotifBounds {
   return { minX: minX - by, minY: minY - by, maxX: maxX + by, maxY: maxY + by };
 }
 
-/** Smallest distance between the boxes of two islands, mm; 0 when they overlap. */
+/**
+ * Smallest distance between the boxes of two islands, mm; 0 when they overlap.
+ *
+ * @example boxGap(box, { minX: 25, minY: 0, maxX: 30, maxY: 20 }) // 5
+ */
 export function boxGap(a: MotifBounds, b: MotifBounds): number {
   const dx = Math.max(0, a.minX - b.maxX, b.minX - a.maxX);
   const dy = Math.max(0, a.minY - b.maxY, b.minY - a.maxY);
@@ -117,6 +126,7 @@ export function boxGap(a: MotifBounds, b: MotifBounds): number {
  * Outlines apart from one another, none within another.
  *
  * @param distance mm, 3–6 as a rule
+ * @example trimOutlines(islandsOf(motif, box), 4).length // 1
  */
 export function trimOutlines(islands: readonly Island[], distance: number): Outline[] {
   const grown = islands.flatMap(({ outlines }) => grownBy(outlines, distance));
@@ -197,7 +207,11 @@ function labelled(marked: Uint8Array, across: number, up: number): Int32Array {
   return labels;
 }
 
-/** Box round all outlines. */
+/**
+ * Box round all outlines.
+ *
+ * @example outlinesBox([square(10)]) // { minX: 0, minY: 0, maxX: 10, maxY: 10 }
+ */
 export function outlinesBox(outlines: readonly Outline[]): MotifBounds {
   const boxes = outlines.map(boundsOf);
   return {

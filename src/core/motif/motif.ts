@@ -79,6 +79,7 @@ export class MotifBuilder {
  * A motif turned about its own origin, then moved.
  *
  * @param flipped mirrored left to right first @param rotation degrees counter-clockwise @param x mm @param y mm
+ * @example movedMotif(motif, false, 0, 10, 0).x[0] - motif.x[0] // 10
  */
 export function movedMotif(motif: Motif, flipped: boolean, rotation: number, x: number, y: number): Motif {
   const [c, s] = [Math.cos((rotation * Math.PI) / 180), Math.sin((rotation * Math.PI) / 180)];

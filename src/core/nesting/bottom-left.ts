@@ -36,6 +36,7 @@ interface Room {
  *
  * @param order indices of the pieces to lay; those laid already stay
  * @returns indices that found no place
+ * @example layBottomLeft(laying.positions.clone(), [], laying, { width: 500, length: 500 }) // []
  */
 export function layBottomLeft(
   positions: Positions,

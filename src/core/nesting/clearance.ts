@@ -5,6 +5,7 @@ import type { Outline, Point } from '../shape';
  * distance of the other's box are measured.
  *
  * @param a @param b simple outlines in mm @param least mm, above 0 @returns their distance, mm, or undefined when it is `least` or more
+ * @example closerThan(10, square(10), [[14, 0], [24, 0], [24, 10]]) // 4
  */
 export function closerThan(least: number, a: Outline, b: Outline): number | undefined {
   const nearA = edgesNear(a, b, least);

@@ -4,7 +4,11 @@ import type { Laying } from './laying';
 import { largestLeftover, type Leftover } from './leftover';
 import type { Positions } from './positions';
 
-/** The same pieces let down and to the left, lowest first, if that leaves a larger piece of cloth. */
+/**
+ * The same pieces let down and to the left, lowest first, if that leaves a larger piece of cloth.
+ *
+ * @example compact(laying, laying.positions) === laying.positions // true
+ */
 export function compact(laying: Laying, best: Positions): Positions {
   const { orientations, table, width } = laying;
   const moved = best.clone();
@@ -28,7 +32,11 @@ export function compact(laying: Laying, best: Positions): Positions {
   return !longer && area(moved) > area(best) && laying.isClear(moved) ? moved : best;
 }
 
-/** Largest rectangle within the length that is used on which nothing lies. */
+/**
+ * Largest rectangle within the length that is used on which nothing lies.
+ *
+ * @example leftoverOf(laying, laying.positions).width // 0
+ */
 export function leftoverOf(laying: Laying, positions: Positions): Leftover {
   const outlines: Outline[] = [];
   positions.each((orientation, x, y) => {

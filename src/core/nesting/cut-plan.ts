@@ -57,6 +57,7 @@ const MOST_POSITIONS = 2000;
  * from the last sound one.
  *
  * @throws {InputError} naming the field, nested ones as `pieces[2].outline`
+ * @example [...cutPlans({ width: 500, gap: 5, pieces, seconds: 1, seed: 1 })].at(-1).length // 100
  */
 export function* cutPlans(options: CutPlanOptions): Generator<CutPlan & { done: number }, void> {
   requireOptions(options);
@@ -130,6 +131,7 @@ const SAME_AREA = 1e-3;
  * @param now clock in ms, so that a slow machine keeps to the time as well @param since when the time began, ms by that clock: a
  * request that had to wait for its turn has less of it left
  * @throws {InputError} naming the field, nested ones as `pieces[2].outline`
+ * @example cutPlan({ width: 500, gap: 5, pieces, seconds: 1, seed: 1 }, () => 0).unplaced // []
  */
 export function cutPlan(options: CutPlanOptions, now: () => number, since = now()): CutPlan {
   // On a machine that is slower than the work is reckoned for, the clock ends the search.

@@ -141,7 +141,11 @@ export interface SingleLaying {
   placements: (positions: Positions) => { placements: Placement[]; unplaced: Unplaced[] };
 }
 
-/** Sets up the laying of every copy that is not locked. */
+/**
+ * Sets up the laying of every copy that is not locked.
+ *
+ * @example singleLaying({ width: 500, length: 1000, gap: 5, pieces }).laying.order.length // 3
+ */
 export function singleLaying({ width, length, gap, pieces, locked = [], cloth }: LayingOptions): SingleLaying {
   const orientations: Orientation[] = [];
   const byPiece = pieces.map((piece, index) =>

@@ -41,6 +41,8 @@ const BESIDE = 1;
 /**
  * Everything that is wrong with a layout, by exact arithmetic on the outlines that are cut. Whatever search, file or hand a
  * layout comes from, it passes here before it is told, drawn, printed or saved; shares no code with any of them.
+ *
+ * @example layoutFaults({ width: 500, gap: 0, pieces, placements: [] }) // []
  */
 export function layoutFaults(layout: LayoutToCheck): LayoutFault[] {
   const { placements, outlines, gap, width, length, cloth, only } = layout;

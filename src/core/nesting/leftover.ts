@@ -19,6 +19,7 @@ const MOST_CELLS = 300;
  * the stack method for histograms, one row after the other.
  *
  * @param outlines what lies on the strip, mm @param width of the strip, mm @param length of the strip, mm
+ * @example largestLeftover([square(100)], 500, 100).width // 400
  */
 export function largestLeftover(outlines: readonly Outline[], width: number, length: number): Leftover {
   if (!(width > 0) || !(length > 0)) return { x: 0, y: 0, width: 0, height: 0 };

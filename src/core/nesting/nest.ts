@@ -29,7 +29,11 @@ const WORK_PER_SECOND = 9e6;
 const STARTING = 0.8;
 const STARTING_SHARE = 0.6;
 
-/** Work for a search that may take so many s. */
+/**
+ * Work for a search that may take so many s.
+ *
+ * @example workFor(2) > workFor(1) // true
+ */
 export function workFor(seconds: number): number {
   return WORK_PER_SECOND * (seconds - Math.min(STARTING, STARTING_SHARE * seconds));
 }
@@ -38,7 +42,11 @@ export function workFor(seconds: number): number {
 const LATE_SHARE = 0.4;
 const LATE = 1;
 
-/** When a search that may take so many s is cut short although its work is not done, s. */
+/**
+ * When a search that may take so many s is cut short although its work is not done, s.
+ *
+ * @example latest(1) > 1 // true
+ */
 export function latest(seconds: number): number {
   return seconds + Math.min(LATE, LATE_SHARE * seconds);
 }
@@ -74,6 +82,8 @@ const SQUEEZE_SHARE = 0.5;
  * that what is left over lies in one place.
  *
  * The caller decides when it is good enough by asking for no more. Input is taken as checked.
+ *
+ * @example [...nest({ width: 500, length: 1000, gap: 5, pieces, seconds: 1, seed: 1 })].length > 0 // true
  */
 export function* nest(options: NestOptions): Generator<Nested, void> {
   const { seed, work, length, isSound = () => true, isLate = () => false } = options;

@@ -39,7 +39,11 @@ const CORNERS = 64;
 /** Two positions are the same when no corner lies further apart than this, mm. */
 const SAME = 1e-6;
 
-/** All different positions of a piece: half a turn of a rectangle is no second one. */
+/**
+ * All different positions of a piece: half a turn of a rectangle is no second one.
+ *
+ * @example orientationsOf(pieces[0], 0, 5).length // 1
+ */
 export function orientationsOf(piece: CutPiece, index: number, gap: number): Orientation[] {
   const grown = layingOutline(piece.outline, gap);
   const different: Outline[] = [];
@@ -57,7 +61,11 @@ export function orientationsOf(piece: CutPiece, index: number, gap: number): Ori
   return orientations;
 }
 
-/** The outline that a piece is laid with: grown by half the gap, simplified outward. */
+/**
+ * The outline that a piece is laid with: grown by half the gap, simplified outward.
+ *
+ * @example layingOutline(square(100), 0).length // 4
+ */
 export function layingOutline(outline: Outline, gap: number): Outline {
   // Half of the tolerance goes before growing, half after: growing rounds the corners off again.
   let tolerance = Math.min(MOST, SHARE * Math.sqrt(polygonArea(outline))) / (gap > 0 ? 2 : 1);
@@ -90,7 +98,11 @@ function octagon(radius: number): Outline {
   });
 }
 
-/** Whether two outlines of as many corners are the same, moved: corners are compared from their lower left ones. */
+/**
+ * Whether two outlines of as many corners are the same, moved: corners are compared from their lower left ones.
+ *
+ * @example samePlace(square(10), square(10)) // true
+ */
 export function samePlace(a: Outline, b: Outline): boolean {
   if (a.length !== b.length) return false;
   const n = a.length;

@@ -189,7 +189,11 @@ export class PlacementOptions {
   }
 }
 
-/** Keeps a value within two others. */
+/**
+ * Keeps a value within two others.
+ *
+ * @example clamp(12, 0, 10) // 10
+ */
 export function clamp(value: number, low: number, high: number): number {
   return value < low ? low : value > high ? high : value;
 }

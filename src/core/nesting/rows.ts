@@ -25,6 +25,7 @@ const FIT = 1e-9;
  * @param width usable width, mm
  * @param gap room between pieces, mm; none is kept to the edge of the cloth
  * @param limit longest length that may be used, mm
+ * @example layRows(pieces, 500, 5, 1000).placements.length // 3
  */
 export function layRows(
   pieces: readonly CutPiece[],

@@ -18,6 +18,7 @@ const NEXT_SEED = 7919;
  * @param best where everything lies, without overlap @param work of the table at which to stop @param length of the cloth, mm
  * @param isSound has the last word on what is yielded
  * @returns layouts shorter than the one before; undefined in between, so that the caller can look at the clock
+ * @example [...searchAgain(laying, laying.positions, 1, 100, 400)].length >= 0 // true
  */
 export function* searchAgain(
   laying: Laying,

@@ -24,7 +24,11 @@ const SHORTER = 1e-6;
 /** What laying edge to edge gets of length to push rounding apart. */
 const EASE = 1.0002;
 
-/** Layouts edge to edge, each shorter than the one before; undefined in between. */
+/**
+ * Layouts edge to edge, each shorter than the one before; undefined in between.
+ *
+ * @example [...searchEdges(laying, 1, 100)].length > 0 // true
+ */
 export function* searchEdges(laying: Laying, seed: number, work: number): Generator<Positions | undefined, void> {
   const { table, width, bound, order } = laying;
   const random = seeded(seed);

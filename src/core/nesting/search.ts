@@ -42,6 +42,7 @@ const NEARLY = 0.002;
  *
  * @param spots where everything lies, without overlap; used as working room @param work of the table at which to stop
  * @param untilStalled stop as well when nothing more is gained
+ * @example [...search(laying, laying.positions, 1, 100)].length >= 0 // true
  */
 // The moves of one search share its state; taken apart, each would be handed all of it.
 // eslint-disable-next-line max-lines-per-function

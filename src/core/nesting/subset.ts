@@ -11,6 +11,7 @@ const CHANCE = 6;
  * between. Pieces are laid in ever other orders, the larger ones mostly first.
  *
  * @param spots what was laid so far, used as working room @param length of the room, mm @param work at which to stop
+ * @example [...packSubset(laying, laying.positions, 400, 1, 100)].length >= 0 // true
  */
 export function* packSubset(
   laying: Laying,

@@ -11,7 +11,7 @@ export interface EdgeRun {
 /**
  * The border of a piece in stretches that belong to one edge each, and each opening. Of a piece on the fold an edge may have two.
  *
- * @example edgeRuns(openPiece(plainPiece(square(100), 10))).length // 4
+ * @example edgeRuns(piece).length // 4
  */
 export function edgeRuns(piece: Pick<OpenPiece, 'outline' | 'edges' | 'holes'>): EdgeRun[] {
   const { outline, edges } = piece;

@@ -9,6 +9,7 @@ const SAME_ANGLE = 1;
  * turns. The narrowest box around an outline has an edge of its convex hull on one side (rotating calipers).
  *
  * @param outline mm @param most turns; at least the four of the piece as it was drawn are given
+ * @example freeTurns(square(10), 4).length > 0 // true
  */
 export function freeTurns(outline: Outline, most: number): number[] {
   const hull = convexHull(outline);

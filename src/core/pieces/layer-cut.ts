@@ -37,6 +37,11 @@ export const DEFAULT_LAYER_OUTLINE: LayerOutlineOptions = { trim: 6, width: 30, 
 /** Materials sold by the metre of a narrow width are used as they come, not cut to a shape, mm. */
 const TAPE_WIDTH = 200;
 
+/**
+ * Whether a material is used off the reel in its own width. mm.
+ *
+ * @example isTape({ rollWidth: 25 }) // true
+ */
 export function isTape(material: Pick<Material, 'rollWidth'>): boolean {
   return material.rollWidth > 0 && material.rollWidth <= TAPE_WIDTH;
 }

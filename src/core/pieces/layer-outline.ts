@@ -35,6 +35,8 @@ const DUST = 1;
 /**
  * The exact outline of a layer on a piece: full size, trimmed inside the edge, net to the seam line, a strip
  * along edges, a patch around a point, or a sheet for the hoop.
+ *
+ * @example layerOutline(piece, 'full', lightWoven).outlines.length // 1
  */
 export function layerOutline(
   piece: OpenPiece,
@@ -127,7 +129,11 @@ function strip(piece: OpenPiece, width: number, options: LayerOutlineOptions, wh
   return { ...measured(left, whole), runningLength: edgeLength(piece, edges) };
 }
 
-/** Edges that a strip runs along: those that were chosen, or those of the rule. */
+/**
+ * Edges that a strip runs along: those that were chosen, or those of the rule.
+ *
+ * @example stripEdges(piece, { rule: 'longest' }).length // 1
+ */
 export function stripEdges(piece: OpenPiece, { edges, rule }: Pick<LayerOutlineOptions, 'edges' | 'rule'>): number[] {
   return edges && edges.length > 0 ? edges : edgesByRule(piece, rule);
 }

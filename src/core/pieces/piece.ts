@@ -35,7 +35,11 @@ export interface OpenPiece {
   fold?: [Point, Point];
 }
 
-/** A piece by the shape alone: cut line, straight grain, nothing marked. */
+/**
+ * A piece by the shape alone: cut line, straight grain, nothing marked.
+ *
+ * @example plainPiece(rectangle, 10).allowances // [ 10, 10, 10, 10 ]
+ */
 export function plainPiece(shape: PieceShape, allowance: number): PieceSpec {
   return { shape, line: 'cut', allowances: edgeNames(shape).map(() => allowance), fold: null, grain: 0, marks: [] };
 }
@@ -46,6 +50,7 @@ export function plainPiece(shape: PieceShape, allowance: number): PieceSpec {
  *
  * @throws {InputError} for a wrong number of allowances, a fold edge that is not straight, or allowances of an opening
  * that close it
+ * @example openPiece(spec).seam.length // 1
  */
 export function openPiece(spec: PieceSpec): OpenPiece {
   const drawn = drawShape(spec.shape);
@@ -94,6 +99,7 @@ export function openPiece(spec: PieceSpec): OpenPiece {
  * allowances a cut has of its own.
  *
  * @throws {InputError} as for {@link openPiece}, and where the allowances leave more than one piece
+ * @example sewnOutline(spec).outline.length // 4
  */
 export function sewnOutline(spec: PieceSpec): { outline: Outline; edges: number[] } {
   const opened = spec.fold === null ? drawShape(spec.shape) : unfolded(spec, spec.fold);
@@ -210,7 +216,11 @@ function distanceTo(a: Point, b: Point, [x, y]: Point): number {
   return Math.abs((x - a[0]) * (b[1] - a[1]) - (y - a[1]) * (b[0] - a[0])) / length;
 }
 
-/** Width and height of a piece as it is cut, opened out, mm. */
+/**
+ * Width and height of a piece as it is cut, opened out, mm.
+ *
+ * @example pieceSize(piece) // { width: 300, height: 100 }
+ */
 export function pieceSize(piece: OpenPiece): { width: number; height: number } {
   let [minX, minY, maxX, maxY] = [Infinity, Infinity, -Infinity, -Infinity];
   for (const [x, y] of piece.outline) {

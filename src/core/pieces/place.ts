@@ -16,7 +16,11 @@ export type Place =
 export const PLACE_KINDS = ['usual', 'whole', 'edges', 'line', 'patch', 'field'] as const;
 export type PlaceKind = (typeof PLACE_KINDS)[number];
 
-/** How much of the cut a job covers; undefined where the role says so. */
+/**
+ * How much of the cut a job covers; undefined where the role says so.
+ *
+ * @example placeArea({ kind: 'whole' }) // 'panel'
+ */
 export function placeArea({ kind }: Place): 'panel' | 'strip' | 'patch' | undefined {
   switch (kind) {
     case 'whole':

@@ -33,7 +33,7 @@ export const SNAP_WORDS: Record<Snap, string> = {
  * goes exactly onto it, a dart points inward, a fold line runs across the piece.
  *
  * @param piece mm, opened out
- * @example newMark('centre-front', rectangle of 100 × 60 from the origin, [48, 30]).at // [50, 30]
+ * @example newMark('centre-front', piece, [148, 30]).at // [150, 30]
  */
 export function newMark(kind: MarkKind, piece: Bordered, place: Point): Mark {
   const { minX, minY, maxX, maxY } = bounds(piece.outline);
@@ -63,7 +63,7 @@ export function newMark(kind: MarkKind, piece: Bordered, place: Point): Mark {
  * A mark drawn to an axis or an edge exactly, as a whole: what runs from one place to another keeps its length and direction.
  *
  * @param piece mm, opened out; the centre line is the fold where it has one that stands upright, otherwise half its width
- * @example snapMark({ kind: 'drill', at: [48, 20] }, rectangle of 100 × 60 from the origin, 'centre').at // [50, 20]
+ * @example snapMark({ kind: 'drill', at: [148, 20] }, piece, 'centre').at // [150, 20]
  */
 export function snapMark(mark: Mark, piece: Bordered, snap: Snap): Mark {
   const [x, y] = mark.at;
@@ -83,7 +83,7 @@ export function snapMark(mark: Mark, piece: Bordered, snap: Snap): Mark {
  * Marks that part the edge nearest to a place in four: three on an edge with two ends, four round a closed one.
  *
  * @param piece mm, opened out
- * @example quarterMarks(rectangle of 100 × 60 from the origin, [50, 0]).map(({ at }) => at) // [[25, 0], [50, 0], [75, 0]]
+ * @example quarterMarks(piece, [150, 0]).map(({ at }) => at) // [[75, 0], [150, 0], [225, 0]]
  */
 export function quarterMarks(piece: Bordered, place: Point): Mark[] {
   const run = nearestRun(piece, place);

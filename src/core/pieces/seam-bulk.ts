@@ -9,7 +9,11 @@ export interface SeamBulk {
   clears: boolean;
 }
 
-/** Whether a layer is caught in the seam: at full size, or trimmed by less than the allowance. mm. */
+/**
+ * Whether a layer is caught in the seam: at full size, or trimmed by less than the allowance. mm.
+ *
+ * @example runsIntoSeam('trimmed', 10, 6) // true
+ */
 export function runsIntoSeam(extent: Extent, allowance: number, trim: number): boolean {
   return extent === 'full' || (extent === 'trimmed' && trim < allowance);
 }
@@ -21,6 +25,7 @@ export function runsIntoSeam(extent: Extent, allowance: number, trim: number): b
  *
  * @param clothThickness mm @param allowance mm @param trim how far trimmed layers stay inside the cut edge, mm
  * @param clearance mm under the raised foot
+ * @example seamBulkOf(0.3, [], 10, 6, 6).seam // 0.6
  */
 export function seamBulkOf(
   clothThickness: number,

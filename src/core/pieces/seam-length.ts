@@ -6,7 +6,7 @@ import { edgeLength } from './strip-edges';
  *
  * @param edges numbers of edges of the shape
  * @throws {InputError} for a piece that cannot be drawn
- * @example seamLength({ ...plainPiece(square(100), 10) }, [0]) // 80
+ * @example seamLength(spec, [0]) // 280
  */
 export function seamLength(spec: PieceSpec, edges: readonly number[]): number {
   return edgeLength(sewnOutline(spec), edges);

@@ -16,6 +16,7 @@ const STARCH = 0.025;
  * before, and what wet starching takes.
  *
  * @param starched whether the whole piece is soaked in starch before it is sewn
+ * @example shrinkageOf({ shrinkLength: 3, shrinkCross: 1, prewashed: true }, false) // { length: 0, cross: 0 }
  */
 export function shrinkageOf(cloth: Pick<Fabric, 'shrinkLength' | 'shrinkCross' | 'prewashed'>, starched: boolean): Shrinkage {
   const washed = cloth.prewashed === true;
@@ -30,6 +31,7 @@ export function shrinkageOf(cloth: Pick<Fabric, 'shrinkLength' | 'shrinkCross' |
  * origin.
  *
  * @param outline mm @param grain direction of the grain line, degrees counter-clockwise from upright
+ * @example polygonArea(enlarged(square(100), { length: 0.2, cross: 0 }, 0)) // 12500
  */
 export function enlarged(outline: Outline, { length, cross }: Shrinkage, grain: number): Outline {
   requireNumber('length', length, '', { min: -0.1, max: 0.4 });

@@ -15,6 +15,7 @@ const MOSTLY = 0.5;
  * Edges of the shape that a strip runs along by a rule; outer ones only, and at least one.
  *
  * @returns numbers of edges as {@link OpenPiece.edges} has them
+ * @example edgesByRule(piece, 'longest').length // 1
  */
 export function edgesByRule(piece: OpenPiece, rule: EdgeRule): number[] {
   const lengths = byEdge(piece, (outline, i) => segmentLength(outline, i));
@@ -33,7 +34,11 @@ export function edgesByRule(piece: OpenPiece, rule: EdgeRule): number[] {
 /** An edge is hollow when it turns inward by this much in all, radians. */
 const LEAST_HOLLOW = 0.2;
 
-/** Length of the cut line along some edges, mm. */
+/**
+ * Length of the cut line along some edges, mm.
+ *
+ * @example edgeLength(piece, [0]) // 300
+ */
 export function edgeLength({ outline, edges }: Pick<OpenPiece, 'outline' | 'edges'>, chosen: readonly number[]): number {
   return edges.reduce((sum, edge, i) => (chosen.includes(edge) ? sum + segmentLength(outline, i) : sum), 0);
 }

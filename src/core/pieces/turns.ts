@@ -26,6 +26,8 @@ const GIVE = 10;
 /**
  * Turns, in degrees, in which a layer may be cut from its roll. One with a grain follows the piece's own; one that gives
  * one way is laid so that it gives across the piece, where a body needs it; one without a grain may lie any way round.
+ *
+ * @example allowedTurns(lightWoven, { grain: 0, cut: 'straight', oneWay: false }) // [ 0, 180 ]
  */
 export function allowedTurns(material: Pick<Material, 'grain' | 'stretchLength' | 'stretchCross'>, piece: Grained): Turns {
   if (!material.grain) return FREELY;
@@ -34,7 +36,11 @@ export function allowedTurns(material: Pick<Material, 'grain' | 'stretchLength' 
   return turns(cutTurns(piece.cut), (givesAlong ? 90 : 0) - piece.grain);
 }
 
-/** Turns in which a piece may be cut from its cloth: along its grain, one way up where a print or a nap asks for it. */
+/**
+ * Turns in which a piece may be cut from its cloth: along its grain, one way up where a print or a nap asks for it.
+ *
+ * @example clothTurns(poplin, { grain: 0, cut: 'straight', oneWay: false }) // [ 0, 180 ]
+ */
 export function clothTurns(fabric: Pick<Fabric, 'construction' | 'surface'>, piece: Grained): Turns {
   const nap = fabric.surface.includes('pile');
   if ((fabric.construction === 'nonwoven' || fabric.construction === 'leather' || fabric.construction === 'coated') && !nap) {
@@ -64,7 +70,11 @@ export function grainLine({ cut, grain }: Pick<Grained, 'cut' | 'grain'>): numbe
   return asLine(-(turns(cutTurns(cut), -grain)[0] ?? 0));
 }
 
-/** Direction of the grain line that turns keep to, as {@link grainLine}; null where any turn will do. */
+/**
+ * Direction of the grain line that turns keep to, as {@link grainLine}; null where any turn will do.
+ *
+ * @example grainOfTurns(clothTurns(poplin, { grain: 0, cut: 'straight', oneWay: false })) // 0
+ */
 export function grainOfTurns(allowed: Turns): number | null {
   return allowed === FREELY ? null : asLine(-(allowed[0] ?? 0));
 }

@@ -15,6 +15,8 @@ const LEVELS = 48;
  * iron's sole that can be counted on.
  *
  * For each pair of levels the rectangle may reach as far as the narrowest crossing between them.
+ *
+ * @example inscribedRectangle(square(100)) // { minX: 0, minY: 0, maxX: 100, maxY: 100 }
  */
 export function inscribedRectangle(outline: Outline): Rectangle {
   const box = bounds(outline);

@@ -3,6 +3,8 @@ import type { Outline } from '../shape';
 /**
  * Sole of a household iron by its length and width, mm: a straight-sided heel and a tip drawn from two
  * parabolas. Its origin is the middle of its bounding rectangle; the tip points to the right.
+ *
+ * @example ironSole(220, 110).length > 6 // true
  */
 export function ironSole(length: number, width: number): Outline {
   const half = width / 2;

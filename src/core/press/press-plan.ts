@@ -57,6 +57,7 @@ const DUST = 1e-3;
  * spread stops. Both ways of turning the rows are tried and the one with fewer stops is kept.
  *
  * @throws {InputError} for a malformed outline or plate, or an overlap that leaves no step
+ * @example pressPlan({ outline: square(90), plate: { width: 110, height: 110 }, overlap: 10, order: 'centre-out', secondsPerStop: 10, moveSeconds: 3 }).seconds // 10
  */
 export function pressPlan(options: PressOptions): PressPlan {
   const { outline, overlap, order, secondsPerStop, moveSeconds } = options;

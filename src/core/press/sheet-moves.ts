@@ -29,7 +29,7 @@ const TOUCH = 1;
  * stops that touch a piece, row by row in one direction, so that no lump is pushed together between two pressed places.
  *
  * @throws {InputError} for a board no larger than the overlap, and as {@link pressPlan}
- * @example sheetMoves({ pieces: [square], board: { length: 1200, width: 380 }, plate, overlap: 15 }).length // 1 for a square of 300 mm
+ * @example sheetMoves({ pieces: [square(300)], board: { length: 1200, width: 380 }, plate: ironSole(220, 110), overlap: 15 }).length // 1
  */
 export function sheetMoves({ pieces, board, plate, overlap }: SheetMovesOptions): SheetMove[] {
   if (pieces.length === 0) return [];

@@ -14,7 +14,7 @@ export interface Evening<T extends Task> {
  *
  * @param runs the tasks of each run @param length minutes of an evening
  * @throws {InputError} as {@link schedule}
- * @example eveningsOf([[press], [cut]], { hands: 1 }, 90).length // 1
+ * @example eveningsOf([[{ id: 'a', minutes: 20, uses: ['hands'], after: [] }]], { hands: 1 }, 90).length // 1
  */
 export function eveningsOf<T extends Task>(
   runs: readonly (readonly T[])[],

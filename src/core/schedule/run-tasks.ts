@@ -48,7 +48,7 @@ const PORTION = 15;
  * The tasks of a run in their order: what the hands or the iron do one after the other is one task up to a quarter of an hour, what
  * cools or dries is one that needs nobody. Each waits for the one before.
  *
- * @example runTasks({ id: 'r', name: 'Collar', edge: 900, steps: [cut, press, cool] }).map(({ hands }) => hands) // [true, true, false]
+ * @example runTasks({ id: 'r', name: 'Collar', edge: 900, steps: [{ kind: 'wait', title: 'Cool', seconds: 300, stage: 'apply' }] }).map(({ hands }) => hands) // [false]
  */
 export function runTasks({ id, name, steps, edge }: PlannedRun): DayTask[] {
   const found: DayTask[] = [];

@@ -136,7 +136,11 @@ export const SCHOOLS: readonly SchoolQuestion[] = [
 /** What each question is set to when the person has not said. */
 export const DEFAULT_SCHOOLS: Schools = Object.fromEntries(SCHOOLS.map(({ id, options }) => [id, options[0].id])) as Schools;
 
-/** The person's settings with a part's own switches laid over them. */
+/**
+ * The person's settings with a part's own switches laid over them.
+ *
+ * @example schoolsOf().seam // 'by-thickness'
+ */
 export function schoolsOf(...settings: (Partial<Schools> | undefined)[]): Schools {
   return Object.assign({}, DEFAULT_SCHOOLS, ...settings) as Schools;
 }

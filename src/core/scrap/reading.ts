@@ -35,20 +35,32 @@ const COST: Record<Amount, number> = { none: 0, some: 18, much: 45 };
 /** What each step of peeling costs. */
 const PEEL_COST = [0, 60, 40, 18, 3, 0];
 
-/** How good a field is, 0–100: firm hold, no bubbles, nothing through, no shrinking. Past 30 % lost it is a failure. */
+/**
+ * How good a field is, 0–100: firm hold, no bubbles, nothing through, no shrinking. Past 30 % lost it is a failure.
+ *
+ * @example scoreReading(reading) // 97
+ */
 export function scoreReading(reading: ScrapReading): number {
   const peel = reading.peel === null ? 0 : PEEL_COST[reading.peel]!;
   const shrink = Math.max(0, (reading.shrink ?? 0) - 0.5) * 8;
   return Math.max(0, 100 - peel - COST[reading.bubbles] - COST[reading.showThrough] - COST[reading.glueThrough] - shrink);
 }
 
-/** A field's outcome as the logbook calls it. */
+/**
+ * A field's outcome as the logbook calls it.
+ *
+ * @example outcomeOf(reading) // 'good'
+ */
 export function outcomeOf(reading: ScrapReading): Outcome {
   const score = scoreReading(reading);
   return score >= 85 ? 'good' : score >= 60 ? 'fair' : 'poor';
 }
 
-/** Name of the field that came out best; of equals, the one pressed least. Undefined when none was read. */
+/**
+ * Name of the field that came out best; of equals, the one pressed least. Undefined when none was read.
+ *
+ * @example bestCell([{ name: 'A1', setting: { ironDots: 2, seconds: 10 } }], { A1: reading }) // 'A1'
+ */
 export function bestCell<C extends { name: string; setting: { ironDots: number; seconds: number } }>(
   cells: readonly C[],
   readings: Readonly<Record<string, ScrapReading>>,
@@ -59,7 +71,11 @@ export function bestCell<C extends { name: string; setting: { ironDots: number; 
     ?.name;
 }
 
-/** What is wrong with a field, in words; empty when nothing is. */
+/**
+ * What is wrong with a field, in words; empty when nothing is.
+ *
+ * @example faultsOf(reading) // []
+ */
 export function faultsOf(reading: ScrapReading): string[] {
   const faults: string[] = [];
   if (reading.peel !== null && reading.peel <= 3) faults.push(PEELS[reading.peel - 1]!.words);

@@ -46,6 +46,7 @@ const TIMES = [0.6, 1, 1.5];
  *
  * @param grid how many settings are tried; layers that are not pressed always get one piece
  * @throws {InputError} when the layer needs more heat than the cloth bears
+ * @example scrapPlan(poplin, stack, DEFAULT_SCHOOLS, 'seconds').cells.length // 3
  */
 export function scrapPlan(fabric: Fabric, layers: readonly ChosenLayer[], schools: Schools, grid: Grid): ScrapPlan {
   const pressed = (

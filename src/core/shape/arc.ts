@@ -3,7 +3,11 @@ import type { Outline, Point } from './polygon';
 /** Most deviation of the polygon from a true curve, mm: a tenth of what scissors can follow. */
 export const CHORD_ERROR = 0.02;
 
-/** Steps in which an arc is drawn so that no chord lies further from it than {@link CHORD_ERROR}. */
+/**
+ * Steps in which an arc is drawn so that no chord lies further from it than {@link CHORD_ERROR}.
+ *
+ * @example arcSteps(100, Math.PI / 2) > 3 // true
+ */
 export function arcSteps(radius: number, angle: number): number {
   // Sagitta of a chord: r (1 − cos(α/2)) ≤ error.
   const half = Math.acos(Math.max(0, 1 - CHORD_ERROR / Math.max(radius, CHORD_ERROR)));
@@ -17,6 +21,7 @@ const MOST_STEPS = 20_000;
  * Points on an arc, both ends included.
  *
  * @param centre mm @param radius mm @param from @param to radians, counter-clockwise from x when `to` is larger
+ * @example arcPoints([0, 0], 10, 0, Math.PI / 2).at(-1).map(Math.round) // [ 0, 10 ]
  */
 export function arcPoints(centre: Point, radius: number, from: number, to: number): Outline {
   const steps = arcSteps(radius, to - from);
@@ -29,6 +34,8 @@ export function arcPoints(centre: Point, radius: number, from: number, to: numbe
 /**
  * Points on the arc from a to b that bulges to the right of that direction by `sagitta` (to the left where it is
  * negative), both ends included. Radius from chord c and sagitta s: (c²/4 + s²) / 2s.
+ *
+ * @example bulgingArc([0, 0], [10, 0], 0).length // 2
  */
 export function bulgingArc(a: Point, b: Point, sagitta: number): Outline {
   const chord = Math.hypot(b[0] - a[0], b[1] - a[1]);
@@ -50,14 +57,22 @@ export function bulgingArc(a: Point, b: Point, sagitta: number): Outline {
 /** A sagitta of less than this share of the chord makes no difference to the length that a number could hold. */
 const FLAT = 1e-9;
 
-/** Length of an arc with this chord and sagitta, mm. */
+/**
+ * Length of an arc with this chord and sagitta, mm.
+ *
+ * @example arcLength(10, 5) // 15.71
+ */
 export function arcLength(chord: number, sagitta: number): number {
   if (sagitta <= FLAT * chord) return chord;
   const radius = (chord * chord) / 8 / sagitta + sagitta / 2;
   return 2 * radius * Math.atan2(chord / 2, radius - sagitta);
 }
 
-/** Chord of an arc of this length and sagitta, mm, by halving: the length grows with the chord. */
+/**
+ * Chord of an arc of this length and sagitta, mm, by halving: the length grows with the chord.
+ *
+ * @example chordOf(15.70796, 5) // 10
+ */
 export function chordOf(length: number, sagitta: number): number {
   let low = 0;
   let high = length;

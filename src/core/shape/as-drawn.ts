@@ -12,6 +12,7 @@ const FEW = 4;
  * The same shape as a drawn outline that can be edited: runs of short segments become curves.
  *
  * @returns the shape, and for each of its edges the number of the edge it comes from
+ * @example asDrawn(rectangle).shape.edges.length // 4
  */
 export function asDrawn(shape: PieceShape): { shape: DrawnShape; sources: number[] } {
   if (shape.kind === 'drawn') return { shape, sources: shape.edges.map((_, i) => i) };
@@ -39,7 +40,11 @@ export function asDrawn(shape: PieceShape): { shape: DrawnShape; sources: number
   };
 }
 
-/** Edges for a run of points, without its last corner: straight where it turns sharply or runs far, curves in between. */
+/**
+ * Edges for a run of points, without its last corner: straight where it turns sharply or runs far, curves in between.
+ *
+ * @example smoothed(square(10)).length // 3
+ */
 export function smoothed(points: Outline): DrawnEdge[] {
   const found: DrawnEdge[] = [];
   let start = 0;
@@ -67,7 +72,11 @@ function isStraight(points: Outline, i: number): boolean {
 /** A corner that turns by more than this is no part of a curve, radians. */
 const SHARP = (25 * Math.PI) / 180;
 
-/** How far the line turns at a point, radians. */
+/**
+ * How far the line turns at a point, radians.
+ *
+ * @example turnAt(square(10), 0) // 1.571
+ */
 export function turnAt(points: Outline, i: number): number {
   const a = points[(i + points.length - 1) % points.length]!;
   const p = points[i]!;

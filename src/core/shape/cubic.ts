@@ -8,6 +8,8 @@ const MOST_STEPS = 200;
  * Points on a cubic Bézier curve, both ends included, no chord further from it than {@link CHORD_ERROR}.
  *
  * Steps by the bound on the second derivative: error ≤ |B″|max / (8 n²), |B″|max = 6 max |second difference|.
+ *
+ * @example cubicPoints([0, 0], [3, 0], [6, 0], [9, 0]).length > 0 // true
  */
 export function cubicPoints(a: Point, c: Point, d: Point, b: Point): Outline {
   const bend = Math.max(
@@ -22,7 +24,11 @@ export function cubicPoints(a: Point, c: Point, d: Point, b: Point): Outline {
   });
 }
 
-/** Point of a cubic Bézier curve at t, 0–1. */
+/**
+ * Point of a cubic Bézier curve at t, 0–1.
+ *
+ * @example cubicAt([0, 0], [3, 0], [6, 0], [9, 0], 0.5) // [ 4.5, 0 ]
+ */
 export function cubicAt(a: Point, c: Point, d: Point, b: Point, t: number): Point {
   const s = 1 - t;
   const [wa, wc, wd, wb] = [s * s * s, 3 * s * s * t, 3 * s * t * t, t * t * t];

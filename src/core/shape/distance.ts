@@ -7,13 +7,21 @@ function nearestShare([ax, ay]: Point, [bx, by]: Point, [x, y]: Point): number {
   return long === 0 ? 0 : Math.max(0, Math.min(1, ((x - ax) * dx + (y - ay) * dy) / long));
 }
 
-/** Distance of a point from the stretch between a and b, mm. */
+/**
+ * Distance of a point from the stretch between a and b, mm.
+ *
+ * @example distanceToEdge([0, 0], [10, 0], [5, 3]) // 3
+ */
 export function distanceToEdge(a: Point, b: Point, point: Point): number {
   const t = nearestShare(a, b, point);
   return Math.hypot(point[0] - a[0] - t * (b[0] - a[0]), point[1] - a[1] - t * (b[1] - a[1]));
 }
 
-/** Edge of an outline that is nearest to a point, inside or outside, and how far it is, mm. */
+/**
+ * Edge of an outline that is nearest to a point, inside or outside, and how far it is, mm.
+ *
+ * @example nearestOnBorder(square(10), [5, -2]) // { edge: 0, at: [ 5, 0 ], distance: 2 }
+ */
 export function nearestOnBorder(outline: Outline, point: Point): { edge: number; at: Point; distance: number } {
   let [edge, distance] = [0, Infinity];
   for (let i = 0; i < outline.length; i++) {
@@ -25,7 +33,11 @@ export function nearestOnBorder(outline: Outline, point: Point): { edge: number;
   return { edge, at: [a[0] + t * (b[0] - a[0]), a[1] + t * (b[1] - a[1])], distance };
 }
 
-/** Distance of a point from the border of an outline, inside or outside, mm. */
+/**
+ * Distance of a point from the border of an outline, inside or outside, mm.
+ *
+ * @example distanceToBorder(square(10), [5, 5]) // 5
+ */
 export function distanceToBorder(outline: Outline, point: Point): number {
   return nearestOnBorder(outline, point).distance;
 }

@@ -14,12 +14,20 @@ export interface Edited {
 /** The fewest edges that make an outline that can be edited on. */
 const FEWEST = 3;
 
-/** Corner at the end of an edge. */
+/**
+ * Corner at the end of an edge.
+ *
+ * @example endOf(asDrawn(rectangle).shape, 0) // [ 300, 0 ]
+ */
 export function endOf({ edges }: Edited, edge: number): Point {
   return edges[(edge + 1) % edges.length]!.from;
 }
 
-/** Moves a corner; curves that meet there keep their direction. */
+/**
+ * Moves a corner; curves that meet there keep their direction.
+ *
+ * @example moveCorner(asDrawn(rectangle).shape, 0, [-10, 0]).edges[0].from // [ -10, 0 ]
+ */
 export function moveCorner(edited: Edited, corner: number, to: Point): Edited {
   const n = edited.edges.length;
   const from = edited.edges[corner]!.from;
@@ -42,7 +50,11 @@ export function moveCorner(edited: Edited, corner: number, to: Point): Edited {
   return { ...edited, edges };
 }
 
-/** Moves a control point of a curve: 0 the one at its start, 1 the one at its end. */
+/**
+ * Moves a control point of a curve: 0 the one at its start, 1 the one at its end.
+ *
+ * @example moveControl(bend(asDrawn(rectangle).shape, 0), 0, 0, [100, -20]).edges[0].curve[0] // [ 100, -20 ]
+ */
 export function moveControl(edited: Edited, edge: number, which: 0 | 1, to: Point): Edited {
   return changeEdge(edited, edge, ({ curve, ...rest }) => ({
     ...rest,
@@ -50,7 +62,11 @@ export function moveControl(edited: Edited, edge: number, which: 0 | 1, to: Poin
   }));
 }
 
-/** Puts a corner into the middle of an edge. */
+/**
+ * Puts a corner into the middle of an edge.
+ *
+ * @example splitEdge({ edges: asDrawn(rectangle).shape.edges, sources: [0, 1, 2, 3] }, 0).edges.length // 5
+ */
 export function splitEdge(edited: Edited, edge: number): Edited {
   const { from, curve, via = [] } = edited.edges[edge]!;
   const to = endOf(edited, edge);
@@ -82,6 +98,7 @@ function part(from: Point, via: Point[]): DrawnEdge {
  * Takes a corner out; the edges that met there become one straight edge.
  *
  * @throws {InputError} when the outline would be no outline any more
+ * @example removeCorner({ edges: asDrawn(rectangle).shape.edges, sources: [0, 1, 2, 3] }, 0).edges.length // 3
  */
 export function removeCorner(edited: Edited, corner: number): Edited {
   const n = edited.edges.length;
@@ -91,11 +108,20 @@ export function removeCorner(edited: Edited, corner: number): Edited {
   return replaceEdges(straight, corner, 1, []);
 }
 
+/**
+ * The outline with an edge made straight.
+ *
+ * @example straighten(bend(asDrawn(rectangle).shape, 0), 0).edges[0].curve // undefined
+ */
 export function straighten(edited: Edited, edge: number): Edited {
   return changeEdge(edited, edge, ({ from }) => ({ from }));
 }
 
-/** Makes an edge a curve, bulging outward a little so that its control points can be taken hold of. */
+/**
+ * Makes an edge a curve, bulging outward a little so that its control points can be taken hold of.
+ *
+ * @example bend(asDrawn(rectangle).shape, 0).edges[0].curve.length // 2
+ */
 export function bend(edited: Edited, edge: number): Edited {
   const { from, curve, via } = edited.edges[edge]!;
   if (curve) return edited;
@@ -107,7 +133,11 @@ export function bend(edited: Edited, edge: number): Edited {
 }
 const BULGE = 0.12;
 
-/** Length of the straight line from the start of an edge to its end, mm, and its angle, degrees counter-clockwise from right. */
+/**
+ * Length of the straight line from the start of an edge to its end, mm, and its angle, degrees counter-clockwise from right.
+ *
+ * @example edgeMeasures(asDrawn(rectangle).shape, 0) // { length: 300, angle: 0 }
+ */
 export function edgeMeasures(edited: Edited, edge: number): { length: number; angle: number } {
   const { from } = edited.edges[edge]!;
   const to = endOf(edited, edge);
@@ -119,6 +149,7 @@ export function edgeMeasures(edited: Edited, edge: number): { length: number; an
  * Gives an edge this length and angle by moving its end.
  *
  * @throws {InputError} for a length that is not positive
+ * @example edgeMeasures(setEdge(asDrawn(rectangle).shape, 0, 200, 0), 0).length // 200
  */
 export function setEdge(edited: Edited, edge: number, length: number, angle: number): Edited {
   requireNumber('length', length, 'mm', { above: 0, max: 100_000 });
@@ -131,7 +162,11 @@ export function setEdge(edited: Edited, edge: number, length: number, angle: num
   ]);
 }
 
-/** The whole of a half: everything but this edge, and its mirror image at it. */
+/**
+ * The whole of a half: everything but this edge, and its mirror image at it.
+ *
+ * @example mirrorAtEdge({ edges: asDrawn(rectangle).shape.edges, sources: [0, 1, 2, 3] }, 0).edges.length // 6
+ */
 export function mirrorAtEdge(edited: Edited, edge: number): Edited {
   const n = edited.edges.length;
   const a = edited.edges[edge]!.from;
@@ -156,12 +191,20 @@ export function mirrorAtEdge(edited: Edited, edge: number): Edited {
   return { edges: [...there, ...back], sources: [...sources, ...[...sources].reverse()] };
 }
 
-/** A place moved to the nearest step of a ruler. */
+/**
+ * A place moved to the nearest step of a ruler.
+ *
+ * @example snapped([12, 18], 5) // [ 10, 20 ]
+ */
 export function snapped([x, y]: Point, step: number): Point {
   return step > 0 ? [tidy(Math.round(x / step) * step), tidy(Math.round(y / step) * step)] : [x, y];
 }
 
-/** Nearest edge to a place, by the points given for each edge. */
+/**
+ * Nearest edge to a place, by the points given for each edge.
+ *
+ * @example nearestEdge([square(10)], [5, 1]) // { edge: 0, distance: 1 }
+ */
 export function nearestEdge(lines: readonly Outline[], place: Point): { edge: number; distance: number } {
   let best = { edge: 0, distance: Infinity };
   lines.forEach((points, edge) => {

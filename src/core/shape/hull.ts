@@ -4,6 +4,7 @@ import { type Outline, type Point } from './polygon';
  * Smallest convex outline around points, counter-clockwise, without corners on straight edges (Andrew's monotone chain).
  *
  * @param points mm @returns its corners; fewer than three when all points lie on one line
+ * @example convexHull([[0, 0], [10, 0], [5, 2], [5, 10]]).length // 3
  */
 export function convexHull(points: readonly Point[]): Outline {
   const sorted = [...points].sort((a, b) => a[0] - b[0] || a[1] - b[1]);

@@ -8,6 +8,7 @@ const PRECISION = 0.5;
  * The point of a piece that lies furthest from every edge, and how far that is, mm: the pole of inaccessibility.
  *
  * @param outline corners in mm @param holes openings in it
+ * @example innermost(square(10)).distance // 5
  */
 export function innermost(outline: Outline, holes: readonly Outline[] = []): { at: Point; distance: number } {
   const pole = polylabel([outline, ...holes], PRECISION);

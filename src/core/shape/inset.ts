@@ -68,6 +68,7 @@ function withoutHairs(outline: Outline): Outline {
  * Checks outline and allowances, and gives one allowance for each edge.
  *
  * @throws {InputError} for a malformed outline or a wrong number of allowances
+ * @example requireAllowances(square(10), 3) // [ 3, 3, 3, 3 ]
  */
 export function requireAllowances(outline: Outline, allowance: number | readonly number[]): number[] {
   requireOutline(outline);
@@ -81,7 +82,11 @@ export function requireAllowances(outline: Outline, allowance: number | readonly
   return allowances;
 }
 
-/** Everything within the allowances on the left of a closed line: a strip along each edge, closed at the corners. */
+/**
+ * Everything within the allowances on the left of a closed line: a strip along each edge, closed at the corners.
+ *
+ * @example bands(square(100), [10, 0, 0, 0]).length // 1
+ */
 export function bands(points: Outline, allowances: readonly number[]): Outline[] {
   const found: Outline[] = [];
   const n = points.length;
@@ -96,7 +101,11 @@ export function bands(points: Outline, allowances: readonly number[]): Outline[]
   return found;
 }
 
-/** Same shape counter-clockwise with its allowances, without corners that repeat. */
+/**
+ * Same shape counter-clockwise with its allowances, without corners that repeat.
+ *
+ * @example counterClockwise([...square(10)].reverse(), [1, 1, 1, 1]).points.length // 4
+ */
 export function counterClockwise(outline: Outline, allowances: readonly number[]): { points: Outline; edges: number[] } {
   const points: Outline = [];
   const edges: number[] = [];

@@ -11,6 +11,7 @@ import { windingUnion } from './regions';
  *
  * @param a @param b simple, either winding, mm
  * @returns one outline counter-clockwise, with holes as clockwise ones
+ * @example minkowskiSum(square(10), square(5)).length // 1
  */
 export function minkowskiSum(a: Outline, b: Outline): Outline[] {
   const p = anticlockwise(a);
@@ -29,6 +30,8 @@ function isWide(path: Outline): boolean {
 /**
  * Where the reference point (origin) of `moving` may not lie: it would overlap `fixed` there. On the boundary
  * the two just touch.
+ *
+ * @example noFitOutline(square(10), square(5)).length // 1
  */
 export function noFitOutline(fixed: Outline, moving: Outline): Outline[] {
   return minkowskiSum(
@@ -37,7 +40,11 @@ export function noFitOutline(fixed: Outline, moving: Outline): Outline[] {
   );
 }
 
-/** Whether an outline that runs counter-clockwise has no hollow corner. */
+/**
+ * Whether an outline that runs counter-clockwise has no hollow corner.
+ *
+ * @example isConvex(square(10)) // true
+ */
 export function isConvex(outline: Outline): boolean {
   const n = outline.length;
   for (let i = 0; i < n; i++) {
@@ -49,7 +56,11 @@ export function isConvex(outline: Outline): boolean {
   return true;
 }
 
-/** The same outline counter-clockwise, without corners that repeat. */
+/**
+ * The same outline counter-clockwise, without corners that repeat.
+ *
+ * @example signedArea(anticlockwise([...square(10)].reverse())) // 100
+ */
 export function anticlockwise(outline: Outline): Outline {
   const points = outline.filter((p, i) => {
     const next = outline[(i + 1) % outline.length]!;

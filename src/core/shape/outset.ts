@@ -18,7 +18,7 @@ export interface Outset {
  *
  * @param outline corners in mm, either winding @param allowance mm: one for all, or one per edge
  * @throws {InputError} for a malformed outline or a wrong number of allowances
- * @example outset([[0, 0], [100, 0], [100, 60], [0, 60]], 10).outline // corners at -10, -10 … 110, 70
+ * @example bounds(outset([[0, 0], [100, 0], [100, 60], [0, 60]], 10).outline) // { minX: -10, minY: -10, maxX: 110, maxY: 70 }
  */
 export function outset(outline: Outline, allowance: number | readonly number[]): Outset {
   const allowances = requireAllowances(outline, allowance);
@@ -35,7 +35,7 @@ export function outset(outline: Outline, allowance: number | readonly number[]):
  * Each edge of a moved outline belongs to the old one whose moved line runs along it, the nearest if several do.
  *
  * @param moved counter-clockwise, mm @param outline either winding @param allowances one per edge of it, mm: outward, inward below 0
- * @example sourcesOf(outset(square, 10).outline, square, [10, 10, 10, 10]) // [0, 1, 2, 3]
+ * @example sourcesOf(outset(square(50), 10).outline, square(50), [10, 10, 10, 10]).length // 4
  */
 export function sourcesOf(moved: Outline, outline: Outline, allowances: readonly number[]): number[] {
   const n = outline.length;

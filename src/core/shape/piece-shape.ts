@@ -38,7 +38,11 @@ export const SHAPE_KINDS = [
 ] as const;
 export const PIECE_KINDS = SHAPE_KINDS.map(({ kind }) => kind);
 
-/** How a kind of shape is typed and drawn. */
+/**
+ * How a kind of shape is typed and drawn.
+ *
+ * @example shapeKind('rectangle').kind // 'rectangle'
+ */
 export function shapeKind(kind: PieceShape['kind']): ShapeKind<PieceShape> {
   return SHAPE_KINDS.find((each) => each.kind === kind) as unknown as ShapeKind<PieceShape>;
 }
@@ -47,12 +51,17 @@ export function shapeKind(kind: PieceShape['kind']): ShapeKind<PieceShape> {
  * Outline of a shape with its edges, counter-clockwise.
  *
  * @throws {InputError} naming the measure that does not work
+ * @example drawShape(rectangle).outline.length // 4
  */
 export function drawShape(shape: PieceShape): EdgedOutline {
   return shapeKind(shape.kind).draw(shape);
 }
 
-/** Names of a shape's edges, in the order in which allowances are given. */
+/**
+ * Names of a shape's edges, in the order in which allowances are given.
+ *
+ * @example edgeNames(rectangle) // [ 'bottom', 'right', 'top', 'left' ]
+ */
 export function edgeNames(shape: PieceShape): string[] {
   return shapeKind(shape.kind).edgeNames(shape);
 }

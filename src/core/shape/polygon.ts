@@ -12,7 +12,11 @@ export const MOST_POINTS = 10_000;
 /** Nothing on a cutting table lies further out than this, mm. */
 export const FARTHEST = 100_000;
 
-/** Signed area by the shoelace formula, mm²: positive when the corners run counter-clockwise (y up). */
+/**
+ * Signed area by the shoelace formula, mm²: positive when the corners run counter-clockwise (y up).
+ *
+ * @example signedArea(square(10)) // 100
+ */
 export function signedArea(outline: Outline): number {
   let twice = 0;
   for (let i = 0, j = outline.length - 1; i < outline.length; j = i++) {
@@ -21,12 +25,20 @@ export function signedArea(outline: Outline): number {
   return twice / 2;
 }
 
-/** Area in mm², whichever the winding. */
+/**
+ * Area in mm², whichever the winding.
+ *
+ * @example polygonArea([...square(10)].reverse()) // 100
+ */
 export function polygonArea(outline: Outline): number {
   return Math.abs(signedArea(outline));
 }
 
-/** Length of the closed outline, mm. */
+/**
+ * Length of the closed outline, mm.
+ *
+ * @example perimeter(square(10)) // 40
+ */
 export function perimeter(outline: Outline): number {
   let sum = 0;
   for (let i = 0; i < outline.length; i++) {
@@ -44,7 +56,11 @@ export interface Box {
   maxY: number;
 }
 
-/** Smallest upright rectangle around the corners. */
+/**
+ * Smallest upright rectangle around the corners.
+ *
+ * @example bounds(square(10)) // { minX: 0, minY: 0, maxX: 10, maxY: 10 }
+ */
 export function bounds(outline: Outline): Box {
   const box = { minX: Infinity, minY: Infinity, maxX: -Infinity, maxY: -Infinity };
   for (const [x, y] of outline) {
@@ -56,7 +72,11 @@ export function bounds(outline: Outline): Box {
   return box;
 }
 
-/** Flip (x → −x), then turn counter-clockwise by `rotation` degrees about the origin, then move. */
+/**
+ * Flip (x → −x), then turn counter-clockwise by `rotation` degrees about the origin, then move.
+ *
+ * @example transformed(square(10), false, 90)[1].map(Math.round) // [ 0, 10 ]
+ */
 export function transformed(outline: Outline, flipped: boolean, rotation: number, x = 0, y = 0): Outline {
   // Right angles are exact, so that a quarter turn does not smear edges by a rounding error.
   const quarter = ((rotation % 360) + 360) % 360;
@@ -104,6 +124,8 @@ function within(a: Point, b: Point, p: Point): boolean {
 /**
  * First pair of edges that cross or touch although they are not neighbours, or undefined.
  * Sorted by x so that only edges that overlap in x are compared: near linear on cloth pieces.
+ *
+ * @example selfCrossing([[0, 0], [10, 10], [10, 0], [0, 10]]) !== undefined // true
  */
 export function selfCrossing(outline: Outline): [number, number] | undefined {
   const n = outline.length;
@@ -137,6 +159,7 @@ export function selfCrossing(outline: Outline): [number, number] | undefined {
  * Checks an outline that came from outside and returns it.
  *
  * @throws {InputError} naming the corner: fewer than three, not finite, too far out, no area, or crossing itself
+ * @example requireOutline(square(10)).length // 4
  */
 export function requireOutline(outline: Outline, field = 'outline'): Outline {
   if (outline.length < 3) throw new InputError(field, `must have at least 3 corners, saw ${outline.length}`);

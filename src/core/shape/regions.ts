@@ -36,6 +36,8 @@ function filled(outlines: readonly Outline[], scale: number): Paths64 {
  * Takes out corners at which a path turns straight back along itself, and corners that repeat, again and again and across
  * the start. What a path winds around stays the same; but where such a spike lies level at a lowest point, the library
  * answers a union with one path within another of the same winding, as if an area were there twice.
+ *
+ * @example withoutSpikes([{ x: 0, y: 0 }, { x: 5, y: 0 }, { x: 9, y: 0 }, { x: 5, y: 0 }, { x: 5, y: 5 }]).length // 3
  */
 export function withoutSpikes(path: Path64): Path64 {
   const kept: Path64 = [];
@@ -91,7 +93,11 @@ function withoutFlatCorners(outline: Outline, tolerance: number): Outline {
   return kept;
 }
 
-/** Area covered by any of the outlines, with holes as clockwise paths. */
+/**
+ * Area covered by any of the outlines, with holes as clockwise paths.
+ *
+ * @example unionOf([square(10), square(5)]).length // 1
+ */
 export function unionOf(outlines: readonly Outline[]): Outline[] {
   const scale = scaleFor(outlines);
   return fromPaths(Clipper.union(filled(outlines, scale), FillRule.NonZero), scale);
@@ -100,6 +106,8 @@ export function unionOf(outlines: readonly Outline[]): Outline[] {
 /**
  * What closed loops wind around at least once counter-clockwise. Unlike in {@link unionOf} the winding of each loop
  * counts, so that a clockwise one takes away.
+ *
+ * @example windingUnion([square(10)]).length // 1
  */
 export function windingUnion(loops: readonly Outline[]): Outline[] {
   const scale = scaleFor(loops);
@@ -115,6 +123,8 @@ const GRID_AREA = 1;
  * What is left of the outline when the cutters are taken away; holes come as clockwise paths. Where points fall together on the
  * whole-number grid the library can lose all of it; no more can go than the cutters cover and nothing can be gained, so that is noticed, and
  * the same is tried turned.
+ *
+ * @example difference(square(10), [square(5)]).length // 1
  */
 export function difference(outline: Outline, cutters: readonly Outline[]): Outline[] {
   const left = taken(outline, cutters);
@@ -135,7 +145,11 @@ function taken(outline: Outline, cutters: readonly Outline[]): Outline[] {
   return fromPaths(Clipper.difference(filled([outline], scale), filled(cutters, scale), FillRule.NonZero), scale);
 }
 
-/** What outlines and masks have in common. */
+/**
+ * What outlines and masks have in common.
+ *
+ * @example polygonArea(intersection([square(10)], [square(5)])[0]) // 25
+ */
 export function intersection(outlines: readonly Outline[], masks: readonly Outline[]): Outline[] {
   const scale = scaleFor([...outlines, ...masks]);
   return fromPaths(Clipper.intersect(filled(outlines, scale), filled(masks, scale), FillRule.NonZero), scale);
@@ -145,6 +159,7 @@ export function intersection(outlines: readonly Outline[], masks: readonly Outli
  * A region grown by a distance all round, or shrunk where it is negative, corners rounded.
  *
  * @param region outlines, holes clockwise @param by mm
+ * @example polygonArea(grownBy([square(10)], 5)[0]) > 370 // true
  */
 export function grownBy(region: readonly Outline[], by: number): Outline[] {
   const scale = scaleFor(region);
@@ -157,12 +172,20 @@ export function grownBy(region: readonly Outline[], by: number): Outline[] {
 /** How far a rounded corner may lie from a true arc, mm. */
 const ARC_ERROR = 0.05;
 
-/** Area of a region whose holes run the other way round, mm². */
+/**
+ * Area of a region whose holes run the other way round, mm².
+ *
+ * @example regionArea([square(10)]) // 100
+ */
 export function regionArea(region: readonly Outline[]): number {
   return Math.abs(region.reduce((sum, path) => sum + signedArea(path), 0));
 }
 
-/** Drops what is narrower than scissors can follow: slivers below `smallest` mm². */
+/**
+ * Drops what is narrower than scissors can follow: slivers below `smallest` mm².
+ *
+ * @example withoutSlivers([square(10), square(0.1)], 1).length // 1
+ */
 export function withoutSlivers(region: readonly Outline[], smallest: number): Outline[] {
   return region.filter((path) => polygonArea(path) >= smallest);
 }

@@ -9,6 +9,7 @@ import { selfCrossing, type Outline, type Point } from './polygon';
  *
  * @param outline simple, either winding, mm @param tolerance largest distance added, mm
  * @returns counter-clockwise; the outline itself where nothing could be left out or the result would cross itself
+ * @example simplifyOutward([[0, 0], [5, 0.001], [10, 0], [10, 10], [0, 10]], 0.01).length // 4
  */
 export function simplifyOutward(outline: Outline, tolerance: number): Outline {
   const original = anticlockwise(outline);

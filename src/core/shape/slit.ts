@@ -7,6 +7,7 @@ const SLIT = 0.02;
  * A ring as one outline: slit open from its hole to the outside, so that others can be laid inside it.
  *
  * @param outline counter-clockwise, mm @param holes clockwise; the outline alone is given where a slit would cross something
+ * @example slitOpen(square(10), []).length // 4
  */
 export function slitOpen(outline: Outline, holes: readonly Outline[]): Outline {
   return holes.reduce((open, hole) => slit(open, hole) ?? open, outline);

@@ -6,7 +6,11 @@ import { pressWords, settingFor } from './press-setting';
 import { BLADE_SAFETY, HEAT_SAFETY, SPRAY_SAFETY } from './words';
 import { lower } from '../letters';
 
-/** Fusing, sticking and sewing of a stack that is worn, in the order of its layers. */
+/**
+ * Fusing, sticking and sewing of a stack that is worn, in the order of its layers.
+ *
+ * @example applySteps(stepsInput).length > 0 // true
+ */
 export function applySteps(input: StepsFor): Step[] {
   const { layers, fabric, order = 'cut-first' } = input;
   const steps: Step[] = [];

@@ -24,7 +24,7 @@ const STAGES: readonly StepStage[] = ['prepare', 'cut', 'apply', 'check'];
  *
  * @param together what is done for several jobs at once before each is put on for itself: sheets on which their pieces lie, loads of a press
  * @returns the steps of a single job as they are, with `together` before the first that is put on
- * @example stepsForBatch([{ name: 'Collar', steps }, { name: 'Cuff', steps }]).filter(({ stage }) => stage === 'apply').length // twice as many
+ * @example stepsForBatch([{ name: 'Collar', steps: stackSteps(stepsInput) }]).length === stackSteps(stepsInput).length // true
  */
 export function stepsForBatch<S extends SetStep>(works: readonly BatchWork<S>[], together: readonly S[] = []): (S & BatchStep)[] {
   if (works.length === 1) {

@@ -1,7 +1,11 @@
 import { isFusible } from '../layers';
 import type { Step, StepsFor } from './step';
 
-/** What to look at before going on, by how the layers were put on. */
+/**
+ * What to look at before going on, by how the layers were put on.
+ *
+ * @example checkSteps(stepsInput).length > 0 // true
+ */
 export function checkSteps({ layers, stitched, cutAlready }: StepsFor): Step[] {
   const checks: string[] = [];
   if (stitched) {

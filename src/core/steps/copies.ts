@@ -14,6 +14,8 @@ export interface SetStep extends Step {
  * The steps of one piece, as a set is worked: everything is prepared and cut for all, then each piece is laid and pressed one after
  * the other, so that the first ones cool while the next are pressed; the waiting comes once, after the last. In the end every piece
  * is ticked on its own, so that none is forgotten. What is done with a whole sheet is done once.
+ *
+ * @example stepsForCopies([{ id: 'a', stage: 'apply', kind: 'do', title: 'Lay it', detail: '' }], 3).length // 4
  */
 export function stepsForCopies(steps: readonly Step[], count: number): SetStep[] {
   if (count <= 1) return [...steps];

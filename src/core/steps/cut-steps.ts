@@ -13,7 +13,11 @@ const EXTENT_CUT: Record<string, string> = {
   field: 'a little larger than the hoop on all sides',
 };
 
-/** Cutting the pieces and their layers, with extent, glue side and grain, in the order of work. */
+/**
+ * Cutting the pieces and their layers, with extent, glue side and grain, in the order of work.
+ *
+ * @example cutSteps(stepsInput).length > 0 // true
+ */
 export function cutSteps({ layers, bias, stitched, cutAlready, order = 'cut-first' }: StepsFor): Step[] {
   const cut = layers.filter(({ material }) => material.form !== 'liquid');
   if (cut.length === 0) return stitched || cutAlready ? [] : [treatedCloth(bias)];

@@ -20,7 +20,11 @@ export interface Finish {
 
 const BLADES = 'Cut away from the hand; cap blades when they lie down.';
 
-/** What is done once it is sewn, in working order; by all layers that it was sewn with, topping and starch included. */
+/**
+ * What is done once it is sewn, in working order; by all layers that it was sewn with, topping and starch included.
+ *
+ * @example finishing('embroidery', [{ material: layer('medium-tear-away-42-g') }]).length > 0 // true
+ */
 export function finishing(
   role: StitchRole,
   layers: readonly { material: Pick<Material, 'ends' | 'family' | 'form'> }[],

@@ -9,7 +9,7 @@ export type Order = (typeof ORDERS)[number];
  * and covers the piece. Whatever follows is cut and put on afterwards.
  *
  * @returns its place in the stack from 0; −1 when there is none
- * @example sheetLayer([firmFusible, sprayedWadding]) // 0
+ * @example sheetLayer([...stack, { material: joinedAs(wadding, 'spray-glued'), extent: 'full', angle: 0 }]) // 0
  */
 export function sheetLayer(layers: readonly ChosenLayer[]): number {
   const next = layers.findIndex(({ material }) => material.form !== 'liquid');
@@ -23,7 +23,7 @@ export function sheetLayer(layers: readonly ChosenLayer[]): number {
  * fused can be laid on uncut; by shape, many small pieces whose layer reaches their edges are fused together, all else is cut first.
  *
  * @param school what the person holds to: one of {@link ORDERS}, or `by-shape`
- * @example orderOfWork('fuse-together', [sewnCanvas], false) // 'cut-first'
+ * @example orderOfWork('fuse-together', [{ material: layer('coat-hair-canvas-sew-in-240-g'), extent: 'net', angle: 0 }], false) // 'cut-first'
  */
 export function orderOfWork(school: string, layers: readonly ChosenLayer[], manySmall: boolean): Order {
   const uncut = layers[sheetLayer(layers)];

@@ -4,7 +4,11 @@ import type { Step, StepsFor } from './step';
 import { HEAT_SAFETY, SPRAY_SAFETY, IRON, COVER } from './words';
 import { lower } from '../letters';
 
-/** Washing, shrinking, pressing flat, and the liquids that go on before anything is cut. */
+/**
+ * Washing, shrinking, pressing flat, and the liquids that go on before anything is cut.
+ *
+ * @example prepareSteps(stepsInput).length > 0 // true
+ */
 export function prepareSteps(input: StepsFor): Step[] {
   const { fabric, layers, washed, cutAlready, schools } = input;
   const steps: Step[] = [];

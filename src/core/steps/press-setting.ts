@@ -27,6 +27,8 @@ const SCHOOL_HEAT: Record<string, { seconds: number; steam: boolean }> = {
 /**
  * Iron setting, seconds, steam and cover for one layer on one cloth. The iron setting is always the leaflet's;
  * a school never brings steam onto cloth that water marks.
+ *
+ * @example pressSetting(lightWoven, poplin, DEFAULT_SCHOOLS).seconds // 12
  */
 export function pressSetting({ leaflet }: Material, fabric: Pick<Fabric, 'water'>, schools: Schools): PressSetting {
   const heat = SCHOOL_HEAT[schools.heat];
@@ -40,7 +42,11 @@ export function pressSetting({ leaflet }: Material, fabric: Pick<Fabric, 'water'
   return { ironDots: leaflet.ironDots, seconds, steam, cover };
 }
 
-/** The setting of a layer: the one that was found for it on a scrap, else the leaflet's or the school's. */
+/**
+ * The setting of a layer: the one that was found for it on a scrap, else the leaflet's or the school's.
+ *
+ * @example settingFor(lightWoven, { fabric: poplin, schools: DEFAULT_SCHOOLS }).ironDots // 2
+ */
 export function settingFor(
   material: Material,
   { fabric, schools, found }: { fabric: Pick<Fabric, 'water'>; schools: Schools; found?: FoundSetting },
@@ -50,7 +56,11 @@ export function settingFor(
   return setting;
 }
 
-/** A setting in a few words: `medium iron, 10 s, dry`. */
+/**
+ * A setting in a few words: `medium iron, 10 s, dry`.
+ *
+ * @example settingWords({ ironDots: 2, seconds: 10, steam: false, cover: 'cloth' }) // 'medium iron, 10 s, dry'
+ */
 export function settingWords({ ironDots, seconds, steam }: PressSetting): string {
   return seconds > 0 ? `${IRON_SHORT[ironDots]} iron, ${seconds} s, ${steam ? 'steam' : 'dry'}` : 'not pressed';
 }
@@ -64,7 +74,11 @@ const MOVING: Record<string, string> = {
 /** Longer than three irons, a piece is tacked first whatever the school, mm. */
 const TACK_FIRST = 660;
 
-/** The setting and the way of moving as one line for the bench. */
+/**
+ * The setting and the way of moving as one line for the bench.
+ *
+ * @example pressWords({ ironDots: 2, seconds: 10, steam: false, cover: 'cloth' }, DEFAULT_SCHOOLS).length > 0 // true
+ */
 export function pressWords(setting: PressSetting, schools: Schools, longest = 0): string {
   const moving =
     schools.moving === 'lift' && longest > TACK_FIRST ? MOVING['tack']! : (MOVING[schools.moving] ?? MOVING['lift']!);

@@ -10,6 +10,7 @@ import { stitchSteps } from './stitch-steps';
  *
  * @param input the cloth, the layers (outermost first) and what is to happen with them
  * @returns steps in working order; ids are stable for the same stack
+ * @example stackSteps(stepsInput).length > 3 // true
  */
 export function stackSteps(input: StepsFor): Step[] {
   return [

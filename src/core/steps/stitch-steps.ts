@@ -5,7 +5,11 @@ import { finishing } from './finishing';
 import { HEAT_SAFETY, SPRAY_SAFETY, NEEDLE_SAFETY } from './words';
 import { lower } from '../letters';
 
-/** Joining, hooping, stitching and taking away of a stack that is stitched on. */
+/**
+ * Joining, hooping, stitching and taking away of a stack that is stitched on.
+ *
+ * @example stitchSteps({ ...stepsInput, stitched: true }).length > 0 // true
+ */
 // A list of steps in working order, read from top to bottom.
 // eslint-disable-next-line max-lines-per-function
 export function stitchSteps(input: StepsFor): Step[] {

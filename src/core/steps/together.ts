@@ -37,7 +37,7 @@ const countOf = (pieces: number) => (pieces === 1 ? '1 piece' : `${pieces} piece
  * The steps of sheets: each is laid and pressed in board-sized moves; all cool once; then each is felt piece by piece and cut out.
  *
  * @param first number of the first sheet in the run
- * @example sheetSteps(layer, 'fuse-together', [sheet]).map(({ kind }) => kind) // ['do', 'press', 'wait', 'check', 'do']
+ * @example sheetSteps({ name: 'Firm fusible', seconds: 12, how: '', coolSeconds: 300 }, 'fuse-together', [{ pieces: ['Flap'], moves: 1, size: '64 cm' }]).map(({ kind }) => kind) // ['do', 'press', 'wait', 'check', 'do']
  */
 export function sheetSteps(layer: TogetherLayer, order: Order, sheets: readonly Together[], first = 0): TogetherStep[] {
   const name = lower(layer.name);
@@ -78,7 +78,7 @@ export function sheetSteps(layer: TogetherLayer, order: Order, sheets: readonly 
  * The steps of a flat press: load after load is laid and pressed, and all cool once.
  *
  * @param first number of the first load in the run
- * @example loadSteps(layer, [load, load]).length // 5
+ * @example loadSteps({ name: 'Firm fusible', seconds: 12, how: '', coolSeconds: 300 }, [{ pieces: ['Flap'], moves: 1, size: '' }]).length // 3
  */
 export function loadSteps(layer: TogetherLayer, loads: readonly Together[], first = 0): TogetherStep[] {
   const called = (k: number) => (loads.length > 1 ? `Load ${k + 1} of ${loads.length}` : 'Under the press');

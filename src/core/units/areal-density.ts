@@ -26,7 +26,7 @@ const GSM_PER_UNIT: Record<string, number> = {
 /**
  * Reads an areal density and returns g/m². A bare number counts as g/m², or oz/yd² in the inch system.
  *
- * @example parseArealDensity('4 oz', 'metric') // 135.6…
+ * @example parseArealDensity('4 oz', 'metric') // 135.6
  * @throws {InputError} when the text is not a weight of more than 0 and at most 5000 g/m².
  */
 export function parseArealDensity(text: string, system: LengthSystem, field = 'arealDensity'): number {
@@ -48,7 +48,11 @@ export function parseArealDensity(text: string, system: LengthSystem, field = 'a
   return gsm;
 }
 
-/** Writes g/m² in whole grams, or oz/yd² to a tenth. */
+/**
+ * Writes g/m² in whole grams, or oz/yd² to a tenth.
+ *
+ * @example formatArealDensity(120, 'metric') // '120 g/m²'
+ */
 export function formatArealDensity(gsm: number, system: LengthSystem): string {
   if (system === 'inch') return `${(gsm / GSM_PER_OZ_SQYD).toFixed(1)} oz/yd²`;
   return `${Math.round(gsm)} g/m²`;

@@ -9,6 +9,8 @@ export function formatMoney(minor: number, sign: string): string {
 
 /**
  * Writes a time in seconds the way a timer is read: `8 s`, `2 min 30 s`, `1 h 20 min`.
+ *
+ * @example formatDuration(90) // '1 min 30 s'
  */
 export function formatDuration(seconds: number): string {
   const whole = Math.round(seconds);

@@ -98,6 +98,8 @@ function formatInches(millimetres: number): string {
 
 /**
  * Writes a rectangle with both sides in one unit: `45 × 9 cm`, `17 ¾ × 3 ½ in`.
+ *
+ * @example formatSize(200, 100, 'metric') // '20 × 10 cm'
  */
 export function formatSize(width: number, height: number, system: LengthSystem): string {
   if (system === 'inch') return `${formatInches(width).replace(' in', '')} × ${formatInches(height)}`;
@@ -160,7 +162,11 @@ export function parseLengthBeside(text: string, beside: string, system: LengthSy
   return parseLength(unit ? `${text} ${unit}` : text, system, field);
 }
 
-/** Writes an area given in mm²: cm² below a tenth of a square metre, or square inches. */
+/**
+ * Writes an area given in mm²: cm² below a tenth of a square metre, or square inches.
+ *
+ * @example formatArea(450000, 'metric') // '0.45 m²'
+ */
 export function formatArea(squareMillimetres: number, system: LengthSystem): string {
   if (system === 'inch') {
     const squareInches = squareMillimetres / MM_PER_INCH ** 2;

@@ -52,7 +52,7 @@ const LEAST = 100;
  * How one layer of a job is cut: by its place, then by what the layer says for itself.
  *
  * @param trim the person's usual trim, mm
- * @example layerCutOf({ place: { kind: 'patch', at: [10, 10], size: 40 }, wish }, undefined, 6).size // 40
+ * @example layerCutOf({ place: { kind: 'patch', at: [10, 10], size: 40 }, wish: collar }, undefined, 6).size // 40
  */
 export function layerCutOf(
   { place, wish }: Pick<LayeredJob, 'place' | 'wish'>,
@@ -75,7 +75,7 @@ export function layerCutOf(
  *
  * @param trim the person's usual trim, mm
  * @throws {InputError} when a layer's outline cannot be made
- * @example layersTogether(square, poplin, [interfacedAllOver, patchAtButtonhole], 6).places.length // 1
+ * @example layersTogether(piece, poplin, [{ name: 'all over', place: { kind: 'whole' }, wish: collar, layers: stack }], 6).places.length // 0
  */
 export function layersTogether(piece: OpenPiece, fabric: Fabric, jobs: readonly LayeredJob[], trim: number): LayersTogether {
   const whole: Covered = { outlines: [piece.outline], holes: piece.holes.map(({ outline }) => outline) };

@@ -102,7 +102,7 @@ function cutName({ name }: Pick<PatternPiece, 'name'>, { duty }: Pick<PieceCut, 
  * A piece as it is cut from one cloth.
  *
  * @param makes how many things are made
- * @example cutPieceOf(front, { ...lining, count: 2 }, 3).count // 6
+ * @example cutPieceOf(front, shell, 3).count // 6
  */
 export function cutPieceOf(piece: PatternPiece, cut: PieceCut, makes: number): CutPiece {
   const { shape, line, allowances, fold, grain, marks, projectId } = piece;

@@ -21,7 +21,11 @@ export const CLOTH_TESTS: readonly ClothTest[] = [
   shrinkage,
 ];
 
-/** A test by its id. */
+/**
+ * A test by its id.
+ *
+ * @example clothTest('weight').id // 'weight'
+ */
 export function clothTest(id: TestId): ClothTest {
   return CLOTH_TESTS.find((test) => test.id === id)!;
 }

@@ -61,7 +61,11 @@ export const drawn: ShapeKind<DrawnShape> = {
   },
 };
 
-/** Points of an edge from its own corner up to, not including, the next. */
+/**
+ * Points of an edge from its own corner up to, not including, the next.
+ *
+ * @example edgePoints({ from: [0, 0] }, [10, 0]) // [ [ 0, 0 ] ]
+ */
 export function edgePoints({ from, curve, via = [] }: DrawnEdge, to: Point): Outline {
   if (curve) return cubicPoints(from, curve[0], curve[1], to).slice(0, -1);
   return [from, ...via];
