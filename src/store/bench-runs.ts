@@ -2,7 +2,7 @@ import type { BatchStep } from '../core/steps';
 import type { Outline } from '../core/shape';
 import type { PressStop } from '../core/press';
 import type { Db } from './database';
-import { Table, column, type Kept } from './table';
+import { Table, type Kept } from './table';
 
 /** A step with the iron stops that were planned for it, when it is pressed. */
 export interface BenchStep extends BatchStep {
@@ -72,13 +72,13 @@ export interface BenchRunFields {
 }
 export type BenchRun = BenchRunFields & Kept;
 
-export const benchRuns = new Table<BenchRunFields>('bench_run', 'bench run', [
-  column('jobId'),
-  column('scrapId'),
-  column('plan', 'json'),
-  column('state', 'json'),
-  column('finishedAt'),
-]);
+export const benchRuns = new Table<BenchRunFields>('bench_run', 'bench run', {
+  jobId: 'plain',
+  scrapId: 'plain',
+  plan: 'json',
+  state: 'json',
+  finishedAt: 'plain',
+});
 
 export const START_STATE: BenchState = { step: 0, stop: 0, endsAt: null, pausedLeft: null, timers: [], checks: [] };
 

@@ -1,6 +1,6 @@
 import type { Fabric } from '../core/cloth';
 import type { Readings, TestId } from '../core/measure';
-import { Table, column, type Kept } from './table';
+import { Table, type Kept } from './table';
 
 /** Readings of a home test and the day they were taken. */
 export interface TestRecord {
@@ -21,34 +21,29 @@ export interface ClothFields extends Fabric {
 }
 export type Cloth = ClothFields & Kept;
 
-export const cloths = new Table<ClothFields>(
-  'cloth',
-  'cloth',
-  [
-    column('name'),
-    column('note'),
-    column('origin'),
-    column('construction'),
-    column('weave'),
-    column('fibres', 'json'),
-    column('arealDensity'),
-    column('thickness'),
-    column('stretchLength'),
-    column('stretchCross'),
-    column('ironDots'),
-    column('water'),
-    column('sheer'),
-    column('tone'),
-    column('surface', 'json'),
-    column('fray'),
-    column('overhang'),
-    column('biasGive'),
-    column('shrinkLength'),
-    column('shrinkCross'),
-    column('prewashed', 'boolean'),
-    column('rollWidth'),
-    column('pricePerMetre'),
-    column('tests', 'json'),
-  ],
-  ['weave', 'thickness', 'overhang', 'biasGive', 'shrinkLength', 'shrinkCross', 'prewashed', 'rollWidth', 'pricePerMetre'],
-);
+export const cloths = new Table<ClothFields>('cloth', 'cloth', {
+  name: 'plain',
+  note: 'plain',
+  origin: 'plain',
+  construction: 'plain',
+  weave: 'plain?',
+  fibres: 'json',
+  arealDensity: 'plain',
+  thickness: 'plain?',
+  stretchLength: 'plain',
+  stretchCross: 'plain',
+  ironDots: 'plain',
+  water: 'plain',
+  sheer: 'plain',
+  tone: 'plain',
+  surface: 'json',
+  fray: 'plain',
+  overhang: 'plain?',
+  biasGive: 'plain?',
+  shrinkLength: 'plain?',
+  shrinkCross: 'plain?',
+  prewashed: 'boolean?',
+  rollWidth: 'plain?',
+  pricePerMetre: 'plain?',
+  tests: 'json',
+});

@@ -2,7 +2,7 @@ import type { TableOptions } from '../core/cutlist';
 import type { Laid } from '../core/cutplan';
 import type { Db } from './database';
 import type { StockFields } from './stock';
-import { Table, column, type Kept } from './table';
+import { Table, type Kept } from './table';
 
 /** What was done when it was cut, so that it can be taken back. */
 export interface TableDone {
@@ -35,17 +35,17 @@ export interface CutTableFields {
 }
 export type CutTable = CutTableFields & Kept;
 
-export const cutTables = new Table<CutTableFields>('cut_table', 'cutting table', [
-  column('projectId'),
-  column('ofKind'),
-  column('ofId'),
-  column('options', 'json'),
-  column('laid', 'json'),
-  column('locked', 'json'),
-  column('fingerprint'),
-  column('workIds', 'json'),
-  column('done', 'json'),
-]);
+export const cutTables = new Table<CutTableFields>('cut_table', 'cutting table', {
+  projectId: 'plain',
+  ofKind: 'plain',
+  ofId: 'plain',
+  options: 'json',
+  laid: 'json',
+  locked: 'json',
+  fingerprint: 'plain',
+  workIds: 'json',
+  done: 'json',
+});
 
 export function tablesOfProject(db: Db, projectId: string): CutTable[] {
   return cutTables.list(db, 'project_id = ?', [projectId], 'created_at, id');

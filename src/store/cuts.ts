@@ -1,20 +1,20 @@
 import type { PieceCut } from '../core/workpiece';
-import { Table, column, type Kept } from './table';
+import { Table, type Kept } from './table';
 
 export interface CutFields extends Omit<PieceCut, 'id'> {
   position: number;
 }
 export type Cut = CutFields & Kept;
 
-export const cuts = new Table<CutFields>('cut', 'cut', [
-  column('pieceId'),
-  column('duty'),
-  column('clothId'),
-  column('count'),
-  column('pairs', 'boolean'),
-  column('oneWay', 'boolean'),
-  column('own', 'json'),
-  column('orientation'),
-  column('done', 'boolean'),
-  column('position'),
-]);
+export const cuts = new Table<CutFields>('cut', 'cut', {
+  pieceId: 'plain',
+  duty: 'plain',
+  clothId: 'plain',
+  count: 'plain',
+  pairs: 'boolean',
+  oneWay: 'boolean',
+  own: 'json',
+  orientation: 'plain',
+  done: 'boolean',
+  position: 'plain',
+});

@@ -1,7 +1,7 @@
 import type { HoopPlace, Place, StitchRole } from '../core/hoop';
 import type { Join } from '../core/layers';
 import type { Outline } from '../core/shape';
-import { Table, column, type Kept } from './table';
+import { Table, type Kept } from './table';
 
 /** Where the cloth of a hooping comes from, and its shape. mm. */
 export interface GroundFields {
@@ -86,23 +86,23 @@ export interface HoopingFields {
 }
 export type Hooping = HoopingFields & Kept;
 
-export const hoopings = new Table<HoopingFields>('hooping', 'hooping', [
-  column('name'),
-  column('note'),
-  column('projectId'),
-  column('jobId'),
-  column('motifId'),
-  column('clothId'),
-  column('hoopId'),
-  column('role'),
-  column('ground', 'json'),
-  column('stack', 'json'),
-  column('floats', 'boolean'),
-  column('place', 'json'),
-  column('hoopPlace', 'json'),
-  column('count'),
-  column('pairs', 'boolean'),
-  column('prepared', 'json'),
-  column('run', 'json'),
-  column('result', 'json'),
-]);
+export const hoopings = new Table<HoopingFields>('hooping', 'hooping', {
+  name: 'plain',
+  note: 'plain',
+  projectId: 'plain',
+  jobId: 'plain',
+  motifId: 'plain',
+  clothId: 'plain',
+  hoopId: 'plain',
+  role: 'plain',
+  ground: 'json',
+  stack: 'json',
+  floats: 'boolean',
+  place: 'json',
+  hoopPlace: 'json',
+  count: 'plain',
+  pairs: 'boolean',
+  prepared: 'json',
+  run: 'json',
+  result: 'json',
+});

@@ -3,7 +3,7 @@ import type { LayerCut } from '../core/pieces';
 import type { Schools } from '../core/schools';
 import type { FoundSetting } from '../core/steps';
 import type { CutJob } from '../core/workpiece';
-import { Table, column, type Kept } from './table';
+import { Table, type Kept } from './table';
 
 /** A layer of a kept stack. A cloth of the cupboard is named by `cloth:` and its id. */
 export interface KeptLayer {
@@ -36,13 +36,13 @@ export interface JobFields extends Omit<CutJob<KeptStack>, 'id'> {
 }
 export type Job = JobFields & Kept;
 
-export const jobs = new Table<JobFields>('job', 'job', [
-  column('cutId'),
-  column('name'),
-  column('place', 'json'),
-  column('wish', 'json'),
-  column('stack', 'json'),
-  column('glueUp', 'boolean'),
-  column('cutDone', 'boolean'),
-  column('position'),
-]);
+export const jobs = new Table<JobFields>('job', 'job', {
+  cutId: 'plain',
+  name: 'plain',
+  place: 'json',
+  wish: 'json',
+  stack: 'json',
+  glueUp: 'boolean',
+  cutDone: 'boolean',
+  position: 'plain',
+});

@@ -1,9 +1,9 @@
 import type { Fabric } from '../core/cloth';
 import type { LawFigure, Material } from '../core/layers';
 import type { LayerTestId, Readings } from '../core/measure';
-import { Table, column, type Kept } from './table';
+import { Table, type Kept } from './table';
 
-export interface LayerFields extends Omit<Material, 'id'> {
+export interface LayerFields extends Omit<Material, 'id' | 'use'> {
   note: string;
   origin: 'library' | 'own';
   inStock: boolean;
@@ -15,32 +15,32 @@ export interface LayerFields extends Omit<Material, 'id'> {
 }
 export type Layer = LayerFields & Kept;
 
-export const layers = new Table<LayerFields>('layer', 'layer', [
-  column('name'),
-  column('note'),
-  column('origin'),
-  column('family'),
-  column('form'),
-  column('arealDensity'),
-  column('thickness'),
-  column('bendingLength'),
-  column('membraneStiffness'),
-  column('stretchLength'),
-  column('stretchCross'),
-  column('tones', 'json'),
-  column('opacity'),
-  column('rollWidth'),
-  column('leaflet', 'json'),
-  column('glue'),
-  column('wash'),
-  column('dryClean', 'boolean'),
-  column('preShrink', 'boolean'),
-  column('grain', 'boolean'),
-  column('ends'),
-  column('stiffening'),
-  column('pricePerMetre'),
-  column('inStock', 'boolean'),
-  column('estimated', 'json'),
-  column('fibres', 'json'),
-  column('tests', 'json'),
-]);
+export const layers = new Table<LayerFields>('layer', 'layer', {
+  name: 'plain',
+  note: 'plain',
+  origin: 'plain',
+  family: 'plain',
+  form: 'plain',
+  arealDensity: 'plain',
+  thickness: 'plain',
+  bendingLength: 'plain',
+  membraneStiffness: 'plain',
+  stretchLength: 'plain',
+  stretchCross: 'plain',
+  tones: 'json',
+  opacity: 'plain',
+  rollWidth: 'plain',
+  leaflet: 'json',
+  glue: 'plain',
+  wash: 'plain',
+  dryClean: 'boolean',
+  preShrink: 'boolean',
+  grain: 'boolean',
+  ends: 'plain',
+  stiffening: 'plain',
+  pricePerMetre: 'plain',
+  inStock: 'boolean',
+  estimated: 'json',
+  fibres: 'json',
+  tests: 'json',
+});

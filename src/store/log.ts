@@ -2,7 +2,7 @@ import { bendingLengthFromOverhang } from '../core/cloth';
 import type { Cover } from '../core/layers';
 import type { CarriedResult, PairRecord } from '../core/learn';
 import type { Db } from './database';
-import { Table, column, type Kept } from './table';
+import { Table, type Kept } from './table';
 
 export interface LogFields {
   jobId: string | null;
@@ -31,27 +31,27 @@ export interface LogFields {
 }
 export type LogEntry = LogFields & Kept;
 
-export const logEntries = new Table<LogFields>('log_entry', 'log entry', [
-  column('jobId'),
-  column('benchRunId'),
-  column('kind'),
-  column('doneOn'),
-  column('title'),
-  column('clothId'),
-  column('clothName'),
-  column('stackTitle'),
-  column('layerIds', 'json'),
-  column('settings', 'json'),
-  column('checks', 'json'),
-  column('outcome'),
-  column('predictedBendingLength'),
-  column('predictedLow'),
-  column('predictedHigh'),
-  column('overhang'),
-  column('measuredBendingLength'),
-  column('stitched', 'json'),
-  column('note'),
-]);
+export const logEntries = new Table<LogFields>('log_entry', 'log entry', {
+  jobId: 'plain',
+  benchRunId: 'plain',
+  kind: 'plain',
+  doneOn: 'plain',
+  title: 'plain',
+  clothId: 'plain',
+  clothName: 'plain',
+  stackTitle: 'plain',
+  layerIds: 'json',
+  settings: 'json',
+  checks: 'json',
+  outcome: 'plain',
+  predictedBendingLength: 'plain',
+  predictedLow: 'plain',
+  predictedHigh: 'plain',
+  overhang: 'plain',
+  measuredBendingLength: 'plain',
+  stitched: 'json',
+  note: 'plain',
+});
 
 /** Fills in what follows from the reading. */
 export function withMeasured(fields: Omit<LogFields, 'measuredBendingLength'>): LogFields {

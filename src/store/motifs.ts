@@ -3,7 +3,7 @@ import type { Motif } from '../core/motif';
 import type { MappedMotif } from '../formats/stitches';
 import type { Db } from './database';
 import { NotFoundError } from './errors';
-import { Table, column, type Kept } from './table';
+import { Table, type Kept } from './table';
 
 /** What is kept of a motif besides its stitches; the map is made anew when it is looked at. */
 export type KeptFigures = Omit<MappedMotif, 'density' | 'name'>;
@@ -17,12 +17,12 @@ export interface MotifFields {
 }
 export type KeptMotif = MotifFields & Kept;
 
-export const motifs = new Table<MotifFields>('motif', 'motif', [
-  column('name'),
-  column('note'),
-  column('colours', 'json'),
-  column('figures', 'json'),
-]);
+export const motifs = new Table<MotifFields>('motif', 'motif', {
+  name: 'plain',
+  note: 'plain',
+  colours: 'json',
+  figures: 'json',
+});
 
 /** Keeps a motif with its stitches, both or neither; under an id it takes the place of a deleted one. */
 export function insertMotif(db: Db, fields: MotifFields, motif: Motif, id?: string): KeptMotif {

@@ -1,5 +1,5 @@
 import type { PatternPiece } from '../core/workpiece';
-import { Table, column, type Kept } from './table';
+import { Table, type Kept } from './table';
 
 export interface PieceFields extends Omit<PatternPiece, 'id'> {
   /** Where it stands among the pieces of its project. */
@@ -7,14 +7,14 @@ export interface PieceFields extends Omit<PatternPiece, 'id'> {
 }
 export type Piece = PieceFields & Kept;
 
-export const pieces = new Table<PieceFields>('piece', 'piece', [
-  column('projectId'),
-  column('name'),
-  column('shape', 'json'),
-  column('line'),
-  column('allowances', 'json'),
-  column('fold'),
-  column('grain'),
-  column('marks', 'json'),
-  column('position'),
-]);
+export const pieces = new Table<PieceFields>('piece', 'piece', {
+  projectId: 'plain',
+  name: 'plain',
+  shape: 'json',
+  line: 'plain',
+  allowances: 'json',
+  fold: 'plain',
+  grain: 'plain',
+  marks: 'json',
+  position: 'plain',
+});

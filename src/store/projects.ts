@@ -1,6 +1,6 @@
 import type { Care } from '../core/choose';
 import type { Db } from './database';
-import { Table, column, type Kept } from './table';
+import { Table, type Kept } from './table';
 
 /** Something besides cloth and layers that a thing needs: a zip, rings, thread. */
 export interface Notion {
@@ -24,15 +24,15 @@ export interface ProjectFields {
 }
 export type Project = ProjectFields & Kept;
 
-export const projects = new Table<ProjectFields>('project', 'project', [
-  column('name'),
-  column('note'),
-  column('makes'),
-  column('variant'),
-  column('care'),
-  column('notions', 'json'),
-  column('archived', 'boolean'),
-]);
+export const projects = new Table<ProjectFields>('project', 'project', {
+  name: 'plain',
+  note: 'plain',
+  makes: 'plain',
+  variant: 'plain',
+  care: 'plain',
+  notions: 'json',
+  archived: 'boolean',
+});
 
 /** A project with how far its jobs have come. */
 export interface ProjectSummary extends Project {

@@ -1,7 +1,7 @@
 import type { Predicted } from '../core/layers';
 import type { Outcome, ScrapPlan, ScrapReading } from '../core/scrap';
 import type { Db } from './database';
-import { Table, column, type Kept } from './table';
+import { Table, type Kept } from './table';
 
 /** What was seen after the wash. */
 export interface WashReading {
@@ -34,20 +34,20 @@ export interface ScrapFields {
 }
 export type Scrap = ScrapFields & Kept;
 
-export const scraps = new Table<ScrapFields>('scrap', 'scrap test', [
-  column('jobId'),
-  column('clothId'),
-  column('clothName'),
-  column('stackTitle'),
-  column('layerIds', 'json'),
-  column('predicted', 'json'),
-  column('plan', 'json'),
-  column('readings', 'json'),
-  column('chosen'),
-  column('filedOn'),
-  column('washDue'),
-  column('wash', 'json'),
-]);
+export const scraps = new Table<ScrapFields>('scrap', 'scrap test', {
+  jobId: 'plain',
+  clothId: 'plain',
+  clothName: 'plain',
+  stackTitle: 'plain',
+  layerIds: 'json',
+  predicted: 'json',
+  plan: 'json',
+  readings: 'json',
+  chosen: 'plain',
+  filedOn: 'plain',
+  washDue: 'plain',
+  wash: 'json',
+});
 
 /** Scraps of a part, newest first. */
 export function scrapsOf(db: Db, jobId: string): Scrap[] {

@@ -1,4 +1,4 @@
-import { Table, column, type Kept } from './table';
+import { Table, type Kept } from './table';
 
 export interface SeamFields {
   projectId: string;
@@ -11,11 +11,11 @@ export interface SeamFields {
 }
 export type Seam = SeamFields & Kept;
 
-export const seams = new Table<SeamFields>('seam', 'seam', [
-  column('projectId'),
-  column('firstCut'),
-  column('firstEdges', 'json'),
-  column('secondCut'),
-  column('secondEdges', 'json'),
-  column('note'),
-]);
+export const seams = new Table<SeamFields>('seam', 'seam', {
+  projectId: 'plain',
+  firstCut: 'plain',
+  firstEdges: 'json',
+  secondCut: 'plain',
+  secondEdges: 'json',
+  note: 'plain',
+});

@@ -1,6 +1,6 @@
 import type { Outline } from '../core/shape';
 import type { Db } from './database';
-import { Table, column, type Kept } from './table';
+import { Table, type Kept } from './table';
 
 export const STOCK_KINDS = ['roll', 'sheet', 'leftover'] as const;
 export const MATERIAL_KINDS = ['layer', 'cloth'] as const;
@@ -28,19 +28,19 @@ export interface StockFields {
 }
 export type Stock = StockFields & Kept;
 
-export const stock = new Table<StockFields>('stock', 'roll, sheet or leftover', [
-  column('kind'),
-  column('ofKind'),
-  column('ofId'),
-  column('width'),
-  column('length'),
-  column('count'),
-  column('outline', 'json'),
-  column('place'),
-  column('note'),
-  column('fromTable'),
-  column('usedBy'),
-]);
+export const stock = new Table<StockFields>('stock', 'roll, sheet or leftover', {
+  kind: 'plain',
+  ofKind: 'plain',
+  ofId: 'plain',
+  width: 'plain',
+  length: 'plain',
+  count: 'plain',
+  outline: 'json',
+  place: 'plain',
+  note: 'plain',
+  fromTable: 'plain',
+  usedBy: 'plain',
+});
 
 const THERE = 'used_by IS NULL AND (kind != ? OR length > 0) AND count > 0';
 

@@ -11,21 +11,38 @@ export interface Kept {
   updatedAt: string;
 }
 
+/** How a value is kept: as it is, as JSON, or as 1 and 0. */
 type ColumnKind = 'plain' | 'json' | 'boolean';
+type KindOf<V> = [V] extends [boolean] ? 'boolean' : [V] extends [string | number] ? 'plain' : 'json';
+
+/**
+ * The one description of a record's columns, by its own type: a field that is forgotten, and one that is kept in another way than its
+ * type asks for, is a type error. `?` stands where null means that the property is absent.
+ */
+export type Columns<T> = {
+  [K in keyof Required<T>]: object extends Pick<T, K & keyof T>
+    ? `${KindOf<NonNullable<Required<T>[K]>>}?`
+    : KindOf<NonNullable<Required<T>[K]>>;
+};
 
 /** Prepared statements that a table keeps for a connection. */
 const MOST_STATEMENTS = 60;
 
-/** A property and the column it is kept in. */
-export interface Column {
+/** A property and the column it is kept in: the same name in snake case. */
+interface Column {
   property: string;
   column: string;
   kind: ColumnKind;
+  optional: boolean;
 }
 
-/** Column of the same name in snake case. */
-export function column(property: string, kind: ColumnKind = 'plain'): Column {
-  return { property, column: property.replace(/[A-Z]/g, (letter) => `_${letter.toLowerCase()}`), kind };
+function columnsOf(described: Readonly<Record<string, string>>): Column[] {
+  return Object.entries(described).map(([property, kind]) => ({
+    property,
+    column: property.replace(/[A-Z]/g, (letter) => `_${letter.toLowerCase()}`),
+    kind: kind.replace('?', '') as ColumnKind,
+    optional: kind.endsWith('?'),
+  }));
 }
 
 export type Value = string | number | null;
@@ -53,10 +70,12 @@ export class Table<T extends object> {
     private readonly name: string,
     /** What one row is called in a message. */
     private readonly thing: string,
-    private readonly columns: readonly Column[],
-    /** Columns whose null means that the property is absent. */
-    private readonly optional: readonly string[] = [],
-  ) {}
+    described: Columns<T>,
+  ) {
+    this.columns = columnsOf(described);
+  }
+
+  private readonly columns: readonly Column[];
 
   /** Rows by connection, with what other connections (`seen`) and this one (`writes`) had written by then. */
   private readonly kept = new WeakMap<Db, { rows: (T & Kept)[]; seen: number; writes: number }>();
@@ -70,9 +89,9 @@ export class Table<T extends object> {
       createdAt: row['created_at'],
       updatedAt: row['updated_at'],
     };
-    for (const { property, column: name, kind } of this.columns) {
+    for (const { property, column: name, kind, optional } of this.columns) {
       const value = fromColumn(kind, row[name] ?? null);
-      if (value !== null || !this.optional.includes(property)) record[property] = value;
+      if (value !== null || !optional) record[property] = value;
     }
     return record as T & Kept;
   }

@@ -15,14 +15,16 @@ export interface CsvColumn {
   write(value: unknown): string;
 }
 
-type Common = Omit<CsvColumn, 'read' | 'write'>;
+type Common<F extends string> = Omit<CsvColumn, 'read' | 'write' | 'field'> & { field: F };
+/** A column that remembers which field it is. */
+export type ColumnOf<F extends string> = CsvColumn & { field: F };
 
-export function textColumn(common: Common): CsvColumn {
+export function textColumn<F extends string>(common: Common<F>): ColumnOf<F> {
   return { ...common, read: (text) => text, write: (value) => String(value ?? '') };
 }
 
 /** A number with point or comma; `parse` turns text with units into the base unit. */
-export function numberColumn(common: Common, parse?: (text: string) => number, digits = 3): CsvColumn {
+export function numberColumn<F extends string>(common: Common<F>, parse?: (text: string) => number, digits = 3): ColumnOf<F> {
   return {
     ...common,
     read: (text) => {
@@ -36,7 +38,7 @@ export function numberColumn(common: Common, parse?: (text: string) => number, d
 }
 
 /** One of a list of words; upper and lower case are the same. */
-export function wordColumn(common: Common, words: readonly string[]): CsvColumn {
+export function wordColumn<F extends string>(common: Common<F>, words: readonly string[]): ColumnOf<F> {
   return {
     ...common,
     read: (text) => {
@@ -49,7 +51,7 @@ export function wordColumn(common: Common, words: readonly string[]): CsvColumn 
 }
 
 /** Several words of a list, with spaces, commas or semicolons between. */
-export function wordsColumn(common: Common, words: readonly string[]): CsvColumn {
+export function wordsColumn<F extends string>(common: Common<F>, words: readonly string[]): ColumnOf<F> {
   return {
     ...common,
     read: (text) =>
@@ -68,7 +70,7 @@ export function wordsColumn(common: Common, words: readonly string[]): CsvColumn
 const YES = ['yes', 'y', 'true', '1', 'x'];
 const NO = ['no', 'n', 'false', '0', ''];
 
-export function yesColumn(common: Common): CsvColumn {
+export function yesColumn<F extends string>(common: Common<F>): ColumnOf<F> {
   return {
     ...common,
     read: (text) => {
@@ -79,4 +81,15 @@ export function yesColumn(common: Common): CsvColumn {
     },
     write: (value) => (value === true ? 'yes' : 'no'),
   };
+}
+
+/**
+ * The columns of a record's table file: one for each field of its schema, or a type error that names what was forgotten.
+ *
+ * @typeParam Field all fields that a table file is to hold
+ */
+export function columnsFor<Field extends string>() {
+  return <C extends readonly ColumnOf<Field>[]>(
+    ...columns: [Exclude<Field, C[number]['field']>] extends [never] ? C : [forgotten: Exclude<Field, C[number]['field']>]
+  ): readonly CsvColumn[] => columns as readonly CsvColumn[];
 }

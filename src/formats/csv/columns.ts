@@ -2,13 +2,15 @@ import { CONSTRUCTIONS, FIBRES, FRAYS, SHEERNESS, SURFACES, TONES, WATER, WEAVES
 import { InputError, shown } from '../../core/input-error';
 import { COVERS, ENDS, FAMILIES, FORMS, GLUES, WASHES } from '../../core/layers';
 import { parseArealDensity, parseLength } from '../../core/units';
-import { numberColumn, textColumn, wordColumn, wordsColumn, yesColumn, type CsvColumn } from './column';
+import type { InferType } from 'yup';
+import type { clothSchema, layerSchema } from '../../schemas/records';
+import { columnsFor, numberColumn, textColumn, wordColumn, wordsColumn, yesColumn, type ColumnOf } from './column';
 
 const weightOf = (field: string) => (text: string) => parseArealDensity(text, 'metric', field);
 const lengthOf = (field: string) => (text: string) => parseLength(text, 'metric', field);
 
 /** Fibres as `55 linen, 45 cotton`. */
-const fibres: CsvColumn = {
+const fibres: ColumnOf<'fibres'> = {
   field: 'fibres',
   header: 'fibres',
   aliases: ['fibre', 'fiber', 'fibers', 'content', 'made of', 'composition'],
@@ -28,7 +30,11 @@ const fibres: CsvColumn = {
   write: (value) => (value as { fibre: string; percent: number }[]).map(({ fibre, percent }) => `${percent} ${fibre}`).join(', '),
 };
 
-export const CLOTH_COLUMNS: readonly CsvColumn[] = [
+/** Fields that are no text in a cell: readings of home tests, and what follows from them. */
+type NoCell = 'tests' | 'estimated';
+
+type ClothField = Exclude<keyof InferType<typeof clothSchema>, NoCell>;
+export const CLOTH_COLUMNS = columnsFor<ClothField>()(
   textColumn({ field: 'name', header: 'name', aliases: ['cloth', 'title', 'fabric'], required: true }),
   numberColumn(
     { field: 'arealDensity', header: 'weight g/m²', aliases: ['weight', 'gsm', 'g/m2', 'areal density'], required: true },
@@ -60,11 +66,15 @@ export const CLOTH_COLUMNS: readonly CsvColumn[] = [
   numberColumn({ field: 'biasGive', header: 'bias give %', aliases: ['bias give', 'bias'] }),
   numberColumn({ field: 'shrinkLength', header: 'shrinks along %', aliases: ['shrinkage', 'shrinks along'] }),
   numberColumn({ field: 'shrinkCross', header: 'shrinks across %', aliases: ['shrinks across'] }),
+  numberColumn({ field: 'rollWidth', header: 'width as sold mm', aliases: ['width', 'roll width'] }, lengthOf('rollWidth')),
+  numberColumn({ field: 'pricePerMetre', header: 'price of a metre, cents', aliases: ['price', 'price per metre'] }),
   yesColumn({ field: 'prewashed', header: 'washed already', aliases: ['prewashed', 'washed'], fallback: false }),
   textColumn({ field: 'note', header: 'note', aliases: ['notes', 'remark', 'comment'], fallback: '' }),
-];
+);
 
-export const LAYER_COLUMNS: readonly CsvColumn[] = [
+type LayerBody = InferType<typeof layerSchema>;
+type LayerField = Exclude<keyof LayerBody, NoCell | 'leaflet'> | `leaflet.${keyof LayerBody['leaflet']}`;
+export const LAYER_COLUMNS = columnsFor<LayerField>()(
   textColumn({ field: 'name', header: 'name', aliases: ['layer', 'title', 'material'], required: true }),
   wordColumn({ field: 'family', header: 'family', aliases: ['kind', 'type'], required: true }, FAMILIES),
   wordColumn({ field: 'form', header: 'form', aliases: ['put on'], required: true }, FORMS),
@@ -107,4 +117,4 @@ export const LAYER_COLUMNS: readonly CsvColumn[] = [
   numberColumn({ field: 'pricePerMetre', header: 'price of a metre, cents', aliases: ['price', 'price per metre'], fallback: 0 }),
   yesColumn({ field: 'inStock', header: 'at hand', aliases: ['in stock', 'stock'], fallback: true }),
   textColumn({ field: 'note', header: 'note', aliases: ['notes', 'remark', 'comment'], fallback: '' }),
-];
+);

@@ -1,9 +1,14 @@
 import { yupResolver } from '@hookform/resolvers/yup';
 import type { FieldErrors, FieldValues, Resolver } from 'react-hook-form';
 import { set } from 'react-hook-form';
-import type { ObjectSchema, AnyObject } from 'yup';
+import type { AnyObject, InferType, ObjectSchema } from 'yup';
 import { InputError } from '../../core/input-error';
 import { withDefaults } from '../../schemas/validate';
+
+/** Every field of an endpoint's body: a form that forgets to read one does not compile. `Not` is what it leaves as it is. */
+export type AllOf<S extends ObjectSchema<AnyObject>, Not extends string = never> = {
+  [K in Exclude<keyof InferType<S>, Not>]: unknown;
+};
 
 /**
  * Resolver of a form whose fields are typed as people write: what is typed is read (units, fractions, fibres), and what was read is

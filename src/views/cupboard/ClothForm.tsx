@@ -2,6 +2,7 @@ import type { FRAYS } from '../../core/cloth';
 import { bendingLengthFromOverhang, CONSTRUCTIONS, SHEERNESS, SURFACES, TONES, WEAVES, type Fabric } from '../../core/cloth';
 import { formatArealDensity, lengthForField, parseArealDensity, parseLength, parseLengthBeside } from '../../core/units';
 import { CheckInput, plainOptions, SelectInput, TextInput } from '../../ui/form/form-fields';
+import type { AllOf } from '../../ui/form/typed-resolver';
 import { useKeptForm } from '../../ui/form/use-kept-form';
 import { clothSchema } from '../../schemas/records';
 import { useUnits } from '../../ui/units-context';
@@ -72,7 +73,7 @@ export default function ClothForm({ cloth, onSaved, onClose }: Props) {
       rollWidth: cloth?.rollWidth === undefined ? '' : lengthForField(cloth.rollWidth, system),
       pricePerMetre: cloth?.pricePerMetre === undefined ? '' : (cloth.pricePerMetre / 100).toFixed(2),
     }),
-    read: (draft) => ({
+    read: (draft): AllOf<typeof clothSchema, 'biasGive' | 'shrinkLength' | 'shrinkCross'> => ({
       name: draft.name.trim(),
       note: draft.note,
       construction: draft.construction,

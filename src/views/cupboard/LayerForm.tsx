@@ -20,6 +20,7 @@ import {
 import { familyLaw, familyUsual } from '../../core/library';
 import { formatArealDensity, lengthForField, parseArealDensity, parseLengthBeside, type LengthSystem } from '../../core/units';
 import { CheckInput, plainOptions, SelectInput, TextInput } from '../../ui/form/form-fields';
+import type { AllOf } from '../../ui/form/typed-resolver';
 import { useKeptForm } from '../../ui/form/use-kept-form';
 import { layerSchema } from '../../schemas/records';
 import { useUnits } from '../../ui/units-context';
@@ -101,7 +102,8 @@ export default function LayerForm({ layer: own, like, onLike, onSaved, onClose }
       pricePerMetre: String((layer?.pricePerMetre ?? 500) / 100),
       inStock: own?.inStock ?? true,
     }),
-    read: (draft) => ({
+    // Figures that were not measured are left out, and follow the family's law.
+    read: (draft): AllOf<typeof layerSchema, LawFigure | 'estimated'> => ({
       name: draft.name.trim(),
       note: draft.note,
       family: draft.family,

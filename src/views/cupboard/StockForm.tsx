@@ -7,6 +7,7 @@ import Field from '../../ui/form/Field';
 import { SelectInput, TextInput } from '../../ui/form/form-fields';
 import OutlineEditor from '../../ui/outline-editor/OutlineEditor';
 import OutlineThumb from '../../ui/OutlineThumb';
+import type { AllOf } from '../../ui/form/typed-resolver';
 import { useKeptForm } from '../../ui/form/use-kept-form';
 import { stockSchema } from '../../schemas/tables';
 import { useUnits } from '../../ui/units-context';
@@ -52,7 +53,7 @@ export default function StockForm({ entry, materials, onSaved, onClose }: Props)
       place: entry?.place ?? '',
       note: entry?.note ?? '',
     }),
-    read: (draft) => {
+    read: (draft): AllOf<typeof stockSchema, 'fromTable' | 'usedBy'> => {
       const material = materialOf(draft.ofId);
       if (!material) throw new InputError('ofId', 'say what it is of');
       return {
