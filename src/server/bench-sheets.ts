@@ -1,6 +1,6 @@
 import { copyName, cutPieces, fingerprint, layerMaterial, usualOptions, type CutItem, type TableSource } from '../core/cutlist';
 import { tablePlans, type Laid, type TablePlan } from '../core/cutplan';
-import type { CutPiece, Placement } from '../core/nesting';
+import type { NestPiece, Placement } from '../core/nesting';
 import { InputError } from '../core/input-error';
 import type { Material } from '../core/layers';
 import { openPiece } from '../core/pieces';
@@ -73,7 +73,7 @@ function laidAtOnce(sources: readonly TableSource['source'][], items: readonly C
 /** The first layout of some pieces on some sources, one source after the other, and what found no place. */
 function laidWithoutSearch(
   sources: readonly TableSource['source'][],
-  pieces: readonly CutPiece[],
+  pieces: readonly NestPiece[],
   gap: number,
 ): Pick<TablePlan, 'laid' | 'unplaced'> {
   let found: Pick<TablePlan, 'laid' | 'unplaced'> = { laid: [], unplaced: [] };

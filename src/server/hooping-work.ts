@@ -10,7 +10,7 @@ import { hoopings, type Hooping, type HoopingResult } from '../store/hoopings';
 import { logEntries, withMeasured } from '../store/log';
 import { motifs } from '../store/motifs';
 import { findWorkpiece } from '../store/workpieces';
-import { chosenOf, loadOf } from './motif-work';
+import { chosenSheets, loadOf } from './motif-work';
 
 interface ResultBody {
   doneOn: string;
@@ -112,5 +112,5 @@ function shareOf(db: Db, { motifId, clothId, stack, jobId, role }: Hooping): num
     embroidery: load.whole,
   };
   const fabric = fabricOf(cloths.get(db, clothId));
-  return judgeMotif(fabric, part, chosenOf(db, stack!.layers), load).modelShare;
+  return judgeMotif(fabric, part, chosenSheets(db, stack!.layers), load).modelShare;
 }

@@ -41,7 +41,7 @@ function keep(db: Db, read: ReadMotif, mapped = mappedMotif(read)): KeptMotif & 
 }
 
 /** A stack under a motif, with what the elastic sheet needs to be worked out on the screen. */
-export interface JudgedStack {
+export interface JudgedSheets {
   title: string;
   layers: { materialId: string; name: string; angle: number; family: string; form: string }[];
   verdict: MotifVerdict;
@@ -57,11 +57,11 @@ export interface JudgedStack {
 }
 
 export interface Judgement {
-  bare: JudgedStack;
+  bare: JudgedSheets;
   /** The stack that was asked about. */
-  asked: JudgedStack | null;
+  asked: JudgedSheets | null;
   /** What choosing offers, best first. */
-  offered: JudgedStack[];
+  offered: JudgedSheets[];
   /** The cloth floats: a hoop would mark it. */
   marks: boolean;
 }
@@ -79,14 +79,18 @@ export interface JudgeBody {
 const OFFERED = 4;
 
 /** A motif against a cloth: bare, with a stack, and with what choosing offers. @throws {InputError} {NotFoundError} */
-export function judge(db: Db, motifId: string, { clothId, cut, care, role, layers: asked, nearEdge }: JudgeBody): Judgement {
+export function judgeOnCloth(
+  db: Db,
+  motifId: string,
+  { clothId, cut, care, role, layers: asked, nearEdge }: JudgeBody,
+): Judgement {
   const load = loadOf(db, motifs.get(db, motifId));
   const cloth = cloths.get(db, clothId);
   const fabric = fabricOf(cloth);
   const embroidery = { ...load.whole, ...(nearEdge ? { nearEdge } : {}) };
   const part: Part = { role, cut, stretch: 'any', care, embroidery };
   const memory = memoryOfCloth(db, clothId);
-  const judged = (title: string, chosen: ChosenLayer[], from?: RankedStack): JudgedStack => {
+  const judged = (title: string, chosen: ChosenLayer[], from?: RankedStack): JudgedSheets => {
     const record = memory.get(chosen.map(({ material }) => useKey(material)).join('+'));
     return {
       title,
@@ -114,8 +118,8 @@ export function judge(db: Db, motifId: string, { clothId, cut, care, role, layer
   const { ranked } = choose(fabric, part, layers.list(db), { memory, atHand, schools: settings.schools, limit: OFFERED });
   return {
     bare: judged('The bare cloth', []),
-    asked: asked === null ? null : judged('Your stack', chosenOf(db, asked)),
-    offered: ranked.map((stack) => judged(stack.title, chosenOf(db, stack.layers), stack)),
+    asked: asked === null ? null : judged('Your stack', chosenSheets(db, asked)),
+    offered: ranked.map((stack) => judged(stack.title, chosenSheets(db, stack.layers), stack)),
     marks: traitsOf(fabric, part).hoopMarks,
   };
 }
@@ -128,7 +132,7 @@ export function loadOf(db: Db, kept: KeptMotif): MotifLoad {
 }
 
 /** Layers as the core sees them. @throws {InputError} naming the layer that is not there */
-export function chosenOf(db: Db, list: readonly StackSheet[]): ChosenLayer[] {
+export function chosenSheets(db: Db, list: readonly StackSheet[]): ChosenLayer[] {
   return list.map(({ materialId, angle, join }, i) => {
     const named = usedOf(materialId);
     const material = layers.find(db, named.materialId);

@@ -1,4 +1,4 @@
-import type { HoopPlace, Place, StitchRole } from '../core/hoop';
+import type { HoopPlace, MotifPlace, StitchRole } from '../core/hoop';
 import type { Join } from '../core/layers';
 import type { Outline } from '../core/shape';
 import { Table, type Kept } from './table';
@@ -73,7 +73,7 @@ export interface HoopingFields {
   ground: GroundFields;
   stack: HoopingStack | null;
   floats: boolean;
-  place: Place;
+  place: MotifPlace;
   hoopPlace: HoopPlace | null;
   /** How often the motif is sewn, at the same place each time. */
   count: number;

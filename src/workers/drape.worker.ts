@@ -1,5 +1,5 @@
 import { expose, transfer } from 'comlink';
-import { advance, layFlat, readDrape, setCloth, STILL, type Sheet, type SheetCloth, type Support } from '../core/drape';
+import { advance, layFlat, readDrape, setCloth, STILL, type DrapeSheet, type SheetCloth, type Support } from '../core/drape';
 
 /** One frame of one sheet. */
 export interface DrapeFrame {
@@ -23,7 +23,7 @@ const BURST = 4;
 /** Frames in a row that must be still before the work stops. */
 const STILL_FRAMES = 12;
 
-let sheets: { sheet: Sheet; stillFor: number }[] = [];
+let sheets: { sheet: DrapeSheet; stillFor: number }[] = [];
 let running = false;
 let show: (frame: DrapeFrame) => void = () => {};
 

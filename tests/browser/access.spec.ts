@@ -22,7 +22,7 @@ const VIEWS: [name: string, path: string][] = [
   ['Cupboard, cloth', '/cupboard'],
   ['Cupboard, layers', '/cupboard?shelf=layers'],
   ['Cupboard, rolls and leftovers', '/cupboard?shelf=stock'],
-  ['Cutting table of a layer', '/tables/tq-shades/layer/soft-silk-organza-22-g'],
+  ['Cutting table of a layer', '/tables/tq-shades/layer/polyester-organza-30-g'],
   ['Cutting table of a cloth', '/tables/tq-toolroll/cloth/tq-duck'],
   ['What to buy', '/buy?project=tq-toolroll'],
   ['Cupboard, form', '/cupboard?edit=tq-duck'],

@@ -217,7 +217,7 @@ test('two tabs at one table: the second save shows both and overwrites nothing',
 });
 
 test('what a cut table did can be taken back', async ({ page }) => {
-  await open(page, '/tables/tq-shades/layer/soft-silk-organza-22-g');
+  await open(page, '/tables/tq-shades/layer/polyester-organza-30-g');
   await expect(page.getByRole('status').filter({ hasText: /^Saved$/ })).toBeVisible({ timeout: 20_000 });
   const stock = async () =>
     (

@@ -133,7 +133,7 @@ test('one pattern, three cloths: allowances of its own, lining without a job, tw
 
   // Two are made: everything is needed twice.
   await page.getByRole('button', { name: 'Rename or make more' }).click();
-  await page.getByRole('spinbutton', { name: 'How many' }).first().fill('2');
+  await page.getByRole('textbox', { name: 'How many' }).first().fill('2');
   await page.getByRole('button', { name: 'Save', exact: true }).click();
   await expect(page.getByText('2 pieces of it are made')).toBeVisible();
   const project = page.url().split('/projects/')[1]!.split('?')[0]!;
@@ -432,11 +432,12 @@ test('a piece becomes round in one save, though a job lay along an edge that is 
 });
 
 /** Puts a stack of one material together by hand, and takes it. */
-async function takeOwn(page: Page, find: string, material: RegExp) {
+async function takeOwn(page: Page, find: string, material: RegExp, joined?: string) {
   await page.getByRole('button', { name: 'Put a stack of your own together' }).click();
   const own = page.getByRole('region', { name: 'A stack of your own' });
   await own.getByRole('searchbox').fill(find);
   await own.getByRole('button', { name: material }).first().click();
+  if (joined) await own.getByLabel('Joined').selectOption({ label: joined });
   await expect(own.getByText(/of 100/)).toBeVisible();
   for (const stop of await own.getByRole('checkbox', { name: /I know, and take it all the same/ }).all()) await stop.check();
   await own.getByRole('button', { name: 'Take this stack' }).click();
@@ -468,7 +469,7 @@ test('a clutch bag, from an empty project to the last cut-out', async ({ page })
   // Two outer panels: a firm layer, and wadding that is sprayed on, as two jobs of one cut.
   await takeOwn(page, 'firm non-woven fusible', /^Firm non-woven fusible/i);
   await anotherJob(page, 'padding', 'bag panel', 'all of the piece', async () => undefined);
-  await takeOwn(page, 'wadding, spray', /wadding, spray/i);
+  await takeOwn(page, 'thin cotton wadding', /^Thin cotton wadding/i, 'held with spray glue');
 
   // The lining of the same pattern, with a soft woven layer.
   await pieces(page).getByRole('button', { name: 'Cut it from another cloth too' }).click();

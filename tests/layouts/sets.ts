@@ -1,12 +1,12 @@
 /** Sets of pieces to lay: jigsaws whose perfect layout is known, and garment-like ones. Made by a seed. */
-import type { CutPiece } from '../../src/core/nesting';
+import type { NestPiece } from '../../src/core/nesting';
 import { seeded } from '../../src/core/random';
 import { bounds, signedArea, type Outline, type Point } from '../../src/core/shape';
 
 export interface LayoutSet {
   name: string;
   width: number;
-  pieces: CutPiece[];
+  pieces: NestPiece[];
 }
 
 /** Rectangles cut from a full strip by guillotine cuts: laid perfectly they cover it. */
@@ -89,7 +89,7 @@ export function hollowJigsaw(seed: number, rows: number, columns: number, width 
     joints.set(key, points);
     return points;
   };
-  const pieces: CutPiece[] = [];
+  const pieces: NestPiece[] = [];
   for (let j = 0; j < rows; j++) {
     for (let i = 0; i < columns; i++) {
       const ring: [number, number][] = [
@@ -115,7 +115,7 @@ export function garments(seed: number, count: number, width = 900, rotations = [
     (s) => ['cuff', cuff(s)],
     (s) => ['waistband', waistband(s)],
   ];
-  const pieces: CutPiece[] = [];
+  const pieces: NestPiece[] = [];
   let made = 0;
   for (let k = 0; made < count; k++) {
     const [name, outline] = shapes[k % shapes.length]!(0.75 + 0.5 * random());
@@ -207,6 +207,6 @@ function atOrigin(outline: Outline): Outline {
   return outline.map(([x, y]): Point => [x - minX, y - minY]);
 }
 
-function piece(id: string, outline: Outline, rotations: number[]): CutPiece {
+function piece(id: string, outline: Outline, rotations: number[]): NestPiece {
   return { id, outline, count: 1, rotations };
 }

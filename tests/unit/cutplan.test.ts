@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { lengthToBuy } from '../../src/core/cutplan';
-import { cutPlan, cutPlans, largestLeftover, latest, type CutPiece, type CutPlanOptions } from '../../src/core/nesting';
+import { cutPlan, cutPlans, largestLeftover, latest, type NestPiece, type CutPlanOptions } from '../../src/core/nesting';
 import { bounds, intersection, regionArea, transformed, type Outline } from '../../src/core/shape';
 import { judge } from '../layouts/judge';
 import { garments, hollowJigsaw, jigsaw, rectangles } from '../layouts/sets';
@@ -15,7 +15,7 @@ const rectangle = (w: number, h: number): Outline => [
   [w, h],
   [0, h],
 ];
-const piece = (id: string, outline: Outline, count = 1, rotations = [0, 180]): CutPiece => ({ id, outline, count, rotations });
+const piece = (id: string, outline: Outline, count = 1, rotations = [0, 180]): NestPiece => ({ id, outline, count, rotations });
 
 describe('cutPlan', () => {
   it('lays any set of rectangles inside the cloth, apart and truthfully', () => {

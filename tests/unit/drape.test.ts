@@ -1,18 +1,18 @@
 import { describe, expect, it } from 'vitest';
-import { layFlat, readDrape, settle, setCloth, shearStiffness, type Sheet, type Support } from '../../src/core/drape';
+import { layFlat, readDrape, settle, setCloth, shearStiffness, type DrapeSheet, type Support } from '../../src/core/drape';
 import { LIBRARY_LAYERS } from '../../src/core/library';
 
 const cloth = (bendingLength: number) => ({ bendingLength, shearStiffness: 40, arealDensity: 150 });
 const SIZE = 400;
 
-function draped(bendingLength: number, support: Support, cells: number): Sheet {
+function draped(bendingLength: number, support: Support, cells: number): DrapeSheet {
   const sheet = layFlat(cloth(bendingLength), support, SIZE, cells);
   settle(sheet, 2.5);
   return sheet;
 }
 
 /** Node in the given row and column. */
-function node({ position, cells }: Sheet, row: number, column: number): [number, number, number] {
+function node({ position, cells }: DrapeSheet, row: number, column: number): [number, number, number] {
   const i = 3 * (row * (cells + 1) + column);
   return [position[i]!, position[i + 1]!, position[i + 2]!];
 }

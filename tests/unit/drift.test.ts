@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { clothInPlane, driftMap, driftOf, stackInPlane, turnedBy, type InPlane, type Sheet } from '../../src/core/hoop';
+import { clothInPlane, driftMap, driftOf, stackInPlane, turnedBy, type InPlane, type ElasticSheet } from '../../src/core/hoop';
 import { LIBRARY_CLOTHS, LIBRARY_LAYERS } from '../../src/core/library';
 import { stitchedMotif, type Motif } from '../../src/core/motif';
 import type { Outline } from '../../src/core/shape';
@@ -26,7 +26,7 @@ describe('the elastic sheet', () => {
   });
 
   it('moves twice as far under twice the load', () => {
-    const sheet: Sheet = { columns: 20, rows: 16, dx: 5, dy: 6, inPlane: EVEN };
+    const sheet: ElasticSheet = { columns: 20, rows: 16, dx: 5, dy: 6, inPlane: EVEN };
     const pull = Float64Array.from({ length: 3 * 320 }, (_, i) => (i % 7 === 0 ? 0.02 * (i % 3) : 0));
     const one = driftOf(sheet, pull).moves;
     const two = driftOf(
@@ -38,14 +38,14 @@ describe('the elastic sheet', () => {
 
   it('answers an even pull as a held bar does', () => {
     // Pulled evenly all over, the forces cancel everywhere but at the hoop, which takes them.
-    const sheet: Sheet = { columns: 12, rows: 12, dx: 5, dy: 5, inPlane: EVEN };
+    const sheet: ElasticSheet = { columns: 12, rows: 12, dx: 5, dy: 5, inPlane: EVEN };
     const moves = driftOf(
       sheet,
       new Float64Array(3 * 144).map((_, i) => (i % 3 === 2 ? 0 : 0.1)),
     ).moves;
     expect(Math.max(...moves.map(Math.abs))).toBeLessThan(1e-9);
     // A long band across the middle, pulled along x, has the strain of a bar in series with the rest of its length.
-    const bar: Sheet = { columns: 60, rows: 40, dx: 2, dy: 2000, inPlane: { ...EVEN, xy: 0 } };
+    const bar: ElasticSheet = { columns: 60, rows: 40, dx: 2, dy: 2000, inPlane: { ...EVEN, xy: 0 } };
     const pull = new Float64Array(3 * 2400);
     for (let r = 0; r < 40; r++) for (let c = 20; c < 40; c++) pull[3 * (60 * r + c)] = 0.3;
     const { moves: along } = driftOf(bar, pull);

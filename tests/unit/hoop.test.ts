@@ -25,7 +25,7 @@ import {
   troublesAt,
   type Ground,
   type Hoop,
-  type Place,
+  type MotifPlace,
 } from '../../src/core/hoop';
 import { carryFactor } from '../../src/core/learn';
 import { LIBRARY_CLOTHS, LIBRARY_LAYERS } from '../../src/core/library';
@@ -53,7 +53,7 @@ const rectangle = (width: number, height: number): Outline => [[0, 0], [width, 0
 const centredBox = (width: number, height: number): Outline => [[-width / 2, -height / 2], [width / 2, -height / 2], [width / 2, height / 2], [-width / 2, height / 2]]; // prettier-ignore
 const napkin: Ground = { outline: rectangle(400, 400), obstacles: [], marks: false };
 const motif = centredBox(50, 40);
-const at = (x: number, y: number, angle = 0): Place => ({ x, y, angle, flipped: false });
+const at = (x: number, y: number, angle = 0): MotifPlace => ({ x, y, angle, flipped: false });
 
 describe('placing', () => {
   it('says that it fits only when the motif lies in the field and the whole ring on cloth', () => {
@@ -107,7 +107,7 @@ describe('placing', () => {
   });
 
   it('names what is in the way', () => {
-    const kinds = (ground: Ground, place: Place, each = hoop) =>
+    const kinds = (ground: Ground, place: MotifPlace, each = hoop) =>
       hoopOver(motif, each, ground, place).troubles.map(({ kind }) => kind);
     expect(kinds(napkin, at(40, 40))).toEqual(['clamp-past-cloth']);
     expect(kinds(napkin, at(5, 200))).toContain('motif-past-cloth');

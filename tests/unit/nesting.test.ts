@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import type { CutPiece } from '../../src/core/nesting';
+import type { NestPiece } from '../../src/core/nesting';
 import { layBottomLeft } from '../../src/core/nesting/bottom-left';
 import { orientationsOf, layingOutline, samePlace } from '../../src/core/nesting/orientation';
 import { singleLaying } from '../../src/core/nesting/laying';
@@ -28,11 +28,11 @@ const disc = (radius: number, n: number): Outline =>
     const angle = (2 * Math.PI * i) / n;
     return [radius * Math.cos(angle), radius * Math.sin(angle)];
   });
-const piece = (id: string, outline: Outline, more: Partial<CutPiece> = {}): CutPiece => ({
+const piece = (id: string, outline: Outline, more: Partial<NestPiece> = {}): NestPiece => ({
   ...{ id, outline, count: 1, rotations: [0, 180] },
   ...more,
 });
-const room = (pieces: CutPiece[], width = 300, length = Infinity) => singleLaying({ width, length, gap: 0, pieces });
+const room = (pieces: NestPiece[], width = 300, length = Infinity) => singleLaying({ width, length, gap: 0, pieces });
 const WORK = 1e6;
 
 describe('positions', () => {
@@ -56,7 +56,7 @@ describe('positions', () => {
 
 describe('orientations', () => {
   it('are the positions that differ: half a turn of a rectangle is none', () => {
-    const turns = (outline: Outline, more: Partial<CutPiece> = {}) =>
+    const turns = (outline: Outline, more: Partial<NestPiece> = {}) =>
       orientationsOf(piece('a', outline, { rotations: [0, 90, 180, 270], ...more }), 0, 0).length;
     expect(turns(rectangle(80, 30))).toBe(2);
     expect(turns(rectangle(50, 50))).toBe(1);

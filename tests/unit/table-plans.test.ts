@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { leftoverSource, remains, tablePlans, type Laid, type Source } from '../../src/core/cutplan';
-import type { CutPiece } from '../../src/core/nesting';
+import type { NestPiece } from '../../src/core/nesting';
 import {
   difference,
   drawShape,
@@ -25,7 +25,7 @@ const anyShape: fc.Arbitrary<Outline> = fc.oneof(
     .constantFrom(...SHAPE_KINDS.filter(({ kind }) => ['half-moon', 'collar', 'trapezium', 'sector'].includes(kind)))
     .map(({ start }) => drawShape(start as PieceShape).outline),
 );
-const anyPieces: fc.Arbitrary<CutPiece[]> = fc
+const anyPieces: fc.Arbitrary<NestPiece[]> = fc
   .array(
     fc.record({
       outline: anyShape,
@@ -57,7 +57,7 @@ const anySources: fc.Arbitrary<Source[]> = fc
   ]);
 
 /** Where everything of a piece lies, by source. */
-const outlinesOf = (pieces: readonly CutPiece[], { placements }: Laid): Outline[] =>
+const outlinesOf = (pieces: readonly NestPiece[], { placements }: Laid): Outline[] =>
   placements.map(({ id, rotation, flipped, x, y }) =>
     transformed(pieces.find((piece) => piece.id === id)!.outline, flipped, rotation, x, y),
   );

@@ -70,6 +70,10 @@ const TEAR_ON_UNSTABLE = 0.4;
 /** Two meshes at 45° even out each other's grain. */
 const CROSSED = 1.1;
 
+/** Threads of thin cloth give way before a heavy sheet does: below this weight, g/m², a pair carries at most so many times what the cloth does. */
+const THIN = 90;
+const THIN_MOST = 5;
+
 const WEAVE_CARRY: Record<string, number> = { loose: 0.55, sweater: 0.5, satin: 0.8, crepe: 0.75, twill: 0.9, eyelet: 0.6 };
 
 /**
@@ -118,7 +122,9 @@ export function embroideryLoad(
     sheets += perGram * material.arealDensity * (JOIN[material.form] ?? 1) * torn * hold;
     if (angle !== 0) crossed = CROSSED;
   }
-  const carried = factor * (cloth * starch + sheets * crossed);
+  const together = cloth * starch + sheets * crossed;
+  const thin = fabric.arealDensity < THIN && !traits.open;
+  const carried = factor * (thin ? Math.min(together, THIN_MOST * cloth * starch) : together);
   const threadLeads = motif.pull > motif.stitches * 1.001;
   return {
     density: motif.stitches,

@@ -6,7 +6,7 @@ export type { BrokenStop, JudgedStack } from './judge-stack';
 export { questionFor } from './question-for';
 export type { CriterionScore, RankedStack, StackLayer } from './ranked-stack';
 export { AVOIDS, CARES, CUTS, HANDS, ROLES, STRETCHES } from './part';
-export type { Avoid, Care, Cut, Embroidery, Hand, Part, Role, StretchWish } from './part';
+export type { Avoid, Care, CutGrain, Embroidery, Hand, Part, Role, StretchWish } from './part';
 export { ROLE_PROFILES } from './roles';
 export type { SeeThrough } from './see-through';
 export { orderFor, stepsFor } from './steps-for';

@@ -50,7 +50,7 @@ export const AVOIDS = ['liquid', 'spray-glue', 'fusible', 'sewing-by-hand'] as c
 
 export type Role = (typeof ROLES)[number];
 export type Hand = (typeof HANDS)[number];
-export type Cut = (typeof CUTS)[number];
+export type CutGrain = (typeof CUTS)[number];
 export type StretchWish = (typeof STRETCHES)[number];
 export type Care = (typeof CARES)[number];
 export type Avoid = (typeof AVOIDS)[number];
@@ -70,7 +70,7 @@ export interface Embroidery {
 export interface Part {
   role: Role;
   hand?: Hand;
-  cut: Cut;
+  cut: CutGrain;
   stretch: StretchWish;
   care: Care;
   cutAlready?: boolean;

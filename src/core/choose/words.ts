@@ -1,4 +1,4 @@
-import type { Care, Cut, Role, StretchWish } from './part';
+import type { Care, CutGrain, Role, StretchWish } from './part';
 
 /** Names of parts for lists and menus. */
 export const ROLE_WORDS: Record<Role, string> = {
@@ -60,7 +60,7 @@ export const CARE_WORDS: Record<Care, string> = {
   none: 'never washed',
 };
 
-export const CUT_WORDS: Record<Cut, string> = {
+export const CUT_WORDS: Record<CutGrain, string> = {
   straight: 'on the straight grain',
   cross: 'across the grain',
   bias: 'on the bias',

@@ -1,4 +1,4 @@
-import type { CutPiece } from '../nesting';
+import type { NestPiece } from '../nesting';
 import type { Mark, PieceCut } from '../pieces';
 import type { Outline, Point } from '../shape';
 
@@ -67,7 +67,7 @@ const SEARCHED_TURNS = [
  *
  * @example cutPieces([cutItem])[0].id // 'a'
  */
-export function cutPieces(items: readonly CutItem[]): CutPiece[] {
+export function cutPieces(items: readonly CutItem[]): NestPiece[] {
   const all = items.reduce((sum, { count }) => sum + count, 0);
   const { turns } = SEARCHED_TURNS.find(({ copies }) => all <= copies)!;
   return items.map(({ id, outline, count, rotations, free, flip }) => ({

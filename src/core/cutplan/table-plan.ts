@@ -1,7 +1,7 @@
 import { requireNumber } from '../input-error';
 import { bounds, polygonArea, transformed, type Outline } from '../shape';
 import { cutPlans, type CutPlan } from '../nesting/cut-plan';
-import type { CutPiece, Placement, Unplaced } from '../nesting/piece';
+import type { NestPiece, Placement, Unplaced } from '../nesting/piece';
 
 /** Cloth that lies on the table: a leftover of any outline, a sheet, or a roll. */
 export interface Source {
@@ -32,7 +32,7 @@ export interface TablePlan {
 export interface TablePlanOptions {
   /** In the order in which they are used: leftovers from the box first, then the roll. */
   sources: readonly Source[];
-  pieces: readonly CutPiece[];
+  pieces: readonly NestPiece[];
   /** mm. */
   gap: number;
   /** Time allowed for all of it, s. */
@@ -98,7 +98,7 @@ function keyOf({ id, copy }: Unplaced): string {
 }
 
 /** Pieces with the copies that take part, numbered anew from 0, and the numbers they had. */
-function renumbered(pieces: readonly CutPiece[], waiting: readonly Unplaced[], still: readonly Placement[]) {
+function renumbered(pieces: readonly NestPiece[], waiting: readonly Unplaced[], still: readonly Placement[]) {
   const copies = new Map<string, number[]>();
   for (const { id, copy } of [...still, ...waiting]) copies.set(id, [...(copies.get(id) ?? []), copy]);
   const list = pieces.flatMap((piece) => {

@@ -1,4 +1,4 @@
-import { GRAVITY_MM, type Sheet } from './sheet';
+import { GRAVITY_MM, type DrapeSheet } from './sheet';
 
 /** Steps in a second. Four times as many move the drape by less than one part in a hundred (docs/science.md). */
 export const STEPS_PER_SECOND = 4800;
@@ -21,7 +21,7 @@ const TOP_SPEED = 4000;
  * @returns the fastest node at the end, mm/s
  * @example advance(layFlat({ bendingLength: 20, shearStiffness: 10, arealDensity: 140 }, 'round', 400, 12), 10) > 0 // true
  */
-export function advance(sheet: Sheet, steps: number): number {
+export function advance(sheet: DrapeSheet, steps: number): number {
   const { position: p, velocity: v, free, cells } = sheet;
   const side = cells + 1;
   const spacing = sheet.size / cells;
@@ -162,7 +162,7 @@ function keepOutOfTable(p: Float64Array, free: Uint8Array): void {
  * Averages the net with its mirror images. The order in which threads are given back their length would otherwise
  * grow into a lean that the cloth does not have. The corner has one mirror, the round stand eight.
  */
-function evenOut({ position: p, cells, support }: Sheet): void {
+function evenOut({ position: p, cells, support }: DrapeSheet): void {
   const side = cells + 1;
   for (let row = 0; row < side; row++) {
     for (let column = 0; column < row; column++) {

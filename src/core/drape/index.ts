@@ -3,4 +3,4 @@ export { readDrape, settle, STILL } from './settle';
 export type { DrapeReading } from './settle';
 export { shearStiffness } from './shear-stiffness';
 export { layFlat, setCloth } from './sheet';
-export type { Sheet, SheetCloth, Support } from './sheet';
+export type { DrapeSheet, SheetCloth, Support } from './sheet';

@@ -1,5 +1,5 @@
 import { advance, STEPS_PER_SECOND } from './advance';
-import type { Sheet } from './sheet';
+import type { DrapeSheet } from './sheet';
 
 /** Steps between two looks at the speed: a twentieth of a second. */
 const BURST = STEPS_PER_SECOND / 20;
@@ -13,7 +13,7 @@ export const STILL = 4;
  * @returns whether it came to rest in that time
  * @example settle(layFlat({ bendingLength: 20, shearStiffness: 10, arealDensity: 140 }, 'round', 400, 8), 20) // true
  */
-export function settle(sheet: Sheet, seconds = 12): boolean {
+export function settle(sheet: DrapeSheet, seconds = 12): boolean {
   const bursts = Math.ceil((seconds * STEPS_PER_SECOND) / BURST);
   for (let i = 0; i < bursts; i++) if (advance(sheet, BURST) < STILL && i > 4) return true;
   return false;
@@ -34,7 +34,7 @@ export interface DrapeReading {
  *
  * @example readDrape(layFlat({ bendingLength: 20, shearStiffness: 10, arealDensity: 140 }, 'round', 400, 12)).depth // 0
  */
-export function readDrape({ position: p, cells, size }: Sheet): DrapeReading {
+export function readDrape({ position: p, cells, size }: DrapeSheet): DrapeReading {
   const side = cells + 1;
   const edge: [number, number][] = [];
   const at = (row: number, column: number): [number, number] => {

@@ -5,7 +5,7 @@ export const SUPPORTS = ['corner', 'round'] as const;
 export type Support = (typeof SUPPORTS)[number];
 
 /** A square of cloth as a net of warp and weft, and where it has got to. Lengths mm, times s, z upward. */
-export interface Sheet {
+export interface DrapeSheet {
   /** Cells along a side; even, so that a thread runs over the table's edge. */
   readonly cells: number;
   /** Side, mm. */
@@ -53,7 +53,7 @@ const HOLD_BEYOND = 0.5;
  * @throws {InputError} naming the value
  * @example layFlat({ bendingLength: 20, shearStiffness: 10, arealDensity: 140 }, 'round', 400, 12).cells // 12
  */
-export function layFlat(cloth: SheetCloth, support: Support, size: number, cells: number, radius = size * 0.225): Sheet {
+export function layFlat(cloth: SheetCloth, support: Support, size: number, cells: number, radius = size * 0.225): DrapeSheet {
   requireNumber('size', size, 'mm', { min: 100, max: 1000 });
   requireNumber('cells', cells, '', { min: CELLS.min, max: CELLS.max });
   if (!Number.isInteger(cells) || cells % 2 === 1) throw new InputError('cells', `must be an even whole number, saw ${cells}`);
@@ -73,7 +73,7 @@ export function layFlat(cloth: SheetCloth, support: Support, size: number, cells
       free[node] = held ? 0 : 1;
     }
   }
-  const sheet: Sheet = {
+  const sheet: DrapeSheet = {
     cells,
     size,
     support,
@@ -93,7 +93,7 @@ export function layFlat(cloth: SheetCloth, support: Support, size: number, cells
  *
  * @example setCloth(layFlat({ bendingLength: 20, shearStiffness: 10, arealDensity: 140 }, 'round', 400, 12), { bendingLength: 30, shearStiffness: 10, arealDensity: 140 }) // undefined
  */
-export function setCloth(sheet: Sheet, { bendingLength, shearStiffness, arealDensity }: SheetCloth): void {
+export function setCloth(sheet: DrapeSheet, { bendingLength, shearStiffness, arealDensity }: SheetCloth): void {
   requireNumber('bendingLength', bendingLength, 'mm', { above: 0, max: 1000 });
   requireNumber('shearStiffness', shearStiffness, 'N/m', { above: 0, max: 1e6 });
   requireNumber('arealDensity', arealDensity, 'g/m²', { above: 0, max: 5000 });

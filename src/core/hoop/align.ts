@@ -1,12 +1,12 @@
 import { bounds, type Outline, type Point } from '../shape';
-import type { Place } from './placing';
+import type { MotifPlace } from './placing';
 
 /**
  * Middle of a motif so far from an edge, so far along it from its beginning, upright to it.
  *
  * @example fromEdge(square(400), 0, 50, 200) // { x: 200, y: 50 }
  */
-export function fromEdge(outline: Outline, edge: number, distance: number, along: number): Pick<Place, 'x' | 'y'> {
+export function fromEdge(outline: Outline, edge: number, distance: number, along: number): Pick<MotifPlace, 'x' | 'y'> {
   const [a, b] = [outline[edge]!, outline[(edge + 1) % outline.length]!];
   const length = Math.hypot(b[0] - a[0], b[1] - a[1]);
   const u: Point = [(b[0] - a[0]) / length, (b[1] - a[1]) / length];
@@ -32,7 +32,7 @@ export function edgeDistance(outline: Outline, edge: number, [x, y]: Point): { d
  * @param outline counter-clockwise @param distance of the middle from both edges, mm
  * @example atCorner(square(400), 0, 50).angle // 315
  */
-export function atCorner(outline: Outline, corner: number, distance: number): Pick<Place, 'x' | 'y' | 'angle'> {
+export function atCorner(outline: Outline, corner: number, distance: number): Pick<MotifPlace, 'x' | 'y' | 'angle'> {
   const n = outline.length;
   const [before, at, after] = [outline[(corner + n - 1) % n]!, outline[corner]!, outline[(corner + 1) % n]!];
   const unit = ([x, y]: Point): Point => [x / Math.hypot(x, y), y / Math.hypot(x, y)];
@@ -50,7 +50,11 @@ export function atCorner(outline: Outline, corner: number, distance: number): Pi
  *
  * @example centred(square(400), { x: 10, y: 20 }, 'both') // { x: 200, y: 200 }
  */
-export function centred(outline: Outline, { x, y }: Pick<Place, 'x' | 'y'>, on: 'x' | 'y' | 'both'): Pick<Place, 'x' | 'y'> {
+export function centred(
+  outline: Outline,
+  { x, y }: Pick<MotifPlace, 'x' | 'y'>,
+  on: 'x' | 'y' | 'both',
+): Pick<MotifPlace, 'x' | 'y'> {
   const box = bounds(outline);
   return {
     x: on === 'y' ? x : (box.minX + box.maxX) / 2,
@@ -63,7 +67,7 @@ export function centred(outline: Outline, { x, y }: Pick<Place, 'x' | 'y'>, on: 
  *
  * @example measuringEdges(square(400), { x: 50, y: 80 }).length // 2
  */
-export function measuringEdges(outline: Outline, { x, y }: Pick<Place, 'x' | 'y'>): { edge: number; distance: number }[] {
+export function measuringEdges(outline: Outline, { x, y }: Pick<MotifPlace, 'x' | 'y'>): { edge: number; distance: number }[] {
   const all = outline.map((_, edge) => ({ edge, ...edgeDistance(outline, edge, [x, y]) }));
   const usable = all
     .filter(({ along, length, distance }) => length > 40 && along >= 0 && along <= length && distance > 0)
@@ -88,6 +92,6 @@ export function measuringEdges(outline: Outline, { x, y }: Pick<Place, 'x' | 'y'
  *
  * @example mirroredPlace(middle).flipped // true
  */
-export function mirroredPlace({ x, y, angle, flipped }: Place): Place {
+export function mirroredPlace({ x, y, angle, flipped }: MotifPlace): MotifPlace {
   return { x: -x, y, angle: (360 - angle) % 360, flipped: !flipped };
 }

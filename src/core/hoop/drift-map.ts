@@ -1,5 +1,5 @@
 import { motifFigures, widerBox, type Motif } from '../motif';
-import { driftOf, strainsOf, type Sheet } from './elastic-sheet';
+import { driftOf, strainsOf, type ElasticSheet } from './elastic-sheet';
 import { pullOf } from './pull';
 import type { InPlane } from './tension';
 
@@ -60,7 +60,7 @@ export function driftMap({ motif, window, inPlane, rigidity, taut, cells = USUAL
   const side = Math.max(width, height) / cells;
   const columns = Math.max(4, Math.round(width / side));
   const rows = Math.max(4, Math.round(height / side));
-  const sheet: Sheet = { columns, rows, dx: width / columns, dy: height / rows, inPlane };
+  const sheet: ElasticSheet = { columns, rows, dx: width / columns, dy: height / rows, inPlane };
   const { moves } = driftOf(sheet, pullOf(motif, sheet, window.minX, window.minY, upTo));
   const most = { drift: 0, x: 0, y: 0 };
   for (let node = 0; node < moves.length / 2; node++) {

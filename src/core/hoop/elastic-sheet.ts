@@ -3,7 +3,7 @@ import type { InPlane } from './tension';
 /**
  * A rectangular sheet that is held all round, cut into equal cells. Nodes are counted row by row from below, cells too.
  */
-export interface Sheet {
+export interface ElasticSheet {
   /** Cells across and up. */
   columns: number;
   rows: number;
@@ -35,7 +35,7 @@ const GAUSS = 1 / Math.sqrt(3);
  * @returns nothing moves at the hoop
  * @example driftOf(sheet, pullOf(motif, sheet, 0, 0)).moves.length // 578
  */
-export function driftOf(sheet: Sheet, pull: PullField): Drift {
+export function driftOf(sheet: ElasticSheet, pull: PullField): Drift {
   const { columns, rows, dx, dy } = sheet;
   const across = columns + 1;
   const nodes = across * (rows + 1);
@@ -95,7 +95,7 @@ export function driftOf(sheet: Sheet, pull: PullField): Drift {
  *
  * @example strainsOf(sheet, new Float64Array(2 * 17 * 17)).every((strain) => strain === 0) // true
  */
-export function strainsOf({ columns, rows, dx, dy }: Sheet, moves: Float64Array): Float64Array {
+export function strainsOf({ columns, rows, dx, dy }: ElasticSheet, moves: Float64Array): Float64Array {
   const across = columns + 1;
   const strains = new Float64Array(3 * columns * rows);
   for (let r = 0; r < rows; r++)
@@ -121,7 +121,7 @@ function corners(r: number, c: number, across: number): [number, number, number,
 }
 
 /** Stiffness of one cell, 8 × 8, by 2 × 2 Gauss points. All cells are the same. */
-function elementStiffness({ dx, dy, inPlane: c }: Sheet): Float64Array {
+function elementStiffness({ dx, dy, inPlane: c }: ElasticSheet): Float64Array {
   const k = new Float64Array(64);
   for (const gx of [-GAUSS, GAUSS])
     for (const gy of [-GAUSS, GAUSS]) {

@@ -1,7 +1,7 @@
 import type { Outline, Point } from '../shape';
 import { measuringEdges } from './align';
 import type { HoopPlace } from './hoop';
-import type { Place } from './placing';
+import type { MotifPlace } from './placing';
 
 /** How a hoop is put on by folds, and where the design then lies in its field. */
 export interface HoopFolds {
@@ -22,7 +22,7 @@ export interface HoopFolds {
  * @returns no edges where none is straight: then the gauge is laid on
  * @example Object.keys(hoopFolds(square(400), middle, { x: 200, y: 200, angle: 0 })).length > 0 // true
  */
-export function hoopFolds(outline: Outline, place: Place, hoop: HoopPlace): HoopFolds {
+export function hoopFolds(outline: Outline, place: MotifPlace, hoop: HoopPlace): HoopFolds {
   const [dx, dy] = [place.x - hoop.x, place.y - hoop.y];
   const angle = (hoop.angle * Math.PI) / 180;
   const axis: Point = [Math.cos(angle), Math.sin(angle)];

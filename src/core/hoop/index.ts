@@ -1,13 +1,13 @@
 export { clothInPlane, stackInPlane, turnedBy } from './tension';
 export type { InPlane } from './tension';
 export { driftOf } from './elastic-sheet';
-export type { Drift, PullField, Sheet } from './elastic-sheet';
+export type { Drift, PullField, ElasticSheet } from './elastic-sheet';
 export { driftMap, windowAround } from './drift-map';
 export type { DriftMap, DriftOptions } from './drift-map';
 export { HOOP_KINDS, HOOP_SHAPES, hoopOutlines, mountPoint, MOUNTS, requireHoop, SIDES } from './hoop';
 export type { Hoop, HoopOutlines, HoopPlace } from './hoop';
 export { hoopOver, hullOf, mayHold, placedMotif, troublesAt } from './placing';
-export type { Ground, Hooped, Place, PlacingTrouble } from './placing';
+export type { Ground, Hooped, MotifPlace, PlacingTrouble } from './placing';
 export { proposals } from './propose';
 export type { Proposal } from './propose';
 export { atCorner, centred, edgeDistance, fromEdge, measuringEdges, mirroredPlace } from './align';

@@ -23,7 +23,7 @@ export interface Ground {
 }
 
 /** Where the middle of the motif lies on the cloth, mm; its turn counter-clockwise, degrees; mirrored left to right first. */
-export interface Place {
+export interface MotifPlace {
   x: number;
   y: number;
   angle: number;
@@ -70,7 +70,7 @@ function cross([ax, ay]: Point, [bx, by]: Point, [cx, cy]: Point): number {
  *
  * @example placedMotif(square(20), { ...middle, x: 10, y: 10 }).length // 4
  */
-export function placedMotif(motif: Outline, { x, y, angle, flipped }: Place): Outline {
+export function placedMotif(motif: Outline, { x, y, angle, flipped }: MotifPlace): Outline {
   return transformed(motif, flipped, angle, x, y);
 }
 
@@ -81,7 +81,7 @@ export function placedMotif(motif: Outline, { x, y, angle, flipped }: Place): Ou
  * @param motif hull of the motif round its own middle, mm
  * @example troublesAt(square(20), hoop, ground, middle, { x: 200, y: 200, angle: 0 }) // []
  */
-export function troublesAt(motif: Outline, hoop: Hoop, ground: Ground, place: Place, at: HoopPlace): PlacingTrouble[] {
+export function troublesAt(motif: Outline, hoop: Hoop, ground: Ground, place: MotifPlace, at: HoopPlace): PlacingTrouble[] {
   const found: PlacingTrouble[] = [];
   const there = placedMotif(motif, place);
   const { field, inner, outer } = hoopOutlines(hoop, at);
@@ -122,7 +122,7 @@ interface Try {
 }
 
 /** Every shift and turn of a hoop over a motif; quick enough to ask of thousands of places. */
-function* triesOver(motif: Outline, hoop: Hoop, ground: Ground, place: Place): Generator<Try, void> {
+function* triesOver(motif: Outline, hoop: Hoop, ground: Ground, place: MotifPlace): Generator<Try, void> {
   const there = placedMotif(motif, place);
   const corners = ground.obstacles.flat();
   const held = [ground.outline, ...(ground.strips ?? [])];
@@ -158,7 +158,7 @@ function* triesOver(motif: Outline, hoop: Hoop, ground: Ground, place: Place): G
  *
  * @example hoopOver(square(20), hoop, ground, middle).at !== undefined // true
  */
-export function hoopOver(motif: Outline, hoop: Hoop, ground: Ground, place: Place): Hooped {
+export function hoopOver(motif: Outline, hoop: Hoop, ground: Ground, place: MotifPlace): Hooped {
   let best: Try | undefined;
   for (const each of triesOver(motif, hoop, ground, place)) {
     if (each.cost === 0) {
@@ -176,7 +176,7 @@ export function hoopOver(motif: Outline, hoop: Hoop, ground: Ground, place: Plac
  *
  * @example mayHold(square(20), hoop, ground, middle) // true
  */
-export function mayHold(motif: Outline, hoop: Hoop, ground: Ground, place: Place): boolean {
+export function mayHold(motif: Outline, hoop: Hoop, ground: Ground, place: MotifPlace): boolean {
   for (const { cost } of triesOver(motif, hoop, ground, place)) if (cost === 0) return true;
   return false;
 }

@@ -2,14 +2,14 @@ import type { Outline, Point } from '../shape';
 import type { Hoop, HoopPlace } from './hoop';
 import { edgeDistance, fromEdge } from './align';
 import { hoopOutlines } from './hoop';
-import { hoopOver, mayHold, troublesAt, type Ground, type Place, type PlacingTrouble } from './placing';
+import { hoopOver, mayHold, troublesAt, type Ground, type MotifPlace, type PlacingTrouble } from './placing';
 
 /** A way in which the motif can be sewn after all. */
 export type Proposal =
-  | { kind: 'moved'; place: Place; at: HoopPlace; by: number }
-  | { kind: 'other-hoop'; hoopIndex: number; place: Place; at: HoopPlace }
-  | { kind: 'strip'; place: Place; at: HoopPlace; /** Width past the edge, mm. */ width: number; strips: Outline[] }
-  | { kind: 'float'; place: Place; at: HoopPlace; because: 'marks' | 'reach' };
+  | { kind: 'moved'; place: MotifPlace; at: HoopPlace; by: number }
+  | { kind: 'other-hoop'; hoopIndex: number; place: MotifPlace; at: HoopPlace }
+  | { kind: 'strip'; place: MotifPlace; at: HoopPlace; /** Width past the edge, mm. */ width: number; strips: Outline[] }
+  | { kind: 'float'; place: MotifPlace; at: HoopPlace; because: 'marks' | 'reach' };
 
 /** How far and how finely a nearer place is looked for, mm and degrees. */
 const FARTHEST = 200;
@@ -30,7 +30,7 @@ const WIDEST_STRIP = 150;
  * @param motif hull of the motif round its own middle, mm @param hoops the person's own @param chosen index of the hoop that was chosen
  * @example proposals(square(20), [hoop], 0, ground, middle).length // 2
  */
-export function proposals(motif: Outline, hoops: readonly Hoop[], chosen: number, ground: Ground, place: Place): Proposal[] {
+export function proposals(motif: Outline, hoops: readonly Hoop[], chosen: number, ground: Ground, place: MotifPlace): Proposal[] {
   const hoop = hoops[chosen]!;
   const wanted = hoopOver(motif, hoop, ground, place);
   const reaches = (troubles: readonly PlacingTrouble[]) =>
@@ -84,8 +84,8 @@ function nearest(
   motif: Outline,
   hoop: Hoop,
   ground: Ground,
-  place: Place,
-): { place: Place; at: HoopPlace; by: number } | undefined {
+  place: MotifPlace,
+): { place: MotifPlace; at: HoopPlace; by: number } | undefined {
   const tryAt = (dx: number, dy: number) => {
     const moved = { ...place, x: place.x + dx, y: place.y + dy };
     if (!mayHold(motif, hoop, ground, moved)) return undefined;

@@ -1,5 +1,5 @@
 import { STITCH, type Motif } from '../motif';
-import type { PullField, Sheet } from './elastic-sheet';
+import type { PullField, ElasticSheet } from './elastic-sheet';
 
 /**
  * Pull that stays in a sewn thread once it has settled, N. Our own starting figure, so chosen that a motif at the limit of
@@ -17,7 +17,7 @@ const THREAD_PULL = 0.05;
  */
 export function pullOf(
   { x, y, command }: Motif,
-  { columns, rows, dx, dy }: Sheet,
+  { columns, rows, dx, dy }: ElasticSheet,
   originX: number,
   originY: number,
   upTo = command.length,

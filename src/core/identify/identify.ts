@@ -2,7 +2,7 @@ import type { NamedFabric } from '../measure';
 import { InputError } from '../input-error';
 import type { Material } from '../layers';
 import { LAYER_QUESTIONS } from './layer-questions';
-import { QUESTIONS, type Question } from './questions';
+import { QUESTIONS, type Look } from './questions';
 
 /** Answers that were given, by question. */
 export type Given = Readonly<Record<string, string>>;
@@ -61,11 +61,7 @@ interface Named {
  * @throws {InputError} for a question or an answer that is not known
  * @example identifyAmong(LIBRARY_LAYERS, LAYER_QUESTIONS, { look: 'loops' }).likely[0] // a tricot
  */
-function identifyAmong<K, T extends K & Named>(
-  things: readonly T[],
-  questions: readonly Question<K>[],
-  given: Given,
-): Identified {
+function identifyAmong<K, T extends K & Named>(things: readonly T[], questions: readonly Look<K>[], given: Given): Identified {
   if (things.length === 0) return { likely: [], next: [], entropy: 0 };
   const tables = new Map(
     questions.map((question) => [question.id, things.map((thing) => normalized(question.likelihood(thing)))]),

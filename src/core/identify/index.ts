@@ -2,4 +2,4 @@ export { entropyOf, identify, identifyLayer } from './identify';
 export { LAYER_QUESTIONS } from './layer-questions';
 export type { Given, Identified, Likely, NextQuestion } from './identify';
 export { QUESTIONS } from './questions';
-export type { Question } from './questions';
+export type { Look } from './questions';

@@ -1,5 +1,5 @@
 import { isFusible, type Family, type Material } from '../layers';
-import { near, sure, type Question } from './questions';
+import { near, sure, type Look } from './questions';
 
 /** How the face of a family looks through a lens: paper, threads, loops, fluff, foam, film, wiry. */
 const LOOK: Partial<Record<Family, number>> = {
@@ -51,7 +51,7 @@ const TEAR: Partial<Record<Family, [number, number, number]>> = {
 };
 
 /** What can be seen and felt of an interfacing or a sheet without a label. Data: adding one is one entry. */
-export const LAYER_QUESTIONS: readonly Question<Material>[] = [
+export const LAYER_QUESTIONS: readonly Look<Material>[] = [
   {
     id: 'look',
     question: 'Look at it closely: what is it made of?',

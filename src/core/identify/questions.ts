@@ -6,7 +6,7 @@ export interface Answer {
 }
 
 /** Something that can be seen or felt of an unknown cloth or layer, and how likely each answer is for a known one. */
-export interface Question<T = Fabric> {
+export interface Look<T = Fabric> {
   id: string;
   question: string;
   /** How to look. */
@@ -45,7 +45,7 @@ const yesNo: readonly Answer[] = [
 const has = (fabric: Fabric, surface: Fabric['surface'][number]) => fabric.surface.includes(surface);
 
 /** All questions. Data: adding one is one entry. */
-export const QUESTIONS: readonly Question[] = [
+export const QUESTIONS: readonly Look[] = [
   {
     id: 'unravel',
     question: 'Pull at a cut edge: what comes?',

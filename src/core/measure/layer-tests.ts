@@ -5,7 +5,7 @@ import { overhang } from './tests/overhang';
 import { shrinkage } from './tests/shrinkage';
 import { stretch } from './tests/stretch';
 import { thickness } from './tests/thickness';
-import { weight } from './tests/weight';
+import { weightTest } from './tests/weight';
 
 export const LAYER_TEST_IDS = ['weight', 'thickness', 'overhang', 'stretch', 'heat', 'shrinkage'] as const;
 export type LayerTestId = (typeof LAYER_TEST_IDS)[number];
@@ -27,12 +27,12 @@ const SHRINK_FIRST = 1;
 /** All home tests of a layer, in the order in which the bench lists them. */
 export const LAYER_TESTS: readonly LayerTest[] = [
   {
-    ...weight,
+    ...weightTest,
     id: 'weight',
     purpose: 'A label often says only “light” or “medium”; the balance tells.',
     settles: ['arealDensity'],
     read(readings) {
-      const { figures } = weight.read(readings);
+      const { figures } = weightTest.read(readings);
       return {
         figures,
         patch: { arealDensity: figures[0]!.value },

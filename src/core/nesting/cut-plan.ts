@@ -3,7 +3,7 @@ import { bounds, polygonArea, requireOutline, transformed, type Outline } from '
 import { layoutFaults, type LayoutFault } from './layout-faults';
 import { largestLeftover, type Leftover } from './leftover';
 import { latest, nest, workFor } from './nest';
-import type { CutPiece, Placement, Unplaced } from './piece';
+import type { NestPiece, Placement, Unplaced } from './piece';
 import { layRows } from './rows';
 
 export interface CutPlanOptions {
@@ -13,7 +13,7 @@ export interface CutPlanOptions {
   length?: number;
   /** Room between pieces, mm; none is kept to the edge of the cloth. */
   gap: number;
-  pieces: readonly CutPiece[];
+  pieces: readonly NestPiece[];
   /** Time allowed, s; with 0 the first layout is answered. */
   seconds: number;
   /** The same seed gives the same layout, as long as the time allowed is not cut short by a slow machine. */
@@ -103,7 +103,7 @@ export function* cutPlans(options: CutPlanOptions): Generator<CutPlan & { done: 
 
 /** Rows of upright rectangles; nothing is told to lie anywhere in the event that they are not sound. */
 function soundRows(
-  pieces: readonly CutPiece[],
+  pieces: readonly NestPiece[],
   width: number,
   gap: number,
   length: number,
@@ -175,7 +175,7 @@ function requireOptions({ width, length, gap, seconds, pieces, locked = [], clot
   });
 }
 
-function isHeavy(pieces: readonly CutPiece[]): boolean {
+function isHeavy(pieces: readonly NestPiece[]): boolean {
   const copies = pieces.reduce((sum, { count }) => sum + count, 0);
   const positions = pieces.reduce((sum, { rotations, flip }) => sum + rotations.length * (flip ? 2 : 1), 0);
   return copies > MOST_NESTED || positions > MOST_POSITIONS;
@@ -183,7 +183,7 @@ function isHeavy(pieces: readonly CutPiece[]): boolean {
 
 function withMeasures(
   { placements, unplaced }: Pick<CutPlan, 'placements' | 'unplaced'>,
-  pieces: readonly CutPiece[],
+  pieces: readonly NestPiece[],
   width: number,
 ): CutPlan {
   const byId = new Map(pieces.map((piece) => [piece.id, piece]));
@@ -200,7 +200,7 @@ function withMeasures(
   };
 }
 
-function densityOf(placements: readonly Placement[], pieces: readonly CutPiece[], width: number, length: number): number {
+function densityOf(placements: readonly Placement[], pieces: readonly NestPiece[], width: number, length: number): number {
   const areas = new Map(pieces.map(({ id, outline }) => [id, polygonArea(outline)]));
   const area = placements.reduce((sum, { id }) => sum + areas.get(id)!, 0);
   return length > 0 ? area / (width * length) : 0;

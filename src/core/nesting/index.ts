@@ -4,7 +4,7 @@ export { largestLeftover } from './leftover';
 export type { Leftover } from './leftover';
 export { latest } from './nest';
 export { layRows } from './rows';
-export type { CutPiece, Placement, Unplaced } from './piece';
+export type { NestPiece, Placement, Unplaced } from './piece';
 export { layoutFaults } from './layout-faults';
 export { overlapArea } from './overlap-area';
 export type { LayoutFault, LayoutToCheck } from './layout-faults';

@@ -2,7 +2,7 @@ import { bounds, difference, polygonArea, transformed, type Box, type Outline, t
 import { orientationsOf, layingOutline, type Orientation } from './orientation';
 import { NoFitTable } from './no-fit';
 import { overlapArea } from './overlap-area';
-import type { CutPiece, Placement, Unplaced } from './piece';
+import type { NestPiece, Placement, Unplaced } from './piece';
 import { Positions } from './positions';
 
 export interface LayingOptions {
@@ -12,7 +12,7 @@ export interface LayingOptions {
   length: number;
   /** Room between pieces, mm. */
   gap: number;
-  pieces: readonly CutPiece[];
+  pieces: readonly NestPiece[];
   /** Copies that stay where they are. */
   locked?: readonly Placement[];
   /** Outline of a leftover, within the width and the length, mm; without one the cloth is a plain strip. */
@@ -196,7 +196,7 @@ export function singleLaying({ width, length, gap, pieces, locked = [], cloth }:
 }
 
 /** A locked copy where it lies. */
-function lockedForm({ id, rotation, flipped, x, y }: Placement, pieces: readonly CutPiece[], gap: number): Orientation {
+function lockedForm({ id, rotation, flipped, x, y }: Placement, pieces: readonly NestPiece[], gap: number): Orientation {
   const { outline } = pieces.find((piece) => piece.id === id)!;
   const there = transformed(outline, flipped, rotation, x, y);
   return { ...fixedForm(layingOutline(there, gap)), box: bounds(there) };

@@ -9,7 +9,7 @@ import {
   type Box,
   type Outline,
 } from '../shape';
-import type { CutPiece } from './piece';
+import type { NestPiece } from './piece';
 
 /** A piece in one of the positions it may be cut in: turned, and face down or not. */
 export interface Orientation {
@@ -44,7 +44,7 @@ const SAME = 1e-6;
  *
  * @example orientationsOf(pieces[0], 0, 5).length // 1
  */
-export function orientationsOf(piece: CutPiece, index: number, gap: number): Orientation[] {
+export function orientationsOf(piece: NestPiece, index: number, gap: number): Orientation[] {
   const grown = layingOutline(piece.outline, gap);
   const different: Outline[] = [];
   const orientations: Orientation[] = [];

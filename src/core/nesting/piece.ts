@@ -1,6 +1,6 @@
 import type { Outline } from '../shape';
 
-export interface CutPiece {
+export interface NestPiece {
   id: string;
   /** Corners in mm, allowances included. */
   outline: Outline;

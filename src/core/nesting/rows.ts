@@ -1,5 +1,5 @@
 import { bounds, transformed } from '../shape';
-import type { CutPiece, Placement, Unplaced } from './piece';
+import type { NestPiece, Placement, Unplaced } from './piece';
 
 interface Turned {
   rotation: number;
@@ -28,7 +28,7 @@ const FIT = 1e-9;
  * @example layRows(pieces, 500, 5, 1000).placements.length // 3
  */
 export function layRows(
-  pieces: readonly CutPiece[],
+  pieces: readonly NestPiece[],
   width: number,
   gap: number,
   limit: number,
@@ -65,7 +65,7 @@ export function layRows(
 }
 
 /** The allowed turn that fits the width with the least height, so that rows stay low. */
-function bestTurn(piece: CutPiece, width: number): Turned | undefined {
+function bestTurn(piece: NestPiece, width: number): Turned | undefined {
   let best: Turned | undefined;
   for (const rotation of piece.rotations) {
     const box = bounds(transformed(piece.outline, false, rotation));

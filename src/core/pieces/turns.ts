@@ -2,11 +2,11 @@ import type { Fabric } from '../cloth';
 import type { Material } from '../layers';
 
 /** How a piece lies to the grain of its cloth. */
-export type PieceCut = 'straight' | 'cross' | 'bias';
+export type GrainCut = 'straight' | 'cross' | 'bias';
 
 /** What decides how a piece may be turned. */
 export interface Grained {
-  cut: PieceCut;
+  cut: GrainCut;
   /** Direction of the grain line, degrees counter-clockwise from upright. */
   grain: number;
   /** A print or a nap runs one way. */
@@ -52,7 +52,7 @@ export function clothTurns(fabric: Pick<Fabric, 'construction' | 'surface'>, pie
   return turns(piece.oneWay || nap ? all.slice(0, 1) : all, -piece.grain);
 }
 
-function cutTurns(cut: PieceCut): number[] {
+function cutTurns(cut: GrainCut): number[] {
   if (cut === 'cross') return [90, 270];
   // One diagonal only: the two of a twill do not hang alike, and the arrow on paper has to agree with the table.
   if (cut === 'bias') return [315, 135];

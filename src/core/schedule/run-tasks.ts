@@ -26,8 +26,8 @@ export interface DayTask extends Task {
 }
 
 /** What holds tasks up. */
-export const HANDS = 'hands';
-export const IRON = 'iron';
+export const BY_HAND = 'hands';
+export const BY_IRON = 'iron';
 
 /** Minutes of handling for what has no clock of its own, and how long it then dries by itself. */
 const DOING: Record<string, { hands: number; waits?: number }> = {
@@ -75,11 +75,15 @@ export function runTasks({ id, name, steps, edge }: PlannedRun): DayTask[] {
     const { kind, seconds = 0, lifts = 1, copies = 1, stops, checks } = step;
     if (kind === 'wait') add(step.title, seconds / 60, []);
     else if (kind === 'press')
-      add(step.title, ((stops?.length ?? 1) * lifts * copies * (seconds + MOVE_SECONDS)) / 60, [HANDS, IRON]);
-    else if (kind === 'check') add(step.title, Math.max(1, (checks?.length ?? 1) * LOOKING), [HANDS]);
+      add(step.title, ((stops?.length ?? 1) * lifts * copies * (seconds + MOVE_SECONDS)) / 60, [BY_HAND, BY_IRON]);
+    else if (kind === 'check') add(step.title, Math.max(1, (checks?.length ?? 1) * LOOKING), [BY_HAND]);
     else {
       const known = DOING[ownId(step.id)];
-      add(step.title, known?.hands ?? handMinutes(step, steps, edge / 1000), IRONED.test(step.title) ? [HANDS, IRON] : [HANDS]);
+      add(
+        step.title,
+        known?.hands ?? handMinutes(step, steps, edge / 1000),
+        IRONED.test(step.title) ? [BY_HAND, BY_IRON] : [BY_HAND],
+      );
       if (known?.waits) add(`${step.title}: it dries`, known.waits, []);
     }
   }

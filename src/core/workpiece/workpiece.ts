@@ -1,4 +1,4 @@
-import type { Cut as Orientation, Part } from '../choose';
+import type { CutGrain as Orientation, Part } from '../choose';
 import type { Mark, Place } from '../pieces';
 import type { PieceShape } from '../shape';
 import { DUTY_WORDS, type Duty } from './duty';

@@ -1,6 +1,6 @@
 import { PencilRuler } from 'lucide-react';
 import { useId, useState } from 'react';
-import { CUTS, CUT_WORDS, type Cut } from '../../core/choose';
+import { CUTS, CUT_WORDS, type CutGrain } from '../../core/choose';
 import { grainLine, movedMark, newMark, pieceSize, quarterMarks } from '../../core/pieces';
 import { asDrawn, edgeNames, SHAPE_KINDS, type DrawnShape, type PieceShape, type Point } from '../../core/shape';
 import Field from '../form/Field';
@@ -125,7 +125,12 @@ export default function PieceForm({ draft, onChange, errors, onFault }: Props) {
           </Field>
           <div className="col-span-2">
             <Field label="Cut" id={`${id}-cut`}>
-              <select id={`${id}-cut`} className="select" value={draft.cut} onChange={(e) => set({ cut: e.target.value as Cut })}>
+              <select
+                id={`${id}-cut`}
+                className="select"
+                value={draft.cut}
+                onChange={(e) => set({ cut: e.target.value as CutGrain })}
+              >
                 {CUTS.map((cut) => (
                   <option key={cut} value={cut}>
                     {CUT_WORDS[cut]}

@@ -1,4 +1,4 @@
-import type { Cut } from '../../core/choose';
+import type { CutGrain } from '../../core/choose';
 import { InputError } from '../../core/input-error';
 import { openPiece, type OpenPiece } from '../../core/pieces';
 import type { PatternPiece } from '../../core/workpiece';
@@ -9,7 +9,7 @@ export interface PieceDraft extends Omit<PatternPiece, 'id' | 'projectId'> {
   count: number;
   pairs: boolean;
   oneWay: boolean;
-  cut: Cut;
+  cut: CutGrain;
 }
 
 /** The usual allowance, mm. */

@@ -5,7 +5,7 @@ import {
   type Avoid,
   type Care,
   type CriterionId,
-  type Cut,
+  type CutGrain,
   type Hand,
   type Lead,
   type Part,
@@ -24,7 +24,7 @@ export interface SentenceState {
   hand: Hand | 'usual';
   stretch: StretchWish;
   care: Care;
-  cut: Cut;
+  cut: CutGrain;
   cutAlready: boolean;
   avoid: Avoid[];
   stitches: number;

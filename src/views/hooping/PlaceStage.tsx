@@ -9,7 +9,7 @@ import {
   splitMotif,
   troublesAt,
   type Ground,
-  type Place,
+  type MotifPlace,
   type PlacingTrouble,
   type Proposal,
 } from '../../core/hoop';
@@ -84,7 +84,7 @@ export default function PlaceStage(props: Props) {
   );
 
   /** Moves the motif, and lays the hoop over it anew. */
-  const move = (next: Partial<Place>, same?: string) => {
+  const move = (next: Partial<MotifPlace>, same?: string) => {
     if (frozen) return;
     const to = { ...place, ...next };
     onPlace({ place: to, hoopPlace: hoop ? hoopOver(hull, hoop, ground, to).at : null }, same);
@@ -265,11 +265,11 @@ export default function PlaceStage(props: Props) {
 /** The place with one of the measured distances changed, the other kept. */
 function atDistance(
   outline: Outline,
-  place: Place,
+  place: MotifPlace,
   edges: readonly { edge: number }[],
   changed: number,
   to: number,
-): Partial<Place> {
+): Partial<MotifPlace> {
   const { edge } = edges[changed]!;
   const { along } = edgeDistance(outline, edge, [place.x, place.y]);
   return fromEdge(outline, edge, to, along);

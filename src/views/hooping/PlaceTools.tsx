@@ -1,12 +1,12 @@
 import { Redo2, RotateCcw, RotateCw, Undo2 } from 'lucide-react';
-import { atCorner, centred, type Ground, type Place } from '../../core/hoop';
+import { atCorner, centred, type Ground, type MotifPlace } from '../../core/hoop';
 import { anticlockwise, bounds, type Outline } from '../../core/shape';
 import IconButton from '../../ui/IconButton';
 import type { HoopingData } from './stages';
 
 interface Props {
   ground: Ground;
-  place: Place;
+  place: MotifPlace;
   piece: HoopingData['piece'];
   frozen: boolean;
   canUndo: boolean;
@@ -15,7 +15,7 @@ interface Props {
   onRedo: () => void;
   /** Degrees counter-clockwise. */
   onTurn: (by: number) => void;
-  onMove: (next: Partial<Place>) => void;
+  onMove: (next: Partial<MotifPlace>) => void;
 }
 
 /** Distance from both edges that a motif in a corner gets, mm. */
@@ -25,11 +25,11 @@ const CORNER = 60;
 export default function PlaceTools({ ground, place, piece, frozen, canUndo, canRedo, onUndo, onRedo, onTurn, onMove }: Props) {
   // The marks count only on the piece itself.
   const marks = piece && sameBox(piece.outline, ground.outline) ? piece.marks : [];
-  const places: [words: string, to: () => Partial<Place>][] = [
+  const places: [words: string, to: () => Partial<MotifPlace>][] = [
     ['In the middle', () => centred(ground.outline, place, 'both')],
     ['On the upright fold', () => centred(ground.outline, place, 'x')],
     ['On the level fold', () => centred(ground.outline, place, 'y')],
-    ...marks.map(({ words, at: [x, y] }): [string, () => Partial<Place>] => [`On the ${words}`, () => ({ x, y })]),
+    ...marks.map(({ words, at: [x, y] }): [string, () => Partial<MotifPlace>] => [`On the ${words}`, () => ({ x, y })]),
     ['In the nearest corner', () => atCorner(anticlockwise(ground.outline), nearestCorner(ground.outline, place), CORNER)],
   ];
   return (
@@ -60,7 +60,7 @@ function sameBox(a: Outline, b: Outline): boolean {
   return Math.hypot(p.minX - q.minX, p.minY - q.minY, p.maxX - q.maxX, p.maxY - q.maxY) < 1;
 }
 
-function nearestCorner(outline: Outline, { x, y }: Place): number {
+function nearestCorner(outline: Outline, { x, y }: MotifPlace): number {
   let [best, least] = [0, Infinity];
   outline.forEach(([cx, cy], i) => {
     const far = Math.hypot(cx - x, cy - y);

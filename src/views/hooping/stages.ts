@@ -1,5 +1,5 @@
 import type { Fabric } from '../../core/cloth';
-import type { HoopPlace, Place } from '../../core/hoop';
+import type { HoopPlace, MotifPlace } from '../../core/hoop';
 import type { Material } from '../../core/layers';
 import type { Outline, Point } from '../../core/shape';
 import type { Hooping } from '../../store/hoopings';
@@ -16,7 +16,7 @@ export const STAGE_WORDS: Record<Stage, string> = { place: 'Place', prepare: 'Pr
 export interface Placed {
   ground: Hooping['ground'];
   hoopId: string | null;
-  place: Place;
+  place: MotifPlace;
   hoopPlace: HoopPlace | null;
   floats: boolean;
 }

@@ -9,7 +9,7 @@ import DriftCanvas from '../../ui/motif/DriftCanvas';
 import { driftOn } from '../../ui/motif/motif-runner';
 import { counted } from '../../ui/text';
 import type { Hooping } from '../../store/hoopings';
-import type { Judgement as Judged, JudgedStack } from '../../server/motif-work';
+import type { Judgement as Judged, JudgedSheets } from '../../server/motif-work';
 import type { MotifViewProps } from './motif-view-props';
 
 const VERDICT_WORDS = { easily: 'carried easily', near: 'near the limit', 'too-much': 'too much for it' } as const;
@@ -58,7 +58,7 @@ export default function Judgement({ motif, stitches, cloths, startCloth, work, h
     };
   }, [shown, stitches, bounds, judged]);
 
-  const take = async (stack: JudgedStack) => {
+  const take = async (stack: JudgedSheets) => {
     setBusy(true);
     try {
       const cloth = cloths.find(({ id }) => id === clothId)!;
@@ -180,7 +180,7 @@ function StackCard({
   onTake,
   busy,
 }: {
-  stack: JudgedStack;
+  stack: JudgedSheets;
   map: DriftMap | undefined;
   most: number;
   onTake: (() => void) | undefined;

@@ -193,9 +193,9 @@ export default function PiecesStage({ projectId, care, work, piece, cut, last, c
   });
   const saving = useWrite(onSave, { onSuccess: (saved) => saved && of.forget(), onError: of.refuse });
   const submit = form.handleSubmit((fields) => {
-    const all = fields as ReturnType<typeof pieceFields>;
-    if (piece && cut) saving.mutate(changesOf(all, cut, work));
-    else adding.mutate(all);
+    // A change is only what is typed here: the defaults of what is checked would put back what was done elsewhere.
+    if (piece && cut) saving.mutate(changesOf(pieceFields(form.getValues(), work), cut, work));
+    else adding.mutate(fields);
   });
   const change = <K extends keyof Typed>(key: K, to: Partial<Typed[K]>) => {
     form.setValue(key, { ...form.getValues(key), ...to } as never);

@@ -91,7 +91,7 @@ export const heat: ClothTest = {
 };
 
 /** Laid over print. */
-export const seeThrough: ClothTest = {
+export const seeThroughTest: ClothTest = {
   id: 'see-through',
   title: 'Look through it',
   purpose: 'Decides whether shade, dots and edges of a layer will show.',

@@ -1,22 +1,22 @@
 import type { ClothTest, TestId } from '../cloth-test';
 import { bias } from './bias';
-import { fray, heat, seeThrough, water } from './choices';
+import { fray, heat, seeThroughTest, water } from './choices';
 import { overhang } from './overhang';
 import { shrinkage } from './shrinkage';
 import { stretch } from './stretch';
 import { thickness } from './thickness';
-import { weight } from './weight';
+import { weightTest } from './weight';
 
 /** All home tests, in the order in which the bench lists them. */
 export const CLOTH_TESTS: readonly ClothTest[] = [
-  weight,
+  weightTest,
   thickness,
   overhang,
   stretch,
   bias,
   water,
   heat,
-  seeThrough,
+  seeThroughTest,
   fray,
   shrinkage,
 ];

@@ -5,7 +5,7 @@ const BALANCE = 0.1;
 const RULER = 0.7;
 
 /** Mass of a cut swatch over its area. */
-export const weight: ClothTest = {
+export const weightTest: ClothTest = {
   id: 'weight',
   title: 'Weigh a swatch',
   purpose: 'Weight decides how heavy a layer may be.',
