@@ -3,7 +3,7 @@ import { choose, traitsOf, type Part, type RankedStack } from '../core/choose';
 import { fabricOf, type Fabric } from '../core/cloth';
 import { judgeMotif, motifLoad, stackInPlane, type InPlane, type MotifLoad, type MotifVerdict } from '../core/hoop';
 import { InputError } from '../core/input-error';
-import { stackStiffness, type ChosenLayer, type Family, joinedAs, useKey, usedOf } from '../core/layers';
+import { stackStiffness, type ChosenLayer, type Family, joinedAs, keyOfUse, usedOf } from '../core/layers';
 import { carryFactor } from '../core/learn';
 import { islandsOf, motifFigures, stitchedMotif, type Motif, type StitchedArea } from '../core/motif';
 import { mappedMotif, type MappedMotif, type ReadMotif } from '../formats/stitches';
@@ -91,11 +91,11 @@ export function judgeOnCloth(
   const part: Part = { role, cut, stretch: 'any', care, embroidery };
   const memory = memoryOfCloth(db, clothId);
   const judged = (title: string, chosen: ChosenLayer[], from?: RankedStack): JudgedSheets => {
-    const record = memory.get(chosen.map(({ material }) => useKey(material)).join('+'));
+    const record = memory.get(chosen.map(({ material }) => keyOfUse(material)).join('+'));
     return {
       title,
       layers: chosen.map(({ material, angle }) => ({
-        materialId: useKey(material),
+        materialId: keyOfUse(material),
         name: material.name,
         angle,
         family: material.family,

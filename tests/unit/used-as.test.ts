@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { gunzipSync } from 'node:zlib';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { isSoaked, joinedAs, joinsOf, keptKey, useKey, usedOf, usesOf } from '../../src/core/layers';
+import { isSoaked, joinedAs, joinsOf, keptKey, keyOfUse, usedOf, usesOf } from '../../src/core/layers';
 import { LIBRARY_LAYERS } from '../../src/core/library';
 import { methodOf } from '../../src/core/liquid';
 import { openSeeded } from '../../src/server/database';
@@ -22,9 +22,9 @@ describe('a material and its uses', () => {
   it('a key names the material and the use, and is taken apart again', () => {
     for (const material of LIBRARY_LAYERS)
       for (const used of joinsOf(material).map((way) => joinedAs(material, way))) {
-        const named = usedOf(useKey(used));
+        const named = usedOf(keyOfUse(used));
         expect(named.materialId).toBe(material.id);
-        expect(useKey(joinedAs(material, named.join))).toBe(useKey(used));
+        expect(keyOfUse(joinedAs(material, named.join))).toBe(keyOfUse(used));
         expect(joinedAs(material, named.join)).toEqual(used);
         expect(usedOf(keptKey(named))).toEqual(named);
       }

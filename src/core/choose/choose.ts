@@ -1,5 +1,5 @@
 import type { Fabric } from '../cloth';
-import { stackStiffness, useKey, type Material, type Predicted } from '../layers';
+import { stackStiffness, keyOfUse, type Material, type Predicted } from '../layers';
 import type { Part } from './part';
 import type { Asking, PieceSize, Question } from './protocol';
 import { questionFor } from './question-for';
@@ -97,7 +97,7 @@ function ruledOutOf(refused: readonly Refused[], find: string | undefined): Pick
   return {
     ruledOut: shown
       .map(({ material, layers, why, group }) => ({
-        id: useKey(material),
+        id: keyOfUse(material),
         title: material.name,
         layers: publicLayers(layers),
         why: why(),

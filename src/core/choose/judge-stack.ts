@@ -1,6 +1,6 @@
 import type { Fabric } from '../cloth';
 import { InputError } from '../input-error';
-import { useKey, type ChosenLayer } from '../layers';
+import { keyOfUse, type ChosenLayer } from '../layers';
 import { judge, scoreOf } from './judge';
 import type { Part } from './part';
 import { preferencesFor } from './preferences';
@@ -64,12 +64,12 @@ function candidateOf(question: Question, layers: readonly ChosenLayer[]): Candid
     (candidate) =>
       candidate.layers.length === layers.length &&
       candidate.layers.every(
-        ({ material, angle }, i) => useKey(material) === useKey(layers[i]!.material) && angle === layers[i]!.angle,
+        ({ material, angle }, i) => keyOfUse(material) === keyOfUse(layers[i]!.material) && angle === layers[i]!.angle,
       ),
   );
   if (known) return { ...known, layers: [...layers] };
   return {
-    id: layers.map(({ material }) => useKey(material)).join('+'),
+    id: layers.map(({ material }) => keyOfUse(material)).join('+'),
     title: titleOf(layers),
     recipe: 'own',
     ...ownSuitability(question, layers),

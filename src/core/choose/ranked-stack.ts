@@ -1,4 +1,4 @@
-import { useKey, type ChosenLayer, type Extent, type Family, type Form, type Predicted, type PredictedWith } from '../layers';
+import { keyOfUse, type ChosenLayer, type Extent, type Family, type Form, type Predicted, type PredictedWith } from '../layers';
 import type { PairRecord } from '../learn';
 import { CRITERIA } from './criteria';
 import { weightOf } from './judge';
@@ -68,7 +68,7 @@ export function publicLayers(layers: readonly ChosenLayer[]): StackLayer[] {
     form: material.form,
     material: material.use?.of ?? material.name,
     name: material.name,
-    materialId: useKey(material),
+    materialId: keyOfUse(material),
     extent,
     angle,
     thickness: material.thickness,

@@ -1,4 +1,4 @@
-import { useKey, usesOf, type ChosenLayer, type Extent, type Family, type Form, type Material } from '../layers';
+import { keyOfUse, usesOf, type ChosenLayer, type Extent, type Family, type Form, type Material } from '../layers';
 import type { Role } from './part';
 import { preferencesFor } from './preferences';
 import type { Candidate, LayerDuty, Preference, Question, Stop } from './protocol';
@@ -199,7 +199,7 @@ export function candidatesFor(question: Question, cupboard: readonly Material[])
   const add = (recipe: string, suitability: number, layers: ChosenLayer[], preferred: Preference[]) => {
     const all = covered(layers);
     candidates.push({
-      id: all.map(({ material }) => useKey(material)).join('+'),
+      id: all.map(({ material }) => keyOfUse(material)).join('+'),
       title: titleOf(all),
       recipe,
       suitability: Math.max(0, Math.min(100, suitability)),

@@ -85,9 +85,9 @@ const USED = '__';
 /**
  * Id of a material with the way it is used, which tells apart what is filed about each; its own way has no addition.
  *
- * @example useKey(joinedAs(wadding, 'spray-glued')) // 'cotton-wadding-130-g__spray-glued'
+ * @example keyOfUse(joinedAs(wadding, 'spray-glued')) // 'cotton-wadding-130-g__spray-glued'
  */
-export function useKey({ id, form, use }: Pick<Material, 'id' | 'form' | 'use'>): string {
+export function keyOfUse({ id, form, use }: Pick<Material, 'id' | 'form' | 'use'>): string {
   return use && !(use.join === 'liquid' && form === 'liquid') ? `${id}${USED}${use.join}` : id;
 }
 
