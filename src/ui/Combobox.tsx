@@ -9,7 +9,9 @@ export interface ComboOption {
 
 interface Props {
   /** Of the field, for its label. */
-  id: string;
+  id?: string;
+  /** What is chosen, for those who hear it, where it is a word within a sentence and has no label of its own. */
+  word?: string;
   value: string | null;
   groups: readonly { label: string; options: readonly ComboOption[] }[];
   /** Words for nothing chosen; without them one has to be picked. */
@@ -34,7 +36,7 @@ export function matches(typed: string, words: string): boolean {
 }
 
 /** A choice from a long list: typed, or looked through in its groups. */
-export default function Combobox({ id, value, groups, none, onChange }: Props) {
+export default function Combobox({ id, word, value, groups, none, onChange }: Props) {
   const list = useId();
   /** What is typed; undefined while the list is closed. */
   const [typed, setTyped] = useState<string>();
@@ -91,13 +93,14 @@ export default function Combobox({ id, value, groups, none, onChange }: Props) {
     }
   };
   return (
-    <div className="relative">
+    <span className={word ? 'relative inline-block max-w-full' : 'relative block'}>
       <input
         ref={field}
         id={id}
         role="combobox"
         autoComplete="off"
-        className="input w-full pr-10"
+        className={word ? 'chalk-word' : 'input w-full pr-10'}
+        aria-label={word}
         aria-expanded={open}
         aria-controls={list}
         aria-autocomplete="list"
@@ -105,7 +108,8 @@ export default function Combobox({ id, value, groups, none, onChange }: Props) {
         placeholder={chosen || 'not said yet'}
         value={typed || (open ? '' : chosen)}
         onClick={() => !open && start()}
-        onFocus={() => !open && start()}
+        // A word of a sentence is read before it is changed: it opens when it is touched or typed into.
+        onFocus={() => !word && !open && start()}
         onBlur={close}
         onChange={(event) => {
           setTyped(event.target.value);
@@ -113,13 +117,13 @@ export default function Combobox({ id, value, groups, none, onChange }: Props) {
         }}
         onKeyDown={onKey}
       />
-      <ChevronDown size={18} aria-hidden="true" className="pointer-events-none absolute top-3 right-3" />
+      {!word && <ChevronDown size={18} aria-hidden="true" className="pointer-events-none absolute top-3 right-3" />}
       <div
         id={list}
         role="listbox"
         aria-label="What can be chosen"
         hidden={!open}
-        className="absolute z-30 mt-1 w-full min-w-64 rounded-box border-2 border-primary bg-base-100 p-1 shadow-lg"
+        className="absolute z-30 left-0 mt-1 w-full min-w-72 rounded-box border-2 border-primary bg-base-100 p-1 text-left text-base font-normal shadow-lg"
         // The field keeps the focus while the list is touched.
         onMouseDown={(event) => event.preventDefault()}
       >
@@ -160,6 +164,6 @@ export default function Combobox({ id, value, groups, none, onChange }: Props) {
         )}
         {shown.length === 0 && <p className="p-3">Nothing is called so.</p>}
       </div>
-    </div>
+    </span>
   );
 }

@@ -50,7 +50,8 @@ describe('the question', () => {
   it('takes another cloth with its own figures', async () => {
     const sent = ask();
     const other = cloths.find(({ construction }) => construction === 'knit')!;
-    await pick('Cloth', other.id);
+    await userEvent.type(screen.getByLabelText('Cloth'), other.name);
+    await userEvent.click((await screen.findAllByRole('option'))[0]!);
     expect((await asked(sent)).fabric).toMatchObject({ construction: 'knit', arealDensity: other.arealDensity });
   });
 

@@ -1,4 +1,4 @@
-import type { ReactNode } from 'react';
+import { useMemo, type ReactNode } from 'react';
 import {
   CARES,
   CARE_WORDS,
@@ -10,6 +10,8 @@ import {
   STRETCH_WORDS,
   type Role,
 } from '../../core/choose';
+import { lower } from '../../core/letters';
+import Combobox from '../../ui/Combobox';
 import LengthField from '../../ui/LengthField';
 import Field from '../../ui/form/Field';
 import type { SentenceState } from './sentence-state';
@@ -53,21 +55,19 @@ function afterArticle(role: Role): string {
 /** The question as a sentence whose underlined words are changed in place. */
 export default function Sentence({ state, cloths, usualHand, onChange, children }: Props) {
   const stitched = ROLE_PROFILES[state.role].kind === 'stitch';
-  const own = cloths.filter((cloth) => cloth.own);
-  const library = cloths.filter((cloth) => !cloth.own);
-  const option = (cloth: ClothChoice) => (
-    <option key={cloth.id} value={cloth.id}>
-      {cloth.name.charAt(0).toLowerCase() + cloth.name.slice(1)}
-    </option>
-  );
+  const groups = useMemo(() => {
+    const optionsOf = (own: boolean) =>
+      cloths.filter((cloth) => cloth.own === own).map(({ id, name }) => ({ id, words: lower(name) }));
+    return [
+      { label: 'My own', options: optionsOf(true) },
+      { label: 'Library', options: optionsOf(false) },
+    ];
+  }, [cloths]);
   return (
     <section aria-label="What you have and what it is for">
       <h1 className="text-[1.25rem] leading-[1.8] font-normal md:text-[1.36rem]">
         I have{' '}
-        <Word label="Cloth" value={state.clothId} onChange={(clothId) => onChange({ clothId })}>
-          {own.length > 0 && <optgroup label="My own">{own.map(option)}</optgroup>}
-          <optgroup label="Library">{library.map(option)}</optgroup>
-        </Word>{' '}
+        <Combobox word="Cloth" value={state.clothId} groups={groups} onChange={(clothId) => clothId && onChange({ clothId })} />{' '}
         for {article(state.role)}{' '}
         <Word label="Part" value={state.role} onChange={(role) => onChange({ role: role as Role })}>
           {ROLE_GROUPS.map(([group, belongs]) => (
