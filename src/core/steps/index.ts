@@ -1,3 +1,5 @@
+export { ACTS, actOf } from './acts';
+export type { Act } from './acts';
 export { pressSetting, pressWords, settingWords } from './press-setting';
 export type { FoundSetting, PressSetting } from './press-setting';
 export { COVER as COVER_WORDS, HEAT_SAFETY } from './words';

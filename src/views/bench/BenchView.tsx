@@ -9,6 +9,8 @@ import CheckBoxes from './CheckBoxes';
 import type { JobLog } from './job-log';
 import { outlineOf, setAside, placeOf, stopsOf } from './bench-moves';
 import PressDrawing from './PressDrawing';
+import { actOf } from '../../core/steps';
+import StepDrawing from '../../ui/steps/StepDrawing';
 import SheetDrawing from './SheetDrawing';
 
 interface Props {
@@ -36,7 +38,9 @@ export default function BenchView({ run, units, sound, projectId, logs }: Props)
   const pressing = step?.kind === 'press';
   const moving = pressing && left !== undefined && left > (step.seconds ?? 10) + 0.01;
   const sheet = step?.on === undefined ? undefined : plan.sheets?.[step.on];
-  const drawn = pressing || (sheet && step?.kind !== 'wait');
+  // Pressing has its map, a sheet its pieces; every other step is drawn with what the hands do, until its clock runs.
+  const drawn = step !== undefined && (pressing || left === undefined);
+  const mapped = pressing || (sheet && step?.kind !== 'wait');
   const place = step ? placeOf(step, Math.min(state.stop, stopsOf(step) - 1)) : { stop: 0, lift: 0, copy: 0 };
   const bigWord =
     action.kind === 'start'
@@ -76,10 +80,12 @@ export default function BenchView({ run, units, sound, projectId, logs }: Props)
         <div className={`grid min-h-0 flex-1 items-center gap-6 ${drawn ? 'md:grid-cols-2' : ''}`}>
           {drawn && (
             <div className="flex h-full min-h-0 items-center justify-center py-3">
-              {sheet ? (
+              {sheet && mapped ? (
                 <SheetDrawing sheet={sheet} step={step} plate={plan.plate} current={place.stop} />
-              ) : (
+              ) : pressing ? (
                 <PressDrawing outline={outlineOf(plan, step)} plate={plan.plate} stops={stops} current={place.stop} />
+              ) : (
+                <StepDrawing act={actOf(step)} outline={outlineOf(plan, step)} className="max-h-full w-full max-w-xl" />
               )}
             </div>
           )}

@@ -4,7 +4,7 @@ import { questionFor, sizeOfPiece, stepsFor } from '../../core/choose';
 import { fabricOf } from '../../core/cloth';
 import type { Material } from '../../core/layers';
 import { openPiece } from '../../core/pieces';
-import type { Order } from '../../core/steps';
+import { actOf, type Order, type Step } from '../../core/steps';
 import { schoolsOf } from '../../core/schools';
 import { formatDuration } from '../../core/units';
 import type { ApiError } from '../../ui/api';
@@ -12,6 +12,7 @@ import { call } from '../../ui/api';
 import type { Cloth } from '../../store/cloths';
 import type { Settings } from '../../store/settings';
 import type { PressTool } from '../../core/press';
+import StepDrawing from '../../ui/steps/StepDrawing';
 import ToolChoice, { hasPress } from '../bench/ToolChoice';
 import type { StageLayer } from './CutStage';
 import type { Worked } from './worked';
@@ -57,6 +58,9 @@ export default function ApplyStage({ work, cloth, layers, settings, order, openR
       </div>
     );
   }
+  const { outline } = openPiece(work);
+  /** The layer of a step ends inside the cut edge. */
+  const insideOf = ({ layer }: Step) => layer === undefined || layers[layer]?.extent !== 'full';
   const start = async () => {
     setError(undefined);
     try {
@@ -96,7 +100,7 @@ export default function ApplyStage({ work, cloth, layers, settings, order, openR
       )}
       <ol className="mt-4 space-y-3">
         {steps.map((step, i) => (
-          <li key={step.id} className="grid grid-cols-[2.2rem_1fr] gap-2">
+          <li key={step.id} className="grid break-inside-avoid grid-cols-[2.2rem_1fr_9.5rem] gap-3">
             <span className="text-right text-lg font-bold text-primary">{i + 1}</span>
             <div>
               {(i === 0 || steps[i - 1]!.stage !== step.stage) && (
@@ -115,6 +119,7 @@ export default function ApplyStage({ work, cloth, layers, settings, order, openR
                 </ul>
               )}
             </div>
+            <StepDrawing act={actOf(step)} outline={outline} inside={insideOf(step)} className="w-38" />
           </li>
         ))}
       </ol>
