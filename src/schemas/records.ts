@@ -258,6 +258,7 @@ export const benchUpdateSchema = shape({
   version: version.required(),
 });
 
+const shrank = number({ min: -60, max: 60 }).nullable().default(null);
 const logFields = {
   jobId: id.nullable().default(null),
   benchRunId: id.nullable().default(null),
@@ -284,6 +285,8 @@ const logFields = {
   predictedHigh: number({ above: 0, max: 1000 }).nullable().default(null),
   overhang: number({ above: 0, max: 1000 }).nullable().default(null),
   /** A motif that was sewn: its pull ÷ what the model says is carried, and whether it held. */
+  /** How much it shrank each way against its pattern when its layers were put on, %; it grew where negative. */
+  shape: shape({ along: shrank, across: shrank, bias: shrank }).nullable().default(null),
   stitched: shape({ share: number({ min: 0, max: 1000 }).required(), held: yup.boolean().required() })
     .nullable()
     .default(null),

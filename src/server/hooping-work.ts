@@ -59,6 +59,7 @@ export function fileHooping(db: Db, id: string, { doneOn, wrong, outcome, note, 
         predictedHigh: null,
         overhang: null,
         stitched: { share: modelShare, held },
+        shape: null,
         note,
       }),
     );
@@ -92,6 +93,7 @@ export function fileWash(
           checks: { ...entry.checks, failed: [...entry.checks.failed, ...failed] },
           outcome: held ? entry.outcome : 'poor',
           stitched: { share: result.modelShare, held },
+          shape: null,
         },
         entry.version,
       );

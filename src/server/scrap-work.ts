@@ -93,6 +93,7 @@ function fileEntry(
       benchRunId: null,
       kind: 'scrap',
       stitched: null,
+      shape: null,
       clothId,
       clothName,
       stackTitle,

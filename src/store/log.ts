@@ -1,6 +1,7 @@
 import { bendingLengthFromOverhang } from '../core/cloth';
 import type { Cover } from '../core/layers';
 import type { CarriedResult, PairRecord } from '../core/learn';
+import type { CheckWay } from '../core/press';
 import type { Db } from './database';
 import { Table, type Kept } from './table';
 
@@ -27,6 +28,8 @@ export interface LogFields {
   measuredBendingLength: number | null;
   /** A motif that was sewn: its pull ÷ what the model says is carried, and whether it held. */
   stitched: CarriedResult | null;
+  /** How much the piece shrank each way against its pattern when its layers were put on, %. */
+  shape: Record<CheckWay, number | null> | null;
   note: string;
 }
 export type LogEntry = LogFields & Kept;
@@ -50,6 +53,7 @@ export const logEntries = new Table<LogFields>('log_entry', 'log entry', {
   overhang: 'plain',
   measuredBendingLength: 'plain',
   stitched: 'json',
+  shape: 'json',
   note: 'plain',
 });
 
@@ -110,6 +114,7 @@ export function memoryOfCloth(db: Db, clothId: string): Map<string, PairRecord> 
     const record = memory.get(key) ?? { readings: [], good: 0, fair: 0, poor: 0 };
     record[entry.outcome] += 1;
     if (entry.measuredBendingLength !== null) record.readings.push(entry.measuredBendingLength);
+    if (entry.shape) record.shrank = [...(record.shrank ?? []), entry.shape];
     if (entry.stitched) record.carried = [...(record.carried ?? []), entry.stitched];
     memory.set(key, record);
   }

@@ -582,3 +582,24 @@ test('pieces are put into another order by keys, and a patch is put at a mark by
   };
   expect(kept.jobs[0]!.place.at).toEqual(kept.pieces[0]!.marks[0]!.at);
 });
+
+test('a curved facing that came out 3 mm long is told so, filed, and remembered for the pair', async ({ page }) => {
+  await open(page, '/projects/tq-waistcoats?job=tq-wc-front&stage=file');
+  const shape = page.getByRole('group', { name: 'Does it still have its shape?' });
+  const along = shape.getByLabel(/^1 Along/);
+  const hint = await shape.getByText(/by the pattern$/).first().innerText(); // prettier-ignore
+  const centimetres = Number(/^([\d.]+) cm/.exec(hint)![1]);
+  await along.fill(`${10 * centimetres + 3} mm`);
+  await expect(shape.getByRole('status')).toContainText(/3 mm too long\. Lay the pattern on, trim it/);
+  await along.fill(`${10 * centimetres - 3} mm`);
+  await expect(shape.getByRole('status')).toContainText(/3 mm short/);
+  await page.getByRole('button', { name: 'File it in the logbook' }).click();
+  await expect(page.getByRole('heading', { name: 'File another' })).toBeVisible();
+  const { log } = (await (await page.request.get('/api/log')).json()) as { log: { shape: { along: number } | null }[] };
+  const along100 = log.find((entry) => entry.shape !== null)!.shape!.along;
+  expect(Math.abs(along100 - 30 / centimetres)).toBeLessThan(0.05);
+  // Choosing for this cloth says so from now on.
+  await open(page, '/projects/tq-waistcoats?job=tq-wc-front&stage=choose');
+  await page.getByRole('link', { name: 'All reasons, comparison and drape' }).click();
+  await expect(page.getByText(/this cloth shrank by .* along the grain on your pieces/).first()).toBeVisible({ timeout: 20_000 });
+});

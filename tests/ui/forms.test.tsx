@@ -3,6 +3,7 @@ import userEvent from '@testing-library/user-event';
 import { useState } from 'react';
 import { describe, expect, it, vi } from 'vitest';
 import { FAMILIES } from '../../src/core/layers';
+import { openPiece, plainPiece } from '../../src/core/pieces';
 import type { PieceShape } from '../../src/core/shape';
 import LengthField from '../../src/ui/LengthField';
 import { UnitsProvider } from '../../src/ui/units-context';
@@ -214,13 +215,13 @@ describe('a roll, sheets or a leftover', () => {
   });
 });
 
-describe('how it went', () => {
-  const start = {
-    ...{ jobId: 'p', benchRunId: 'r', kind: 'piece' as const, title: 'Collar', clothId: 'c', clothName: 'Poplin' },
-    ...{ stackTitle: 'Web', layerIds: ['l'], predicted: { bendingLength: 40, low: 33, high: 47 } },
-    settings: { ironDots: 2, seconds: 12, steam: false, cover: 'cloth' },
-  } as unknown as Parameters<typeof LogForm>[0]['start'];
+const start = {
+  ...{ jobId: 'p', benchRunId: 'r', kind: 'piece' as const, title: 'Collar', clothId: 'c', clothName: 'Poplin' },
+  ...{ stackTitle: 'Web', layerIds: ['l'], predicted: { bendingLength: 40, low: 33, high: 47 } },
+  settings: { ironDots: 2, seconds: 12, steam: false, cover: 'cloth' },
+} as unknown as Parameters<typeof LogForm>[0]['start'];
 
+describe('how it went', () => {
   it('is filed with what was ticked as held and the rest as failed', async () => {
     const sent = fakeServer(savesAll);
     const filed = vi.fn();
@@ -389,5 +390,27 @@ describe('settings', () => {
     await userEvent.click(await screen.findByRole('button', { name: 'Take back Old web' }));
     expect(await screen.findByText('Nothing was deleted lately.')).toBeVisible();
     expect(sent.map(({ method, path }) => `${method} ${path}`)).toContain('POST /api/layers/l/restore');
+  });
+});
+
+describe('the shape of a piece that was fused', () => {
+  it('is held against the pattern as it is typed, and filed as what it shrank', async () => {
+    const sent = fakeServer(() => [200, { id: 'e' }]);
+    const piece = openPiece(
+      plainPiece({ kind: 'rectangle', width: 300, height: 200, corners: [false, false, false, false], corner: 0 }, 10),
+    );
+    render(
+      <UnitsProvider value="metric">
+        <LogForm start={start} checks={[]} ticked={[]} piece={piece} onFiled={vi.fn()} />
+      </UnitsProvider>,
+    );
+    await type('1 Along the grain', '20.3');
+    await type('2 Along the grain', '203 mm');
+    expect(await screen.findByText(/came out up to 3 mm too long/)).toBeVisible();
+    await type('3 Across', '29.7 cm');
+    expect(await screen.findByText(/pulled out of shape/)).toBeVisible();
+    await press('File it in the logbook');
+    await waitFor(() => expect(sent).toHaveLength(1));
+    expect(sent[0]!.body['shape']).toEqual({ along: expect.closeTo(-1.5, 9), across: expect.closeTo(1, 9), bias: null });
   });
 });

@@ -21,7 +21,7 @@ describe('what the hands do in each step', () => {
     ['a fusible', cotton, 'collar', ['light-woven-fusible-45-g'], ['lay-face-down', 'press', 'cool', 'check']],
     ['one that is sewn', cotton, 'jacket-front', ['light-woven-sew-in-50-g'], ['cut', 'baste', 'check']],
     ['wadding with spray glue', cotton, 'bag-panel', ['cotton-wadding-130-g__spray-glued'], ['cut', 'smooth-on', 'check']],
-    ['a mist', cotton, 'quilt-piece', ['light-pressing-spray'], ['spray', 'rest', 'press', 'cut', 'check']],
+    ['a light spray, face by face', cotton, 'quilt-piece', ['light-pressing-spray'], ['spray', 'press', 'spray', 'press', 'cut', 'check']],
     ['wet through', cotton, 'printing', ['liquid-stabilizer__full'], ['soak', 'hang', 'press', 'cut', 'check']],
     ['an edge stiffener', jersey, 'knit-binding', ['edge-stiffener-spray'], ['spray', 'rest', 'press-sections', 'cool']],
     ['a tear-away', cotton, 'embroidery', ['medium-tear-away-42-g'], ['hoop', 'slide-under', 'stitch', 'take-away']],

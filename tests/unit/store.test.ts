@@ -36,6 +36,7 @@ const entry = (more: Partial<Omit<LogFields, 'measuredBendingLength'>> = {}): Lo
     benchRunId: null,
     kind: 'piece',
     stitched: null,
+    shape: null,
     doneOn: '2026-05-31',
     title: 'Collar',
     clothId: 'shirting-poplin',

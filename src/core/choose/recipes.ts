@@ -33,7 +33,7 @@ const STITCHED: Role[] = ['embroidery', 'applique', 'free-stitching'];
 const JOINABLE: Form[] = ['loose', 'fusible', 'spray-glued'];
 
 /** At most this many materials are tried in one slot, those nearest to the middle of its weights. */
-const SLOT_LIMIT = 10;
+const SLOT_LIMIT = 7;
 
 const RECIPES: Recipe[] = [
   {
@@ -95,6 +95,36 @@ const RECIPES: Recipe[] = [
     id: 'double-cut', roles: ['embroidery', 'badge'],
     suitability: ({ fabric }) => (fabric.arealDensity > 180 ? 84 : 66),
     slots: [{ families: ['cut-away'], forms: JOINABLE, duty: 'main' }, { families: ['cut-away'], duty: 'main', same: true }],
+  },
+  {
+    id: 'starch-and-double-tear', roles: ['embroidery', 'applique'],
+    suitability: ({ fabric, traits }) => (traits.unstableForStitching ? 40 : fabric.arealDensity <= 260 ? 88 : 72),
+    slots: [{ families: ['starch'], weight: [5, 10], duty: 'treatment' }, { families: ['tear-away'], forms: ['loose'], duty: 'main' }, { families: ['tear-away'], forms: ['loose'], duty: 'main', same: true }],
+  },
+  {
+    id: 'starch-and-stay', roles: [...STITCHED],
+    suitability: ({ traits }) => (traits.unstableForStitching && traits.gives ? 45 : 72),
+    slots: [{ families: ['starch'], weight: [5, 10], duty: 'treatment' }, { families: ['cut-away', 'mesh'], duty: 'main' }],
+  },
+  {
+    id: 'firm-and-padded', roles: ['bag-panel', 'bag-flap'],
+    suitability: ({ fabric }) => (fabric.arealDensity < 260 ? 88 : 80),
+    slots: [{ families: ['firm-nonwoven'], forms: ['fusible'], weight: [120, 260], duty: 'main' }, { families: ['wadding', 'fleece'], duty: 'main' }],
+  },
+  {
+    id: 'interfaced-and-braided', roles: ['flare-hem'],
+    suitability: ({ fabric }) => (fabric.arealDensity < 200 ? 86 : 74),
+    slots: [{ families: ['woven', 'nonwoven', 'tricot'], weight: [18, 60], duty: 'main' }, { families: ['braid'], duty: 'strip' }],
+  },
+  {
+    id: 'slash-and-point', roles: ['godet-slash'],
+    suitability: () => 93,
+    slots: [{ families: ['nonwoven', 'woven', 'tricot'], weight: [18, 45], duty: 'patch' }, { families: ['organdy', 'organza'], weight: [20, 80], duty: 'patch' }],
+  },
+  {
+    id: 'underlined-and-edged', roles: ['bodice', 'whole-panel'],
+    suitability: ({ part }) => (part.stretch === 'stop' ? 84 : 68),
+    slots: [{ families: ['cloth-underlining', 'organza'], duty: 'main' }, { families: ['nonwoven', 'woven', 'tricot'], forms: ['fusible'], weight: [18, 40], duty: 'strip' }],
   },
   {
     id: 'badge-mesh', roles: ['badge'],

@@ -1,6 +1,16 @@
+import type { PairRecord } from '../learn';
 import { isFusible, isSoaked, type Family } from '../layers';
 import { jobOf, needsHandSewing } from './handling';
 import type { Judged } from './protocol';
+
+/** Shrinkage that tells on a piece, %: half a millimetre on a hand's breadth. */
+const TELLS = 0.5;
+
+/** How much pieces of a pair shrank one way, on the whole, %; 0 where nothing was read. */
+function meanShrink(record: PairRecord | undefined, way: 'along' | 'across'): number {
+  const read = (record?.shrank ?? []).flatMap((each) => each[way] ?? []);
+  return read.length === 0 ? 0 : read.reduce((sum, each) => sum + each, 0) / read.length;
+}
 
 /** A sentence that belongs to a stack when its condition holds. Data: add an entry to add a remark. */
 interface Remark {
@@ -147,6 +157,16 @@ export const CAUTIONS: readonly Remark[] = [
     when: ({ record }) => record !== undefined && record.poor > 0,
     words: ({ record }) =>
       `Went wrong on this cloth ${record!.poor === 1 ? 'once' : `${record!.poor} times`}: read your notes in the logbook before you use it again.`,
+  },
+  {
+    id: 'shrank-before',
+    when: ({ record }) => meanShrink(record, 'along') >= TELLS || meanShrink(record, 'across') >= TELLS,
+    words: ({ record }) => {
+      const told = (['along', 'across'] as const)
+        .filter((way) => meanShrink(record, way) >= TELLS)
+        .map((way) => `${meanShrink(record, way).toFixed(1)} % ${way} the grain`);
+      return `Put on so, this cloth shrank by ${told.join(' and ')} on your pieces: put it on before you cut, or cut that much larger.`;
+    },
   },
   {
     id: 'motif-too-dense',

@@ -36,6 +36,8 @@ export function stepsFor(
     order: stitched ? 'cut-first' : order,
     longest: Math.max(piece.width, piece.height),
     yardage: piece.width * piece.height * piece.count,
+    around: 2 * (piece.width + piece.height),
+    modelled: part.role === 'modelling',
     ...(air ? { air } : {}),
   });
 }

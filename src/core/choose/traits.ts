@@ -32,6 +32,13 @@ const BIAS_GIVE = 12;
 /** Below this no cloth is called stretchy, %. */
 export const STRETCHY = 8;
 
+/** Thickness for its weight, mm for each g/m², from which an opaque woven cloth has a raised nap; crinkles are as thick without one. */
+const BRUSHED = 0.0033;
+
+function isBrushed({ thickness, arealDensity, sheer, surface }: Fabric): boolean {
+  return sheer === 'opaque' && !surface.includes('crinkled') && thickness !== undefined && thickness / arealDensity > BRUSHED;
+}
+
 /**
  * What follows from a cloth for a part: whether it gives, is open, sealed, marked by a hoop, ruined by pressing.
  *
@@ -60,7 +67,7 @@ export function traitsOf(fabric: Fabric, part: Part): Traits {
       loose ||
       weave === 'twill' ||
       // Raised cloth, such as flannel, gives under the needle though it is woven.
-      (fabric.construction === 'woven' && has('lofty')) ||
+      (fabric.construction === 'woven' && (has('lofty') || isBrushed(fabric))) ||
       weave === 'fleece' ||
       weave === 'terry' ||
       weave === 'rib' ||

@@ -114,13 +114,22 @@ export function usedOf(key: string): { materialId: string; join?: Join } {
 /** Sheets and padding that choosing offers with spray glue as well. */
 const SPRAYED: readonly Material['family'][] = ['wadding', 'foam', 'tear-away', 'cut-away', 'mesh'];
 
+/** Uses of materials that were asked for before: a cupboard is asked about with every letter, and its materials do not change. */
+const USES = new WeakMap<Material, readonly Material[]>();
+
 /**
  * The uses of a material that are worth proposing: sheets and padding as they are and with spray glue, a bottle as a mist, damp and
  * wet through. Everything else in its own way.
  *
  * @example usesOf(starch).map(({ name }) => name) // ['Starch, misted', 'Starch, sprayed damp', 'Starch, wet through']
  */
-export function usesOf(material: Material): Material[] {
+export function usesOf(material: Material): readonly Material[] {
+  let uses = USES.get(material);
+  if (!uses) USES.set(material, (uses = workedOutUses(material)));
+  return uses;
+}
+
+function workedOutUses(material: Material): readonly Material[] {
   if (material.use) return [material];
   if (isDosed(material)) return [joinedAs(material), ...DOSES.map((dose) => joinedAs(material, dose))];
   const sprayed = SPRAYED.includes(material.family) && (material.form === 'loose' || material.form === 'sew-in');

@@ -11,6 +11,8 @@ export interface PairRecord {
   poor: number;
   /** Motifs that were sewn on it. */
   carried?: CarriedResult[];
+  /** How much pieces shrank each way when they were fused or treated so, %. */
+  shrank?: { along: number | null; across: number | null }[];
 }
 
 export interface Blended extends PredictedWith {

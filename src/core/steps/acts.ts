@@ -32,6 +32,7 @@ export type Act = (typeof ACTS)[number];
 const BY_ID: [RegExp, Act][] = [
   [/prewash$/, 'wash'],
   [/preshrink$/, 'shrink'],
+  [/-rinse$/, 'wash'],
   [/flatten$/, 'press-flat'],
   [/starch-first$/, 'spray'],
   [/-dry$/, 'rest'],

@@ -1,4 +1,3 @@
-import type { Fabric } from '../cloth';
 import { isFusible, type Material } from '../layers';
 import { sheetLayer } from './order';
 import type { Step, StepsFor } from './step';
@@ -12,7 +11,7 @@ import { lower } from '../letters';
  * @example applySteps(stepsInput).length > 0 // true
  */
 export function applySteps(input: StepsFor): Step[] {
-  const { layers, fabric, order = 'cut-first' } = input;
+  const { layers, order = 'cut-first' } = input;
   const steps: Step[] = [];
   const uncut = order === 'cut-first' ? -1 : sheetLayer(layers);
   let first = true;
@@ -42,7 +41,7 @@ export function applySteps(input: StepsFor): Step[] {
         detail: 'Start from the middle; lift and lay again rather than pulling.',
       });
     } else {
-      steps.push(sewnStep(id, material, extent, fabric));
+      steps.push(sewnStep(id, material, extent, input));
     }
     for (const step of steps.slice(from)) step.layer = index;
     first = false;
@@ -143,7 +142,19 @@ function cutOut(order: 'fuse-together' | 'fuse-length'): Step {
   };
 }
 
-function sewnStep(id: string, material: Material, extent: string, fabric: Fabric): Step {
+/** Hand stitches: how far apart, mm, and how much thread a length of edge takes. */
+const BASTE = { apart: 12, thread: 1.15 };
+const CATCH = { apart: 8, thread: 2.2 };
+
+/** What sewing along the edge of one piece takes. */
+function stitchWords(around: number | undefined, { apart, thread }: typeof BASTE): string {
+  if (around === undefined) return '';
+  const stitches = Math.max(4, Math.round(around / apart / 5) * 5);
+  const length = Math.ceil((around * thread + 150) / 100) / 10;
+  return ` About ${stitches} stitches ${apart} mm apart all round a piece: ${length} m of thread with the ends.`;
+}
+
+function sewnStep(id: string, material: Material, extent: string, { fabric, around }: StepsFor): Step {
   const name = lower(material.name);
   const base = { id: `${id}-sew`, stage: 'apply' as const, kind: 'do' as const };
   if (material.family === 'hair-canvas')
@@ -156,7 +167,7 @@ function sewnStep(id: string, material: Material, extent: string, fabric: Fabric
     return {
       ...base,
       title: `Join ${name} to the layers before it`,
-      detail: 'Catch it down by hand near the edge; let only the joining seam have an allowance.',
+      detail: `Catch it down by hand near the edge; let only the joining seam have an allowance.${stitchWords(around, CATCH)}`,
     };
   if (material.family === 'braid')
     return {
@@ -174,7 +185,7 @@ function sewnStep(id: string, material: Material, extent: string, fabric: Fabric
     return {
       ...base,
       title: `Catch ${name} to the wrong side`,
-      detail: 'Loose catch stitches that take only a thread or two, so that both can move.',
+      detail: `Loose catch stitches 4 mm from the layer’s edge, that take only a thread or two, so that both can move.${stitchWords(around, CATCH)}`,
     };
   }
   if (extent === 'patch')
@@ -197,11 +208,11 @@ function sewnStep(id: string, material: Material, extent: string, fabric: Fabric
     return {
       ...base,
       title: `Baste ${name} 2–3 mm inside the seam line`,
-      detail: 'Flat on the wrong side, its edge on the seam line; long stitches in it, to be taken out later.',
+      detail: `Flat on the wrong side, its edge on the seam line; long stitches in it, to be taken out later.${stitchWords(around, BASTE)}`,
     };
   return {
     ...base,
     title: `Baste ${name} to the wrong side`,
-    detail: 'Inside the seam allowance, 3–6 mm from the edge; from then on handle the two as one.',
+    detail: `Inside the seam allowance, 3–6 mm from the edge; from then on handle the two as one.${stitchWords(around, BASTE)}`,
   };
 }

@@ -1,12 +1,15 @@
 import { isFusible } from '../layers';
 import type { Step, StepsFor } from './step';
 
+/** A layer that gives so much across leaves a knit its stretch, %. */
+const STILL_GIVES = 12;
+
 /**
  * What to look at before going on, by how the layers were put on.
  *
  * @example checkSteps(stepsInput).length > 0 // true
  */
-export function checkSteps({ layers, stitched, cutAlready }: StepsFor): Step[] {
+export function checkSteps({ fabric, layers, stitched, cutAlready, bias }: StepsFor): Step[] {
   const checks: string[] = [];
   if (stitched) {
     checks.push(
@@ -20,11 +23,15 @@ export function checkSteps({ layers, stitched, cutAlready }: StepsFor): Step[] {
       'Edges hold against a fingernail',
       'Corners hold',
       'No bubbles when you look along the surface',
-      'No glue dots on the face',
+      'The dots are gone, and none show on the face',
       'Same size as the paper pattern',
     );
+    if (fabric.construction === 'knit' && layers.every(({ material }) => material.stretchCross >= STILL_GIVES))
+      checks.push('Still stretches: pull 100 mm as you did before');
   } else if (layers.every(({ material }) => material.form === 'liquid')) {
     checks.push('No flakes, no scorch', 'Evenly stiff all over', 'Grain straight, edges square');
+    if (layers.some(({ material }) => material.family === 'edge-stiffener')) checks.push('The edge does not roll');
+    else if (bias) checks.push('A strip on the bias gives less than before: pull 100 mm');
     // Before anything is cut there is nothing to lay the pattern on; cut by it afterwards, pieces agree with it.
     if (cutAlready) checks.push('Same size as the paper pattern');
   } else {

@@ -59,6 +59,10 @@ export interface StepsFor {
   longest?: number;
   /** All that is treated as a length before it is cut, mm². */
   yardage?: number;
+  /** Edge of one piece all round, mm, for what is sewn along it. */
+  around?: number;
+  /** What is shaped and never washed, such as flowers. */
+  modelled?: boolean;
   /** The air in which it hangs to dry; a still room when it is not said. */
   air?: Air;
 }

@@ -10,6 +10,7 @@ import type { JobLog } from './job-log';
 import { outlineOf, setAside, placeOf, stopsOf } from './bench-moves';
 import PressDrawing from './PressDrawing';
 import { actOf } from '../../core/steps';
+import { GlueOnIron } from '../../ui/steps/FaceAndGlue';
 import StepDrawing from '../../ui/steps/StepDrawing';
 import SheetDrawing from './SheetDrawing';
 
@@ -63,7 +64,7 @@ export default function BenchView({ run, units, sound, projectId, logs }: Props)
     <main
       id="main"
       onClick={(event) => {
-        if (!(event.target as HTMLElement).closest('button, a, label, input')) tap();
+        if (!(event.target as HTMLElement).closest('button, a, label, input, summary, details')) tap();
       }}
       className={`flex h-dvh flex-col overflow-hidden p-4 md:p-6 ${flash ? 'bg-accent' : ''}`}
     >
@@ -124,6 +125,7 @@ export default function BenchView({ run, units, sound, projectId, logs }: Props)
                 onTick={(checks) => move({ ...state, checks })}
               />
             )}
+            {pressing && <GlueOnIron />}
             {step.safety && <p className="mt-4 border-l-4 border-accent pl-3 text-left text-lg">{step.safety}</p>}
           </div>
         </div>

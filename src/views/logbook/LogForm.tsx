@@ -1,5 +1,9 @@
-import { useId } from 'react';
+import { useId, useMemo } from 'react';
 import { COVERS, type Cover, type Predicted } from '../../core/layers';
+import type { OpenPiece } from '../../core/pieces';
+import { checkLengths, judgeShape } from '../../core/press';
+import { formatLength, parseLengthBeside, type LengthSystem } from '../../core/units';
+import ShapeCheck from './ShapeCheck';
 import { useWrite } from '../../ui/query';
 import { call } from '../../ui/api';
 import Field from '../../ui/form/Field';
@@ -22,6 +26,8 @@ interface Props {
   /** What was to be checked, and what was ticked. */
   checks: string[];
   ticked: string[];
+  /** The piece itself, where its shape can be held against the pattern: as it is cut, with its smallest allowance, mm. */
+  piece?: OpenPiece | undefined;
   onFiled: (entry: LogEntry) => void;
 }
 
@@ -39,10 +45,26 @@ const COVER_WORDS: Record<Cover, string> = {
 };
 const IRON_WORDS = ['not pressed', 'cool', 'medium', 'hot'];
 
+/** A length of the piece as it is typed; a bare number counts in the unit that the pattern's is told in. */
+function readLength(text: string, byPattern: number, system: LengthSystem, field: string): number | null {
+  return text.trim() === '' ? null : parseLengthBeside(text, formatLength(byPattern, system), system, field);
+}
+
+/** The same while it is typed: nothing as long as it cannot be read. */
+function readable(text: string, byPattern: number, system: LengthSystem): number | null {
+  try {
+    return readLength(text, byPattern, system, 'lengths');
+  } catch {
+    return null;
+  }
+}
+
 /** Files how it went: outcome, checks, settings that were really used, and an overhang reading if one was taken. */
-export default function LogForm({ start, checks, ticked, onFiled }: Props) {
+export default function LogForm({ start, checks, ticked, piece, onFiled }: Props) {
   const id = useId();
   const units = useUnits();
+  const lengths = useMemo(() => (piece ? checkLengths(piece) : []), [piece]);
+  const allowance = Math.min(...(piece?.allowances.filter((mm) => mm > 0) ?? []), 10);
   const of = useKeptForm({
     key: `log ${start.benchRunId ?? start.jobId ?? start.title}`,
     schema: logSchema,
@@ -54,10 +76,12 @@ export default function LogForm({ start, checks, ticked, onFiled }: Props) {
         seconds: String(start.settings.seconds),
         cover: start.settings.cover,
       },
+      lengths: lengths.map(() => ''),
       overhang: '',
       note: '',
     }),
-    read: ({ outcome, held, settings, overhang, note }) => {
+    read: ({ outcome, held, settings, lengths: typed, overhang, note }) => {
+      const measured = typed.map((text, i) => readLength(text, lengths[i]!.length, units.system, `lengths[${i}]`));
       const { predicted, ...kept } = start;
       return {
         ...kept,
@@ -73,6 +97,7 @@ export default function LogForm({ start, checks, ticked, onFiled }: Props) {
         predictedBendingLength: predicted.bendingLength,
         predictedLow: predicted.low,
         predictedHigh: predicted.high,
+        shape: measured.some((mm) => mm !== null) ? judgeShape(lengths, measured, allowance).shrank : null,
         overhang: readOverhang(overhang, units.system, 'overhang'),
         note,
       };
@@ -136,6 +161,15 @@ export default function LogForm({ start, checks, ticked, onFiled }: Props) {
             options={COVERS.map((cover) => [cover, COVER_WORDS[cover]] as const)}
           />
         </div>
+      )}
+      {piece && lengths.length > 0 && (
+        <ShapeCheck
+          outline={piece.outline}
+          lengths={lengths}
+          allowance={allowance}
+          measured={form.watch('lengths').map((text, i) => readable(text, lengths[i]!.length, units.system))}
+          field={(i) => field(`lengths.${i}`)}
+        />
       )}
       <div className="grid gap-4 sm:grid-cols-[16rem_1fr]">
         <TextInput

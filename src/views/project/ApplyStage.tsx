@@ -1,8 +1,8 @@
-import { Play, RotateCcw } from 'lucide-react';
+import { Play, Printer, RotateCcw } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { questionFor, sizeOfPiece, stepsFor } from '../../core/choose';
 import { fabricOf } from '../../core/cloth';
-import type { Material } from '../../core/layers';
+import { isFusible, type Material } from '../../core/layers';
 import { openPiece } from '../../core/pieces';
 import { actOf, type Order, type Step } from '../../core/steps';
 import { schoolsOf } from '../../core/schools';
@@ -12,6 +12,7 @@ import { call } from '../../ui/api';
 import type { Cloth } from '../../store/cloths';
 import type { Settings } from '../../store/settings';
 import type { PressTool } from '../../core/press';
+import { FaceSigns, GlueOnIron } from '../../ui/steps/FaceAndGlue';
 import StepDrawing from '../../ui/steps/StepDrawing';
 import ToolChoice, { hasPress } from '../bench/ToolChoice';
 import type { StageLayer } from './CutStage';
@@ -58,6 +59,7 @@ export default function ApplyStage({ work, cloth, layers, settings, order, openR
       </div>
     );
   }
+  const glued = layers.some(({ material }) => material !== undefined && isFusible(material.form));
   const { outline } = openPiece(work);
   /** The layer of a step ends inside the cut edge. */
   const insideOf = ({ layer }: Step) => layer === undefined || layers[layer]?.extent !== 'full';
@@ -80,6 +82,9 @@ export default function ApplyStage({ work, cloth, layers, settings, order, openR
             here.
           </p>
         </div>
+        <button type="button" className="btn no-print" onClick={() => print()}>
+          <Printer size={18} aria-hidden="true" /> Print the steps
+        </button>
         {press && !openRun && <ToolChoice tool={tool} onChoose={setTool} />}
         <button type="button" className="btn btn-primary" onClick={() => void start()}>
           {openRun ? <RotateCcw size={19} aria-hidden="true" /> : <Play size={19} aria-hidden="true" />}
@@ -98,6 +103,8 @@ export default function ApplyStage({ work, cloth, layers, settings, order, openR
           {error}
         </p>
       )}
+      {glued && <FaceSigns knit={cloth.construction === 'knit'} dark={cloth.tone === 'dark'} />}
+      {glued && <GlueOnIron />}
       <ol className="mt-4 space-y-3">
         {steps.map((step, i) => (
           <li key={step.id} className="grid break-inside-avoid grid-cols-[2.2rem_1fr_9.5rem] gap-3">

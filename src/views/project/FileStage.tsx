@@ -1,3 +1,5 @@
+import { useMemo } from 'react';
+import { openPiece } from '../../core/pieces';
 import { keptKey } from '../../core/layers';
 import type { LogEntry } from '../../store/log';
 import PredictedMeasured from '../../ui/PredictedMeasured';
@@ -20,6 +22,7 @@ const OUTCOME_WORDS: Record<LogEntry['outcome'], string> = { good: 'came out wel
 
 /** What has been filed about the job, and the form to file more. */
 export default function FileStage({ work, cloth, layers, log, onFiled }: Props) {
+  const opened = useMemo(() => openPiece(work), [work]);
   const pressed = layers.find(({ material }) => (material?.leaflet.seconds ?? 0) > 0)?.material;
   return (
     <div className="space-y-5">
@@ -61,6 +64,7 @@ export default function FileStage({ work, cloth, layers, log, onFiled }: Props) 
             }}
             checks={['Edges hold against a fingernail', 'Corners hold', 'No bubbles', 'Same size as the paper pattern']}
             ticked={[]}
+            piece={opened}
             onFiled={onFiled}
           />
         </div>
