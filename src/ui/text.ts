@@ -2,7 +2,7 @@ import { format, parseISO } from 'date-fns';
 
 /** Keeps a figure and its unit on one line: “62 g” does not break. */
 export function keepUnits(text: string): string {
-  return text.replace(/(\d) (g|mm|m|in|%)(?=$|[\s,;.+])/g, '$1\u00a0$2');
+  return text.replace(/(\d) (g|kg|mm|cm|m|in|ml|min|%)(?=$|[\s,;.+])/g, '$1\u00a0$2');
 }
 
 /** “1 piece”, “3 pieces”. */

@@ -1,5 +1,6 @@
 import type { Fabric } from '../cloth';
 import { stackStiffness, keyOfUse, type Material, type Predicted } from '../layers';
+import { careTurn, type CareTurn } from './care-turn';
 import type { Part } from './part';
 import type { Asking, PieceSize, Question } from './protocol';
 import { questionFor } from './question-for';
@@ -21,6 +22,8 @@ export interface Choice {
   ruledOut: RuledOutStack[];
   /** How many there are under each heading. */
   ruledOutGroups: { group: string; count: number }[];
+  /** The usual answer that only the care rules out, and the care that would let it in. */
+  care?: CareTurn;
   /** The cloth without anything, for comparison. */
   bare: { predicted: Predicted; inBand: boolean; words: string };
   /** Wanted bending length, mm. */
@@ -56,10 +59,12 @@ export function choose(fabric: Fabric, part: Part, library: readonly Material[],
   const { ranked: judged, refused } = standingOf(fabric, part, library, asking);
   const worth = judged.filter(({ score }, i) => score >= WORTH_SHOWING || i < 3);
   const bare = stackStiffness(fabric, []);
+  const turn = careTurn(question, refused, judged[0]?.stack);
   const inBand = bare.bendingLength >= question.band[0] && bare.bendingLength <= question.band[1];
   return {
     ranked: worth.slice(0, limit).map(({ stack, score }) => describe(stack, score)),
     ...ruledOutOf(refused, asking.find),
+    ...(turn ? { care: turn } : {}),
     bare: { predicted: publicPredicted(bare), inBand, words: bareWords(question, inBand) },
     band: question.band,
     hand: question.hand,

@@ -1,3 +1,4 @@
+import WeightScale from './WeightScale';
 import { AlertTriangle, Check } from 'lucide-react';
 import { EXTENT_WORDS } from '../../core/layers';
 import type { Choice, Part, RankedStack } from '../../core/choose';
@@ -66,6 +67,7 @@ export default function AnswerDetail(props: Props) {
           </button>
         </div>
       </div>
+      {inOrder.length > 1 && <WeightScale inOrder={inOrder} stack={stack} onOpen={onOpen} />}
       <NeedsLine stack={stack} choice={choice} currency={currency} />
 
       <div className="mt-3 grid gap-5 lg:grid-cols-[1.15fr_1fr]">

@@ -65,14 +65,16 @@ export default function AnswerList({ groups, choice, openId, currency, compared,
                   </span>
                 )}
                 <span className="quiet block text-[0.92rem] leading-snug">
-                  {[
-                    best.layers.length === 1 ? FORM_WORDS[first.form] : `${best.layers.length} layers`,
-                    minutesWords(best.needs.minutes),
-                    formatMoney(Math.round(best.needs.cost), currency),
-                    lengthWords(best, units.length),
-                  ]
-                    .filter(Boolean)
-                    .join(' · ')}
+                  {keepUnits(
+                    [
+                      best.layers.length === 1 ? FORM_WORDS[first.form] : `${best.layers.length} layers`,
+                      minutesWords(best.needs.minutes),
+                      formatMoney(Math.round(best.needs.cost), currency),
+                      lengthWords(best, units.length),
+                    ]
+                      .filter(Boolean)
+                      .join(' · '),
+                  )}
                 </span>
                 <span className="mt-0.5 block pr-6 text-[0.95rem] leading-snug">{told[i]}</span>
               </span>

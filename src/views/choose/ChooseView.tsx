@@ -1,6 +1,6 @@
 import { lazy, Suspense, useEffect, useMemo, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { questionFor, ROLE_PROFILES, type Choice, type RankedStack } from '../../core/choose';
+import { questionFor, type Choice, type RankedStack } from '../../core/choose';
 import { useAsked } from '../../ui/query';
 import { clothThickness, fabricOf, type Fabric } from '../../core/cloth';
 import type { Schools } from '../../core/schools';
@@ -9,11 +9,11 @@ import type { LengthSystem } from '../../core/units';
 import AnswerDetail from './AnswerDetail';
 import AnswerList from './AnswerList';
 import { groupAnswers } from './answers';
+import Hints from './Hints';
 import MeasureNext from './MeasureNext';
 import MoreWishes from './MoreWishes';
 import RuledOut from './RuledOut';
 import Sentence from './Sentence';
-
 import { useRefused } from './use-refused';
 import { askedWith, partOf, toQuery, type SentenceState } from './sentence-state';
 
@@ -21,14 +21,6 @@ import { askedWith, partOf, toQuery, type SentenceState } from './sentence-state
 const Compare = lazy(() => import('./Compare'));
 const HangSimulator = lazy(() => import('../../ui/HangSimulator'));
 const TakeToProject = lazy(() => import('./TakeToProject'));
-
-/** Parts that are backed all over: whether cloth that is seen through stays so has to be said. */
-const BACKED: readonly SentenceState['role'][] = ['bodice', 'whole-panel'];
-
-function asksWhichWay({ sheer, surface, weave }: Fabric, { role, staySheer, opaque }: SentenceState): boolean {
-  if (staySheer || opaque || !BACKED.includes(role)) return false;
-  return sheer !== 'opaque' || surface.includes('openwork') || weave === 'eyelet';
-}
 
 interface Props {
   units: LengthSystem;
@@ -96,32 +88,19 @@ export default function ChooseView({ units, currency, ways, cloths, start, start
   useHotkeys('k', () => step(-1));
   useHotkeys('p', () => open && setTaking(true), { preventDefault: true });
 
+  const change = (changes: Partial<SentenceState>) => setState((was) => ({ ...was, ...changes }));
+
   return (
     <UnitsProvider value={units}>
       <Sentence
         state={state}
         cloths={cloths}
         usualHand={questionFor(cloth, { role: state.role, cut: state.cut, stretch: state.stretch, care: state.care }).hand}
-        onChange={(change) => setState((was) => ({ ...was, ...change }))}
+        onChange={change}
       >
-        <MoreWishes
-          state={state}
-          ways={ways}
-          criteria={choice.ranked[0]?.criteria.map(({ id }) => id) ?? []}
-          onChange={(change) => setState((was) => ({ ...was, ...change }))}
-        />
+        <MoreWishes state={state} ways={ways} criteria={choice.ranked[0]?.criteria.map(({ id }) => id) ?? []} onChange={change} />
       </Sentence>
-      {asksWhichWay(fabric, state) && (
-        <p className="mt-2 flex flex-wrap items-center gap-3 border-l-4 border-accent pl-3">
-          This cloth is seen through. Should {ROLE_PROFILES[state.role].phrase} stay so, or become opaque?
-          <button type="button" className="btn" onClick={() => setState((was) => ({ ...was, staySheer: true }))}>
-            Stay as sheer as it is
-          </button>
-          <button type="button" className="btn" onClick={() => setState((was) => ({ ...was, opaque: true }))}>
-            Become opaque
-          </button>
-        </p>
-      )}
+      <Hints choice={choice} fabric={fabric} state={state} onChange={change} />
       <div aria-live="polite" className="sr-only">
         {open ? `Best answer: ${open.title}` : 'No answer fits'}
       </div>
@@ -130,7 +109,6 @@ export default function ChooseView({ units, currency, ways, cloths, start, start
           {fault}
         </p>
       )}
-      {choice.bare.words && <p className="mt-2 border-l-4 border-accent pl-3">{choice.bare.words}</p>}
       {open && group ? (
         <div className="mt-3 grid items-start gap-5 lg:grid-cols-[minmax(22rem,5fr)_7fr]">
           <div className="space-y-3">
@@ -202,7 +180,7 @@ export default function ChooseView({ units, currency, ways, cloths, start, start
           </p>
         </div>
       )}
-      <RuledOut choice={shown} find={find} onFind={setFind} />
+      <RuledOut ranked={choice.ranked} choice={shown} find={find} onFind={setFind} />
       <Suspense>
         {taking && open && (
           <TakeToProject
