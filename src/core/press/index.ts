@@ -6,5 +6,5 @@ export { sheetMoves } from './sheet-moves';
 export type { SheetMove, SheetMovesOptions } from './sheet-moves';
 export { inscribedRectangle } from './inscribed-rectangle';
 export { ironSole } from './iron-sole';
-export { CHECK_WAYS, checkLengths, judgeShape } from './shape-check';
+export { checkLengths, judgeShape } from './shape-check';
 export type { CheckLength, CheckWay, ShapeJudged, ShapeVerdict } from './shape-check';

@@ -3,7 +3,7 @@ import type { OpenPiece } from '../pieces';
 import { bounds, isInside, type Point } from '../shape';
 
 /** Which way a length of a piece runs, to the grain upright. */
-export const CHECK_WAYS = ['along', 'across', 'bias'] as const;
+const CHECK_WAYS = ['along', 'across', 'bias'] as const;
 export type CheckWay = (typeof CHECK_WAYS)[number];
 
 /** A length of a piece that is measured against its pattern. */

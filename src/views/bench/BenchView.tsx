@@ -90,12 +90,12 @@ export default function BenchView({ run, units, sound, projectId, logs }: Props)
               )}
             </div>
           )}
-          <div className={drawn ? '' : 'mx-auto max-w-4xl text-center'}>
+          <div className={`max-h-full overflow-y-auto py-2 ${drawn ? '' : 'mx-auto max-w-4xl text-center'}`}>
             <h2 className="text-3xl leading-tight font-bold text-balance md:text-[2.4rem]">{keepUnits(step.title)}</h2>
             <p className="mt-3 text-xl text-pretty md:text-[1.4rem]">{keepUnits(step.detail)}</p>
             {left !== undefined && (
               <p
-                className={`mt-2 text-[6rem] leading-none font-bold md:text-[8rem] ${state.pausedLeft !== null ? 'opacity-60' : ''}`}
+                className={`mt-2 text-[6rem] leading-none font-bold md:text-[clamp(4.5rem,13vh,8rem)] ${state.pausedLeft !== null ? 'opacity-60' : ''}`}
                 role="timer"
                 aria-label={`${Math.ceil(left)} seconds left`}
               >
@@ -125,8 +125,8 @@ export default function BenchView({ run, units, sound, projectId, logs }: Props)
                 onTick={(checks) => move({ ...state, checks })}
               />
             )}
+            {step.safety && <p className="mt-3 border-l-4 border-accent pl-3 text-left text-lg">{step.safety}</p>}
             {pressing && <GlueOnIron />}
-            {step.safety && <p className="mt-4 border-l-4 border-accent pl-3 text-left text-lg">{step.safety}</p>}
           </div>
         </div>
       )}
