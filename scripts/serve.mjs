@@ -51,6 +51,8 @@ if (args.includes('--demo')) {
   process.env.NEMBREL_DEMO = '1';
   process.env.NEMBREL_DB ??= 'data/demo.db';
 }
+// Pages are drawn by the fast build of the interface library; its other one looks for our mistakes at every element.
+process.env.NODE_ENV ??= 'production';
 const { handler } = await import(pathToFileURL(entry).href);
 const compress = compression({ threshold: 1024 });
 /** Built files have a fingerprint in their names and never change. */

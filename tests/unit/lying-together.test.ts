@@ -52,6 +52,20 @@ describe('layers of several jobs on one cut', () => {
     expect(stiffest.jobs).toHaveLength(3);
   });
 
+  it('have the area of a round piece less its round opening', () => {
+    const round = (radius: number) =>
+      Array.from({ length: 400 }, (_, i): [number, number] => [
+        100 + radius * Math.cos((i * Math.PI) / 200),
+        100 + radius * Math.sin((i * Math.PI) / 200),
+      ]);
+    const ring = { ...square, outline: round(100), holes: [{ ...square.holes[0]!, outline: round(40) }] };
+    const { places } = layersTogether(ring, poplin, [job('one', { kind: 'whole' }, starch), job('two', { kind: 'whole' }, starch)], 6); // prettier-ignore
+    const exact = Math.PI * (100 ** 2 - 40 ** 2);
+    expect(places).toHaveLength(1);
+    expect(places[0]!.area / exact).toBeGreaterThan(0.99);
+    expect(places[0]!.area / exact).toBeLessThan(1.01);
+  });
+
   it('what is sprayed is on all of the piece', () => {
     const { places } = layersTogether(square, poplin, [job('spray', { kind: 'whole' }, starch), job('edge', { kind: 'edges', edges: [0], width: 20 }, organdy, 'strip')], 6); // prettier-ignore
     expect(places).toHaveLength(1);

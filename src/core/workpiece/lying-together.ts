@@ -11,7 +11,7 @@ import {
   type OpenPiece,
   type Place,
 } from '../pieces';
-import { bounds, isInside, polygonArea, type Outline, type Point } from '../shape';
+import { bounds, polygonArea, type Outline } from '../shape';
 
 /** A job as far as the outlines of its layers are concerned. */
 export interface LayeredJob {
@@ -89,15 +89,18 @@ export function layersTogether(piece: OpenPiece, fabric: Fabric, jobs: readonly 
       return { job: k, material, on: outline ?? whole };
     }),
   );
+  if (new Set(all.map(({ job }) => job)).size < 2) return { places: [], weight, clothWeight };
   const { minX, minY, maxX, maxY } = bounds(piece.outline);
   const step = Math.max(CLOSEST, Math.sqrt(((maxX - minX) * (maxY - minY)) / SPOTS));
   const found = new Map<string, LyingTogether>();
-  for (let y = minY + step / 2; y < maxY; y += step)
+  for (let y = minY + step / 2; y < maxY; y += step) {
+    const inPiece = coveredAlong(whole, y);
+    const row = all.map((layer) => ({ ...layer, covers: coveredAlong(layer.on, y) }));
     for (let x = minX + step / 2; x < maxX; x += step) {
-      if (!covers(whole, [x, y])) continue;
-      const on = all.filter((layer) => covers(layer.on, [x, y]));
+      if (!inPiece(x)) continue;
+      const on = row.filter(({ covers }) => covers(x));
       if (new Set(on.map(({ job }) => job)).size < 2) continue;
-      const key = on.map((layer) => all.indexOf(layer)).join();
+      const key = on.map((layer) => row.indexOf(layer)).join();
       const there = found.get(key);
       if (there) there.area += step * step;
       else {
@@ -106,6 +109,7 @@ export function layersTogether(piece: OpenPiece, fabric: Fabric, jobs: readonly 
         found.set(key, { jobs: names, layers, area: step * step, predicted: stackStiffness(fabric, layers) });
       }
     }
+  }
   const places = [...found.values()].filter(({ area }) => area >= LEAST).sort((a, b) => b.area - a.area);
   return { places, weight, clothWeight };
 }
@@ -115,6 +119,23 @@ interface Covered {
   holes: readonly Outline[];
 }
 
-function covers({ outlines, holes }: Covered, at: Point): boolean {
-  return outlines.some((outline) => isInside(at, outline)) && !holes.some((hole) => isInside(at, hole));
+/** Whether spots of one row are covered: borders are only met once a row, so that a curve of many corners costs no more than a square. */
+function coveredAlong({ outlines, holes }: Covered, y: number): (x: number) => boolean {
+  const [within, without] = [outlines, holes].map((rings) =>
+    rings.map((ring) => crossings(ring, y)).filter(({ length }) => length > 0),
+  );
+  return (x) => within!.some((across) => isPast(across, x)) && !without!.some((across) => isPast(across, x));
+}
+
+/** Where an outline crosses a row. */
+function crossings(outline: Outline, y: number): number[] {
+  return outline.flatMap(([ax, ay], i) => {
+    const [bx, by] = outline[(i + 1) % outline.length]!;
+    return ay > y !== by > y ? [ax + ((y - ay) / (by - ay)) * (bx - ax)] : [];
+  });
+}
+
+/** Inside is where an odd number of crossings lies to the right. */
+function isPast(across: readonly number[], x: number): boolean {
+  return across.filter((cross) => x < cross).length % 2 === 1;
 }
