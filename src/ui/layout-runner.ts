@@ -21,11 +21,14 @@ export class LayoutRunner {
     const own = ++this.asked;
     return new Promise((done, fail) => {
       this.giveUp = () => fail(new GivenUp());
+      // Reports come on a port of their own: one of them may be overtaken by the answer, and is worse than it.
+      let open = true;
       const better = (plan: TablePlan) => {
-        if (own === this.asked) heard(plan);
+        if (open && own === this.asked) heard(plan);
       };
       this.beside
         .ask((layouts) => layouts.lay(options, proxy(better)))
+        .finally(() => (open = false))
         .then((plan) => (plan && own === this.asked ? done(plan) : fail(new GivenUp())), fail);
     });
   }

@@ -228,6 +228,17 @@ describe('asking for a layout', () => {
     expect((await asked).done).toBe(1);
   });
 
+  it('takes nothing that comes after the last: reports and the answer travel on ports of their own', async () => {
+    const heard: number[] = [];
+    const asked = runner().lay(options, ({ done }) => heard.push(done));
+    const question = await FakeWorker.last.question(0);
+    question.done(plan(1));
+    await asked;
+    question.heard(plan(0.6));
+    await new Promise((resolve) => setTimeout(resolve, 50));
+    expect(heard).toEqual([]);
+  });
+
   it('gives an open question up for the next, and does not take its late answers for it', async () => {
     const both = runner();
     const early: number[] = [];
