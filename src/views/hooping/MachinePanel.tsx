@@ -1,9 +1,9 @@
 import { Pause, Play } from 'lucide-react';
 import { MOVING_NEEDLE } from '../../core/hoop';
-import { SPEEDS } from '../../core/machine';
 import type { HoopingRun } from '../../store/hoopings';
 import { STOP_HELP, STOP_WORDS } from './stop-words';
 import type { useMachine } from './use-machine';
+import SpeedSlider from '../../ui/motif/SpeedSlider';
 
 interface Props {
   shown: HoopingRun;
@@ -116,19 +116,9 @@ export default function MachinePanel({
           </button>
         )}
       </div>
-      <label className="mt-3 block">
-        <span className="font-semibold">{shown.speed} stitches a minute</span>
-        <input
-          type="range"
-          className="slider w-full"
-          min={SPEEDS.min}
-          max={SPEEDS.max}
-          step={50}
-          value={shown.speed}
-          aria-label="Stitches a minute"
-          onChange={(event) => onSpeed(Number(event.target.value))}
-        />
-      </label>
+      <div className="mt-3">
+        <SpeedSlider speed={shown.speed} onSpeed={onSpeed} words={`${shown.speed} stitches a minute`} />
+      </div>
       <p className="mt-2 border-l-4 border-accent pl-2 text-[0.95rem] leading-snug">{MOVING_NEEDLE}</p>
     </section>
   );

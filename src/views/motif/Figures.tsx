@@ -1,9 +1,9 @@
 import { Download } from 'lucide-react';
-import { SPEEDS } from '../../core/machine';
 import { DIRECTIONS, type Island } from '../../core/motif';
 import { counted } from '../../ui/text';
 import { useUnits } from '../../ui/units-context';
 import type { KeptMotif } from '../../store/motifs';
+import SpeedSlider from '../../ui/motif/SpeedSlider';
 
 interface Props {
   motif: KeptMotif;
@@ -63,21 +63,7 @@ export default function Figures({ motif: { id, colours, figures }, seconds, spee
         <Rose directions={figures.directions} />
         <p className="quiet text-[0.95rem] leading-snug">Where the thread runs, and so where the cloth is drawn in most.</p>
       </div>
-      <label className="block">
-        <span className="font-semibold">
-          About {minutes(seconds)} at {speed} a minute
-        </span>
-        <input
-          type="range"
-          className="slider w-full"
-          min={SPEEDS.min}
-          max={SPEEDS.max}
-          step={50}
-          value={speed}
-          aria-label="Stitches a minute"
-          onChange={(event) => onSpeed(Number(event.target.value))}
-        />
-      </label>
+      <SpeedSlider speed={speed} onSpeed={onSpeed} words={`About ${minutes(seconds)} at ${speed} a minute`} />
       <div className="flex flex-wrap gap-2">
         <a className="btn" href={`/api/motifs/${id}/files/paper.pdf`} download>
           <Download size={18} aria-hidden="true" /> Paper 1:1
