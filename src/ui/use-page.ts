@@ -1,4 +1,4 @@
-import { useCallback, useState } from 'react';
+import { useCallback, useRef, useState } from 'react';
 import { client, useAsked, useRested } from './query';
 
 /** One page of a list as the server cuts it. */
@@ -27,12 +27,22 @@ export function usePage<T extends { id: string }>(path: string, start: Page<T>, 
   const address = `${path}?${asked ? `${asked}&` : ''}page=${page}`;
   const { answer, busy, error, again } = useAsked<Page<T>>(address, undefined, { start });
   const shown = answer ?? start;
-  const change = useCallback(
-    (to: (was: Page<T>) => Page<T>) => client.setQueryData<Page<T>>([address, undefined], (was) => (was ? to(was) : was)),
-    [address],
-  );
+  // A row that was taken out stays out, though an answer that was on its way when it went still has it.
+  const [gone, setGone] = useState<ReadonlySet<string>>(new Set());
+  // What is told late (a row that came back) is told to the page that is shown then.
+  const shownAt = useRef(address);
+  shownAt.current = address;
+  const change = useCallback((to: (was: Page<T>) => Page<T>) => {
+    const queryKey = [shownAt.current, undefined];
+    client.setQueryData<Page<T>>(queryKey, (was) => (was ? to(was) : was));
+    // An answer that is on its way may not know of it yet.
+    if (client.isFetching({ queryKey }) > 0)
+      void client.cancelQueries({ queryKey }).then(() => client.refetchQueries({ queryKey }));
+  }, []);
   return {
     ...shown,
+    rows: gone.size > 0 ? shown.rows.filter(({ id }) => !gone.has(id)) : shown.rows,
+    total: Math.max(0, shown.total - shown.rows.filter(({ id }) => gone.has(id)).length),
     busy,
     error,
     pages: Math.max(1, Math.ceil(shown.total / shown.size)),
@@ -41,12 +51,14 @@ export function usePage<T extends { id: string }>(path: string, start: Page<T>, 
     refresh: again,
     /** Shows a row as it is now, a new one first. */
     put: useCallback(
-      (row: T) =>
+      (row: T) => {
+        setGone((was) => new Set([...was].filter((id) => id !== row.id)));
         change((was) =>
           was.rows.some(({ id }) => id === row.id)
             ? { ...was, rows: was.rows.map((each) => (each.id === row.id ? row : each)) }
             : { ...was, rows: [row, ...was.rows], total: was.total + 1 },
-        ),
+        );
+      },
       [change],
     ),
     /** Shows the rows in another order. */
@@ -56,10 +68,6 @@ export function usePage<T extends { id: string }>(path: string, start: Page<T>, 
       [change],
     ),
     /** Leaves a row out. */
-    drop: useCallback(
-      (gone: string) =>
-        change((was) => ({ ...was, rows: was.rows.filter(({ id }) => id !== gone), total: Math.max(0, was.total - 1) })),
-      [change],
-    ),
+    drop: useCallback((id: string) => setGone((was) => new Set([...was, id])), []),
   };
 }

@@ -88,6 +88,33 @@ describe('a list by pages', () => {
     expect(result.current.total).toBe(5);
   });
 
+  it('keeps a deleted row out, and shows one that came back, whatever a search that is on its way says', async () => {
+    let there = true;
+    fakeServer(async () => {
+      const rows = there ? [row('a')] : [];
+      await new Promise((resolve) => setTimeout(resolve, 300));
+      return [200, { ...start, rows, total: rows.length }];
+    });
+    const { result, rerender } = renderHook(({ search }) => usePage<Row>('/api/layers', start, { search }), {
+      initialProps: { search: '' },
+    });
+    rerender({ search: 'a' });
+    const before = result.current;
+    await pass(200);
+    // The search was asked while it was there, and is answered after it went.
+    act(() => before.drop('a'));
+    there = false;
+    await pass(400);
+    expect([result.current.rows, result.current.total]).toEqual([[], 0]);
+    rerender({ search: 'aa' });
+    await pass(200);
+    // Now one is on its way that does not know of its return.
+    there = true;
+    act(() => before.put(row('a')));
+    await pass(1000);
+    expect([result.current.rows, result.current.total]).toEqual([[row('a')], 1]);
+  });
+
   it('says what went wrong and keeps what is shown', async () => {
     fakeServer(() => 'away');
     const { result } = renderHook(() => usePage('/api/layers', start, {}));
