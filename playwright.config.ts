@@ -17,6 +17,7 @@ const FILES: [file: string, port: number][] = [
   ['hoop', 4397],
   ['pieces', 4398],
   ['day', 4399],
+  ['wet', 4390],
 ];
 
 export default defineConfig({

@@ -1,5 +1,5 @@
 import * as yup from 'yup';
-import { stackSchema } from './records';
+import { stackSchema } from './stack';
 import { number, shape } from './rules';
 import { id } from './shared';
 

@@ -7,10 +7,11 @@ import { PRESS_TOOLS } from '../core/press';
 import { DUTIES } from '../core/workpiece';
 import { fabricFields, schoolsSchema, wishFields } from './choose';
 import { bundledHoop, bundledHooping, bundledMotif } from './hoop';
-import { pieceFields, placeSchema, stackLayer } from './pieces';
+import { pieceFields, placeSchema } from './pieces';
 import { number, oneOf, shape, text } from './rules';
 import { scrapSchema } from './scraps';
-import { day, id, instant, predicted, pressFields } from './shared';
+import { day, id, instant } from './shared';
+import { stackSchema } from './stack';
 import { bundledTable, stockFields } from './tables';
 
 const version = number({ min: 1, integer: true });
@@ -140,20 +141,6 @@ export const projectSchema = shape(projectFields);
 /** The project that one is to stand before; null for the end of the list. */
 export const projectPlaceSchema = shape({ before: id.nullable().defined('is missing') });
 export const projectUpdateSchema = shape({ ...projectFields, version: version.required() });
-
-/** A chosen stack as it is kept with its job: which layers, how far, and what was expected of it. */
-export const stackSchema = shape({
-  title: text(400, 1).required(),
-  layers: yup.array().of(stackLayer).required().min(1, 'must hold at least one layer').max(12, 'must hold at most 12 layers'),
-  predicted: predicted.required(),
-  reasons: yup.array().of(text(400).required()).required().max(30),
-  cautions: yup.array().of(text(400).required()).required().max(30),
-  schools: schoolsSchema,
-  setting: shape({ materialId: id.required(), ...pressFields }).default(undefined),
-  accepted: yup.array().of(text(60, 1).required()).max(40),
-})
-  .nullable()
-  .default(null);
 
 const position = number({ min: -1e9, max: 1e9 }).default(0);
 

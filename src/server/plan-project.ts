@@ -6,6 +6,7 @@ import { InputError } from '../core/input-error';
 import { openPiece } from '../core/pieces';
 import { planJobs, type Plan } from '../core/plan';
 import { cloths, type Cloth } from '../store/cloths';
+import { cuts } from '../store/cuts';
 import type { Db } from '../store/database';
 import { jobs, type KeptStack } from '../store/jobs';
 import { layers } from '../store/layers';
@@ -14,6 +15,7 @@ import { requireStack } from '../store/rules/references';
 import { readSettings } from '../store/settings';
 import { workOf, type Workpiece } from '../store/workpieces';
 import { askingOf } from './asking';
+import { withFoundSetting } from './found-setting';
 
 /** What a person says about a plan. */
 export interface PlanAsked {
@@ -130,7 +132,8 @@ export function giveStacks(db: Db, projectId: string, given: readonly { jobId: s
       const job = jobs.find(db, jobId);
       if (!job) throw new InputError(`stacks[${i}].jobId`, `points to nothing that is kept: ${JSON.stringify(jobId)}`);
       requireStack(db, stack, job.stack);
-      return jobs.update(db, jobId, { ...job, stack, cutDone: false }, version);
+      const found = withFoundSetting(db, cuts.get(db, job.cutId).clothId, stack);
+      return jobs.update(db, jobId, { ...job, stack: found, cutDone: false }, version);
     }),
   }))();
 }

@@ -1,24 +1,39 @@
-import { keptKey } from '../core/layers';
 import type { InferType } from 'yup';
-import { questionFor } from '../core/choose';
+import { judgeStack, questionFor, sizeOfPiece } from '../core/choose';
 import { fabricOf, type Fabric } from '../core/cloth';
 import { InputError } from '../core/input-error';
-import type { Cover, ChosenLayer, Material } from '../core/layers';
+import { keptKey, type ChosenLayer, type Cover } from '../core/layers';
+import { openPiece } from '../core/pieces';
 import { schoolsOf, type Schools } from '../core/schools';
-import { faultsOf, outcomeOf, PEELS, scrapPlan, type Grid, type ScrapReading } from '../core/scrap';
-import { COVER_WORDS, HEAT_SAFETY, pressSetting, pressWords, settingWords, stackSteps, type PressSetting } from '../core/steps';
+import {
+  candidatesPlan,
+  doseWords,
+  faultsOf,
+  outcomeOf,
+  PEELS,
+  scrapPlan,
+  scrapSteps,
+  sprayPlan,
+  type Grid,
+  type ScrapCell,
+  type ScrapReading,
+} from '../core/scrap';
+import type { PressSetting } from '../core/steps';
 import type { scrapCellSchema, scrapFileSchema, scrapWashSchema } from '../schemas/scraps';
 import { benchRuns, START_STATE, type BenchRun, type BenchStep } from '../store/bench-runs';
 import { cloths } from '../store/cloths';
 import type { Db } from '../store/database';
 import { StaleError } from '../store/errors';
+import { jobs, type KeptLayer, type KeptStack } from '../store/jobs';
+import { layers } from '../store/layers';
 import { logEntries, withMeasured, type LogFields } from '../store/log';
-import { jobs } from '../store/jobs';
 import { chosenOf } from '../store/materials';
+import { requireStack } from '../store/rules/references';
 import { scraps, type Scrap } from '../store/scraps';
 import { readSettings } from '../store/settings';
-import { findWorkpiece, getWorkpiece } from '../store/workpieces';
-import { capital } from '../core/letters';
+import { findWorkpiece, getWorkpiece, type Workpiece } from '../store/workpieces';
+import { askingOf } from './asking';
+import { settingFound } from './found-setting';
 
 /** The cloth and the layers of a part that is far enough to be tried. @throws {InputError} naming what is missing */
 function ready(db: Db, jobId: string) {
@@ -28,11 +43,20 @@ function ready(db: Db, jobId: string) {
   return { part, stack: part.stack, cloth: cloths.get(db, part.clothId), chosen: chosenOf(db, part.stack.layers) };
 }
 
-/** Starts a scrap test for a part. @throws {InputError} when it has no cloth or no stack yet */
-export function startScrap(db: Db, jobId: string, grid: Grid): Scrap {
+/** What a scrap test is started with. */
+export interface ScrapAsked {
+  grid: Grid;
+  /** Of a spray scrap: how many rounds are tried. */
+  rounds?: number;
+  /** Stacks that are compared. */
+  stacks?: KeptStack[] | undefined;
+}
+
+/** Starts a scrap test for a part. @throws {InputError} when it has no cloth or no stack yet, or its grid does not fit */
+export function startScrap(db: Db, jobId: string, asked: ScrapAsked): Scrap {
   const { part, stack, cloth, chosen } = ready(db, jobId);
   const schools = schoolsOf(readSettings(db).settings.schools, stack.schools);
-  const plan = scrapPlan(questionFor(fabricOf(cloth), part.wish).fabric, chosen, schools, grid);
+  const { fabric } = questionFor(fabricOf(cloth), part.wish);
   return scraps.insert(db, {
     jobId,
     clothId: cloth.id,
@@ -40,13 +64,36 @@ export function startScrap(db: Db, jobId: string, grid: Grid): Scrap {
     stackTitle: stack.title,
     layerIds: stack.layers.map(keptKey),
     predicted: stack.predicted,
-    plan,
+    plan: planOf(db, fabric, chosen, schools, asked),
     readings: {},
     chosen: null,
     filedOn: null,
     washDue: null,
     wash: null,
   });
+}
+
+function planOf(db: Db, fabric: Fabric, chosen: ChosenLayer[], schools: Schools, { grid, rounds = 1, stacks }: ScrapAsked) {
+  if (grid === 'spray') {
+    const liquid = chosen.find(({ material }) => material.form === 'liquid')?.material;
+    if (!liquid) throw new InputError('grid', 'must be another one: this stack has no liquid');
+    return sprayPlan(fabric, layers.get(db, liquid.id), rounds);
+  }
+  if (grid !== 'candidates') return scrapPlan(fabric, chosen, schools, grid);
+  if (!stacks) throw new InputError('stacks', 'is missing; name the stacks that are compared');
+  stacks.forEach((stack, i) => requireStack(db, stack, undefined, `stacks[${i}]`));
+  const plan = candidatesPlan(fabric, candidatesOf(db, stacks));
+  return { ...plan, stacks };
+}
+
+/** Stacks that are compared, with their materials and the ways of working of each. */
+function candidatesOf(db: Db, stacks: readonly KeptStack[]) {
+  const { schools } = readSettings(db).settings;
+  return stacks.map((stack) => ({
+    title: stack.title,
+    layers: chosenOf(db, stack.layers),
+    schools: schoolsOf(schools, stack.schools),
+  }));
 }
 
 /** Keeps the readings of one field. @throws {InputError} for a field that the scrap does not have */
@@ -119,24 +166,59 @@ export function fileScrap(db: Db, id: string, { chosen, doneOn, washDue, version
     const cell = scrap.plan.cells.find(({ name }) => name === chosen);
     const reading = scrap.readings[chosen];
     if (!cell || !reading) throw new InputError('chosen', `must be a field that was read, saw ${JSON.stringify(chosen)}`);
-    const { setting } = cell;
     const part = getWorkpiece(db, scrap.jobId);
-    fileEntry(db, scrap, setting, {
+    const taken = takenStack(db, part, scrap, cell);
+    const wanted = scrap.plan.grid === 'candidates' ? part.wish.hand : undefined;
+    const tried: Scrap = taken
+      ? { ...scrap, stackTitle: taken.title, layerIds: taken.layers.map(keptKey), predicted: taken.predicted }
+      : scrap;
+    fileEntry(db, tried, cell.setting, {
       jobId: part.id,
       doneOn,
       title: `${part.name}, scrap${scrap.plan.cells.length > 1 ? ` ${chosen}` : ''}`,
       faults: faultsOf(reading),
-      outcome: outcomeOf(reading),
+      outcome: outcomeOf(reading, wanted),
       overhang: reading.overhangAfter,
-      note: noteOf(reading),
+      note: [cell.dose ? doseWords(cell.dose) : '', noteOf(reading)].filter(Boolean).join('; '),
     });
-    if (part.stack && part.stack.layers.map(keptKey).join() === scrap.layerIds.join() && scrap.plan.materialId !== null) {
-      const found = { ...setting, materialId: scrap.plan.materialId };
+    if (taken) {
       const job = jobs.get(db, part.id);
-      jobs.update(db, job.id, { ...job, stack: { ...part.stack, setting: found } }, job.version);
+      jobs.update(db, job.id, { ...job, stack: taken }, job.version);
     }
-    return scraps.update(db, id, { ...scrap, chosen, filedOn: doneOn, washDue }, version);
+    return scraps.update(db, id, { ...tried, chosen, filedOn: doneOn, washDue }, version);
   })();
+}
+
+/**
+ * The stack that a job has when a field of its scrap is taken: with the setting that was found, the dose, or the stack that won.
+ * None where the job has another stack by now, or nothing was found that it could hold.
+ */
+function takenStack(db: Db, part: Workpiece, { layerIds, plan }: Scrap, cell: ScrapCell) {
+  const { dose, candidate } = cell;
+  if (candidate !== undefined) {
+    const stack = plan.stacks![candidate]!;
+    const setting = settingFound(db, stack.layers, cell, null);
+    return setting ? { ...stack, setting } : stack;
+  }
+  const { stack } = part;
+  if (!stack || stack.layers.map(keptKey).join() !== layerIds.join() || plan.materialId === null) return undefined;
+  const setting = settingFound(db, stack.layers, cell, plan.materialId);
+  if (!dose) return setting ? { ...stack, setting } : undefined;
+  const dosed = stack.layers.map((layer): KeptLayer => {
+    if (layer.materialId !== plan.materialId) return layer;
+    const { join: _before, ...own } = layer;
+    return dose.join === 'liquid' ? own : { ...own, join: dose.join };
+  });
+  const { title, predicted, reasons, cautions } = judgedAnew(db, part, { ...stack, layers: dosed });
+  return { ...stack, title, predicted, reasons, cautions, layers: dosed, ...(setting ? { setting } : {}) };
+}
+
+/** A stack of a job as the engine judges it now. */
+function judgedAnew(db: Db, part: Workpiece, stack: KeptStack) {
+  const cloth = cloths.get(db, part.clothId!);
+  const piece = sizeOfPiece(openPiece(part), part.wish.role, part.count, readSettings(db).settings.trim, part.place);
+  const asking = askingOf(db, { clothId: cloth.id, piece, schools: stack.schools });
+  return judgeStack(fabricOf(cloth), part.wish, chosenOf(db, stack.layers), asking);
 }
 
 /** Keeps what was seen after the wash, and files it too. */
@@ -181,58 +263,12 @@ export function startScrapBench(db: Db, id: string): BenchRun {
     [width, height],
     [0, height],
   ];
-  const several = plan.cells.length > 1;
-  const pressed = plan.cells.filter(({ setting }) => setting.seconds > 0);
-  const pressing = chosen.find(({ material }) => material.id === plan.materialId)?.material;
-  const others = chosen.filter(({ material }) => material.id !== plan.materialId);
-  const steps: BenchStep[] = [
-    {
-      id: 'cut',
-      stage: 'cut',
-      kind: 'do',
-      title: several
-        ? `Cut ${plan.cells.length} pieces of ${plan.cellWidth} × ${plan.cellHeight} mm, of cloth and of each layer`
-        : `Cut ${plan.width} × ${plan.height} mm of cloth, and of each layer`,
-      detail: `Along the grain.${several ? ' Write A1, A2 … on the wrong sides and keep them apart: an iron covers more than one.' : ''} Take the overhang of the bare cloth first.`,
-    },
-    ...wetting(pressing, chosen, cloth, schools),
-    ...others.map(({ material }): BenchStep => ({
-      id: `with-${material.id}`,
-      stage: 'apply',
-      kind: 'do',
-      title: `Put ${material.name.charAt(0).toLowerCase()}${material.name.slice(1)} on as you will on the piece`,
-      detail:
-        material.leaflet.seconds > 0
-          ? `By its own leaflet: ${pressWords(pressSetting(material, cloth, schools), schools)}`
-          : 'The same on every piece, so that only the settings differ.',
-    })),
-    ...pressed.map(({ name, row, column, setting }): BenchStep => ({
-      id: `press-${name}`,
-      stage: 'apply',
-      kind: 'press',
-      seconds: setting.seconds,
-      ...(pressing?.family === 'edge-stiffener' ? { lifts: 6, seconds: 5 } : {}),
-      title: several ? `Piece ${name}: ${settingWords(setting)}` : `Press it: ${settingWords(setting)}`,
-      detail: `${capital(COVER_WORDS[setting.cover]!)}. One stop, straight down and straight up.`,
-      safety: HEAT_SAFETY,
-      // Rows run downward on the card, upward in the drawing.
-      stops: [
-        {
-          x: column * plan.cellWidth,
-          y: (plan.rows - 1 - row) * plan.cellHeight,
-          rotation: 0,
-        },
-      ],
-    })),
-    {
-      id: 'cool',
-      stage: 'apply',
-      kind: 'wait',
-      seconds: 300,
-      title: 'Leave it flat until it is cold',
-      detail: pressing?.form === 'liquid' ? 'It only sets when it is cold.' : 'Moved while warm, it lets go or sets crooked.',
-    },
-  ];
+  const liquid = plan.grid === 'spray' && plan.materialId !== null ? layers.find(db, plan.materialId) : undefined;
+  const steps: BenchStep[] = scrapSteps(plan, {
+    ...{ fabric: questionFor(fabricOf(cloth), part.wish).fabric, layers: chosen, schools },
+    ...(liquid ? { liquid } : {}),
+    ...(plan.stacks ? { candidates: candidatesOf(db, plan.stacks) } : {}),
+  });
   return benchRuns.insert(db, {
     jobId: part.id,
     scrapId: id,
@@ -247,12 +283,4 @@ export function startScrapBench(db: Db, id: string): BenchRun {
     state: START_STATE,
     finishedAt: null,
   });
-}
-
-/** A liquid is sprayed or soaked in and rests before it is pressed, on the scrap as on the piece: its steps from the stack's own. */
-function wetting(material: Material | undefined, chosen: ChosenLayer[], fabric: Fabric, schools: Schools): BenchStep[] {
-  if (material?.form !== 'liquid') return [];
-  return stackSteps({
-    ...{ fabric, layers: chosen, stitched: false, floats: false, bias: false, washed: false, cutAlready: true, schools },
-  }).filter(({ id }) => id === `${material.id}-wet` || id === `${material.id}-dry`);
 }

@@ -1,6 +1,7 @@
 import type { Predicted } from '../core/layers';
 import type { Outcome, ScrapPlan, ScrapReading } from '../core/scrap';
 import type { Db } from './database';
+import type { KeptStack } from './jobs';
 import { Table, type Kept } from './table';
 
 /** What was seen after the wash. */
@@ -15,6 +16,11 @@ export interface WashReading {
   note: string;
 }
 
+/** A scrap as it is kept: stacks that are compared stand with it, since they are not the job's own. */
+export interface KeptScrapPlan extends ScrapPlan {
+  stacks?: KeptStack[];
+}
+
 export interface ScrapFields {
   jobId: string;
   clothId: string;
@@ -22,7 +28,7 @@ export interface ScrapFields {
   stackTitle: string;
   layerIds: string[];
   predicted: Predicted;
-  plan: ScrapPlan;
+  plan: KeptScrapPlan;
   /** By the name of the field. */
   readings: Record<string, ScrapReading>;
   /** Field whose setting is taken for the real piece. */
@@ -52,6 +58,12 @@ export const scraps = new Table<ScrapFields>('scrap', 'scrap test', {
 /** Scraps of a part, newest first. */
 export function scrapsOf(db: Db, jobId: string): Scrap[] {
   return scraps.list(db, 'job_id = ?', [jobId], 'created_at DESC, rowid DESC');
+}
+
+/** Scraps of one cloth with one stack (its layer keys in order) that were filed, the last one first. */
+export function filedScrapsOf(db: Db, clothId: string, layerIds: readonly string[]): Scrap[] {
+  const where = 'cloth_id = ? AND layer_ids = ? AND filed_on IS NOT NULL';
+  return scraps.list(db, where, [clothId, JSON.stringify(layerIds)], 'filed_on DESC, updated_at DESC');
 }
 
 /** Scraps whose after-wash reading is still to come, earliest first. */

@@ -1,8 +1,10 @@
 import type { Outcome, ScrapPlan } from '../core/scrap';
-import { settingWords } from '../core/steps';
+import { cellWords } from './scrap-words';
 
 interface Props {
   plan: ScrapPlan;
+  /** Of stacks that are compared. */
+  titles?: readonly string[] | undefined;
   /** Outcome of each piece that was read. */
   outcomes: Record<string, Outcome>;
   chosen: string | null;
@@ -13,8 +15,8 @@ interface Props {
 const MARK: Record<Outcome, string> = { good: '●', fair: '◐', poor: '○' };
 const FILL: Record<Outcome, string> = { good: 'var(--moss)', fair: 'var(--basting)', poor: 'var(--pin)' };
 
-/** The scrap with its pieces; one is opened by a tap. Longer pressing to the right, hotter downward. */
-export default function ScrapDrawing({ plan, outcomes, chosen, open, onOpen }: Props) {
+/** The scrap with its pieces; one is opened by a tap. Longer pressing to the right, hotter downward; more rounds to the right, more liquid downward. */
+export default function ScrapDrawing({ plan, titles, outcomes, chosen, open, onOpen }: Props) {
   const { cells, columns, rows } = plan;
   return (
     <div
@@ -26,7 +28,8 @@ export default function ScrapDrawing({ plan, outcomes, chosen, open, onOpen }: P
         gridTemplateRows: `repeat(${rows}, minmax(5.2rem, auto))`,
       }}
     >
-      {cells.map(({ name, setting }) => {
+      {cells.map((cell) => {
+        const { name } = cell;
         const outcome = outcomes[name];
         return (
           <button
@@ -44,7 +47,7 @@ export default function ScrapDrawing({ plan, outcomes, chosen, open, onOpen }: P
                 </span>
               )}
             </span>
-            <span className="block text-[0.92rem]">{settingWords(setting).replace(/ (?=s,)/g, '\u00a0')}</span>
+            <span className="block text-[0.92rem]">{cellWords(cell, titles)}</span>
             {chosen === name && <span className="block text-[0.92rem] font-semibold text-success">taken</span>}
           </button>
         );

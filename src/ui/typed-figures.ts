@@ -52,6 +52,22 @@ export function readOverhang(text: string, system: LengthSystem, field: string):
   return value;
 }
 
+/** Most that a small width on a strip can be, mm. */
+const WIDEST = 100;
+
+/**
+ * A small width on a strip as a form's field, mm: what bias gives, or an edge rolls. A bare number counts as millimetres or inches, as the
+ * person measures; nothing when it is empty.
+ *
+ * @throws {InputError} naming the field
+ */
+export function readSmall(text: string, system: LengthSystem, field: string): number | null {
+  if (text.trim() === '') return null;
+  const mm = parseLengthBeside(text, system === 'inch' ? '1 in' : '1 mm', system, field);
+  if (!(mm >= 0 && mm <= WIDEST)) throw new InputError(field, `must be from 0 to ${WIDEST} mm`);
+  return mm;
+}
+
 /** Bending length that a typed overhang stands for, mm; undefined while it cannot be read. */
 export function typedBendingLength(text: string, system: LengthSystem): number | undefined {
   const { value } = typedOverhang(text, system);

@@ -47,8 +47,11 @@ export function usePage<T extends { id: string }>(path: string, start: Page<T>, 
     error,
     pages: Math.max(1, Math.ceil(shown.total / shown.size)),
     go: useCallback((to: number) => setAt({ asked, page: to }), [asked]),
-    /** Asks for the same page again. */
-    refresh: again,
+    /** Asks for the same page again, with what was taken out, if it is back. */
+    refresh: useCallback(async () => {
+      await again();
+      setGone(new Set());
+    }, [again]),
     /** Shows a row as it is now, a new one first. */
     put: useCallback(
       (row: T) => {

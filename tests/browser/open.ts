@@ -1,4 +1,4 @@
-import type { Locator, Page } from '@playwright/test';
+import { expect, type Locator, type Page } from '@playwright/test';
 
 /** Waits until the islands of a screen have come alive. */
 export async function alive(page: Page): Promise<void> {
@@ -16,4 +16,18 @@ export async function open(page: Page, path: string): Promise<void> {
 export async function pickCloth(scope: Page | Locator, name: string): Promise<void> {
   await scope.getByLabel('Cut from').fill(name);
   await scope.getByRole('option', { name, exact: true }).click();
+}
+
+/** Puts a stack of one material together by hand, and takes it. */
+export async function takeOwn(page: Page, find: string, material: RegExp, joined?: string) {
+  await page.getByRole('button', { name: 'Put a stack of your own together' }).click();
+  const own = page.getByRole('region', { name: 'A stack of your own' });
+  await own.getByRole('searchbox').fill(find);
+  await own.getByRole('button', { name: material }).first().click();
+  if (joined) await own.getByLabel('Joined').selectOption({ label: joined });
+  await expect(own.getByText(/of 100/)).toBeVisible();
+  for (const stop of await own.getByRole('checkbox', { name: /I know, and take it all the same/ }).all()) await stop.check();
+  await own.getByRole('button', { name: 'Take this stack' }).click();
+  await expect(page).toHaveURL(/stage=scrap/);
+  await alive(page);
 }

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { alive, open, pickCloth } from './open';
+import { alive, open, pickCloth, takeOwn } from './open';
 
 /** Starts a project on the screen, and describes its first piece. */
 async function start(page: Page, name: string) {
@@ -430,20 +430,6 @@ test('a piece becomes round in one save, though a job lay along an edge that is 
   await expect(page.getByText('1 notion, 1 there')).toBeVisible();
   await expect(page.locator('header').getByText('dry-cleaned')).toBeVisible();
 });
-
-/** Puts a stack of one material together by hand, and takes it. */
-async function takeOwn(page: Page, find: string, material: RegExp, joined?: string) {
-  await page.getByRole('button', { name: 'Put a stack of your own together' }).click();
-  const own = page.getByRole('region', { name: 'A stack of your own' });
-  await own.getByRole('searchbox').fill(find);
-  await own.getByRole('button', { name: material }).first().click();
-  if (joined) await own.getByLabel('Joined').selectOption({ label: joined });
-  await expect(own.getByText(/of 100/)).toBeVisible();
-  for (const stop of await own.getByRole('checkbox', { name: /I know, and take it all the same/ }).all()) await stop.check();
-  await own.getByRole('button', { name: 'Take this stack' }).click();
-  await expect(page).toHaveURL(/stage=scrap/);
-  await alive(page);
-}
 
 /** Describes one more piece of a project in hand. */
 async function anotherPiece(page: Page, name: string, [width, height]: [string, string], count: string) {

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { describe, expect, it, vi } from 'vitest';
 import { LIBRARY_CLOTHS } from '../../src/core/library';
 import { CLOTH_TESTS } from '../../src/core/measure';
+import type { LengthSystem } from '../../src/core/units';
 import { UnitsProvider } from '../../src/ui/units-context';
 import CsvView from '../../src/views/csv/CsvView';
 import HoopForm from '../../src/views/hoop/HoopForm';
@@ -16,14 +17,15 @@ import { fakeServer, savesAll } from './fake-server';
 import { pick, press, type } from './typing';
 
 describe('a piece of the scrap', () => {
-  const read = (glued: boolean) => {
+  const read = (glued: boolean, sprayed = false, system: LengthSystem = 'metric') => {
     const kept = vi.fn(async () => {});
     render(
-      <UnitsProvider value="metric">
+      <UnitsProvider value={system}>
         <ReadingForm
           draftKey="scrap s A1"
           start={undefined}
-          knownBefore={44}
+          bare={{ overhangBefore: 44, biasBefore: 12, curlBefore: null }}
+          sprayed={sprayed}
           glued={glued}
           expected={{ low: 25, high: 35 }}
           onSave={kept}
@@ -56,6 +58,35 @@ describe('a piece of the scrap', () => {
     read(false);
     expect(screen.queryByText(/Peel a corner/)).toBeNull();
     expect(screen.queryByText('Bubbles')).toBeNull();
+  });
+
+  it('that was sprayed is pulled and looked at, and says at once whether the dose holds', async () => {
+    const kept = read(false, true);
+    expect(screen.getByLabelText('Bare: bias pulled')).toHaveValue('12 mm');
+    await type('Now: bias pulled', '9');
+    expect(screen.getByRole('status')).toHaveTextContent('still gives or rolls too much');
+    await type('Now: bias pulled', '4');
+    expect(screen.getByRole('status')).toHaveTextContent('This dose holds.');
+    await type('Bare: edge rolls', '2 cm');
+    await type('Now: edge rolls', '12');
+    expect(screen.getByRole('status')).toHaveTextContent('still gives or rolls too much');
+    await press('Keep this pair');
+    await waitFor(() => expect(kept).toHaveBeenCalled());
+    expect((kept.mock.calls[0] as unknown as [object])[0]).toMatchObject({
+      ...{ biasBefore: 12, biasAfter: 4, curlBefore: 20, curlAfter: 12, shrink: null, peel: null },
+    });
+  });
+
+  it('that was sprayed is read in inches too, and refuses what cannot be', async () => {
+    const kept = read(false, true, 'inch');
+    await type('Now: bias pulled', '1/8');
+    await type('Now: edge rolls', '9 in');
+    await press('Keep this pair');
+    expect(await screen.findByText(/must be from 0 to 100 mm/)).toBeVisible();
+    await type('Now: edge rolls', '0');
+    await press('Keep this pair');
+    await waitFor(() => expect(kept).toHaveBeenCalled());
+    expect((kept.mock.calls[0] as unknown as [object])[0]).toMatchObject({ biasAfter: 3.175, curlAfter: 0 });
   });
 
   it('says under its field what cannot be read, and keeps it there', async () => {

@@ -1,16 +1,21 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { LIBRARY_CLOTHS, LIBRARY_LAYERS } from '../../src/core/library';
+import { joinedAs } from '../../src/core/layers';
 import { DEFAULT_SCHOOLS } from '../../src/core/schools';
+import { actOf, stackSteps } from '../../src/core/steps';
 import {
   AMOUNTS,
   bestCell,
+  candidatesPlan,
   faultsOf,
-  GRIDS,
+  SETTING_GRIDS,
   outcomeOf,
   PEELS,
   scoreReading,
   scrapPlan,
+  scrapSteps,
+  sprayPlan,
   type ScrapReading,
 } from '../../src/core/scrap';
 
@@ -43,7 +48,7 @@ describe('scrapPlan', () => {
   it('never asks more heat than the cloth bears, and refuses what needs more', () => {
     for (const fabric of LIBRARY_CLOTHS) {
       for (const material of LIBRARY_LAYERS) {
-        for (const grid of GRIDS) {
+        for (const grid of SETTING_GRIDS) {
           const layers = [{ material, extent: 'full' as const, angle: 0 }];
           if (material.leaflet.seconds > 0 && material.leaflet.ironDots > fabric.ironDots) {
             expect(() => scrapPlan(fabric, layers, DEFAULT_SCHOOLS, grid)).toThrow('needs more heat');
@@ -130,5 +135,143 @@ describe('a field’s score', () => {
   it('peeling has five steps in words of their own', () => {
     expect(PEELS.map(({ step }) => step)).toEqual([1, 2, 3, 4, 5]);
     expect(new Set(PEELS.map(({ words }) => words)).size).toBe(5);
+  });
+});
+
+describe('a spray scrap', () => {
+  const quilting = { water: 'safe' as const, ironDots: 3 };
+  const starch = LIBRARY_LAYERS.find(({ id }) => id === 'starch')!;
+  const spray = LIBRARY_LAYERS.find(({ family }) => family === 'pressing-spray')!;
+
+  it('has a row for each way of using the bottle, lightest first, and a column for each round', () => {
+    const { cells, rows, columns } = sprayPlan(quilting, starch, 3);
+    expect([rows, columns]).toEqual([3, 3]);
+    expect(cells.map(({ name, dose }) => `${name} ${dose!.join} ${dose!.rounds}`)).toEqual([
+      ...['A1 liquid 1', 'A2 liquid 2', 'A3 liquid 3', 'B1 damp 1', 'B2 damp 2', 'B3 damp 3'],
+      ...['C1 full 1', 'C2 full 2', 'C3 full 3'],
+    ]);
+    // A spray that has one use has one row.
+    expect(sprayPlan(quilting, spray, 2).cells).toHaveLength(2);
+  });
+
+  it.each([
+    ['a layer that is no liquid', quilting, LIBRARY_LAYERS.find(({ form }) => form === 'fusible')!, 1, 'grid'],
+    ['cloth that does not drink', { ...quilting, water: 'resists' as const }, starch, 1, 'grid'],
+    ['cloth that bears no iron', { ...quilting, ironDots: 0 }, starch, 1, 'stack'],
+    ['no round', quilting, starch, 0, 'rounds'],
+    ['too many rounds', quilting, starch, 4, 'rounds'],
+  ] as const)('is refused for %s', (_, fabric, liquid, rounds, field) => {
+    expect(() => sprayPlan(fabric, liquid, rounds)).toThrow(field);
+  });
+
+  it('the least that holds is best; when nothing holds, what comes nearest', () => {
+    const { cells } = sprayPlan(quilting, starch, 2);
+    const pulled = (biasAfter: number, curlAfter = 0): ScrapReading => ({
+      ...{ ...perfect, peel: null, biasBefore: 14, biasAfter, curlBefore: 20, curlAfter },
+    });
+    // 14 mm bare: up to 7 holds. Damp once and a mist twice both do, and a mist twice leaves as much.
+    expect(bestCell(cells, { A1: pulled(11), A2: pulled(9), B1: pulled(6), B2: pulled(4), C1: pulled(2), C2: pulled(1) })).toBe(
+      'B1',
+    );
+    expect(bestCell(cells, { A1: pulled(6.9), B1: pulled(2) })).toBe('A1');
+    expect(bestCell(cells, { A1: pulled(12), C2: pulled(9) })).toBe('C2');
+    // An edge that rolls counts as well as bias that gives.
+    expect(bestCell(cells, { A1: pulled(3, 12), C1: pulled(3, 5) })).toBe('C1');
+    expect(faultsOf(pulled(12))).toEqual(['still gives or rolls too much']);
+    // Water marks are worse than another round.
+    expect(bestCell(cells, { A1: { ...pulled(3), showThrough: 'much' }, C2: pulled(3) })).toBe('C2');
+  });
+
+  it('more give is never better', () => {
+    fc.assert(
+      fc.property(fc.double({ min: 0, max: 40, noNaN: true }), fc.double({ min: 0, max: 40, noNaN: true }), (a, b) => {
+        const score = (biasAfter: number) => scoreReading({ ...perfect, biasBefore: 12, biasAfter });
+        expect(score(Math.max(a, b))).toBeLessThanOrEqual(score(Math.min(a, b)));
+      }),
+    );
+  });
+
+  it('is worked round by round: every dose wetted, then pressed, and only those go on that get another round', () => {
+    const poplin = cloth('Shirting poplin');
+    const plan = sprayPlan(poplin, starch, 2);
+    const steps = scrapSteps(plan, { fabric: poplin, layers: chosen('starch'), schools: DEFAULT_SCHOOLS, liquid: starch });
+    const titles = steps.map(({ title }) => title);
+    expect(titles[0]).toContain('6 pairs of strips');
+    const wetted = titles.filter((title) => /spray|wet the cloth/i.test(title));
+    expect(wetted.map((title) => title.split(':')[0])).toEqual(['A1 to A2', 'B1 to B2', 'C1 to C2', 'A2', 'B2', 'C2']);
+    const pressed = titles.flatMap((title, i) => (/press it dry/i.test(title) ? [i] : []));
+    expect(pressed).toHaveLength(6);
+    expect(Math.max(...wetted.slice(0, 3).map((title) => titles.indexOf(title)))).toBeLessThan(pressed[0]!);
+    expect(new Set(steps.map(({ id }) => id)).size).toBe(steps.length);
+  });
+});
+
+describe('stacks side by side', () => {
+  const poplin = cloth('Shirting poplin');
+  const one = chosen('medium-woven-fusible-60-g');
+  const other = chosen(LIBRARY_LAYERS.find(({ family, form }) => family === 'tricot' && form === 'fusible')!.id);
+  const both = [one, other].map((layers) => ({ title: layers[0]!.material.name, layers, schools: DEFAULT_SCHOOLS }));
+
+  it('get a piece each, with the setting of each', () => {
+    const { cells, columns, width } = candidatesPlan(poplin, both);
+    expect([columns, cells.length, width]).toEqual([2, 2, 240]);
+    expect(cells.map(({ candidate }) => candidate)).toEqual([0, 1]);
+    expect(cells.map(({ setting }) => setting.seconds)).toEqual(both.map(({ layers }) => layers[0]!.material.leaflet.seconds));
+  });
+
+  it('are two to four, and the one that cannot be pressed is named', () => {
+    expect(() => candidatesPlan(poplin, both.slice(0, 1))).toThrow('stacks');
+    expect(() => candidatesPlan(poplin, [...both, ...both, ...both])).toThrow('stacks');
+    const cool = { ...poplin, ironDots: 1 as const };
+    const hot = both.findIndex(({ layers }) => layers[0]!.material.leaflet.ironDots > 1);
+    expect(() => candidatesPlan(cool, both)).toThrow(`stacks[${hot}]`);
+  });
+
+  it('the one that feels as wanted wins, unless it has faults', () => {
+    const { cells } = candidatesPlan(poplin, both);
+    const felt = (feel: ScrapReading['feel'], change: Partial<ScrapReading> = {}) => ({ ...perfect, feel, ...change });
+    expect(bestCell(cells, { A1: felt('rigid'), A2: felt('soft') }, 'soft')).toBe('A2');
+    expect(bestCell(cells, { A1: felt('rigid'), A2: felt('soft') }, 'crisp')).toBe('A1');
+    expect(bestCell(cells, { A1: felt('firm'), A2: felt('soft', { bubbles: 'much' }) }, 'soft')).toBe('A1');
+    expect(outcomeOf(felt('rigid'), 'fluid')).toBe('poor');
+  });
+
+  it('are put on one after the other, each pressed once on its own piece, and then hung', () => {
+    const plan = candidatesPlan(poplin, both);
+    const steps = scrapSteps(plan, { fabric: poplin, layers: one, schools: DEFAULT_SCHOOLS, candidates: both });
+    const stops = steps.filter(({ kind }) => kind === 'press').map(({ stops }) => stops!);
+    expect(stops.map((each) => each.map(({ x }) => x))).toEqual([[0], [120]]);
+    expect(steps[0]!.detail).toContain(`A2: ${both[1]!.title}`);
+    expect(steps.at(-1)!.title).toContain('side by side');
+    expect(steps.some(({ id }) => id.includes('prewash'))).toBe(false);
+  });
+});
+
+describe('rounds that a scrap found', () => {
+  const starch = chosen('starch');
+  const input = {
+    ...{ fabric: cloth('Shirting poplin'), layers: starch, stitched: false, floats: false, bias: true, washed: false },
+    ...{ cutAlready: false, schools: DEFAULT_SCHOOLS },
+  };
+  const found = { materialId: 'starch', ironDots: 2, seconds: 10, steam: false, cover: 'cloth' };
+  const wet = (rounds?: number, stitched = false) =>
+    stackSteps({ ...input, stitched, found: { ...found, ...(rounds ? { rounds } : {}) } }).filter(({ id }) =>
+      id.endsWith('-wet'),
+    );
+
+  it('are worked, each named', () => {
+    expect(wet()).toHaveLength(1);
+    expect(wet(2).map(({ title }) => title.split(':')[0])).toEqual(['Round 1 of 2', 'Round 2 of 2']);
+    expect(wet(2).map((step) => actOf(step))).toEqual(['spray', 'spray']);
+  });
+
+  it('go before the usual three for the hoop', () => {
+    const damp = [{ ...starch[0]!, material: joinedAs(starch[0]!.material, 'damp') }];
+    const schools = { ...DEFAULT_SCHOOLS, strongStarch: 'rounds' as const };
+    const rounds = (of?: number) =>
+      stackSteps({ ...input, layers: damp, schools, stitched: true, ...(of ? { found: { ...found, rounds: of } } : {}) }).filter(
+        ({ id }) => id.endsWith('-wet'),
+      ).length;
+    expect([rounds(), rounds(2)]).toEqual([3, 2]);
   });
 });

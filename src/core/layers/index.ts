@@ -5,6 +5,6 @@ export { stackStiffness } from './stack-stiffness';
 export type { Predicted, PredictedWith } from './stack-stiffness';
 export { EXTENT_WORDS, FAMILY_WORDS, FORM_WORDS, JOIN_WORDS } from './words';
 export type { ChosenLayer } from './chosen-layer';
-export { JOINS, joinedAs, joinsOf, keptKey, keyOfUse, usedOf, usesOf } from './joined';
+export { JOINS, joinedAs, joinsOf, keptKey, keyOfUse, solidsOf, usedOf, usesOf } from './joined';
 export type { Join } from './joined';
 export { CLOTH_ID, clothAsMaterial } from './cloth-as-material';

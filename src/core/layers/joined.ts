@@ -27,6 +27,15 @@ const DOSED: readonly Material['family'][] = ['starch', 'liquid-stabilizer'];
 /** Dry solids that a dose leaves, against a mist: cloth takes up about a fifth of its mass, half of it, or all of it; the more is thinned. */
 const SOLIDS: Record<Dose, number> = { damp: 2, full: 4 };
 
+/**
+ * Dry matter that a way of using a liquid leaves, against a mist of it.
+ *
+ * @example solidsOf('damp') // 2
+ */
+export function solidsOf(join: Join): number {
+  return SOLIDS[join as Dose] ?? 1;
+}
+
 const NOT_PRESSED: Leaflet = { ironDots: 0, seconds: 0, steam: false, cover: 'none', coolMinutes: 0 };
 
 /** How a use is called behind the name of its material. */

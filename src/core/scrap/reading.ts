@@ -1,4 +1,6 @@
 import { HANDS, type Hand } from '../choose';
+import type { SprayDose } from './scrap-plan';
+import { effortOf, givesTooMuch } from './spray';
 
 /** How firmly a layer holds when it is peeled at a corner by hand, in five steps. */
 export const PEELS = [
@@ -25,6 +27,12 @@ export interface ScrapReading {
   /** Glue on the face or the iron. */
   glueThrough: Amount;
   shrink: number | null;
+  /** How much further 100 mm of bias can be pulled, bare and now. */
+  biasBefore?: number | null;
+  biasAfter?: number | null;
+  /** How much of a cut edge rolls up, bare and now. */
+  curlBefore?: number | null;
+  curlAfter?: number | null;
   feel: Hand | null;
   note: string;
 }
@@ -35,15 +43,24 @@ const COST: Record<Amount, number> = { none: 0, some: 18, much: 45 };
 /** What each step of peeling costs. */
 const PEEL_COST = [0, 60, 40, 18, 3, 0];
 
+/** What each millimetre costs that a sprayed cloth gives or rolls too much, and how much at most; and each step of feel from the wanted. */
+const GIVES_COST = { each: 10, most: 50 };
+const FEEL_COST = 12;
+
 /**
- * How good a field is, 0–100: firm hold, no bubbles, nothing through, no shrinking. Past 30 % lost it is a failure.
+ * How good a field is, 0–100: firm hold, no bubbles, nothing through, no shrinking, still enough where that was measured. Past 30 % lost
+ * it is a failure.
  *
+ * @param wanted feel against which it counts, where stacks are compared
  * @example scoreReading(reading) // 97
  */
-export function scoreReading(reading: ScrapReading): number {
+export function scoreReading(reading: ScrapReading, wanted?: Hand): number {
   const peel = reading.peel === null ? 0 : PEEL_COST[reading.peel]!;
   const shrink = Math.max(0, (reading.shrink ?? 0) - 0.5) * 8;
-  return Math.max(0, 100 - peel - COST[reading.bubbles] - COST[reading.showThrough] - COST[reading.glueThrough] - shrink);
+  const gives = Math.min(GIVES_COST.most, GIVES_COST.each * Math.ceil(givesTooMuch(reading) ?? 0));
+  const feel = wanted && reading.feel ? FEEL_COST * Math.abs(HANDS.indexOf(wanted) - HANDS.indexOf(reading.feel)) : 0;
+  const seen = COST[reading.bubbles] + COST[reading.showThrough] + COST[reading.glueThrough];
+  return Math.max(0, 100 - peel - seen - shrink - gives - feel);
 }
 
 /**
@@ -51,24 +68,24 @@ export function scoreReading(reading: ScrapReading): number {
  *
  * @example outcomeOf(reading) // 'good'
  */
-export function outcomeOf(reading: ScrapReading): Outcome {
-  const score = scoreReading(reading);
+export function outcomeOf(reading: ScrapReading, wanted?: Hand): Outcome {
+  const score = scoreReading(reading, wanted);
   return score >= 85 ? 'good' : score >= 60 ? 'fair' : 'poor';
 }
 
 /**
- * Name of the field that came out best; of equals, the one pressed least. Undefined when none was read.
+ * Name of the field that came out best; of equals, the one with the least liquid, then the one pressed least. Undefined when none was read.
  *
+ * @param wanted feel against which stacks are compared
  * @example bestCell([{ name: 'A1', setting: { ironDots: 2, seconds: 10 } }], { A1: reading }) // 'A1'
  */
-export function bestCell<C extends { name: string; setting: { ironDots: number; seconds: number } }>(
-  cells: readonly C[],
-  readings: Readonly<Record<string, ScrapReading>>,
-): string | undefined {
+export function bestCell<
+  C extends { name: string; setting: { ironDots: number; seconds: number }; dose?: SprayDose | undefined },
+>(cells: readonly C[], readings: Readonly<Record<string, ScrapReading>>, wanted?: Hand): string | undefined {
   const read = cells.filter(({ name }) => readings[name]);
-  const effort = ({ setting }: C) => setting.ironDots * 1000 + setting.seconds;
-  return [...read].sort((a, b) => scoreReading(readings[b.name]!) - scoreReading(readings[a.name]!) || effort(a) - effort(b))[0]
-    ?.name;
+  const effort = ({ setting, dose }: C) => (dose ? effortOf(dose) * 1e6 : 0) + setting.ironDots * 1000 + setting.seconds;
+  const score = ({ name }: C) => scoreReading(readings[name]!, wanted);
+  return [...read].sort((a, b) => score(b) - score(a) || effort(a) - effort(b))[0]?.name;
 }
 
 /**
@@ -85,6 +102,7 @@ export function faultsOf(reading: ScrapReading): string[] {
   if (reading.glueThrough !== 'none')
     faults.push(reading.glueThrough === 'some' ? 'a little glue came through' : 'glue came through');
   if ((reading.shrink ?? 0) >= 1) faults.push(`shrank ${Math.round(reading.shrink!)} %`);
+  if ((givesTooMuch(reading) ?? 0) > 0) faults.push('still gives or rolls too much');
   return faults;
 }
 

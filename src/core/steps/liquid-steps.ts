@@ -22,7 +22,22 @@ type Wet = (material: Material, input: StepsFor) => Step[];
  * @example liquidSteps(starch, stepsInput).map(({ kind }) => kind) // ['do', 'wait', 'do']
  */
 export function liquidSteps(material: Material, input: StepsFor): Step[] {
-  return wayOf(material, input)(material, input);
+  const way = wayOf(material, input);
+  const found = foundRounds(material, input) ?? 1;
+  const steps = way(material, input);
+  if (found === 1 || way === inRounds || way === bySections) return steps;
+  return Array.from({ length: found }, (_, k) => k + 1).flatMap((round) =>
+    steps.map((step) => ({
+      ...step,
+      id: round === 1 ? step.id : step.id.replace(/-(\w+)$/, `-round${round}-$1`),
+      title: `Round ${round} of ${found}: ${lower(step.title)}`,
+    })),
+  );
+}
+
+/** How often a scrap of the pair found that this liquid is to be put on. */
+function foundRounds(material: Material, { found }: StepsFor): number | undefined {
+  return found?.materialId === material.id ? found.rounds : undefined;
 }
 
 function wayOf(material: Material, { stitched, schools }: StepsFor): Wet {
@@ -157,26 +172,28 @@ const bySections: Wet = (material, input) => {
 };
 
 /** Under the whole hoop, its clamp too: sprayed until it feels wet and pressed, round after round. */
-const inRounds: Wet = (material, input) =>
-  Array.from({ length: HOOP_ROUNDS }, (_, k) => k + 1).flatMap((round) => {
+const inRounds: Wet = (material, input) => {
+  const rounds = foundRounds(material, input) ?? HOOP_ROUNDS;
+  return Array.from({ length: rounds }, (_, k) => k + 1).flatMap((round) => {
     const { id, name } = material;
     const end = round === 1 ? '' : `-round${round}`;
     return [
       prepared(`${id}${end}-wet`, {
         kind: 'do',
-        title: `Round ${round} of ${HOOP_ROUNDS}: spray with ${lower(name)} until it feels wet`,
+        title: `Round ${round} of ${rounds}: spray with ${lower(name)} until it feels wet`,
         detail: 'All that lies under the hoop and its clamp, both faces; wet to the touch, no drops.',
         ...(round === 1 ? { safety: SPRAY_SAFETY } : {}),
       }),
       prepared(`${id}${end}-press`, {
         kind: 'do',
         ...dryingTime(input, false),
-        title: `Round ${round} of ${HOOP_ROUNDS}: press it dry under a cloth`,
-        detail: `${round === HOOP_ROUNDS ? 'It feels like paper now; if not, once more. ' : ''}${ironWords(material, input)}`,
+        title: `Round ${round} of ${rounds}: press it dry under a cloth`,
+        detail: `${round === rounds ? 'It feels like paper now; if not, once more. ' : ''}${ironWords(material, input)}`,
         ...(round === 1 ? { safety: HEAT_SAFETY } : {}),
       }),
     ];
   });
+};
 
 /** A set is sprayed ahead and dried; what goes into the hoop next is misted with water and pressed. */
 const ahead: Wet = (material, input) => {

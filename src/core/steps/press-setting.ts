@@ -15,6 +15,8 @@ export interface PressSetting {
 /** A setting that a scrap found best, and the layer that it is for. */
 export interface FoundSetting extends PressSetting {
   materialId: string;
+  /** How often a liquid is put on and pressed, where a scrap found that. */
+  rounds?: number;
 }
 
 const SCHOOL_HEAT: Record<string, { seconds: number; steam: boolean }> = {
@@ -52,8 +54,8 @@ export function settingFor(
   { fabric, schools, found }: { fabric: Pick<Fabric, 'water'>; schools: Schools; found?: FoundSetting },
 ): PressSetting {
   if (found?.materialId !== material.id) return pressSetting(material, fabric, schools);
-  const { materialId: _of, ...setting } = found;
-  return setting;
+  const { ironDots, seconds, steam, cover } = found;
+  return { ironDots, seconds, steam, cover };
 }
 
 /**

@@ -1,4 +1,4 @@
-import { PEELS, type ScrapPlan } from '../../core/scrap';
+import { doseWords, PEELS, STRIP, type ScrapCell, type ScrapPlan } from '../../core/scrap';
 import { newDocument, Page, PAPERS, type Paper } from './page';
 
 export interface ScrapCardInput {
@@ -6,6 +6,8 @@ export interface ScrapCardInput {
   clothName: string;
   stackTitle: string;
   plan: ScrapPlan;
+  /** Of stacks that are compared, in the order of the pieces. */
+  stackTitles?: readonly string[];
   predicted: { bendingLength: number; low: number; high: number };
   /** Whether anything is glued; a scrap that is only sprayed is not peeled. */
   glued: boolean;
@@ -28,34 +30,12 @@ export async function scrapCard(input: ScrapCardInput, paper: Paper): Promise<Ui
   page.text(`Scrap card: ${input.pieceName}`, [left, 18], { size: 5.5, bold: true });
   let y = page.paragraph(`Cloth: ${input.clothName}`, [left, 26], width - 2 * left, 3.8);
   y = page.paragraph(`Layers: ${input.stackTitle}`, [left, y + 1], width - 2 * left, 3.8);
-  y = page.paragraph(
-    `Cut ${plan.cells.length > 1 ? `${plan.cells.length} pieces of ${plan.cellWidth} x ${plan.cellHeight}` : `${plan.width} x ${plan.height}`} mm of cloth${input.sheets ? ' and of each layer' : ''}, along the grain. Expected bending length ${Math.round(input.predicted.low)} to ${Math.round(input.predicted.high)} mm: on the jig it should overhang about ${Math.round(input.expectedOverhang)} mm.`,
-    [left, y + 1],
-    width - 2 * left,
-    3.8,
-  );
+  y = page.paragraph(cutWords(input), [left, y + 1], width - 2 * left, 3.8);
   y += 4;
-  page.text('Overhang of the bare cloth: __________ mm', [left, y], { size: 4 });
+  const bare = plan.grid === 'spray' ? '   100 mm of bias give ______ mm   edge rolls ______ mm' : '';
+  page.text(`Overhang of the bare cloth: __________ mm${bare}`, [left, y], { size: 4 });
   y += 8;
-  const columns: [string, number][] = [
-    ['Piece', 14],
-    ['Iron', 20],
-    ['Seconds', 18],
-    ['Overhang', 24],
-    ...(input.glued
-      ? ([
-          ['Peel 1-5', 20],
-          ['Bubbles', 20],
-          ['Shows', 18],
-          ['Glue', 16],
-        ] as [string, number][])
-      : ([
-          ['Flakes', 24],
-          ['Marks', 24],
-          ['Feel', 26],
-        ] as [string, number][])),
-    ['Shrank', 18],
-  ];
+  const columns = columnsOf(input);
   const rowHeight = Math.min(14, (height - y - 78) / plan.cells.length);
   let x = left;
   for (const [word, columnWidth] of columns) {
@@ -65,14 +45,14 @@ export async function scrapCard(input: ScrapCardInput, paper: Paper): Promise<Ui
   const right = x;
   y += 2;
   page.line([left, y], [right, y], { weight: 0.4 });
-  for (const { name, setting } of plan.cells) {
-    page.text(name, [left + 1, y + rowHeight * 0.62], { size: 4.2, bold: true });
-    page.text(IRON[setting.ironDots]!, [left + 15, y + rowHeight * 0.62], { size: 3.6 });
-    page.text(
-      setting.seconds > 0 ? `${setting.seconds} s${setting.steam ? ', steam' : ''}` : '-',
-      [left + 35, y + rowHeight * 0.62],
-      { size: 3.6 },
-    );
+  for (const cell of plan.cells) {
+    const line = y + rowHeight * 0.62;
+    page.text(cell.name, [left + 1, line], { size: 4.2, bold: true });
+    let from = left + columns[0]![1];
+    for (const [i, words] of cellColumns(cell, input.stackTitles).entries()) {
+      page.paragraph(words, [from + 1, words.length > 24 ? y + 4 : line], columns[i + 1]![1] - 2, words.length > 24 ? 3 : 3.6);
+      from += columns[i + 1]![1];
+    }
     y += rowHeight;
     page.line([left, y], [right, y], { grey: true });
   }
@@ -97,4 +77,51 @@ export async function scrapCard(input: ScrapCardInput, paper: Paper): Promise<Ui
   );
   page.text('The material’s own leaflet goes before this card. Hot iron: fingers clear.', [left, height - 12], { size: 3.2 });
   return document.save();
+}
+
+/** What is cut for a scrap, and what is expected of it. */
+function cutWords({ plan, sheets, predicted, expectedOverhang }: ScrapCardInput): string {
+  const { grid, cells, cellWidth, cellHeight } = plan;
+  if (grid === 'spray')
+    return `Cut ${cells.length} pairs of strips, ${STRIP.width} x ${STRIP.height} mm: one of each along the grain to hang, one on the bias to pull, with marks 100 mm apart. It holds when the bias gives half of what it gave, or 3 mm at most, and an edge rolls no more than 3 mm or a quarter. The least that holds is enough.`;
+  if (grid === 'candidates')
+    return `Cut ${cells.length} pieces of ${cellWidth} x ${cellHeight} mm of cloth side by side along the grain, and the layers of each. Pin them side by side by one end; look, then feel with closed eyes.`;
+  const size = cells.length > 1 ? `${cells.length} pieces of ${cellWidth} x ${cellHeight}` : `${plan.width} x ${plan.height}`;
+  return `Cut ${size} mm of cloth${sheets ? ' and of each layer' : ''}, along the grain. Expected bending length ${Math.round(predicted.low)} to ${Math.round(predicted.high)} mm: on the jig it should overhang about ${Math.round(expectedOverhang)} mm.`;
+}
+
+/** Heads and widths of the card's columns, mm: what tells the pieces apart, then room for what is read. */
+function columnsOf({ plan: { grid }, glued }: ScrapCardInput): [string, number][] {
+  if (grid === 'spray')
+    return [
+      ...([['Strips', 16] as const, ['Dose', 46] as const] as [string, number][]),
+      ...(['Bias gives', 'Edge rolls', 'Overhang', 'Marks', 'Feel'].map((word) => [word, 22]) as [string, number][]),
+    ];
+  const told: [string, number][] =
+    grid === 'candidates'
+      ? [['Layers', 56]]
+      : [
+          ['Iron', 20],
+          ['Seconds', 18],
+        ];
+  const felt: [string, number][] = glued
+    ? [
+        ['Peel 1-5', grid === 'candidates' ? 18 : 20],
+        ['Bubbles', grid === 'candidates' ? 16 : 20],
+        ['Shows', grid === 'candidates' ? 16 : 18],
+        ['Glue', 16],
+      ]
+    : [
+        ['Flakes', 24],
+        ['Marks', 24],
+        ['Feel', 26],
+      ];
+  return [['Piece', 14], ...told, ['Overhang', grid === 'candidates' ? 22 : 24], ...felt, ['Shrank', 18]];
+}
+
+/** What stands in the columns that tell a piece apart. */
+function cellColumns({ setting, dose, candidate }: ScrapCell, titles: readonly string[] = []): string[] {
+  if (dose) return [doseWords(dose)];
+  if (candidate !== undefined) return [titles[candidate] ?? ''];
+  return [IRON[setting.ironDots]!, setting.seconds > 0 ? `${setting.seconds} s${setting.steam ? ', steam' : ''}` : '-'];
 }

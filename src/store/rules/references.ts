@@ -22,13 +22,17 @@ export function requireKept(db: Db, references: readonly Reference[], current?: 
 
 type Stack = { layers: readonly { materialId: string }[] } | null | undefined;
 
-/** Refuses a stack of layers that are not in the cupboard, but for those it was kept with. @throws {InputError} naming the layer */
-export function requireStack(db: Db, stack: Stack, current: Stack | undefined): void {
+/**
+ * Refuses a stack of layers that are not in the cupboard, but for those it was kept with.
+ *
+ * @param at field that holds it @throws {InputError} naming the layer
+ */
+export function requireStack(db: Db, stack: Stack, current: Stack | undefined, at = 'stack'): void {
   const before = current?.layers.map(({ materialId }) => materialId) ?? [];
   stack?.layers.forEach(({ materialId }, i) => {
     if (!before.includes(materialId) && !findMaterial(db, materialId))
       throw new InputError(
-        `stack.layers[${i}].materialId`,
+        `${at}.layers[${i}].materialId`,
         `points to nothing that is in the cupboard: ${JSON.stringify(materialId)}`,
       );
   });

@@ -31,7 +31,9 @@ export interface StageLayer {
   extent: Extent;
   angle: number;
   cut?: LayerCut;
+  /** As it is used in the stack, and as the cupboard has it. */
   material: Material | undefined;
+  base: Material | undefined;
 }
 
 interface Props {

@@ -55,7 +55,7 @@ export default function ProjectHeading({ project, onSaved }: Props) {
       ) : (
         <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1">
           <h1 className="text-2xl font-bold">{project.name}</h1>
-          <p className="quiet min-w-0 flex-1">
+          <p className="quiet min-w-[16rem] flex-1">
             {[
               project.makes > 1 ? `${counted(project.makes, 'piece')} of it are made` : '',
               project.variant,

@@ -3,7 +3,7 @@ import { useMemo, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { toast } from 'sonner';
 import { clothThickness } from '../../core/cloth';
-import { EXTENT_WORDS } from '../../core/layers';
+import { EXTENT_WORDS, joinedAs } from '../../core/layers';
 import { cutPieceOf } from '../../core/workpiece';
 import { call, type ApiError } from '../../ui/api';
 import CrossSection from '../../ui/CrossSection';
@@ -122,7 +122,10 @@ export default function ProjectView({ data, startWork, startStage }: Props) {
   ) as Record<Stage, number>;
   const cloth = data.cloths.find(({ id }) => id === cut?.clothId);
   const layers =
-    work?.stack?.layers.map((layer) => ({ ...layer, material: data.layers.find(({ id }) => id === layer.materialId) })) ?? [];
+    work?.stack?.layers.map((layer) => {
+      const base = data.layers.find(({ id }) => id === layer.materialId);
+      return { ...layer, base, material: base && joinedAs(base, layer.join) };
+    }) ?? [];
   const nameOfCloth = (id: string | null) => data.cloths.find((each) => each.id === id)?.name ?? 'no cloth yet';
 
   return (

@@ -6,10 +6,12 @@ import FormErrors from '../../ui/form/FormErrors';
 import { TextInput } from '../../ui/form/form-fields';
 import RestoredDraft from '../../ui/form/RestoredDraft';
 import { useKeptForm } from '../../ui/form/use-kept-form';
+import type { Bare } from './bare';
+import GiveFields from './GiveFields';
 import ShrinkFields from './ShrinkFields';
 import { AMOUNTS, FEELS, PEELS, type Amount, type ScrapReading } from '../../core/scrap';
 import { ApiError } from '../../ui/api';
-import { MARKED, readOverhang, readShrinkage, typedBendingLength } from '../../ui/typed-figures';
+import { MARKED, readOverhang, readShrinkage, readSmall, typedBendingLength } from '../../ui/typed-figures';
 import { useUnits } from '../../ui/units-context';
 
 /** What is looked at on the face. */
@@ -20,8 +22,10 @@ interface Props {
   draftKey: string;
   /** What was read before, if it was. */
   start: ScrapReading | undefined;
-  /** Overhang of the bare cloth that another piece has already. */
-  knownBefore: number | null;
+  /** What another piece has already of the bare cloth. */
+  bare: Bare;
+  /** Whether it is a pair of strips that was sprayed: its bias is pulled and its edge looked at. */
+  sprayed: boolean;
   /** Whether anything is glued, so that peeling tells something. */
   glued: boolean;
   expected: { low: number; high: number };
@@ -38,15 +42,27 @@ const AMOUNT_WORDS: Record<'bubbles' | 'showThrough' | 'glueThrough', { title: s
 const MARKS_TITLE = 'Flakes, water marks or scorch on the face';
 
 /** What is seen and felt on one piece, mostly by tapping. */
-export default function ReadingForm({ draftKey, start, knownBefore, glued, expected, onSave }: Props) {
+export default function ReadingForm({ draftKey, start, bare, sprayed, glued, expected, onSave }: Props) {
   const id = useId();
   const { system, length } = useUnits();
-  const asText = (mm: number | null) => (mm === null ? '' : length(mm));
+  const asText = (mm: number | null | undefined) => (typeof mm === 'number' ? length(mm) : '');
   const of = useKeptForm({
     key: draftKey,
     schema: scrapReadingSchema,
     start: () => {
-      const { overhangBefore = knownBefore, overhangAfter = null, shrink = null, ...seen } = start ?? {};
+      const {
+        overhangBefore,
+        biasBefore,
+        curlBefore,
+        overhangAfter,
+        biasAfter,
+        curlAfter,
+        shrink = null,
+        ...seen
+      } = {
+        ...bare,
+        ...start,
+      } as Partial<ScrapReading>;
       const marked = lengthForField(MARKED, system);
       return {
         ...{ bubbles: 'none' as Amount, showThrough: 'none' as Amount, glueThrough: 'none' as Amount, note: '' },
@@ -54,12 +70,30 @@ export default function ReadingForm({ draftKey, start, knownBefore, glued, expec
         ...seen,
         overhangBefore: asText(overhangBefore),
         overhangAfter: asText(overhangAfter),
+        biasBefore: asText(biasBefore),
+        biasAfter: asText(biasAfter),
+        curlBefore: asText(curlBefore),
+        curlAfter: asText(curlAfter),
         shrinkBefore: marked,
         shrinkAfter: shrink === null ? '' : lengthForField(MARKED * (1 - shrink / 100), system),
       };
     },
-    read: ({ overhangBefore, overhangAfter, shrinkBefore, shrinkAfter, ...seen }) => ({
+    read: ({
+      overhangBefore,
+      overhangAfter,
+      shrinkBefore,
+      shrinkAfter,
+      biasBefore,
+      biasAfter,
+      curlBefore,
+      curlAfter,
+      ...seen
+    }) => ({
       ...seen,
+      biasBefore: readSmall(biasBefore, system, 'biasBefore'),
+      biasAfter: readSmall(biasAfter, system, 'biasAfter'),
+      curlBefore: readSmall(curlBefore, system, 'curlBefore'),
+      curlAfter: readSmall(curlAfter, system, 'curlAfter'),
       overhangBefore: readOverhang(overhangBefore, system, 'overhangBefore'),
       overhangAfter: readOverhang(overhangAfter, system, 'overhangAfter'),
       shrink: readShrinkage(shrinkBefore, shrinkAfter, system),
@@ -117,7 +151,7 @@ export default function ReadingForm({ draftKey, start, knownBefore, glued, expec
           reading.peel,
           (peel) => set({ peel }),
         )}
-      <div className="grid gap-4 xl:grid-cols-3">
+      <div className={`grid gap-4 ${glued ? 'xl:grid-cols-3' : ''}`}>
         {(glued ? SEEN : (['showThrough'] as const)).map((key) => (
           <div key={key}>
             {choices(
@@ -135,7 +169,7 @@ export default function ReadingForm({ draftKey, start, knownBefore, glued, expec
         reading.feel,
         (feel) => set({ feel }),
       )}
-      <div className="grid gap-4 sm:grid-cols-3">
+      <div className="grid gap-4 sm:grid-cols-2">
         <TextInput label="Overhang of the bare cloth" {...field('overhangBefore')} />
         <TextInput
           label="Overhang of this piece"
@@ -146,12 +180,13 @@ export default function ReadingForm({ draftKey, start, knownBefore, glued, expec
               : `Bending length ${Math.round(measured)} mm; expected ${Math.round(expected.low)} to ${Math.round(expected.high)}.`
           }
         />
-        <ShrinkFields before={field('shrinkBefore')} after={field('shrinkAfter')} typed={reading} />
+        {!sprayed && <ShrinkFields before={field('shrinkBefore')} after={field('shrinkAfter')} typed={reading} />}
       </div>
+      {sprayed && <GiveFields field={field} typed={reading} />}
       <TextInput label="Note" {...field('note')} maxLength={1000} />
       <FormErrors of={of} />
       <button className="btn btn-primary" disabled={saving.isPending}>
-        Keep this piece
+        {sprayed ? 'Keep this pair' : 'Keep this piece'}
       </button>
     </form>
   );

@@ -1,5 +1,6 @@
 import { jobUpdateSchema } from '../../../../schemas/records';
 import { database } from '../../../../server/database';
+import { withFoundSetting } from '../../../../server/found-setting';
 import { recordEndpoints, withoutVersion } from '../../../../server/record-endpoints';
 import { cuts } from '../../../../store/cuts';
 import { jobs, type JobFields } from '../../../../store/jobs';
@@ -8,6 +9,8 @@ import { requireJob } from '../../../../store/rules/piece';
 
 export const { GET, PUT, DELETE } = recordEndpoints(jobs, jobUpdateSchema, (body, current) => {
   const db = database();
-  const piece = pieces.get(db, cuts.get(db, current.cutId).pieceId);
-  return requireJob(db, { ...withoutVersion(body), cutId: current.cutId } as JobFields, piece, current);
+  const cut = cuts.get(db, current.cutId);
+  const fields = { ...withoutVersion(body), cutId: current.cutId } as JobFields;
+  const stack = withFoundSetting(db, cut.clothId, fields.stack);
+  return requireJob(db, { ...fields, stack }, pieces.get(db, cut.pieceId), current);
 });

@@ -31,7 +31,9 @@ export const GET = fileEndpoint(async ({ params, url }) => {
       clothName: scrap.clothName,
       stackTitle: scrap.stackTitle,
       plan: scrap.plan,
-      glued: materials.some(({ form }) => isGlued(form)),
+      ...(scrap.plan.stacks ? { stackTitles: scrap.plan.stacks.map(({ title }) => title) } : {}),
+      // Stacks that are compared may be glued though the job's own is not.
+      glued: scrap.plan.grid === 'candidates' || (scrap.plan.grid !== 'spray' && materials.some(({ form }) => isGlued(form))),
       sheets: materials.some(({ form }) => form !== 'liquid'),
       predicted: scrap.predicted,
       expectedOverhang: overhangFromBendingLength(scrap.predicted.bendingLength),

@@ -1,0 +1,21 @@
+import * as yup from 'yup';
+import { stackLayer } from './pieces';
+import { number, shape, text } from './rules';
+import { id, predicted, pressFields } from './shared';
+import { schoolsSchema } from './choose';
+
+/** A chosen stack as it is kept with its job: which layers, how far, and what was expected of it. */
+export const stackSchema = shape({
+  title: text(400, 1).required(),
+  layers: yup.array().of(stackLayer).required().min(1, 'must hold at least one layer').max(12, 'must hold at most 12 layers'),
+  predicted: predicted.required(),
+  reasons: yup.array().of(text(400).required()).required().max(30),
+  cautions: yup.array().of(text(400).required()).required().max(30),
+  schools: schoolsSchema,
+  setting: shape({ materialId: id.required(), ...pressFields, rounds: number({ min: 1, max: 9, integer: true }) }).default(
+    undefined,
+  ),
+  accepted: yup.array().of(text(60, 1).required()).max(40),
+})
+  .nullable()
+  .default(null);

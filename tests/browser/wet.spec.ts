@@ -1,0 +1,98 @@
+import { expect, test, type Page } from '@playwright/test';
+import { alive, open, pickCloth, takeOwn } from './open';
+
+interface BenchStep {
+  id: string;
+  stage: string;
+  kind: string;
+  title: string;
+  copies?: number;
+  checks?: string[];
+}
+interface Run {
+  version: number;
+  plan: { steps: BenchStep[] };
+  state: object;
+}
+
+const stageBar = (page: Page) => page.getByRole('navigation', { name: 'Stages of the project' });
+
+/** The run that is open on the screen, as the server has it. */
+async function runOf(page: Page): Promise<Run> {
+  await expect(page).toHaveURL(/\/bench\/[\w-]+$/);
+  await alive(page);
+  return (await (await page.request.get(`/api/bench/${page.url().split('/bench/')[1]!}`)).json()) as Run;
+}
+
+/** Starts a project with one piece on the screen. */
+async function pieceOf(
+  page: Page,
+  project: string,
+  piece: { name: string; cloth: string; role: string; many: string; cm: number },
+) {
+  await open(page, '/projects');
+  await page.getByLabel('New project').fill(project);
+  await page.getByRole('button', { name: 'Start it' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: project })).toBeVisible();
+  await alive(page);
+  await page.getByRole('button', { name: 'Add a piece' }).click();
+  await page.getByLabel('Name of the piece').fill(piece.name);
+  await page.getByLabel('Width', { exact: true }).fill(`${piece.cm} cm`);
+  await page.getByLabel('Height', { exact: true }).fill(`${piece.cm} cm`);
+  await pickCloth(page, piece.cloth);
+  await page.getByLabel('It is a').selectOption({ label: piece.role });
+  await page.getByLabel('How many').fill(piece.many);
+}
+
+/** Reads a pair of strips: how far it could be pulled bare, and now. */
+async function readPair(page: Page, name: string, now: string, bare?: string) {
+  await page.getByRole('group', { name: /^The scrap/ }).getByRole('button', { name: new RegExp(`^${name}`) }).click(); // prettier-ignore
+  await expect(page.getByRole('heading', { name: new RegExp(`^Strips ${name}:`) })).toBeVisible();
+  if (bare) await page.getByLabel('Bare: bias pulled').fill(bare);
+  await page.getByLabel('Now: bias pulled').fill(now);
+  await page.getByRole('button', { name: 'Keep this pair' }).click();
+  await expect(page.getByText(`Piece ${name} is kept.`)).toBeVisible();
+}
+
+test('twenty-four bias patches: the dose is found on a scrap, then all are sprayed, pressed, cut, and none is forgotten', async ({
+  page,
+}) => {
+  test.slow();
+  await pieceOf(page, 'Bunting', { name: 'Patch', cloth: 'Straw-yellow poplin', role: 'bias-cut piece', many: '24', cm: 11 });
+  await page.getByLabel('Cut', { exact: true }).selectOption('bias');
+  await page.getByRole('button', { name: 'Add the piece' }).click();
+  await expect(page.getByRole('heading', { name: 'What to put behind “Patch”' })).toBeVisible();
+  await takeOwn(page, 'starch', /^Starch/);
+
+  // Doses by rounds: what gives little enough is found by pulling, and the least of it is taken.
+  await page.getByRole('radio', { name: 'doses of the liquid, by rounds' }).check();
+  await expect(page.getByText('6 pairs of strips, 5 × 20 cm')).toBeVisible();
+  await page.getByRole('button', { name: 'Start the scrap test' }).click();
+  await readPair(page, 'A1', '9', '12');
+  await readPair(page, 'A2', '8');
+  await readPair(page, 'B1', '5');
+  await readPair(page, 'C1', '2');
+  await expect(page.getByText(/^Best so far: B1, sprayed damp/)).toBeVisible();
+  await page.getByRole('checkbox', { name: 'look at it again after a wash' }).uncheck();
+  await page.getByRole('button', { name: /^Take B1/ }).click();
+  await expect(page.getByRole('button', { name: 'On to cutting' })).toBeVisible();
+
+  // The job has that dose now, and its steps say so: wet, rest, press, then cut, with a tick for each of the twenty-four.
+  await stageBar(page).getByRole('button', { name: /Apply/ }).click();
+  await expect(page.getByText(/^Spray with starch, sprayed damp/).first()).toBeVisible();
+  await page.getByRole('button', { name: /^Start at the bench/ }).click();
+  const { plan } = await runOf(page);
+  const at = (test: (step: BenchStep) => boolean) => plan.steps.findIndex(test);
+  const [wet, press, cut] = [
+    at(({ id }) => id.endsWith('-wet')),
+    at(({ id }) => id.endsWith('-press')),
+    at(({ stage }) => stage === 'cut'),
+  ];
+  expect(wet).toBeGreaterThanOrEqual(0);
+  expect(press).toBeGreaterThan(wet);
+  expect(cut).toBeGreaterThan(press);
+  // Nothing is tapped stop by stop where the iron is simply moved on; no copy is forgotten.
+  expect(plan.steps.some(({ kind }) => kind === 'press')).toBe(false);
+  const boxes = plan.steps.flatMap((step) => step.checks ?? []).filter((check) => /^Piece \d+ of 24|^Piece \d+/.test(check));
+  expect(boxes).toHaveLength(24);
+});
