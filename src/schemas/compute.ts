@@ -155,3 +155,27 @@ export const opacitySchema = shape({
 const ids = yup.array().of(text(100, 1).required()).max(60, 'must name at most 60').default([]);
 /** Jobs and open runs of a working day. */
 export const daySchema = shape({ jobIds: ids, runIds: ids });
+
+const few = number({ min: 1, max: 3, integer: true }).required();
+const taskId = text(200, 1).required();
+/** The day that is planned, as every tablet of the house sees it. */
+export const dayPlanSchema = shape({
+  plan: shape({
+    jobIds: ids,
+    runIds: ids,
+    people: few,
+    irons: few,
+    evening: number({ min: 0, max: 720 }).required(),
+    from: yup
+      .string()
+      .matches(/^([01]\d|2[0-3]):[0-5]\d$/, 'must be a time such as 19:00')
+      .required(),
+    done: yup.array().of(taskId).max(5000).required(),
+    late: yup
+      .array()
+      .of(shape({ id: taskId, minutes: number({ min: 0, max: 6000 }).required() }).required())
+      .max(5000)
+      .required(),
+  }).required(),
+  version: number({ min: 0, integer: true }).required(),
+});

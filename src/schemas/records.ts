@@ -2,6 +2,7 @@ import * as yup from 'yup';
 import { CARES, CUTS } from '../core/choose';
 import { SHEERNESS, TONES } from '../core/cloth';
 import { COVERS, ENDS, FAMILIES, FORMS, GLUES, LAW_FIGURES, WASHES } from '../core/layers';
+import { DAMPNESS } from '../core/liquid';
 import { LAYER_TEST_IDS, TEST_IDS } from '../core/measure';
 import { PRESS_TOOLS } from '../core/press';
 import { DUTIES } from '../core/workpiece';
@@ -230,6 +231,20 @@ const benchStateSchema = shape({
   pausedLeft: number({ min: 0, max: 86_400 }).nullable().defined(),
   timers: yup.array().of(timer.required()).required().max(500),
   checks: yup.array().of(checkName.required()).required().max(MOST_STEPS),
+  stamps: yup
+    .array()
+    .of(shape({ step: number({ min: 0, max: MOST_STEPS, integer: true }).required(), at: instant.required() }).required())
+    .max(4 * MOST_STEPS),
+  hung: yup
+    .array()
+    .of(
+      shape({
+        step: number({ min: 0, max: MOST_STEPS, integer: true }).required(),
+        seconds: number({ min: 0, max: 1e7 }).required(),
+        found: oneOf(DAMPNESS).required(),
+      }).required(),
+    )
+    .max(MOST_STEPS),
 });
 
 /** Jobs that are worked in one go. */

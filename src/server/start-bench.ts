@@ -13,10 +13,12 @@ import { cloths } from '../store/cloths';
 import type { Db } from '../store/database';
 import { chosenOf } from '../store/materials';
 import { projects } from '../store/projects';
-import { airOf, readSettings } from '../store/settings';
+import { readSettings } from '../store/settings';
+import { pacesOf } from '../store/timings';
 import { getWorkpiece, type Workpiece } from '../store/workpieces';
 import { doneTogether } from './bench-together';
 import { orderOfJob } from './order-of-work';
+import { ownAir } from './own-times';
 
 /**
  * The run of a job that is open, or a new one: the steps of its stack in working order, with the iron stops
@@ -76,6 +78,7 @@ export function planBatch(db: Db, jobIds: readonly string[], tool: PressTool): {
   const plan: BenchPlan = {
     ...(planned.length === 1 ? one : many),
     ...{ outline: first.outline, plate: first.plate, steps },
+    ...(steps.some(({ until }) => until !== undefined) ? { dryingPace: pacesOf(db).drying.factor } : {}),
     ...(together.sheets.length > 0 ? { sheets: together.sheets } : {}),
     ...(planned.length === 1
       ? {}
@@ -143,7 +146,7 @@ function plannedWork(db: Db, jobId: string): Planned {
         }).stops,
     );
   };
-  const one = stepsFor(question, chosen, work.stack.setting, order, airOf(settings));
+  const one = stepsFor(question, chosen, work.stack.setting, order, ownAir(db));
   return { work, clothName: cloth.name, outline: piece.outline, plate, chosen, order, one, stopsOn };
 }
 

@@ -1,6 +1,7 @@
 import type { BatchStep } from '../core/steps';
 import type { Outline } from '../core/shape';
 import type { PressStop } from '../core/press';
+import type { Dampness } from '../core/liquid';
 import type { Db } from './database';
 import { Table, type Kept } from './table';
 
@@ -46,6 +47,8 @@ export interface BenchPlan {
   works?: BenchWork[];
   /** What several pieces lie on at once. */
   sheets?: BenchSheet[];
+  /** How many times longer than computed cloth was taken to dry when the run was planned. */
+  dryingPace?: number;
 }
 
 export interface BenchState {
@@ -59,6 +62,10 @@ export interface BenchState {
   timers: { label: string; endsAt: string }[];
   /** Checks that are ticked. */
   checks: string[];
+  /** When steps were come to, one after the other. */
+  stamps?: { step: number; at: string }[];
+  /** How long cloth hung until it was as it should be, or was found too dry: by the hand. Seconds. */
+  hung?: { step: number; seconds: number; found: Dampness }[];
 }
 
 export interface BenchRunFields {
@@ -79,6 +86,11 @@ export const benchRuns = new Table<BenchRunFields>('bench_run', 'bench run', {
   state: 'json',
   finishedAt: 'plain',
 });
+
+/** Ids of the jobs that a run works. */
+export function jobsOfRun({ jobId, plan }: Pick<BenchRunFields, 'jobId' | 'plan'>): string[] {
+  return plan.works?.map((work) => work.jobId) ?? [jobId];
+}
 
 export const START_STATE: BenchState = { step: 0, stop: 0, endsAt: null, pausedLeft: null, timers: [], checks: [] };
 

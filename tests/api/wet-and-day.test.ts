@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { post } from './client';
+import { addWork, FABRIC, post, send } from './client';
 
 describe('POST /api/compute/liquid', () => {
   const piece = (id: string, more: object = {}) => ({ id, area: 100_000, arealDensity: 150, tone: 'mid', ...more });
@@ -123,5 +123,75 @@ describe('POST /api/compute/opacity', () => {
   it('refuses more light than there is', async () => {
     const answer = await post('/api/compute/opacity', { sheets: [{ reflectance: 0.7, transmittance: 0.5 }] });
     expect([answer.status, answer.body.error.field]).toEqual([400, 'sheets[0].transmittance']);
+  });
+});
+
+describe('own times', () => {
+  /** A job that is soaked, begun at the bench. */
+  async function soakedRun() {
+    const cloth = (await post('/api/cloths', { ...FABRIC, name: 'Soaked cotton' })).body as { id: string };
+    const project = (await post('/api/projects', { name: 'Own times' })).body as { id: string };
+    const wish = { role: 'printing', cut: 'straight', stretch: 'any', care: 'none' };
+    const layers = [{ materialId: 'starch', join: 'full', extent: 'full', angle: 0 }];
+    const { body: judged } = await post('/api/choose/judge', { fabric: FABRIC, part: wish, layers });
+    const { title, predicted, reasons, cautions } = judged;
+    const { body: job } = await addWork(project.id, {
+      ...{ name: 'Print', clothId: cloth.id, wish, count: 1, fold: null, allowances: [0, 0, 0, 0] },
+      shape: { kind: 'rectangle', width: 300, height: 400, corners: [false, false, false, false], corner: 0 },
+      stack: { title, layers, predicted, reasons, cautions },
+    });
+    return { run: (await send('POST', `/api/jobs/${job.id}/bench`)).body, jobId: job.id as string };
+  }
+  type Step = { id: string; until?: string; seconds: number };
+
+  it('cloth that hung half as long again is given more time the next time, and never all at once', async () => {
+    const { run } = await soakedRun();
+    const at = run.plan.steps.findIndex(({ until }: Step) => until === 'damp');
+    const reckoned = run.plan.steps[at].seconds as number;
+    const hung = [{ step: at, seconds: 1.5 * reckoned, found: 'right' }];
+    const done = { state: { ...run.state, step: run.plan.steps.length - 1, hung }, finished: true, version: run.version };
+    expect((await send('PUT', `/api/bench/${run.id}`, done)).status).toBe(200);
+    const next = (await soakedRun()).run;
+    const longer = (next.plan.steps.find(({ until }: Step) => until === 'damp').seconds as number) / reckoned;
+    expect(longer).toBeGreaterThan(1.05);
+    expect(longer).toBeLessThan(1.4);
+    // Finished once more, it counts once.
+    const again = await send('PUT', `/api/bench/${run.id}`, { ...done, version: run.version + 1 });
+    expect(again.status).toBe(200);
+    const third = (await soakedRun()).run.plan.steps.find(({ until }: Step) => until === 'damp').seconds as number;
+    expect(third / reckoned).toBeCloseTo(longer, 2);
+  });
+
+  it('refuses stamps and hangings that cannot be', async () => {
+    const { run } = await soakedRun();
+    const put = (state: object) =>
+      send('PUT', `/api/bench/${run.id}`, { state: { ...run.state, ...state }, version: run.version });
+    expect((await put({ hung: [{ step: 0, seconds: -1, found: 'right' }] })).body.error.field).toBe('state.hung[0].seconds');
+    expect((await put({ hung: [{ step: 0, seconds: 1, found: 'soggy' }] })).body.error.field).toBe('state.hung[0].found');
+    expect((await put({ stamps: [{ step: 0, at: 'noon' }] })).body.error.field).toBe('state.stamps[0].at');
+  });
+});
+
+describe('the day that is planned', () => {
+  const plan = { jobIds: [], runIds: [], people: 1, irons: 1, evening: 120, from: '19:30', done: ['a/0'], late: [{ id: 'a/1', minutes: 5 }] }; // prettier-ignore
+
+  it('is one for every tablet; a stale one is told what is kept', async () => {
+    const { version } = (await send('GET', '/api/day')).body;
+    const saved = await send('PUT', '/api/day', { plan, version });
+    expect(saved.body).toEqual({ plan, version: version + 1 });
+    const stale = await send('PUT', '/api/day', { plan: { ...plan, people: 2 }, version });
+    expect([stale.status, stale.body.current.plan.people]).toEqual([409, 1]);
+    expect((await send('GET', '/api/day')).body.plan).toEqual(plan);
+  });
+
+  it.each([
+    [{ from: '25:00' }, 'plan.from'],
+    [{ people: 9 }, 'plan.people'],
+    [{ late: [{ id: 'a', minutes: -5 }] }, 'plan.late[0].minutes'],
+    [{ evening: null }, 'plan.evening'],
+  ])('refuses %j', async (change, field) => {
+    const { version } = (await send('GET', '/api/day')).body;
+    const answer = await send('PUT', '/api/day', { plan: { ...plan, ...change }, version });
+    expect([answer.status, answer.body.error.field]).toEqual([400, field]);
   });
 });

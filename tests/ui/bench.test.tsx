@@ -2,7 +2,20 @@ import { act, fireEvent, render, screen } from '@testing-library/react';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import type { BenchRun, BenchState, BenchStep } from '../../src/store/bench-runs';
 import BenchView from '../../src/views/bench/BenchView';
-import { actionFor, back, placeOf, ringOut, setAside, stopsOf } from '../../src/views/bench/bench-moves';
+import {
+  act as move,
+  actionFor,
+  back,
+  felt,
+  mistedFirst,
+  placeOf,
+  ringOut,
+  setAside,
+  stamped,
+  stillWet,
+  stopsOf,
+  type BenchAction,
+} from '../../src/views/bench/bench-moves';
 import PressDrawing from '../../src/views/bench/PressDrawing';
 import { fakeServer, savesAll, type Sent } from './fake-server';
 
@@ -53,6 +66,49 @@ describe('moves of the bench', () => {
   });
 });
 
+describe('cloth on the line', () => {
+  const hanging = {
+    ...plan,
+    steps: [
+      step('wet', { kind: 'do' }),
+      step('starch-dry', { kind: 'wait', seconds: 1200, until: 'damp' }),
+      step('press', { kind: 'do' }),
+    ],
+  };
+  const at = (minutes: number) => 60_000 * minutes;
+  const start = (now: BenchState) => moved(now, { kind: 'start', seconds: 1200 }, at(10));
+  const moved = (now: BenchState, action: BenchAction, time: number) => stamped(hanging, now, move(now, action, time), time);
+  const hung = start({ ...state, step: 1, stamps: [{ step: 1, at: new Date(at(3)).toISOString() }] });
+
+  it('is asked for by the clock, and does not go on by itself', () => {
+    const rung = ringOut(hanging, hung, at(30));
+    expect(rung).toMatchObject({ step: 1, stop: 1, endsAt: null });
+    expect(actionFor(hanging, rung)).toEqual({ kind: 'next' });
+    // A wait for something that cools goes on as ever.
+    expect(ringOut(plan, { ...state, step: 2 })).toMatchObject({ step: 3 });
+  });
+
+  it('counts from when the clock was started, not from when the step was read', () => {
+    const off = felt(hung, 'right', at(35));
+    expect(off).toMatchObject({ step: 2, hung: [{ step: 1, seconds: 1500, found: 'right' }] });
+    expect(mistedFirst(off)).toBe(false);
+    expect(mistedFirst(felt(hung, 'too-dry', at(35)))).toBe(true);
+  });
+
+  it('that is still wet hangs a quarter longer, and counts from its beginning', () => {
+    const rung = ringOut(hanging, hung, at(30));
+    const more = stamped(hanging, rung, stillWet(hanging, rung, at(31)), at(31));
+    expect(Date.parse(more.endsAt!)).toBe(at(36));
+    expect(felt(ringOut(hanging, more, at(36)), 'right', at(37)).hung).toEqual([{ step: 1, seconds: 1620, found: 'right' }]);
+  });
+
+  it('another step is stamped when it is come to, the same one is not', () => {
+    const next = stamped(hanging, state, { ...state, step: 1 }, at(1));
+    expect(next.stamps).toEqual([{ step: 1, at: new Date(at(1)).toISOString() }]);
+    expect(stamped(hanging, next, { ...next, checks: ['a'] }, at(2)).stamps).toHaveLength(1);
+  });
+});
+
 describe('the bench', () => {
   let sent: Sent[];
   beforeEach(() => {
@@ -61,7 +117,7 @@ describe('the bench', () => {
     vi.stubGlobal('AudioContext', class {});
     sent = fakeServer(savesAll);
   });
-  const open = (at: Partial<BenchState> = {}) =>
+  const open = (at: Partial<BenchState> = {}, worked: object = plan) =>
     render(
       <BenchView
         {...{
@@ -70,7 +126,7 @@ describe('the bench', () => {
             version: 1,
             jobId: 'p',
             scrapId: null,
-            plan,
+            plan: worked,
             state: { ...state, ...at },
             finishedAt: null,
           } as unknown as BenchRun,
@@ -120,6 +176,23 @@ describe('the bench', () => {
     fireEvent.click(screen.getByRole('button', { name: 'Go on' }));
     await pass(4000);
     expect(last()).toMatchObject({ step: 1, stop: 6, endsAt: null });
+  });
+
+  it('asks how damp the cloth is, and says to mist what has gone dry', async () => {
+    const steps = [step('starch-dry', { kind: 'wait', seconds: 600, until: 'damp' }), step('press', { kind: 'do' })];
+    open({}, { ...plan, steps });
+    fireEvent.click(screen.getByRole('button', { name: 'Start the clock' }));
+    await pass(100);
+    expect(screen.getByRole('button', { name: 'It is damp already' })).toBeVisible();
+    await pass(601_000);
+    expect(screen.getByText('How damp is it?')).toBeVisible();
+    fireEvent.click(screen.getByRole('button', { name: 'Still wet: 3 min more' }));
+    await pass(181_000);
+    fireEvent.click(screen.getByRole('button', { name: 'It has gone dry' }));
+    await pass(10);
+    expect(last()).toMatchObject({ step: 1, hung: [{ step: 0, found: 'too-dry' }] });
+    expect(last().hung![0]!.seconds).toBeGreaterThan(770);
+    expect(screen.getByText('It had gone dry: mist it with water first.')).toBeVisible();
   });
 
   it('keeps ticks', async () => {

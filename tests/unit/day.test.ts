@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { eveningsOf, runTasks, type DayTask, type TimedStep } from '../../src/core/schedule';
+import { pacesFrom } from '../../src/core/learn';
 import { writeCalendar } from '../../src/formats/ics/calendar';
 import { clock, NOTHING_DONE, planDay, sums } from '../../src/views/day/day-plan';
 import { pullOf, volume, waiting, wetPlans, type WetThing } from '../../src/views/wet/wet-sums';
@@ -29,7 +30,22 @@ describe('the tasks of a run', () => {
   });
 
   it('wait for each other in their order', () => {
-    expect(tasks.map(({ after }) => after)).toEqual([[], ['r/0'], ['r/1'], ['r/2']]);
+    expect(tasks.map(({ after }) => after)).toEqual([[], ...tasks.slice(0, -1).map(({ id }) => [id])]);
+  });
+
+  it('keep their names when the run goes on: what was ticked stays ticked, and nothing else', () => {
+    const cool = tasks.find(({ hands }) => !hands)!;
+    const later = runTasks({ id: 'r', name: 'Collar', steps: steps.slice(4), edge: 8000, from: 4 });
+    expect(later.find(({ hands }) => !hands)!.id).toBe(cool.id);
+    expect(new Set([...tasks, ...later].filter(({ hands }) => !hands).map(({ id }) => id)).size).toBe(1);
+  });
+
+  it('go by the person’s own pace, but for what has a clock', () => {
+    const slow = pacesFrom([...Array<undefined>(98)].map(() => ({ pace: 'cutting' as const, expected: 10, actual: 20 })));
+    const minutes = (each: typeof slow) => runTasks({ id: 'r', name: 'Collar', steps: [steps[0]!, steps[5]!], edge: 8000, paces: each }).map((task) => task.minutes); // prettier-ignore
+    expect(minutes(pacesFrom([]))).toEqual([8, 10]);
+    expect(minutes(slow)[0]! / 8).toBeGreaterThan(1.95);
+    expect(minutes(slow)[1]).toBe(10);
   });
 
   it('are called by what is done, copies by their numbers', () => {
@@ -95,12 +111,12 @@ describe('a day', () => {
 
   it('bastes while it soaks, and is planned anew when something is late or done', () => {
     expect(planDay(runs, NOTHING_DONE, options)[0]!.plan.makespan).toBe(55);
-    const late = planDay(runs, { done: [], late: { 'soak/1': 15 } }, options);
+    const late = planDay(runs, { done: [], late: [{ id: 'soak/1', minutes: 15 }] }, options);
     expect(late[0]!.plan.makespan).toBe(70);
-    const done = planDay(runs, { done: ['soak/0', 'soak/1'], late: {} }, options);
+    const done = planDay(runs, { done: ['soak/0', 'soak/1'], late: [] }, options);
     expect(done[0]!.plan.makespan).toBe(40);
     expect(done[0]!.tasks.map(({ id }) => id)).toEqual(['soak/2', 'baste/0']);
-    expect(planDay(runs, { done: [...soak, ...baste].map(({ id }) => id), late: {} }, options)).toEqual([]);
+    expect(planDay(runs, { done: [...soak, ...baste].map(({ id }) => id), late: [] }, options)).toEqual([]);
   });
 
   it('is told in hours and hands', () => {

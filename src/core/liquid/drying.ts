@@ -8,6 +8,8 @@ export interface Air {
   humidity: number;
   /** m/s past the cloth; 0 in a still room. */
   airSpeed: number;
+  /** How many times longer than computed cloth takes to dry where the person hangs it, by their own times; 1 where it is not said. */
+  pace?: number | undefined;
 }
 
 export interface DryingOptions extends Air {
@@ -72,15 +74,16 @@ function ratios({ temperature, humidity }: Air): { air: number; wet: number } {
  * @throws {InputError} naming the field that cannot be; air that is saturated dries nothing
  * @example drying({ water: 142, sides: 2, temperature: 20, humidity: 50, airSpeed: 0, arealDensity: 142 }).minutesToDry // about 70
  */
-export function drying({ water, sides, temperature, humidity, airSpeed, arealDensity }: DryingOptions): Drying {
+export function drying({ water, sides, temperature, humidity, airSpeed, arealDensity, pace = 1 }: DryingOptions): Drying {
   requireNumber('water', water, 'g/m²', { min: 0, max: 20_000 });
   requireNumber('sides', sides, '', { min: 1, max: 2 });
   requireNumber('temperature', temperature, '°C', { min: 0, max: 60 });
   requireNumber('humidity', humidity, '%', { min: 0, max: 99 });
   requireNumber('airSpeed', airSpeed, 'm/s', { min: 0, max: 20 });
   requireNumber('arealDensity', arealDensity, 'g/m²', { above: 0, max: 5000 });
+  requireNumber('pace', pace, '', { above: 0, max: 100 });
   const { air, wet } = ratios({ temperature, humidity, airSpeed });
-  const rate = 1000 * sides * (25 + 19 * airSpeed) * (wet - air);
+  const rate = (1000 * sides * (25 + 19 * airSpeed) * (wet - air)) / pace;
   return {
     rate,
     minutesToDamp: minutesUntil(DAMP * arealDensity, water, CRITICAL * arealDensity, rate),
@@ -110,3 +113,7 @@ const UNDER_IRON = 0.3;
 export function secondsUnderIron(water: number): number {
   return water / UNDER_IRON;
 }
+
+/** How cloth on a line is found by the hand: right, or drier than it should be. */
+export const DAMPNESS = ['right', 'too-dry'] as const;
+export type Dampness = (typeof DAMPNESS)[number];

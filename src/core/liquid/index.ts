@@ -1,4 +1,4 @@
-export { drying, secondsUnderIron } from './drying';
-export type { Air, Drying, DryingOptions } from './drying';
+export { DAMPNESS, drying, secondsUnderIron } from './drying';
+export type { Air, Dampness, Drying, DryingOptions } from './drying';
 export { liquidPlan, methodOf, METHODS, pickUpOf } from './uptake';
 export type { LiquidOptions, LiquidPlan, Method, WetPiece } from './uptake';

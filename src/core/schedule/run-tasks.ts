@@ -1,3 +1,4 @@
+import { USUAL_PACES, type Pace, type Paces } from '../learn';
 import { lower } from '../letters';
 import { MOVE_SECONDS } from '../press';
 import type { SetStep } from '../steps';
@@ -15,6 +16,10 @@ export interface PlannedRun {
   steps: readonly TimedStep[];
   /** Edge of all its pieces, mm. */
   edge: number;
+  /** How many steps of the run are done already: tasks are told apart by the step that they begin with, whenever they are asked for. */
+  from?: number;
+  /** How fast this person works; as usual where it is not known. */
+  paces?: Paces | undefined;
 }
 
 /** A task of the working day: what is done, by what, for which run. */
@@ -50,11 +55,11 @@ const PORTION = 15;
  *
  * @example runTasks({ id: 'r', name: 'Collar', edge: 900, steps: [{ kind: 'wait', title: 'Cool', seconds: 300, stage: 'apply' }] }).map(({ hands }) => hands) // [false]
  */
-export function runTasks({ id, name, steps, edge }: PlannedRun): DayTask[] {
+export function runTasks({ id, name, steps, edge, from = 0, paces = USUAL_PACES }: PlannedRun): DayTask[] {
   const found: DayTask[] = [];
   /** Titles of the steps of the last task, in their order. */
   let titles: string[] = [];
-  const add = (title: string, minutes: number, uses: string[]) => {
+  const add = (step: string, title: string, minutes: number, uses: string[]) => {
     const last = found.at(-1);
     const hands = uses.length > 0;
     if (last && hands && last.hands && last.minutes + minutes <= PORTION) {
@@ -68,26 +73,45 @@ export function runTasks({ id, name, steps, edge }: PlannedRun): DayTask[] {
     titles = [title];
     const after = last ? [last.id] : [];
     found.push({
-      ...{ id: `${id}/${found.length}`, run: id, title: `${name}: ${titleOf(titles)}`, minutes, uses, hands, after },
+      ...{ id: `${id}/${step}`, run: id, title: `${name}: ${titleOf(titles)}`, minutes, uses, hands, after },
     });
   };
-  for (const step of steps) {
-    const { kind, seconds = 0, lifts = 1, copies = 1, stops, checks } = step;
-    if (kind === 'wait') add(step.title, seconds / 60, []);
-    else if (kind === 'press')
-      add(step.title, ((stops?.length ?? 1) * lifts * copies * (seconds + MOVE_SECONDS)) / 60, [BY_HAND, BY_IRON]);
-    else if (kind === 'check') add(step.title, Math.max(1, (checks?.length ?? 1) * LOOKING), [BY_HAND]);
-    else {
-      const known = DOING[ownId(step.id)];
-      add(
-        step.title,
-        known?.hands ?? handMinutes(step, steps, edge / 1000),
-        IRONED.test(step.title) ? [BY_HAND, BY_IRON] : [BY_HAND],
-      );
-      if (known?.waits) add(`${step.title}: it dries`, known.waits, []);
-    }
+  for (const [i, step] of steps.entries()) {
+    const pace = paceOf(step);
+    const minutes = stepMinutes(step, steps, edge) * (pace ? paces[pace].factor : 1);
+    const ironed = step.kind === 'press' || (step.kind === 'do' && IRONED.test(step.title));
+    add(`${from + i}`, step.title, minutes, step.kind === 'wait' ? [] : ironed ? [BY_HAND, BY_IRON] : [BY_HAND]);
+    const waits = step.kind === 'do' ? DOING[ownId(step.id)]?.waits : undefined;
+    if (waits) add(`${from + i}-dries`, `${step.title}: it dries`, waits * paces.drying.factor, []);
   }
   return found;
+}
+
+/**
+ * Minutes that a step takes as it is reckoned for anybody: stops by the clock, waits as they say, the rest by kind and length.
+ *
+ * @param steps of the same run, of which it has its share @param edge of all pieces, mm
+ * @example stepMinutes({ id: 'cool', kind: 'wait', stage: 'apply', title: 'Cool', seconds: 300 }, [], 0) // 5
+ */
+export function stepMinutes(step: TimedStep, steps: readonly TimedStep[], edge: number): number {
+  const { kind, seconds = 0, lifts = 1, copies = 1, stops, checks } = step;
+  if (kind === 'wait') return seconds / 60;
+  if (kind === 'press') return ((stops?.length ?? 1) * lifts * copies * (seconds + MOVE_SECONDS)) / 60;
+  if (kind === 'check') return Math.max(1, (checks?.length ?? 1) * LOOKING);
+  return DOING[ownId(step.id)]?.hands ?? handMinutes(step, steps, edge / 1000);
+}
+
+/**
+ * By whose pace a step goes; none for what runs by a clock of its own. A wait that was reckoned from drying holds that pace already.
+ *
+ * @example paceOf({ id: 'cut', kind: 'do', stage: 'cut', title: 'Cut' }) // 'cutting'
+ */
+export function paceOf(step: TimedStep): Pace | undefined {
+  if (step.kind === 'wait') return undefined;
+  if (step.kind === 'press') return 'pressing';
+  if (step.kind === 'check') return 'handling';
+  if (CUT(step)) return 'cutting';
+  return SEWN(step) ? 'sewing' : 'handling';
 }
 
 /** A step that is done with the iron though it has no stops. */

@@ -1,4 +1,4 @@
-import { drying, methodOf, pickUpOf, secondsUnderIron, type Air } from '../liquid';
+import { drying, methodOf, pickUpOf, secondsUnderIron, type Air, type Method } from '../liquid';
 import { isSoaked, type Material } from '../layers';
 import { lower } from '../letters';
 import type { Step, StepsFor } from './step';
@@ -60,7 +60,7 @@ function ironWords(material: Material, { found, cutAlready }: StepsFor): string 
 
 const soaked: Wet = (material, input) => {
   const { id, name } = material;
-  const hanging = minutesToDamp(input);
+  const hanging = drysIn(input, 'soak', 'minutesToDamp');
   const again =
     input.schools.strongStarch === 'rounds'
       ? ' Then wet it again and press again, two or three rounds, until it is as stiff as you want.'
@@ -73,6 +73,7 @@ const soaked: Wet = (material, input) => {
     }),
     prepared(`${id}-dry`, {
       kind: 'wait',
+      until: 'damp',
       seconds: 60 * hanging,
       title: 'Let it hang until it is only damp',
       detail: `About ${hanging} minutes in this air, both faces free. Feel it: cool and limp, no drops. If it has gone dry, mist it with water.`,
@@ -207,7 +208,8 @@ const ahead: Wet = (material, input) => {
     }),
     prepared(`${id}-dry`, {
       kind: 'wait',
-      seconds: 60 * minutesToDamp(input),
+      until: 'dry',
+      seconds: 60 * drysIn(input, 'damp', 'minutesToDry'),
       title: 'Let them dry',
       detail: 'They may wait for days. The set goes on piece by piece.',
     }),
@@ -244,11 +246,11 @@ function dryingTime({ yardage, fabric }: StepsFor, wet: boolean, parts = 1): Pic
 /** The air of a room in which nothing moves. */
 const STILL_ROOM: Air = { temperature: 20, humidity: 50, airSpeed: 0 };
 
-/** How long cloth that is wet through hangs until it is damp, whole minutes. */
-function minutesToDamp({ fabric, air = STILL_ROOM }: StepsFor): number {
+/** How long wetted cloth hangs until it is damp, or dry, whole minutes. */
+function drysIn({ fabric, air = STILL_ROOM }: StepsFor, method: Method, until: 'minutesToDamp' | 'minutesToDry'): number {
   const { arealDensity } = fabric;
-  const water = arealDensity * pickUpOf(fabric, 'soak');
-  return Math.max(1, Math.round(drying({ ...air, water, sides: 2, arealDensity }).minutesToDamp));
+  const water = arealDensity * pickUpOf(fabric, method);
+  return Math.max(1, Math.round(drying({ ...air, water, sides: 2, arealDensity })[until]));
 }
 
 /** Liquids that are rinsed out of the finished thing; a stiffener may as well be left in. */

@@ -31,6 +31,8 @@ export interface Step {
   safety?: string;
   /** The layer that it is for, as its place in the stack from 0. */
   layer?: number;
+  /** Of a wait in which cloth dries: what it is to be at its end, which only the hand can tell. */
+  until?: 'damp' | 'dry';
   /** It is done once for a whole sheet on which pieces lie side by side, not for a piece. */
   sheet?: true;
 }

@@ -1,7 +1,12 @@
-import { daySchema } from '../../schemas/compute';
+import { dayPlanSchema, daySchema } from '../../schemas/compute';
 import { database } from '../../server/database';
 import { dayRuns } from '../../server/day-work';
-import { jsonEndpoint } from '../../server/endpoint';
+import { endpoint, jsonEndpoint } from '../../server/endpoint';
+import { readDayPlan, writeDayPlan } from '../../store/day-plan';
+
+/** The day that was planned last, for every tablet of the house. */
+export const GET = endpoint(() => readDayPlan(database()));
+export const PUT = jsonEndpoint(dayPlanSchema, ({ plan, version }) => writeDayPlan(database(), plan, version));
 
 /** What some jobs and open runs come to as tasks: how long each takes, what it holds, what it waits for. */
 export const POST = jsonEndpoint(daySchema, ({ jobIds, runIds }) => ({ runs: dayRuns(database(), jobIds, runIds) }));

@@ -7,7 +7,8 @@ import BenchHeader from './BenchHeader';
 import { useBenchRun } from './use-bench-run';
 import CheckBoxes from './CheckBoxes';
 import type { JobLog } from './job-log';
-import { outlineOf, setAside, placeOf, stopsOf } from './bench-moves';
+import { mistedFirst, outlineOf, setAside, placeOf, stopsOf } from './bench-moves';
+import DampButtons from './DampButtons';
 import PressDrawing from './PressDrawing';
 import { actOf } from '../../core/steps';
 import { GlueOnIron } from '../../ui/steps/FaceAndGlue';
@@ -43,22 +44,7 @@ export default function BenchView({ run, units, sound, projectId, logs }: Props)
   const drawn = step !== undefined && (pressing || left === undefined);
   const mapped = pressing || (sheet && step?.kind !== 'wait');
   const place = step ? placeOf(step, Math.min(state.stop, stopsOf(step) - 1)) : { stop: 0, lift: 0, copy: 0 };
-  const bigWord =
-    action.kind === 'start'
-      ? pressing
-        ? state.stop === 0
-          ? 'Set the iron down: start'
-          : 'Next stop: start'
-        : 'Start the clock'
-      : action.kind === 'pause'
-        ? 'Pause'
-        : action.kind === 'resume'
-          ? 'Go on'
-          : action.kind === 'finish'
-            ? running.length > 0
-              ? 'Something still cools: wait'
-              : 'Finish and file it'
-            : 'Done, next step';
+  const bigWord = wordOf(bench);
   return (
     // The whole screen is the target; the button says what a tap does, and the keyboard has the same.
     <main
@@ -114,8 +100,16 @@ export default function BenchView({ run, units, sound, projectId, logs }: Props)
                 {(step.copies ?? 1) > 1 && `, piece ${place.copy + 1} of ${step.copies} here`}
               </p>
             )}
-            {step.kind === 'wait' && left === undefined && (
+            {step.kind === 'wait' && left === undefined && state.stop === 0 && (
               <p className="mt-4 text-6xl font-bold">{formatDuration(step.seconds ?? 0)}</p>
+            )}
+            {step.until && left === undefined && state.stop > 0 && (
+              <p role="status" className="mt-4 text-4xl font-bold">
+                {step.until === 'damp' ? 'How damp is it?' : 'Is it dry?'}
+              </p>
+            )}
+            {mistedFirst(state) && (
+              <p className="mt-3 text-2xl font-bold text-accent">It had gone dry: mist it with water first.</p>
             )}
             {step.checks && (
               <CheckBoxes
@@ -143,7 +137,8 @@ export default function BenchView({ run, units, sound, projectId, logs }: Props)
             Finish all the same
           </button>
         )}
-        {step?.kind === 'wait' && state.step < plan.steps.length - 1 && (
+        {step?.until && (left !== undefined || state.stop > 0) && <DampButtons bench={bench} plan={plan} until={step.until} />}
+        {step?.kind === 'wait' && state.step < plan.steps.length - 1 && state.stop === 0 && (
           <button
             type="button"
             className="btn btn-outline h-24! px-6 text-xl!"
@@ -155,4 +150,22 @@ export default function BenchView({ run, units, sound, projectId, logs }: Props)
       </footer>
     </main>
   );
+}
+
+/** What the one big target does, in words. */
+function wordOf({ action, state, step, running }: ReturnType<typeof useBenchRun>): string {
+  switch (action.kind) {
+    case 'start':
+      if (step?.kind !== 'press') return 'Start the clock';
+      return state.stop === 0 ? 'Set the iron down: start' : 'Next stop: start';
+    case 'pause':
+      return 'Pause';
+    case 'resume':
+      return 'Go on';
+    case 'finish':
+      return running.length > 0 ? 'Something still cools: wait' : 'Finish and file it';
+    case 'next':
+      if (step?.until) return step.until === 'damp' ? 'Damp: go on' : 'Dry: go on';
+      return 'Done, next step';
+  }
 }

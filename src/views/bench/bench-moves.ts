@@ -1,3 +1,4 @@
+import type { Dampness } from '../../core/liquid';
 import { MOVE_SECONDS } from '../../core/press';
 import type { BenchPlan, BenchState, BenchStep } from '../../store/bench-runs';
 
@@ -71,11 +72,13 @@ export function ringOut(plan: BenchPlan, state: BenchState, now?: number): Bench
   const step = plan.steps[state.step];
   if (!step) return state;
   const stop = state.stop + 1;
-  const done = step.kind === 'wait' || stop >= stopsOf(step);
+  // Only the hand can tell that cloth is damp or dry: the clock rings, and it is asked.
+  const asked = step.until !== undefined;
+  const done = !asked && (step.kind === 'wait' || stop >= stopsOf(step));
   const last = state.step === plan.steps.length - 1;
   if (done && !last) return atStep(state, state.step + 1);
   const next = { ...state, stop, endsAt: null, pausedLeft: null };
-  if (done || now === undefined) return next;
+  if (done || asked || now === undefined) return next;
   return { ...next, endsAt: new Date(now + (MOVE_SECONDS + (step.seconds ?? 10)) * 1000).toISOString() };
 }
 
@@ -97,4 +100,36 @@ export function back(state: BenchState): BenchState {
   if (state.endsAt !== null || state.pausedLeft !== null) return { ...state, endsAt: null, pausedLeft: null };
   if (state.stop > 0) return { ...state, stop: state.stop - 1 };
   return atStep(state, Math.max(0, state.step - 1));
+}
+
+/** A move with the time at which another step was come to, or a wait began: from these it is seen how long things take. */
+export function stamped(plan: BenchPlan, before: BenchState, after: BenchState, now: number): BenchState {
+  const begins =
+    plan.steps[after.step]?.kind === 'wait' && before.endsAt === null && before.pausedLeft === null && after.endsAt !== null;
+  const first = after.step === before.step && begins && after.stop === 0;
+  if (after.step === before.step && !first) return after;
+  return { ...after, stamps: [...(after.stamps ?? []), { step: after.step, at: new Date(now).toISOString() }] };
+}
+
+/** More time for cloth that still is too wet: a quarter of what was reckoned. */
+export function stillWet(plan: BenchPlan, state: BenchState, now: number): BenchState {
+  return act({ ...state, stop: 1, endsAt: null, pausedLeft: null }, { kind: 'start', seconds: moreSeconds(plan, state) }, now);
+}
+
+/** How long that is, s: at least two minutes, in whole ones. */
+export function moreSeconds(plan: BenchPlan, state: BenchState): number {
+  return 60 * Math.max(2, Math.round((plan.steps[state.step]?.seconds ?? 0) / 240));
+}
+
+/** Cloth was felt and found right, or too dry: that is kept, and the next step comes up. */
+export function felt(state: BenchState, found: Dampness, now: number): BenchState {
+  const since = state.stamps?.findLast(({ step }) => step === state.step)?.at;
+  const hung = [...(state.hung ?? [])];
+  if (since !== undefined) hung.push({ step: state.step, seconds: Math.max(0, (now - Date.parse(since)) / 1000), found });
+  return atStep({ ...state, hung }, state.step + 1);
+}
+
+/** Whether the cloth of this step had gone too dry on the line, so that it is misted first. */
+export function mistedFirst({ hung = [], step }: BenchState): boolean {
+  return hung.some((each) => each.step === step - 1 && each.found === 'too-dry');
 }

@@ -1,7 +1,7 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
-import type { BenchRun } from '../../store/bench-runs';
-import { act, actionFor, back, ringOut, secondsLeft } from './bench-moves';
+import type { BenchRun, BenchState } from '../../store/bench-runs';
+import { act, actionFor, back, felt, ringOut, secondsLeft, stamped } from './bench-moves';
 import { ring, say, SET_DOWN, STOP_ENDS, timerMotif } from './sounds';
 import { useClock } from './use-clock';
 import { useSavedState } from './use-saved-state';
@@ -25,7 +25,11 @@ function useSwitch(key: string): [on: boolean, toggle: () => void] {
 /** A run at the bench: where it stands, its clocks and sounds, and how it is moved on. */
 export function useBenchRun(run: BenchRun, sound: boolean) {
   const { plan } = run;
-  const { state, finished, trouble, move } = useSavedState(run);
+  const { state, finished, trouble, move: save } = useSavedState(run);
+  const move = useCallback(
+    (next: BenchState, done?: boolean) => save(stamped(plan, state, next, Date.now()), done),
+    [save, plan, state],
+  );
   const now = useClock();
   const [flash, setFlash] = useState(false);
   const [loud, setLoud] = useState(sound);
@@ -77,8 +81,9 @@ export function useBenchRun(run: BenchRun, sound: boolean) {
     if (finished) return;
     // What is still warm moves in the hand: the run ends when it has cooled, or when somebody says so.
     if (action.kind === 'finish') return running.length === 0 ? move(state, true) : undefined;
-    move(act(state, action, Date.now()));
-  }, [action, finished, move, state, running.length]);
+    const right = step?.until !== undefined && action.kind === 'next';
+    move(right ? felt(state, 'right', Date.now()) : act(state, action, Date.now()));
+  }, [action, finished, move, state, step, running.length]);
   useHotkeys('space', tap, { preventDefault: true, enabled: !finished }, [tap]);
   useHotkeys('backspace', () => move(back(state)), { preventDefault: true, enabled: !finished }, [state]);
 

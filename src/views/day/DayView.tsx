@@ -1,27 +1,18 @@
 import { CalendarDays, Printer, RotateCcw } from 'lucide-react';
 import { useMemo } from 'react';
+import { PACES, type Pace, type Paces } from '../../core/learn';
 import type { DayTask } from '../../core/schedule';
 import { useAsked } from '../../ui/query';
 import { SelectField } from '../../ui/form/form-fields';
 import { counted, keepUnits } from '../../ui/text';
-import { useDraft } from '../../ui/form/use-draft';
 import type { BenchBoard } from '../../server/bench-board';
 import type { DayRun } from '../../server/day-work';
-import { NOTHING_DONE, planDay, type DayState } from './day-plan';
+import type { DayPlan, KeptDayPlan } from '../../store/day-plan';
+import { NOTHING_DONE, planDay } from './day-plan';
+import { useDayPlan } from './use-day-plan';
 import EveningPlan from './EveningPlan';
 
 type Count = '1' | '2' | '3';
-
-interface Plan {
-  jobIds: string[];
-  runIds: string[];
-  people: Count;
-  irons: Count;
-  evening: string;
-  /** `19:00`. */
-  from: string;
-  state: DayState;
-}
 
 const EVENINGS: [string, string][] = [
   ['0', 'in one go'],
@@ -45,13 +36,33 @@ function minutesOf(from: string): number {
 /** Before the first answer. */
 const NONE: DayRun[] = [];
 
+interface Props {
+  board: BenchBoard;
+  kept: KeptDayPlan;
+  /** How fast this person works, by the runs that were finished. */
+  paces: Paces;
+}
+
+const PACE_WORDS: Record<Pace, string> = {
+  ...{ drying: 'drying', pressing: 'pressing', cutting: 'cutting', sewing: 'sewing by hand' },
+  handling: 'the rest',
+};
+
+/** What is known of the person's own pace, in a sentence. */
+function ownWords(paces: Paces): string {
+  const known = PACES.filter((pace) => paces[pace].times > 0);
+  if (known.length === 0) return 'Runs that you finish at the bench correct these times.';
+  return `By your own runs: ${known.map((pace) => `${PACE_WORDS[pace]} ${Math.round(100 * paces[pace].factor)} % (${counted(paces[pace].times, 'time')})`).join(', ')} of that.`;
+}
+
 /** The working day: which runs, in which order, what goes alongside, until when. */
-export default function DayView({ board }: { board: BenchBoard }) {
-  const plan = useDraft<Plan>('day', () => ({
-    ...{ jobIds: [], runIds: board.runs.filter(({ scrap }) => !scrap).map(({ id }) => id), people: '1', irons: '1' },
-    ...{ evening: '0', from: '19:00', state: NOTHING_DONE },
+export default function DayView({ board, kept, paces }: Props) {
+  const plan = useDayPlan(kept, () => ({
+    ...{ jobIds: [], runIds: board.runs.filter(({ scrap }) => !scrap).map(({ id }) => id), people: 1, irons: 1 },
+    ...{ evening: 0, from: '19:00' },
+    ...NOTHING_DONE,
   }));
-  const { jobIds, runIds, people, irons, evening, from, state } = plan.now;
+  const { jobIds, runIds, people, irons, evening, from, done: ticked, late: lateness } = plan.now;
   const ready = useMemo(() => board.ready.flatMap(({ project, jobs }) => jobs.map((job) => ({ ...job, project }))), [board]);
   // What was chosen before may be filed or deleted by now.
   const { answer, error } = useAsked<{ runs: DayRun[] }>('/api/day', {
@@ -60,8 +71,8 @@ export default function DayView({ board }: { board: BenchBoard }) {
   });
   const runs = answer?.runs ?? NONE;
   const evenings = useMemo(
-    () => planDay(runs, state, { people: Number(people), irons: Number(irons), evening: Number(evening) }),
-    [runs, state, people, irons, evening],
+    () => planDay(runs, { done: ticked, late: lateness }, { people, irons, evening }),
+    [runs, ticked, lateness, people, irons, evening],
   );
   const start = minutesOf(from);
   const toggle = (field: 'jobIds' | 'runIds', id: string) =>
@@ -69,9 +80,13 @@ export default function DayView({ board }: { board: BenchBoard }) {
       ...was,
       [field]: was[field].includes(id) ? was[field].filter((each) => each !== id) : [...was[field], id],
     }));
-  const done = (id: string) => plan.set((was) => ({ ...was, state: { ...was.state, done: [...was.state.done, id] } }));
+  const set = (change: Partial<DayPlan>) => plan.set((was) => ({ ...was, ...change }));
+  const done = (id: string) => plan.set((was) => ({ ...was, done: [...was.done, id] }));
   const late = (id: string) =>
-    plan.set((was) => ({ ...was, state: { ...was.state, late: { ...was.state.late, [id]: (was.state.late[id] ?? 0) + 5 } } }));
+    plan.set((was) => {
+      const before = was.late.find((each) => each.id === id)?.minutes ?? 0;
+      return { ...was, late: [...was.late.filter((each) => each.id !== id), { id, minutes: before + 5 }] };
+    });
   const saveCalendar = async () => {
     const { writeCalendar } = await import('../../formats/ics/calendar');
     const today = new Date();
@@ -127,13 +142,28 @@ export default function DayView({ board }: { board: BenchBoard }) {
                 type="time"
                 className="input mt-1 w-full"
                 value={from}
-                onChange={(event) => event.target.value && plan.set({ from: event.target.value })}
+                onChange={(event) => event.target.value && set({ from: event.target.value })}
               />
             </label>
-            <SelectField label="People" value={people} options={COUNTS} onChange={(count) => plan.set({ people: count })} />
+            <SelectField
+              label="People"
+              value={`${people}` as Count}
+              options={COUNTS}
+              onChange={(count) => set({ people: Number(count) })}
+            />
           </div>
-          <SelectField label="Fit it into" value={evening} options={EVENINGS} onChange={(next) => plan.set({ evening: next })} />
-          <SelectField label="Irons" value={irons} options={COUNTS} onChange={(count) => plan.set({ irons: count })} />
+          <SelectField
+            label="Fit it into"
+            value={`${evening}`}
+            options={EVENINGS}
+            onChange={(next) => set({ evening: Number(next) })}
+          />
+          <SelectField
+            label="Irons"
+            value={`${irons}` as Count}
+            options={COUNTS}
+            onChange={(count) => set({ irons: Number(count) })}
+          />
           {board.runs.some(({ scrap }) => !scrap) && (
             <>
               <h2 className="chalk-heading">Open at the bench</h2>
@@ -153,14 +183,14 @@ export default function DayView({ board }: { board: BenchBoard }) {
           </ul>
         </section>
         <div className="space-y-5" aria-live="polite">
-          {error && (
+          {(error ?? plan.trouble) && (
             <p role="alert" className="font-semibold text-error">
-              {error}
+              {error ?? plan.trouble}
             </p>
           )}
           {evenings.length === 0 ? (
             <p className="sheet p-6">
-              {state.done.length > 0 && runs.length > 0
+              {ticked.length > 0 && runs.length > 0
                 ? 'All of it is done.'
                 : 'Tick what you want to get done; the order that takes least time is worked out at once.'}
             </p>
@@ -177,14 +207,15 @@ export default function DayView({ board }: { board: BenchBoard }) {
               />
             ))
           )}
-          {(state.done.length > 0 || Object.keys(state.late).length > 0) && (
-            <button type="button" className="btn no-print" onClick={() => plan.set({ state: NOTHING_DONE })}>
+          {(ticked.length > 0 || lateness.length > 0) && (
+            <button type="button" className="btn no-print" onClick={() => set(NOTHING_DONE)}>
               <RotateCcw size={18} aria-hidden="true" /> Plan it as if nothing were done or late
             </button>
           )}
           <p className="quiet text-[0.95rem]">
             Pressing is counted stop by stop, cutting at a minute a metre, what has no clock at three minutes; give or take a
-            third. Nothing stays wet or warm from one evening to the next.
+            third. {ownWords(paces)} Nothing stays wet or warm from one evening to the next. Every tablet of the house shows the
+            same plan.
           </p>
         </div>
       </div>

@@ -1,21 +1,13 @@
+import type { DayPlan } from '../../store/day-plan';
 import { eveningsOf, HANDS, IRON, schedule, type DayTask, type Evening } from '../../core/schedule';
 
 /** How the day is worked. */
-export interface DayOptions {
-  people: number;
-  irons: number;
-  /** Minutes of an evening; 0 when all is done in one go. */
-  evening: number;
-}
+export type DayOptions = Pick<DayPlan, 'people' | 'irons' | 'evening'>;
 
 /** What became of tasks so far. */
-export interface DayState {
-  done: string[];
-  /** Minutes that a task takes longer than planned. */
-  late: Record<string, number>;
-}
+export type DayState = Pick<DayPlan, 'done' | 'late'>;
 
-export const NOTHING_DONE: DayState = { done: [], late: {} };
+export const NOTHING_DONE: DayState = { done: [], late: [] };
 
 /** Tasks that are still to be done, with what is late reckoned in; what waited on a done one waits no more. */
 function leftOf(tasks: readonly DayTask[], { done, late }: DayState): DayTask[] {
@@ -23,7 +15,7 @@ function leftOf(tasks: readonly DayTask[], { done, late }: DayState): DayTask[] 
     .filter(({ id }) => !done.includes(id))
     .map((task) => ({
       ...task,
-      minutes: task.minutes + (late[task.id] ?? 0),
+      minutes: task.minutes + (late.find(({ id }) => id === task.id)?.minutes ?? 0),
       after: task.after.filter((id) => !done.includes(id)),
     }));
 }

@@ -9,6 +9,7 @@ import { schoolsOf } from '../../core/schools';
 import { formatDuration } from '../../core/units';
 import type { ApiError } from '../../ui/api';
 import { call } from '../../ui/api';
+import type { Air } from '../../core/liquid';
 import type { Cloth } from '../../store/cloths';
 import type { Settings } from '../../store/settings';
 import type { PressTool } from '../../core/press';
@@ -23,6 +24,8 @@ interface Props {
   cloth: Cloth | undefined;
   layers: StageLayer[];
   settings: Settings;
+  /** Where wet cloth hangs. */
+  air: Air;
   /** When its pieces are cut and fused. */
   order: Order | undefined;
   /** Bench run that has been started and not finished. */
@@ -33,7 +36,7 @@ interface Props {
 const STAGE_HEADINGS = { prepare: 'Prepare', cut: 'Cut', apply: 'Apply', check: 'Check' } as const;
 
 /** What will be done at the bench, and the way there. */
-export default function ApplyStage({ work, cloth, layers, settings, order, openRun, onChoose }: Props) {
+export default function ApplyStage({ work, cloth, layers, settings, air, order, openRun, onChoose }: Props) {
   const [error, setError] = useState<string>();
   const press = hasPress(settings);
   const [tool, setTool] = useState<PressTool>(press ? 'press' : 'iron');
@@ -42,10 +45,8 @@ export default function ApplyStage({ work, cloth, layers, settings, order, openR
     const known = layers.filter((layer): layer is StageLayer & { material: Material } => layer.material !== undefined);
     const schools = schoolsOf(settings.schools, work.stack.schools);
     const piece = sizeOfPiece(openPiece(work), work.wish.role, work.count, settings.trim, work.place);
-    return stepsFor(questionFor(fabricOf(cloth), work.wish, { schools, piece }), known, work.stack.setting, order, {
-      ...{ temperature: settings.airTemperature, humidity: settings.airHumidity, airSpeed: settings.airSpeed },
-    });
-  }, [work, cloth, layers, settings, order]);
+    return stepsFor(questionFor(fabricOf(cloth), work.wish, { schools, piece }), known, work.stack.setting, order, air);
+  }, [work, cloth, layers, settings, order, air]);
   if (!cloth || !work.stack) {
     return (
       <div className="sheet p-6">

@@ -1,8 +1,12 @@
+import type { Paces } from '../../core/learn';
 import type { Air } from '../../core/liquid';
 import { SelectField } from '../../ui/form/form-fields';
+import { counted } from '../../ui/text';
 
 interface Props {
   air: Air;
+  /** How fast cloth dries by the person's own times. */
+  drying: Paces['drying'];
   sides: 1 | 2;
   onAir: (air: Air) => void;
   onSides: (sides: 1 | 2) => void;
@@ -17,14 +21,14 @@ const AIRS: [id: string, words: string, air: Air][] = [
   ['summer', 'outdoors, a summer day', { temperature: 25, humidity: 40, airSpeed: 2 }],
 ];
 
-const FIGURES: [keyof Air, string, number, number, number][] = [
+const FIGURES: ['temperature' | 'humidity' | 'airSpeed', string, number, number, number][] = [
   ['temperature', 'Temperature, °C', 0, 60, 1],
   ['humidity', 'Humidity, %', 0, 99, 1],
   ['airSpeed', 'Air moves, m/s', 0, 20, 0.1],
 ];
 
 /** Where it hangs: as one of a few airs, or as it is measured. */
-export default function AirPanel({ air, sides, onAir, onSides }: Props) {
+export default function AirPanel({ air, drying, sides, onAir, onSides }: Props) {
   const known = AIRS.find(([, , each]) => FIGURES.every(([field]) => each[field] === air[field]))?.[0] ?? 'own';
   return (
     <section className="sheet space-y-3 p-4" aria-label="Where it dries">
@@ -69,6 +73,11 @@ export default function AirPanel({ air, sides, onAir, onSides }: Props) {
           </label>
         ))}
       </div>
+      <p className="quiet text-[0.95rem]">
+        {drying.times === 0
+          ? 'The bench asks how damp it is; your own times then correct these.'
+          : `By your own times (${counted(drying.times, 'time')}) it dries in ${Math.round(100 * drying.factor)} % of what is computed; that is reckoned in.`}
+      </p>
     </section>
   );
 }

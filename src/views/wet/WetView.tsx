@@ -1,5 +1,6 @@
 import { useMemo, useState } from 'react';
 import { toast } from 'sonner';
+import type { Paces } from '../../core/learn';
 import type { Air } from '../../core/liquid';
 import { call, plainMessage, type ApiError } from '../../ui/api';
 import { TextField } from '../../ui/form/form-fields';
@@ -18,6 +19,8 @@ interface Props {
   jobs: WetJob[];
   cloths: Cloth[];
   settings: { settings: Settings; version: number };
+  /** How fast cloth dries by the person's own times. */
+  drying: Paces['drying'];
   /** Jobs that are ticked to begin with. */
   start: string[];
 }
@@ -43,7 +46,7 @@ function lengthThing({ key, clothId, length, width, method }: ClothLength, cloth
   ];
 }
 
-function Wet({ jobs, cloths, settings: kept, start }: Props) {
+function Wet({ jobs, cloths, settings: kept, drying, start }: Props) {
   const [settings, setSettings] = useState(kept);
   const [chosen, setChosen] = useState(start.length > 0 ? start : jobs.map(({ id }) => id));
   const [lengths, setLengths] = useState<ClothLength[]>([]);
@@ -62,9 +65,9 @@ function Wet({ jobs, cloths, settings: kept, start }: Props) {
     ];
     return wetPlans(things, {
       ...{ mlPerPull, strength: strengthFault ? 1 : share!, sides },
-      air: { temperature: airTemperature, humidity: airHumidity, airSpeed },
+      air: { temperature: airTemperature, humidity: airHumidity, airSpeed, pace: drying.factor },
     });
-  }, [jobs, chosen, lengths, cloths, mlPerPull, share, strengthFault, sides, airTemperature, airHumidity, airSpeed]);
+  }, [jobs, chosen, lengths, cloths, mlPerPull, share, strengthFault, sides, airTemperature, airHumidity, airSpeed, drying]);
   /** Bottle and air are the person's own: kept for the next time, and for the bench. */
   const keep = async (change: Partial<Settings>) => {
     setSettings((was) => ({ ...was, settings: { ...was.settings, ...change } }));
@@ -108,6 +111,7 @@ function Wet({ jobs, cloths, settings: kept, start }: Props) {
           <BottlePanel mlPerPull={mlPerPull} onCalibrated={(ml) => void keep({ mlPerPull: Math.round(ml * 1000) / 1000 })} />
           <AirPanel
             air={air}
+            drying={drying}
             sides={sides}
             onSides={setSides}
             onAir={({ temperature, humidity, airSpeed: speed }) =>

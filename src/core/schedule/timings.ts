@@ -1,0 +1,43 @@
+import { isWork, type Timing } from '../learn';
+import type { Dampness } from '../liquid';
+import { paceOf, stepMinutes, type TimedStep } from './run-tasks';
+
+/** A run that is finished, with when its steps were come to and how long cloth hung. */
+export interface FinishedRun {
+  steps: readonly TimedStep[];
+  /** Edge of all its pieces, mm. */
+  edge: number;
+  stamps: readonly { step: number; at: string }[];
+  /** Seconds until the cloth of a step was found right, or too dry. */
+  hung: readonly { step: number; seconds: number; found: Dampness }[];
+  /** How many times longer than computed cloth was taken to dry when it was planned. */
+  dryingPace?: number | undefined;
+}
+
+/** Cloth that was found too dry had been right at some time before: after about so much of the time. */
+const WAS_RIGHT = 0.75;
+
+/**
+ * What a finished run tells of a person's pace: each step that was gone through once, from when it was come to until the next one was, and
+ * how long cloth hung. Times at which nobody can have worked are left out.
+ *
+ * @returns seconds, as reckoned for anybody and as they were
+ * @example timingsOf({ steps: [], edge: 0, stamps: [], hung: [] }) // []
+ */
+export function timingsOf({ steps, edge, stamps, hung, dryingPace = 1 }: FinishedRun): Timing[] {
+  const worked = stamps.flatMap(({ step, at }, i): Timing[] => {
+    const next = stamps[i + 1];
+    const own = steps[step];
+    const pace = own && paceOf(own);
+    // What was gone back to is worked twice, and tells nothing.
+    const twice = stamps.some((other, j) => j !== i && other.step === step);
+    if (!pace || next?.step !== step + 1 || twice) return [];
+    return [{ pace, expected: 60 * stepMinutes(own, steps, edge), actual: (Date.parse(next.at) - Date.parse(at)) / 1000 }];
+  });
+  const dried = hung.flatMap(({ step, seconds, found }): Timing[] => {
+    const reckoned = steps[step]?.seconds;
+    if (!reckoned) return [];
+    return [{ pace: 'drying', expected: reckoned / dryingPace, actual: found === 'right' ? seconds : WAS_RIGHT * seconds }];
+  });
+  return [...worked, ...dried].filter(isWork);
+}

@@ -1,0 +1,21 @@
+import { randomUUID } from 'node:crypto';
+import { PACES, pacesFrom, type Paces, type Timing } from '../core/learn';
+import type { Db } from './database';
+
+/** So many of the latest times of each kind count: what one learns makes one faster. */
+const LATEST = 40;
+
+/** Keeps what a finished run tells; what it told before, when it was finished once already, is replaced. */
+export function keepTimings(db: Db, runId: string, timings: readonly Timing[], doneAt: string): void {
+  db.transaction(() => {
+    db.prepare('DELETE FROM timing WHERE bench_run_id = ?').run(runId);
+    const insert = db.prepare('INSERT INTO timing (id, bench_run_id, pace, expected, actual, done_at) VALUES (?, ?, ?, ?, ?, ?)');
+    for (const { pace, expected, actual } of timings) insert.run(randomUUID(), runId, pace, expected, actual, doneAt);
+  })();
+}
+
+/** How fast the person works and their cloth dries, by the latest times. */
+export function pacesOf(db: Db): Paces {
+  const latest = db.prepare('SELECT pace, expected, actual FROM timing WHERE pace = ? ORDER BY done_at DESC LIMIT ?');
+  return pacesFrom(PACES.flatMap((pace) => latest.all(pace, LATEST) as Timing[]));
+}
