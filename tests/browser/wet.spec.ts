@@ -79,7 +79,7 @@ test('twenty-four bias patches: the dose is found on a scrap, then all are spray
 
   // The job has that dose now, and its steps say so: wet, rest, press, then cut, with a tick for each of the twenty-four.
   await stageBar(page).getByRole('button', { name: /Apply/ }).click();
-  await expect(page.getByText(/^Spray with starch, sprayed damp/).first()).toBeVisible();
+  await expect(page.getByText(/^Spray with starch until it feels wet/).first()).toBeVisible();
   await page.getByRole('button', { name: /^Start at the bench/ }).click();
   const { plan } = await runOf(page);
   const at = (test: (step: BenchStep) => boolean) => plan.steps.findIndex(test);
@@ -95,4 +95,55 @@ test('twenty-four bias patches: the dose is found on a scrap, then all are spray
   expect(plan.steps.some(({ kind }) => kind === 'press')).toBe(false);
   const boxes = plan.steps.flatMap((step) => step.checks ?? []).filter((check) => /^Piece \d+ of 24|^Piece \d+/.test(check));
   expect(boxes).toHaveLength(24);
+});
+
+test('six napkins: sprayed ahead, dried until the hand says so, misted and pressed, handed to the hoop', async ({ page }) => {
+  test.slow();
+  await pieceOf(page, 'Harbour supper', {
+    ...{ name: 'Napkin', cloth: 'White lawn', role: 'machine embroidery', many: '6', cm: 42 },
+  });
+  await page.getByRole('button', { name: 'Add the piece' }).click();
+  await expect(page.getByRole('heading', { name: 'What to put behind “Napkin”' })).toBeVisible();
+  await page.getByRole('button', { name: 'Put a stack of your own together' }).click();
+  const own = page.getByRole('region', { name: 'A stack of your own' });
+  await own.getByRole('searchbox').fill('starch');
+  await own.getByRole('button', { name: /^Starch/ }).first().click(); // prettier-ignore
+  await own.getByLabel('Given').selectOption('damp');
+  await own.getByRole('searchbox').fill('tear-away');
+  await own.getByRole('button', { name: /^Light tear-away/ }).first().click(); // prettier-ignore
+  await expect(own.getByText(/of 100/)).toBeVisible();
+  await own.getByRole('button', { name: 'Take this stack' }).click();
+  await expect(page).toHaveURL(/stage=scrap/);
+  await alive(page);
+  await stageBar(page).getByRole('button', { name: /Apply/ }).click();
+  await page.getByRole('button', { name: /^Start at the bench/ }).click();
+  const { plan } = await runOf(page);
+  const next = page.getByRole('button', { name: 'Done, next step' });
+  const heading = page.getByRole('heading', { level: 2 });
+  const upTo = async (words: RegExp) => {
+    for (let i = 0; i < plan.steps.length && !words.test(await heading.innerText()); i++) {
+      const before = await heading.innerText();
+      await next.click();
+      await expect(heading).not.toHaveText(before);
+    }
+    await expect(heading).toHaveText(words);
+  };
+  await upTo(/^Spray with starch until it feels wet, all pieces/);
+  await upTo(/^Let them dry/);
+  await page.getByRole('button', { name: 'Start the clock' }).click();
+  await expect(page.getByRole('timer')).toBeVisible();
+  await page.getByRole('button', { name: 'It is dry already' }).click();
+  await expect(heading).toHaveText(/^Mist each with water and press it smooth/);
+  await upTo(/^Piece 1 of 6: hoop/);
+  // Where it lies in the hoop is one touch away; the bench goes on where it stood.
+  const bench = page.url();
+  await page.getByRole('link', { name: 'Where it lies in the hoop' }).click();
+  await expect(page).toHaveURL(/\/hoop\?job=/);
+  await alive(page);
+  await expect(page.getByText('Napkin').first()).toBeVisible();
+  await open(page, bench);
+  await expect(heading).toHaveText(/^Piece 1 of 6: hoop/);
+  // None is forgotten: each is hooped, stitched and ticked for itself.
+  for (const what of ['hoop', 'stitch']) expect(plan.steps.filter(({ id }) => id.startsWith(`${what}#`))).toHaveLength(6);
+  expect(plan.steps.flatMap(({ checks = [] }) => checks).filter((check) => /^Piece \d/.test(check))).toHaveLength(6);
 });

@@ -58,8 +58,11 @@ function ironWords(material: Material, { found, cutAlready }: StepsFor): string 
   }`;
 }
 
+/** A liquid as it is called in the middle of a sentence that says how it is used. */
+const called = ({ use, name }: Material) => lower(use?.of ?? name);
+
 const soaked: Wet = (material, input) => {
-  const { id, name } = material;
+  const { id } = material;
   const hanging = drysIn(input, 'soak', 'minutesToDamp');
   const again =
     input.schools.strongStarch === 'rounds'
@@ -68,7 +71,7 @@ const soaked: Wet = (material, input) => {
   return [
     prepared(`${id}-wet`, {
       kind: 'do',
-      title: `Wet the cloth through with ${lower(name)}`,
+      title: `Wet the cloth through with ${called(material)}`,
       detail: 'In a bag or basin, scrunched until no dry patch is left when it is held to the light. Hang it up smooth.',
     }),
     prepared(`${id}-dry`, {
@@ -88,12 +91,12 @@ const soaked: Wet = (material, input) => {
 };
 
 const sprayed: Wet = (material, input) => {
-  const { id, name } = material;
+  const { id } = material;
   const light = material.family === 'liquid-stabilizer';
   return [
     prepared(`${id}-wet`, {
       kind: 'do',
-      title: `Spray with ${lower(name)}`,
+      title: `Spray with ${called(material)}${methodOf(material) === 'damp' ? ' until it feels wet' : ''}`,
       detail: light
         ? 'Both faces from about 40 cm. Smooth it in with the hand, and spray again what stayed pale.'
         : 'A fine mist from 40 cm, both faces, before the iron is switched on.',
@@ -117,12 +120,12 @@ const sprayed: Wet = (material, input) => {
 /** A light spray shrinks nothing: one face, pressed dry, then the other, at any time of the work. */
 const faceByFace: Wet = (material, input) =>
   [0, 1].flatMap((turn) => {
-    const { id, name } = material;
+    const { id } = material;
     const end = turn === 0 ? '' : '-turned';
     return [
       prepared(`${id}${end}-wet`, {
         kind: 'do',
-        title: turn === 0 ? `Spray with ${lower(name)}, one face` : 'Turn it over and spray the other face',
+        title: turn === 0 ? `Spray with ${called(material)}, one face` : 'Turn it over and spray the other face',
         detail: 'A fine mist from 40 cm, even all over.',
         ...(turn === 0 ? { safety: SPRAY_SAFETY } : {}),
       }),
@@ -176,12 +179,12 @@ const bySections: Wet = (material, input) => {
 const inRounds: Wet = (material, input) => {
   const rounds = foundRounds(material, input) ?? HOOP_ROUNDS;
   return Array.from({ length: rounds }, (_, k) => k + 1).flatMap((round) => {
-    const { id, name } = material;
+    const { id } = material;
     const end = round === 1 ? '' : `-round${round}`;
     return [
       prepared(`${id}${end}-wet`, {
         kind: 'do',
-        title: `Round ${round} of ${rounds}: spray with ${lower(name)} until it feels wet`,
+        title: `Round ${round} of ${rounds}: spray with ${called(material)} until it feels wet`,
         detail: 'All that lies under the hoop and its clamp, both faces; wet to the touch, no drops.',
         ...(round === 1 ? { safety: SPRAY_SAFETY } : {}),
       }),
@@ -198,11 +201,11 @@ const inRounds: Wet = (material, input) => {
 
 /** A set is sprayed ahead and dried; what goes into the hoop next is misted with water and pressed. */
 const ahead: Wet = (material, input) => {
-  const { id, name } = material;
+  const { id } = material;
   return [
     prepared(`${id}-wet`, {
       kind: 'do',
-      title: `Spray with ${lower(name)} until it feels wet, all pieces of the set`,
+      title: `Spray with ${called(material)} until it feels wet, all pieces of the set`,
       detail: 'All that lies under the hoop and its clamp, both faces. Hang them up or lay them flat.',
       safety: SPRAY_SAFETY,
     }),
@@ -216,7 +219,7 @@ const ahead: Wet = (material, input) => {
     prepared(`${id}-press`, {
       kind: 'do',
       ...dryingTime(input, false),
-      title: 'Mist it with water and press it smooth, just before it is hooped',
+      title: 'Mist each with water and press it smooth, just before it is hooped',
       detail: `Under a cloth. ${ironWords(material, input)}`,
       safety: HEAT_SAFETY,
     }),

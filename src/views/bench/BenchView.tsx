@@ -1,7 +1,7 @@
 import { formatDuration, type LengthSystem } from '../../core/units';
 import { keepUnits } from '../../ui/text';
 import { UnitsProvider } from '../../ui/units-context';
-import type { BenchRun } from '../../store/bench-runs';
+import type { BenchRun, BenchStep } from '../../store/bench-runs';
 import BenchDone from './BenchDone';
 import BenchHeader from './BenchHeader';
 import { useBenchRun } from './use-bench-run';
@@ -119,6 +119,11 @@ export default function BenchView({ run, units, sound, projectId, logs }: Props)
                 onTick={(checks) => move({ ...state, checks })}
               />
             )}
+            {actOf(step) === 'hoop' && (
+              <a className="btn btn-outline mt-4 text-xl!" href={`/hoop?job=${jobOf(run, step)}`}>
+                Where it lies in the hoop
+              </a>
+            )}
             {step.safety && <p className="mt-3 border-l-4 border-accent pl-3 text-left text-lg">{step.safety}</p>}
             {pressing && <GlueOnIron />}
           </div>
@@ -150,6 +155,11 @@ export default function BenchView({ run, units, sound, projectId, logs }: Props)
       </footer>
     </main>
   );
+}
+
+/** The job that a step is for. */
+function jobOf({ plan, jobId }: BenchRun, { work }: BenchStep): string {
+  return (work === undefined ? undefined : plan.works?.[work]?.jobId) ?? jobId;
 }
 
 /** What the one big target does, in words. */
