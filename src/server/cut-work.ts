@@ -1,4 +1,4 @@
-import { layerItems, listedPart } from '../core/cutlist';
+import { layerItems, lengthOffRoll, listedPart } from '../core/cutlist';
 import { InputError } from '../core/input-error';
 import { bounds, polygonArea, type Outline } from '../core/shape';
 import { cutTables, tablesOfProject, type CutTable, type TableDone } from '../store/cut-tables';
@@ -43,9 +43,11 @@ export function finishTable(db: Db, id: string, { doneOn, keep, version }: DoneB
     if (table.version !== version) throw new StaleError(table);
     if (table.done) throw new InputError('version', 'is of a table that is cut already');
     if (table.laid.length === 0) throw new InputError('laid', 'is empty; lay the pieces first');
-    requireSoundLayout(table.laid, tableParts(db, table));
+    const parts = tableParts(db, table);
+    requireSoundLayout(table.laid, parts);
     const done: TableDone = { doneOn, usedIds: [], drawn: [], sheets: [], keptIds: [], workIds: [] };
-    for (const { sourceId, length } of table.laid) drawFrom(db, table, sourceId, length, done);
+    for (const { sourceId, length } of table.laid)
+      drawFrom(db, table, sourceId, lengthOffRoll(length, table.options, parts.treatment), done);
     keep.forEach(({ outline, place }, i) => {
       if (!(polygonArea(outline) > 1)) throw new InputError(`keep[${i}].outline`, 'must enclose an area, saw none');
       done.keptIds.push(putAway(db, table, outline, place).id);
@@ -57,7 +59,7 @@ export function finishTable(db: Db, id: string, { doneOn, keep, version }: DoneB
 }
 
 /** Takes off a source what was cut from it; the roll that is bought has no entry and needs none. */
-function drawFrom(db: Db, table: CutTable, sourceId: string, length: number, done: TableDone): void {
+function drawFrom(db: Db, table: CutTable, sourceId: string, offRoll: number, done: TableDone): void {
   // Sheets of one stack stand on the table one by one, as id#0, id#1 …
   const [stockId] = sourceId.split('#') as [string];
   const source = stock.find(db, stockId);
@@ -68,7 +70,7 @@ function drawFrom(db: Db, table: CutTable, sourceId: string, length: number, don
     stock.update(db, source.id, { ...source, usedBy: table.id }, source.version);
     done.usedIds.push(source.id);
   } else if (source.kind === 'roll') {
-    const off = Math.min(source.length, length + table.options.squaring);
+    const off = Math.min(source.length, offRoll);
     stock.update(db, source.id, { ...source, length: source.length - off }, source.version);
     done.drawn.push({ stockId: source.id, length: off });
   } else {

@@ -131,7 +131,14 @@ function fileEntry(
   db: Db,
   { clothId, clothName, stackTitle, layerIds, predicted }: Scrap,
   setting: PressSetting,
-  { faults, ...seen }: Pick<LogFields, 'jobId' | 'doneOn' | 'title' | 'outcome' | 'overhang' | 'note'> & { faults: string[] },
+  {
+    faults,
+    shrink,
+    ...seen
+  }: Pick<LogFields, 'jobId' | 'doneOn' | 'title' | 'outcome' | 'overhang' | 'note'> & {
+    faults: string[];
+    shrink: number | null;
+  },
 ): void {
   logEntries.insert(
     db,
@@ -140,7 +147,8 @@ function fileEntry(
       benchRunId: null,
       kind: 'scrap',
       stitched: null,
-      shape: null,
+      // Its marks are drawn along the grain.
+      shape: shrink === null ? null : { along: shrink, across: null, bias: null },
       clothId,
       clothName,
       stackTitle,
@@ -179,6 +187,7 @@ export function fileScrap(db: Db, id: string, { chosen, doneOn, washDue, version
       faults: faultsOf(reading),
       outcome: outcomeOf(reading, wanted),
       overhang: reading.overhangAfter,
+      shrink: reading.shrink,
       note: [cell.dose ? doseWords(cell.dose) : '', noteOf(reading)].filter(Boolean).join('; '),
     });
     if (taken) {
@@ -243,6 +252,8 @@ export function washScrap(db: Db, id: string, { version, ...wash }: InferType<ty
       faults,
       outcome: wash.outcome,
       overhang: wash.overhang,
+      // What the wash takes is not what putting the layers on took.
+      shrink: null,
       note: wash.note,
     });
     return scraps.update(db, id, { ...scrap, wash: wash as Scrap['wash'] }, version);

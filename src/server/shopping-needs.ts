@@ -1,4 +1,5 @@
 import { clothMaterial, layerMaterial, type LayingMethod, type StockEntry, type TableMaterial } from '../core/cutlist';
+import type { Treatment } from '../core/pieces';
 import { cloths } from '../store/cloths';
 import { cutTables } from '../store/cut-tables';
 import type { Db } from '../store/database';
@@ -6,7 +7,7 @@ import { layers } from '../store/layers';
 import type { CutPiece } from '../core/workpiece';
 import { workOf, type Workpiece } from '../store/workpieces';
 import { stockOf } from '../store/stock';
-import { areStarched } from './starched';
+import { treatmentOfCloth } from './treatment';
 import { materialKey } from './material-key';
 import { methodFor } from './order-of-work';
 
@@ -15,7 +16,8 @@ export interface ShoppingNeed {
   material: TableMaterial;
   works: (Workpiece | CutPiece)[];
   stock: StockEntry[];
-  starched: boolean;
+  /** What a heavy wetting does to a cloth. */
+  treatment: Treatment | null;
   method: LayingMethod;
 }
 
@@ -63,19 +65,19 @@ export function shoppingNeeds(db: Db, projectIds: readonly string[]): ShoppingNe
     if (need) need.works.push(work);
     else
       needs.set(key, {
-        ...{ material, works: [work], stock: stockOf(db, material.kind, material.id), starched: false, method: 'cut-first' },
+        ...{ material, works: [work], stock: stockOf(db, material.kind, material.id), treatment: null, method: 'cut-first' },
       });
   };
   for (const work of waitingJobs)
     for (const key of new Set(work.stack!.layers.map(({ materialId }) => materialKey(materialId)))) add(key, work);
   for (const work of waitingCuts) add(`cloth/${work.clothId}`, work);
   for (const need of needs.values()) {
-    // As the cutting table reckons it: what is starched before sewing is cut larger.
-    const cutIds = new Set(need.works.map(({ id }) => id));
-    need.starched = areStarched(
-      db,
-      need.material.kind === 'layer' ? need.works : workpieces.filter(({ cutId }) => cutIds.has(cutId)),
-    );
+    if (need.material.kind === 'cloth')
+      need.treatment = treatmentOfCloth(
+        db,
+        need.material.id,
+        need.works.map(({ id }) => id),
+      );
     if (need.material.kind === 'layer') need.method = methodFor(db, need.works as Workpiece[], need.material.id);
   }
   return [...needs.values()];

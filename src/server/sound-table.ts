@@ -14,19 +14,22 @@ import { InputError } from '../core/input-error';
 import type { CutPiece } from '../core/workpiece';
 import { cloths } from '../store/cloths';
 import type { CutTableFields } from '../store/cut-tables';
+import type { Treatment } from '../core/pieces';
 import type { Db } from '../store/database';
 import { NotFoundError } from '../store/errors';
 import { layers } from '../store/layers';
 import { cutPiecesByIds, workpiecesByIds, type Workpiece } from '../store/workpieces';
 import { readSettings } from '../store/settings';
 import { stock } from '../store/stock';
-import { areStarched } from './starched';
+import { treatmentOfCloth } from './treatment';
 
 /** What a table is made of, as things stand now. */
 export interface TableParts {
   material: TableMaterial;
   items: CutItem[];
   sources: TableSource[];
+  /** What a heavy wetting does to it. */
+  treatment: Treatment | null;
 }
 
 type Asked = Pick<CutTableFields, 'ofKind' | 'ofId' | 'options' | 'workIds'>;
@@ -46,9 +49,10 @@ export function tableParts(db: Db, table: Asked): TableParts {
   if (!layer && !cloth) throw new NotFoundError(table.ofKind);
   const material = layer ? layerMaterial(layer) : clothMaterial(cloth!);
   const own = worksOn(db, table);
-  const { items } = tableList(own, material, table.options, areStarched(db, own), readSettings(db).settings.trim);
+  const treatment = cloth ? treatmentOfCloth(db, cloth.id, table.workIds) : null;
+  const { items } = tableList(own, material, table.options, treatment, readSettings(db).settings.trim);
   const there = table.options.stockIds.flatMap((stockId) => stock.find(db, stockId) ?? []);
-  return { material, items, sources: tableSources(table.options, there, material) };
+  return { material, items, sources: tableSources(table.options, there, material, treatment), treatment };
 }
 
 /**

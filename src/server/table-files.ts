@@ -1,6 +1,17 @@
-import { BUY, copyName, fingerprint, sourceOutline, type CutItem, type TableMaterial, type TableSource } from '../core/cutlist';
+import {
+  BUY,
+  copyName,
+  fingerprint,
+  shrinksFirst,
+  sourceOutline,
+  treatmentWords,
+  type CutItem,
+  type TableMaterial,
+  type TableSource,
+} from '../core/cutlist';
 import { lengthToBuy } from '../core/cutplan';
 import { InputError } from '../core/input-error';
+import type { Treatment } from '../core/pieces';
 import { bounds, transformed } from '../core/shape';
 import { formatLength, formatSize, type LengthSystem } from '../core/units';
 import { grainWords, writeDxf, type WrittenPiece } from '../formats/dxf';
@@ -24,6 +35,7 @@ interface Laid {
   material: TableMaterial;
   items: CutItem[];
   sources: TableSource[];
+  treatment: Treatment | null;
   units: LengthSystem;
 }
 
@@ -116,19 +128,24 @@ function sourceName({ stock: entry, fullWidth }: TableSource, units: LengthSyste
 }
 
 async function list(laid: Laid, paper: Paper): Promise<Uint8Array> {
-  const { table, material, items, sources, units } = laid;
+  const { table, material, items, sources, treatment, units } = laid;
   const bought = table.laid.find(({ sourceId }) => sourceId === BUY);
-  const buy = bought && lengthToBuy(bought.length, 0, units, table.options.squaring);
+  const shrinks = shrinksFirst(material, table.options, treatment);
+  const buy = bought && lengthToBuy(bought.length, shrinks, units, table.options.squaring);
+  const used = table.laid.reduce((sum, { length }) => sum + length, 0);
+  const wetted = treatment && table.options.shrink ? treatmentWords(treatment, used, units) : undefined;
   return cuttingList(
     {
       project: laid.project,
       material: material.name,
-      sources: table.laid.flatMap(({ sourceId, length, placements }) => {
-        const source = sources.find((each) => each.source.id === sourceId);
-        return source
-          ? [`${sourceName(source, units)}: ${placements.length} pieces, ${formatLength(length, units)} of its length.`]
-          : [];
-      }),
+      sources: (wetted ? [`${wetted.lead} ${wetted.rest}`] : []).concat(
+        table.laid.flatMap(({ sourceId, length, placements }) => {
+          const source = sources.find((each) => each.source.id === sourceId);
+          return source
+            ? [`${sourceName(source, units)}: ${placements.length} pieces, ${formatLength(length, units)} of its length.`]
+            : [];
+        }),
+      ),
       buy: buy ? `To buy: ${formatLength(buy.buy, units)}, squaring included.` : 'Nothing has to be bought.',
       face: faceWords(laid),
       rows: items.map((item) => {

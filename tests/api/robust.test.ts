@@ -112,7 +112,7 @@ describe('a layout in which one piece lies on another', () => {
       [cutPieceOf(part.piece, part.cut, 1)],
       clothMaterial(cloth),
       own as unknown as Parameters<typeof tableList>[2],
-      false,
+      null,
       6,
     );
     const placement = (copy: number, y: number) => ({ id: items[0]!.id, copy, rotation: 0, flipped: false, x: 200, y });

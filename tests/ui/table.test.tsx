@@ -25,7 +25,7 @@ const roll = {
   ...{ place: 'shelf', note: '', version: 1, usedBy: null },
 } as unknown as Stock;
 const options = { ...usualOptions(material, [roll]), gap: 0, margin: 0, squaring: 0, stockIds: ['r'] };
-const { items } = tableList([part], material, options, false, settings.trim);
+const { items } = tableList([part], material, options, null, settings.trim);
 const [item] = items;
 const placement = (copy: number, x: number, y: number): Placement => ({ id: item!.id, copy, rotation: 0, flipped: false, x, y });
 
@@ -36,7 +36,7 @@ function open(placements = [placement(0, 100, 100), placement(1, 500, 100)]) {
   } as unknown as CutTable;
   render(
     <TableView
-      {...{ project: { id: 'x', name: 'Bags' }, material, works: [part], starched: false, method: 'cut-first' }}
+      {...{ project: { id: 'x', name: 'Bags' }, material, works: [part], treatment: null, method: 'cut-first' }}
       {...{ stock: [roll], table, settings }}
     />,
   );

@@ -132,7 +132,7 @@ describe('a layout', () => {
   });
 
   it('of a part lists it once for each time its layer is in it', () => {
-    const { items } = tableList([work], tableParts(db, { ofKind: 'layer', ofId: SEWN, options: { stockIds: [], method: 'cut-first' }, workIds: [work.id] } as never).material, { method: 'cut-first', stockIds: [] } as never, false, 6); // prettier-ignore
+    const { items } = tableList([work], tableParts(db, { ofKind: 'layer', ofId: SEWN, options: { stockIds: [], method: 'cut-first' }, workIds: [work.id] } as never).material, { method: 'cut-first', stockIds: [] } as never, null, 6); // prettier-ignore
     expect(items.map(({ count }) => count)).toEqual([1]);
   });
 });

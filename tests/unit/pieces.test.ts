@@ -1,5 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { joinedAs } from '../../src/core/layers';
+import { LIBRARY_LAYERS } from '../../src/core/library';
 import {
   allowedTurns,
   clothTurns,
@@ -14,6 +16,7 @@ import {
   seamBulkOf,
   shrinkageOf,
   tapeLength,
+  treatmentBy,
   type PieceSpec,
 } from '../../src/core/pieces';
 import {
@@ -479,11 +482,31 @@ describe('shrinkage', () => {
     const turned = enlarged(drawShape(rectangle()).outline, { length: 0.05, cross: 0.02 }, 90);
     expect(bounds(turned).maxX).toBeCloseTo(200 / 0.95, 9);
   });
-  it('asks nothing of a cloth that was washed before, unless it is starched', () => {
+  it('asks nothing of a cloth that was washed before, unless it is wetted after it is cut', () => {
     const cloth = { shrinkLength: 4, shrinkCross: 2 };
-    expect(shrinkageOf(cloth, false)).toEqual({ length: 0.04, cross: 0.02 });
-    expect(shrinkageOf({ ...cloth, prewashed: true }, false)).toEqual({ length: 0, cross: 0 });
-    expect(shrinkageOf({ prewashed: true }, true).length).toBe(0.025);
+    expect(shrinkageOf(cloth)).toEqual({ length: 0.04, cross: 0.02 });
+    expect(shrinkageOf({ ...cloth, prewashed: true })).toEqual({ length: 0, cross: 0 });
+    const after = { when: 'after' as const, length: 0.03, cross: 0.01 };
+    expect(shrinkageOf({ prewashed: true }, after)).toEqual({ length: 0.03, cross: 0.01 });
+    expect(shrinkageOf({ prewashed: true }, { ...after, when: 'before' })).toEqual({ length: 0, cross: 0 });
+  });
+  it('of a heavy wetting is 10 to 15 mm on half a metre, or what was read; a mist does nothing', () => {
+    const starch = LIBRARY_LAYERS.find(({ id }) => id === 'starch')!;
+    const by = (join: 'liquid' | 'damp' | 'full', shrank?: { along: number | null; across: number | null }[]) => treatmentBy([joinedAs(starch, join)], false, shrank); // prettier-ignore
+    expect(by('liquid')).toBeUndefined();
+    for (const join of ['damp', 'full'] as const) {
+      expect(500 * by(join)!.length).toBeGreaterThanOrEqual(10);
+      expect(500 * by(join)!.length).toBeLessThanOrEqual(15);
+    }
+    expect(by('full', [{ along: 4, across: null }, { along: 6, across: 1 }])).toEqual({ when: 'before', length: 0.05, cross: 0.01 }); // prettier-ignore
+    expect(by('full', [{ along: -2, across: null }])!.length).toBe(0);
+    expect(treatmentBy([joinedAs(starch, 'full')], true)!.when).toBe('after');
+    expect(
+      treatmentBy(
+        LIBRARY_LAYERS.filter(({ form }) => form === 'fusible'),
+        false,
+      ),
+    ).toBeUndefined();
   });
 });
 

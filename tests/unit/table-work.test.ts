@@ -8,6 +8,7 @@ import {
   layerMaterial,
   sourceOutline,
   tableList,
+  lengthOffRoll,
   tableSources,
   usualOptions,
   type CutItem,
@@ -107,6 +108,18 @@ describe('what is cut from', () => {
     const sources = tableSources({ ...options, folded: true }, stock, material);
     expect(sources.map(({ source }) => source.id)).toEqual(['roll', BUY]);
     expect(sources[0]!.source.width).toBeCloseTo(690, 6);
+  });
+
+  it('lies there as it is after it was wetted and has shrunk; unless nothing is to be cut larger or smaller', () => {
+    const wetted = { when: 'before' as const, length: 0.1, cross: 0.05 };
+    const [box, roll, sheet] = tableSources(options, stock, material, wetted);
+    expect(roll!.source).toMatchObject({ width: 0.95 * 1400 - 20, length: 0.9 * 2000 - 30 });
+    expect(sheet!.source).toMatchObject({ width: 475, length: 360 });
+    expect(bounds(box!.source.outline!)).toMatchObject({ maxX: 285, maxY: 234 });
+    // What is cut off the roll is told as it lies in the cupboard.
+    expect(lengthOffRoll(900, options, wetted)).toBeCloseTo(1030, 9);
+    expect(lengthOffRoll(0, options, wetted)).toBe(0);
+    for (const same of [tableSources({ ...options, shrink: false }, stock, material, wetted), tableSources(options, stock, material, { ...wetted, when: 'after' })]) expect(same[1]!.source).toMatchObject({ width: 1380, length: 1970 }); // prettier-ignore
   });
 
   it('leaves out what is not ticked, and a roll that is shorter than its squaring', () => {
@@ -220,7 +233,7 @@ describe('what to buy', () => {
     return question && [...tablePlans(question)].at(-1);
   };
   const line = (more: Partial<Need> = {}) => {
-    const need: Need = { material, works: [part('panel')], stock: [], starched: false, method: 'cut-first', ...more };
+    const need: Need = { material, works: [part('panel')], stock: [], treatment: null, method: 'cut-first', ...more };
     return shoppingLine(need, last(need), 6, 'metric');
   };
 
@@ -239,12 +252,20 @@ describe('what to buy', () => {
     expect(remains).toBeLessThan(2000 - 200);
   });
 
-  it('grows by what starch takes in before the pieces are sewn', () => {
-    const area = (starched: boolean) => {
-      const { list } = shoppingQuestion({ material, works: [part('panel')], stock: [], starched, method: 'cut-first' }, 6);
-      return polygonArea(list.items[0]!.outline);
-    };
-    expect(area(true)).toBeGreaterThan(area(false) * 1.01);
+  it('grows by what a wetting takes: pieces that are wetted after they are cut, the length where it is wetted before', () => {
+    const question = (when?: 'before' | 'after') =>
+      shoppingQuestion(
+        { ...{ material, works: [part('panel')], stock: [], method: 'cut-first' }, treatment: when ? { when, length: 0.2, cross: 0 } : null },
+        6,
+      ); // prettier-ignore
+    const area = (when?: 'before' | 'after') => polygonArea(question(when).list.items[0]!.outline);
+    expect(area('after') / area()).toBeCloseTo(1 / 0.8, 9);
+    expect(area('before')).toBeCloseTo(area(), 9);
+    // 230 mm are laid with squaring: of a cloth that loses a fifth more has to be bought.
+    expect(line({ treatment: { when: 'before', length: 0.28, cross: 0 } }).buy).toBeGreaterThan(line().buy);
+    const roll = { stock: [entry('roll', {})] };
+    const wetted = line({ ...roll, treatment: { when: 'before', length: 0.2, cross: 0 } });
+    expect(line(roll).remains - wetted.remains).toBeGreaterThan(40);
   });
 
   it('names pieces that fit on no roll, and buys tapes by the metre', () => {
@@ -264,7 +285,7 @@ describe('what to buy', () => {
     } as unknown as KeptPart['stack'];
     const options = usualOptions(layerMaterial(fusible), []);
     const list = (glueUp: boolean) =>
-      tableList([part('collar', { stack })], layerMaterial(fusible), { ...options, glueUp }, false, 6);
+      tableList([part('collar', { stack })], layerMaterial(fusible), { ...options, glueUp }, null, 6);
     expect([list(true).items[0]!.mirrored, list(false).items[0]!.mirrored]).toEqual([false, true]);
   });
 });

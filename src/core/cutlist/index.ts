@@ -7,6 +7,17 @@ export type { LayerItemOptions, LayingMethod } from './layer-items';
 export { clothItems } from './cloth-items';
 export { foldedItems } from './folded-items';
 export type { FoldedItems } from './folded-items';
+export { treatmentWords } from './treatment-words';
 export { fingerprint } from './fingerprint';
-export { BUY, clothMaterial, layerMaterial, sourceOutline, tableList, tableSources, usualOptions } from './table';
+export {
+  BUY,
+  clothMaterial,
+  layerMaterial,
+  lengthOffRoll,
+  shrinksFirst,
+  sourceOutline,
+  tableList,
+  tableSources,
+  usualOptions,
+} from './table';
 export type { StockEntry, TableList, TableMaterial, TableOptions, TableSource } from './table';

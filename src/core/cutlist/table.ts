@@ -2,8 +2,8 @@ import type { Fabric } from '../cloth';
 import { leftoverSource, SQUARING, type Source } from '../cutplan';
 import type { Placement } from '../nesting';
 import { clothAsMaterial, type Material } from '../layers';
-import { LAYING, oneSided, shrinkageOf } from '../pieces';
-import { boxOutline, type Outline } from '../shape';
+import { LAYING, oneSided, shrinkageOf, shrunkBefore, type Treatment } from '../pieces';
+import { boxOutline, type Outline, type Point } from '../shape';
 import { clothItems } from './cloth-items';
 import type { CutList } from './cut-item';
 import { foldedItems } from './folded-items';
@@ -136,35 +136,85 @@ export interface TableSource {
 }
 
 /**
- * Everything that is cut from, in order; the roll that is bought last.
+ * Everything that is cut from, in order; the roll that is bought last. Cloth that is wetted heavily first lies there as it is afterwards.
  *
+ * @param treatment what shrinks the cloth
  * @example tableSources(usualOptions(layerMaterial(lightWoven), []), [], layerMaterial(lightWoven)).length // 1
  */
-export function tableSources(options: TableOptions, stock: readonly StockEntry[], material: TableMaterial): TableSource[] {
+export function tableSources(
+  options: TableOptions,
+  stock: readonly StockEntry[],
+  material: TableMaterial,
+  treatment?: Treatment | null,
+): TableSource[] {
   const found: TableSource[] = [];
   const { margin, squaring, folded } = options;
+  const { length: along, cross } = options.shrink ? shrunkBefore(treatment) : NOT_SHRUNK;
   const across = (fullWidth: number) => (folded ? fullWidth / 2 - margin : fullWidth - 2 * margin);
+  /** As it lies on the table, once it has shrunk. */
+  const onTable = (entry: StockEntry) => ({
+    width: entry.width * (1 - cross),
+    length: entry.length * (1 - along),
+    outline: entry.outline && entry.outline.map(([x, y]): Point => [x * (1 - cross), y * (1 - along)]),
+  });
   for (const id of options.stockIds) {
     const entry = stock.find((each) => each.id === id);
     if (!entry) continue;
+    const { width, length, outline } = onTable(entry);
     if (entry.kind === 'leftover') {
       if (folded) continue;
-      const outline = entry.outline ?? rectangle(entry.width, entry.length);
-      found.push({ source: leftoverSource(entry.id, outline), stock: entry, fullWidth: entry.width, margin: 0 });
+      found.push({
+        source: leftoverSource(entry.id, outline ?? rectangle(width, length)),
+        stock: entry,
+        fullWidth: width,
+        margin: 0,
+      });
     } else if (entry.kind === 'roll') {
-      const length = entry.length - squaring;
-      if (across(entry.width) > 0 && length > 0)
-        found.push({ source: { id, width: across(entry.width), length }, stock: entry, fullWidth: entry.width, margin });
+      const usable = length - squaring;
+      if (across(width) > 0 && usable > 0)
+        found.push({ source: { id, width: across(width), length: usable }, stock: entry, fullWidth: width, margin });
     } else if (!folded) {
-      for (let k = 0; k < Math.min(entry.count, MOST_SHEETS); k++) {
-        const source = { id: `${id}#${k}`, width: entry.width, length: entry.length };
-        found.push({ source, stock: entry, fullWidth: entry.width, margin: 0 });
-      }
+      for (let k = 0; k < Math.min(entry.count, MOST_SHEETS); k++)
+        found.push({ source: { id: `${id}#${k}`, width, length }, stock: entry, fullWidth: width, margin: 0 });
     }
   }
-  const width = options.rollWidth ?? material.rollWidth;
+  const width = (options.rollWidth ?? material.rollWidth) * (1 - cross);
   if (across(width) > 0) found.push({ source: { id: BUY, width: across(width) }, fullWidth: width, margin });
   return found;
+}
+
+/** Shrinkage that is bought for when a layer has to be shrunk before use. */
+const PRE_SHRINK = 0.03;
+
+/**
+ * Share by which a material shrinks before anything is cut from it: a layer that is shrunk first, a cloth that is wetted whole.
+ *
+ * @example shrinksFirst(layerMaterial(lightWoven), usualOptions(layerMaterial(lightWoven), []), null) // 0.03
+ */
+export function shrinksFirst(
+  { kind, preShrink }: TableMaterial,
+  { shrink }: Pick<TableOptions, 'shrink'>,
+  treatment: Treatment | null | undefined,
+): number {
+  if (kind === 'layer') return preShrink ? PRE_SHRINK : 0;
+  return shrink ? shrunkBefore(treatment).length : 0;
+}
+
+const NOT_SHRUNK = { length: 0, cross: 0 };
+
+/**
+ * Length that comes off a roll for what was laid on it, mm as it lies in the cupboard: with what squares the end, and with what it then
+ * shrinks when it is wetted before it is cut.
+ *
+ * @param laid length that was laid out, mm; nothing is taken for nothing
+ * @example lengthOffRoll(975, { ...usualOptions(layerMaterial(lightWoven), []), squaring: 0 }, { when: 'before', length: 0.025, cross: 0 }) // 1000
+ */
+export function lengthOffRoll(
+  laid: number,
+  { squaring, shrink }: Pick<TableOptions, 'squaring' | 'shrink'>,
+  treatment?: Treatment | null,
+): number {
+  return laid > 0 ? laid / (1 - (shrink ? shrunkBefore(treatment).length : 0)) + squaring : 0;
 }
 
 function rectangle(width: number, length: number): Outline {
@@ -208,14 +258,14 @@ function joinedLists(a: CutList, b: CutList): CutList {
 /**
  * What has to be cut from a material for these parts.
  *
- * @param starched whether some of them are soaked in starch before they are sewn @param trim the person's usual trim, mm
- * @example tableList([], layerMaterial(lightWoven), usualOptions(layerMaterial(lightWoven), []), false, 6).items // []
+ * @param treatment what a heavy wetting does to the cloth @param trim the person's usual trim, mm
+ * @example tableList([], layerMaterial(lightWoven), usualOptions(layerMaterial(lightWoven), []), null, 6).items // []
  */
 export function tableList(
   parts: readonly KeptPart[],
   material: TableMaterial,
   options: TableOptions,
-  starched: boolean,
+  treatment: Treatment | null,
   trim: number,
 ): TableList {
   const none = { atFold: [], mirroredBy: [] };
@@ -225,7 +275,7 @@ export function tableList(
     return { ...layerItems(listed, layer, { trim, method: options.method, glueUp: options.glueUp }), ...none };
   }
   const fabric = material.fabric!;
-  const shrinkage = options.shrink ? shrinkageOf(fabric, starched) : { length: 0, cross: 0 };
+  const shrinkage = options.shrink ? shrinkageOf(fabric, treatment) : NOT_SHRUNK;
   const cut = clothItems(
     parts.filter(({ stack }) => !stack).map((part) => listedPart(part, () => undefined)),
     fabric,

@@ -1,5 +1,6 @@
 import { requireNumber } from '../input-error';
 import type { Fabric } from '../cloth';
+import { isSoaked, type Material } from '../layers';
 import type { Outline, Point } from '../shape';
 
 /** Share that is lost each way, 0–0.4: along the grain and across it. */
@@ -8,22 +9,69 @@ export interface Shrinkage {
   cross: number;
 }
 
-/** What heavy starch takes from a cloth both ways: 10 to 15 mm of half a metre, in one direction. */
-const STARCH = 0.025;
+/** A heavy wetting that shrinks a cloth, as shares along and across its grain, and whether it comes before the pieces are cut. */
+export interface Treatment extends Shrinkage {
+  when: 'before' | 'after';
+}
+
+/** What heavy starch takes from a cloth: 10 to 15 mm of half a metre, in one direction. */
+const HEAVY = 0.025;
+/** Shrinkage that can be worked with; a reading beyond it was a slip. */
+const MOST = 0.3;
+
+/**
+ * What the liquids of a stack do to the size of a cloth: nothing as a mist; damp or wet through they shrink it, as was read on this pair
+ * before, or as is usual.
+ *
+ * @param stack materials as they are used @param cutAlready whether pieces are cut before they are treated
+ * @param shrank what was read on the same cloth and stack, %
+ * @example treatmentBy([joinedAs(starch, 'full')], false) // { when: 'before', length: 0.025, cross: 0 }
+ */
+export function treatmentBy(
+  stack: readonly Material[],
+  cutAlready: boolean,
+  shrank: readonly { along: number | null; across: number | null }[] = [],
+): Treatment | undefined {
+  const heavy = stack.some((material) => material.form === 'liquid' && DRENCHING.includes(material.family) && !isMist(material));
+  if (!heavy) return undefined;
+  const mean = (way: 'along' | 'across', usual: number) => {
+    const read = shrank.flatMap((each) => each[way] ?? []);
+    const share = read.length === 0 ? usual : read.reduce((sum, each) => sum + each, 0) / read.length / 100;
+    return Math.min(MOST, Math.max(0, share));
+  };
+  return { when: cutAlready ? 'after' : 'before', length: mean('along', HEAVY), cross: mean('across', 0) };
+}
+
+/** Liquids of which more than a mist makes a cloth smaller. */
+const DRENCHING: readonly Material['family'][] = ['starch', 'liquid-stabilizer'];
+
+const isMist = (material: Material) => !isSoaked(material) && (material.use === undefined || material.use.join === 'liquid');
 
 /**
  * What a cloth will still lose between cutting and the finished piece: its shrinkage in the wash unless it was washed
- * before, and what wet starching takes.
+ * before, and what a heavy wetting takes that comes after cutting.
  *
- * @param starched whether the whole piece is soaked in starch before it is sewn
- * @example shrinkageOf({ shrinkLength: 3, shrinkCross: 1, prewashed: true }, false) // { length: 0, cross: 0 }
+ * @example shrinkageOf({ shrinkLength: 3, shrinkCross: 1, prewashed: true }) // { length: 0, cross: 0 }
  */
-export function shrinkageOf(cloth: Pick<Fabric, 'shrinkLength' | 'shrinkCross' | 'prewashed'>, starched: boolean): Shrinkage {
+export function shrinkageOf(
+  cloth: Pick<Fabric, 'shrinkLength' | 'shrinkCross' | 'prewashed'>,
+  treatment?: Treatment | null,
+): Shrinkage {
   const washed = cloth.prewashed === true;
+  const after = treatment?.when === 'after' ? treatment : { length: 0, cross: 0 };
   return {
-    length: (washed ? 0 : (cloth.shrinkLength ?? 0) / 100) + (starched ? STARCH : 0),
-    cross: washed ? 0 : (cloth.shrinkCross ?? 0) / 100,
+    length: (washed ? 0 : (cloth.shrinkLength ?? 0) / 100) + after.length,
+    cross: (washed ? 0 : (cloth.shrinkCross ?? 0) / 100) + after.cross,
   };
+}
+
+/**
+ * What a cloth loses before the pieces are cut from it, by a heavy wetting of the whole length.
+ *
+ * @example shrunkBefore({ when: 'after', length: 0.03, cross: 0 }) // { length: 0, cross: 0 }
+ */
+export function shrunkBefore(treatment: Treatment | null | undefined): Shrinkage {
+  return treatment?.when === 'before' ? { length: treatment.length, cross: treatment.cross } : { length: 0, cross: 0 };
 }
 
 /**

@@ -1,6 +1,8 @@
 import {
   BUY,
   cutPieces,
+  lengthOffRoll,
+  shrinksFirst,
   tableList,
   tableSources,
   usualOptions,
@@ -10,6 +12,7 @@ import {
   type TableMaterial,
 } from '../../core/cutlist';
 import { lengthToBuy, type TablePlan, type TablePlanOptions } from '../../core/cutplan';
+import type { Treatment } from '../../core/pieces';
 import type { LengthSystem } from '../../core/units';
 
 /** A material that something still has to be cut from. */
@@ -17,8 +20,8 @@ export interface Need {
   material: TableMaterial;
   works: KeptPart[];
   stock: StockEntry[];
-  /** Some of the pieces are soaked in starch before they are sewn, which shrinks them. */
-  starched: boolean;
+  /** What a heavy wetting does to a cloth: it shrinks it, before or after the pieces are cut. */
+  treatment: Treatment | null;
   /** How they lie on it, as on a cutting table. */
   method: LayingMethod;
 }
@@ -40,18 +43,16 @@ export interface Line {
   remains: number;
 }
 
-/** Shrinkage that is bought for when a layer has to be shrunk before use. */
-const PRE_SHRINK = 0.03;
 /** Time for the layout of one material, s: the figure is rounded up to what shops cut anyway. */
 const SECONDS = 0.4;
 /** A tape is sold by the metre, without squaring. */
 const TAPE_SHRINK = 0;
 
 /** The layout that has to be found for a material; undefined where none is needed. */
-export function shoppingQuestion({ material, works, stock, starched, method }: Need, trim: number) {
+export function shoppingQuestion({ material, works, stock, treatment, method }: Need, trim: number) {
   const options = usualOptions(material, stock, method);
-  const list = tableList(works, material, options, starched, trim);
-  const sources = tableSources(options, stock, material);
+  const list = tableList(works, material, options, treatment, trim);
+  const sources = tableSources(options, stock, material, treatment);
   const question: TablePlanOptions | undefined =
     list.items.length === 0
       ? undefined
@@ -67,9 +68,9 @@ export function shoppingQuestion({ material, works, stock, starched, method }: N
 
 /** What a layout comes to, as a line of the shopping list. */
 export function shoppingLine(need: Need, plan: TablePlan | undefined, trim: number, units: LengthSystem): Line {
-  const { material, stock } = need;
+  const { material, stock, treatment } = need;
   const { list, options } = shoppingQuestion(need, trim);
-  const shrink = material.preShrink ? PRE_SHRINK : 0;
+  const shrink = shrinksFirst(material, options, treatment);
   const bought = plan?.laid.find(({ sourceId }) => sourceId === BUY);
   const buy =
     list.tape > 0
@@ -78,7 +79,7 @@ export function shoppingLine(need: Need, plan: TablePlan | undefined, trim: numb
   const rolls = stock.filter(({ kind }) => kind === 'roll');
   const remains = rolls.reduce((sum, { id, length }) => {
     const used = plan?.laid.find(({ sourceId }) => sourceId === id)?.length ?? 0;
-    return sum + Math.max(0, length - (used > 0 ? used + options.squaring : 0));
+    return sum + Math.max(0, length - lengthOffRoll(used, options, treatment));
   }, 0);
   return {
     material,

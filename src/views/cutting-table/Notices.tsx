@@ -1,5 +1,7 @@
-import type { TableList } from '../../core/cutlist';
-import { counted, readableDate } from '../../ui/text';
+import { treatmentWords, type TableList } from '../../core/cutlist';
+import type { Treatment } from '../../core/pieces';
+import { counted, keepUnits, readableDate } from '../../ui/text';
+import { useUnits } from '../../ui/units-context';
 import type { TableDone } from '../../store/cut-tables';
 
 /** That it is cut, what was put away, and the way back. */
@@ -58,5 +60,16 @@ export function ListNotices({ list, stale }: { list: TableList; stale: boolean }
         </p>
       )}
     </>
+  );
+}
+
+/** That a cloth is wetted heavily, before it is cut or after, and what that does to its size. */
+export function TreatmentNotice({ treatment, laid }: { treatment: Treatment; laid: number }) {
+  const { system } = useUnits();
+  const { lead, rest } = treatmentWords(treatment, laid, system);
+  return (
+    <p className="mt-3 border-l-4 border-accent pl-3">
+      <strong>{keepUnits(lead)}</strong> {keepUnits(rest)}
+    </p>
   );
 }

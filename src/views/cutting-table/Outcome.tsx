@@ -1,7 +1,8 @@
 import { useMemo } from 'react';
-import { BUY, type CutItem, type TableMaterial, type TableOptions, type TableSource } from '../../core/cutlist';
+import { BUY, shrinksFirst, type CutItem, type TableMaterial, type TableOptions, type TableSource } from '../../core/cutlist';
 import { lengthToBuy, type Laid } from '../../core/cutplan';
 import { largestLeftover } from '../../core/nesting';
+import type { Treatment } from '../../core/pieces';
 import { bounds, intersection, polygonArea, regionArea, transformed, type Outline } from '../../core/shape';
 import { formatMoney } from '../../core/units';
 import { counted } from '../../ui/text';
@@ -11,6 +12,8 @@ import type { Settings } from '../../store/settings';
 interface Props {
   material: TableMaterial;
   options: TableOptions;
+  /** What a heavy wetting does to a cloth. */
+  treatment: Treatment | null;
   sources: readonly TableSource[];
   laid: readonly Laid[];
   items: readonly CutItem[];
@@ -18,11 +21,8 @@ interface Props {
   settings: Settings;
 }
 
-/** Shrinkage that is bought for when a layer has to be shrunk before use. */
-const PRE_SHRINK = 0.03;
-
 /** What the layout comes to: what is used, wasted, left over, and what has to be bought. */
-export default function Outcome({ material, options, sources, laid, items, wanted, settings }: Props) {
+export default function Outcome({ material, options, treatment, sources, laid, items, wanted, settings }: Props) {
   const units = useUnits();
   const placed = laid.reduce((sum, { placements }) => sum + placements.length, 0);
   const figures = useMemo(() => {
@@ -52,7 +52,7 @@ export default function Outcome({ material, options, sources, laid, items, wante
     return { used, pieces, left };
   }, [laid, sources, items]);
   const bought = laid.find(({ sourceId }) => sourceId === BUY);
-  const shrink = material.preShrink ? PRE_SHRINK : 0;
+  const shrink = shrinksFirst(material, options, treatment);
   const buy = lengthToBuy(bought?.length ?? 0, shrink, settings.units, options.squaring);
   const width = sources.find(({ source }) => source.id === BUY)?.fullWidth ?? 0;
   const widest = Math.max(0, ...sources.map(({ source }) => source.width));
@@ -102,8 +102,8 @@ export default function Outcome({ material, options, sources, laid, items, wante
         )}
         {bought && (
           <p className="quiet text-[0.95rem]">
-            {units.length(buy.needed)} laid{shrink > 0 ? ', 3 % for shrinking' : ''}, {units.length(options.squaring)} to square
-            the end, rounded up as shops cut.
+            {units.length(buy.needed)} laid{shrink > 0 ? `, ${Math.round(200 * shrink) / 2} % for shrinking` : ''},{' '}
+            {units.length(options.squaring)} to square the end, rounded up as shops cut.
           </p>
         )}
       </div>

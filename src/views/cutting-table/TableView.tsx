@@ -12,6 +12,7 @@ import {
   type TableSource,
 } from '../../core/cutlist';
 import type { TablePlan } from '../../core/cutplan';
+import type { Treatment } from '../../core/pieces';
 import { call } from '../../ui/api';
 import SavingWords from '../../ui/saving/SavingWords';
 import StaleDialog from '../../ui/StaleDialog';
@@ -27,7 +28,7 @@ import type { Stock } from '../../store/stock';
 import DoneDialog from './DoneDialog';
 import FilesMenu from './FilesMenu';
 import InHandPanel from './InHandPanel';
-import { DoneNotice, ListNotices } from './Notices';
+import { DoneNotice, ListNotices, TreatmentNotice } from './Notices';
 import OptionsPanel from './OptionsPanel';
 import Outcome from './Outcome';
 import { sourceWords } from './source-words';
@@ -42,8 +43,8 @@ interface Props {
   material: TableMaterial;
   /** Cuts and jobs that need something of it and have not been cut from another table. */
   works: KeptPart[];
-  /** Some of them are soaked in starch before they are sewn. */
-  starched: boolean;
+  /** What a heavy wetting does to a cloth. */
+  treatment: Treatment | null;
   /** How it is laid when nobody said otherwise. */
   method: LayingMethod;
   stock: Stock[];
@@ -63,7 +64,7 @@ export default function TableView(props: Props) {
 
 // Composition: what lies on the table is handed to every part; what is done with it stands in the hooks.
 // eslint-disable-next-line max-lines-per-function
-function Table({ project, material, works, starched, method, stock, table: startTable, settings }: Props) {
+function Table({ project, material, works, treatment, method, stock, table: startTable, settings }: Props) {
   const [options, setOptions] = useState<TableOptions>(() => startTable?.options ?? usualOptions(material, stock, method));
   const history = useHistory<Arranged>({ laid: startTable?.laid ?? [], locked: startTable?.locked ?? [] });
   const [inHand, setInHand] = useState<InHand>();
@@ -71,10 +72,10 @@ function Table({ project, material, works, starched, method, stock, table: start
   const { laid, locked } = history.now;
 
   const list = useMemo(
-    () => tableList(works, material, options, starched, settings.trim),
-    [works, material, options, starched, settings.trim],
+    () => tableList(works, material, options, treatment, settings.trim),
+    [works, material, options, treatment, settings.trim],
   );
-  const sources = useMemo(() => tableSources(options, stock, material), [options, stock, material]);
+  const sources = useMemo(() => tableSources(options, stock, material, treatment), [options, stock, material, treatment]);
   const print = useMemo(() => fingerprint(list.items), [list]);
   /** Of the pieces that were laid: moving one by hand does not lay the others anew. */
   const [laidPrint, setLaidPrint] = useState(startTable?.fingerprint ?? print);
@@ -195,6 +196,9 @@ function Table({ project, material, works, starched, method, stock, table: start
         />
       )}
       <ListNotices list={list} stale={stale} />
+      {treatment && options.shrink && (
+        <TreatmentNotice treatment={treatment} laid={laid.reduce((sum, { length }) => sum + length, 0)} />
+      )}
       {list.items.length > 0 && (
         <div className="mt-4 grid items-start gap-5 lg:grid-cols-[19rem_1fr]">
           <div className="space-y-4">
@@ -259,6 +263,7 @@ function Table({ project, material, works, starched, method, stock, table: start
             )}
             {(placed > 0 || !running) && (
               <Outcome
+                treatment={treatment}
                 material={material}
                 options={options}
                 sources={sources}
