@@ -128,6 +128,19 @@ describe('templates', () => {
     expect(straight.length).toBe(2);
   });
 
+  it('carry the lengths that are read when the piece is pressed, at their true size', async () => {
+    const lengths = [
+      { from: [0, 200] as [number, number], to: [123, 200] as [number, number], words: '123 mm' },
+      { from: [0, 200] as [number, number], to: [0, 277] as [number, number], words: '77 mm' },
+    ];
+    const drawn = async (piece: Template) => linesOf(await templates('Cape', [piece], 'single')).map(lengthOf);
+    const [bare, checked] = [await drawn(template), await drawn({ ...template, lengths })];
+    for (const mm of [123, 77]) {
+      const count = (all: number[]) => all.filter((each) => Math.abs(each - mm) < 0.001).length;
+      expect(count(checked) - count(bare)).toBe(1);
+    }
+  });
+
   it('mark a notch with an upright cross, anything else with a leaning one, where it lies', async () => {
     const marks = [
       { kind: 'notch', at: [0, 300] },

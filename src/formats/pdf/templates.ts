@@ -10,6 +10,8 @@ export interface Template extends Omit<WrittenPiece, 'count'> {
   material: string;
   /** How many are cut, and which way up: “16, half of them face down”. */
   words: string;
+  /** Lengths by which the finished piece is held against it, numbered in this order. */
+  lengths?: readonly { from: Point; to: Point; words: string }[];
 }
 
 /** Kept free by printers, and what neighbouring sheets share, mm. */
@@ -139,6 +141,15 @@ function draw(page: Page, piece: Template, put: (p: Point) => Point): void {
     if (crossed) page.line([x - 2, y + 2], [x + 2, y - 2], { weight: 0.3 });
     if (kind !== 'drill') page.text(MARK_WORDS[kind], [x + 3, y - 1.2], { size: 3.2 });
   }
+  (piece.lengths ?? []).forEach(({ from, to, words }, i) => {
+    const [a, b] = [put(from), put(to)];
+    page.line(a, b, { weight: 0.35, dash: [5, 2] });
+    // A fifth of the way along, where the lines do not cross yet.
+    page.text(`${i + 1}  ${words}`, [a[0] + (b[0] - a[0]) * 0.2 + 2, a[1] + (b[1] - a[1]) * 0.2 - 1.5], {
+      size: 3.6,
+      bold: true,
+    });
+  });
   page.text(piece.name, [(minX + maxX) / 2, nameAt], { size: 5, bold: true, centre: true });
 }
 
@@ -163,7 +174,8 @@ function label(page: Page, piece: Template, [x, y]: Point): void {
   next = page.paragraph(piece.words, [x, next + 0.5], LABEL_WIDTH, 3.6);
   if (piece.grain !== null)
     next = page.paragraph(`${grainWords(piece)}: the arrow lies along the selvedge.`, [x, next + 0.5], LABEL_WIDTH, 3.6);
-  page.paragraph('This side up. Full line: cut. Dashed: seam.', [x, next + 0.5], LABEL_WIDTH, 3);
+  const checked = piece.lengths ? ' Long dashes: lengths to read. Within 1 mm or 0.5 % it is right.' : '';
+  page.paragraph(`This side up. Full line: cut. Dashed: seam.${checked}`, [x, next + 0.5], LABEL_WIDTH, 3);
 }
 
 /** Edges where the next sheet is laid on, with its number, and the sheet's own. */

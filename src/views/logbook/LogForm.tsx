@@ -28,6 +28,8 @@ interface Props {
   ticked: string[];
   /** The piece itself, where its shape can be held against the pattern: as it is cut, with its smallest allowance, mm. */
   piece?: OpenPiece | undefined;
+  /** Its cut, of which the check template is printed. */
+  cutId?: string | undefined;
   onFiled: (entry: LogEntry) => void;
 }
 
@@ -60,7 +62,7 @@ function readable(text: string, byPattern: number, system: LengthSystem): number
 }
 
 /** Files how it went: outcome, checks, settings that were really used, and an overhang reading if one was taken. */
-export default function LogForm({ start, checks, ticked, piece, onFiled }: Props) {
+export default function LogForm({ start, checks, ticked, piece, cutId, onFiled }: Props) {
   const id = useId();
   const units = useUnits();
   const lengths = useMemo(() => (piece ? checkLengths(piece) : []), [piece]);
@@ -167,6 +169,7 @@ export default function LogForm({ start, checks, ticked, piece, onFiled }: Props
           outline={piece.outline}
           lengths={lengths}
           allowance={allowance}
+          paper={cutId && `/api/cuts/${cutId}/files/check.pdf`}
           measured={form.watch('lengths').map((text, i) => readable(text, lengths[i]!.length, units.system))}
           field={(i) => field(`lengths.${i}`)}
         />

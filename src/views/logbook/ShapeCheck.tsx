@@ -42,12 +42,14 @@ interface Props {
   allowance: number;
   /** What was read, mm; null where a field is empty or cannot be read. */
   measured: readonly (number | null)[];
+  /** Address of the template at full size that it is laid on. */
+  paper: string | undefined;
   /** Props of the field of a length. */
   field: (index: number) => object;
 }
 
 /** Three or four lengths of a piece against its pattern, and what to do about them. */
-export default function ShapeCheck({ outline, lengths, allowance, measured, field }: Props) {
+export default function ShapeCheck({ outline, lengths, allowance, measured, paper, field }: Props) {
   const units = useUnits();
   const { minX, minY, maxX, maxY } = bounds(outline);
   const unit = Math.max(maxX - minX, maxY - minY) / 100;
@@ -60,7 +62,19 @@ export default function ShapeCheck({ outline, lengths, allowance, measured, fiel
   return (
     <fieldset>
       <legend className="mb-1 font-semibold">Does it still have its shape?</legend>
-      <p className="quiet">Cold and flat, with the ruler along the lines that are drawn. Leave empty what you did not measure.</p>
+      <p className="quiet">
+        Cold and flat, with the ruler along the lines that are drawn. Leave empty what you did not measure.
+        {paper && (
+          <>
+            {' '}
+            Where an edge curves, lay it on{' '}
+            <a className="font-semibold text-primary underline underline-offset-2" href={paper} download>
+              the check template
+            </a>
+            .
+          </>
+        )}
+      </p>
       <div className="mt-2 grid gap-5 md:grid-cols-[15rem_1fr]">
         <svg
           viewBox={`${minX - 14 * unit} ${-maxY - 4 * unit} ${maxX - minX + 28 * unit} ${maxY - minY + 8 * unit}`}

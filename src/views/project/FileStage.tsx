@@ -65,6 +65,7 @@ export default function FileStage({ work, cloth, layers, log, onFiled }: Props) 
             checks={['Edges hold against a fingernail', 'Corners hold', 'No bubbles', 'Same size as the paper pattern']}
             ticked={[]}
             piece={opened}
+            cutId={work.cutId}
             onFiled={onFiled}
           />
         </div>

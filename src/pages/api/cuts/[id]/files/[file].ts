@@ -1,16 +1,19 @@
 import { openPiece } from '../../../../../core/pieces';
+import { checkLengths } from '../../../../../core/press';
 import { writeDxf, writtenPiece } from '../../../../../formats/dxf';
 import { templates, type Paper } from '../../../../../formats/pdf';
 import { writeSvg } from '../../../../../formats/svg';
 import { bounds } from '../../../../../core/shape';
+import { formatLength } from '../../../../../core/units';
 import { fileEndpoint } from '../../../../../server/endpoint';
 import { paperOf } from '../../../../../server/table-files';
 import { cloths } from '../../../../../store/cloths';
 import { database } from '../../../../../server/database';
 import { NotFoundError } from '../../../../../store/errors';
+import { readSettings } from '../../../../../store/settings';
 import { cutPiecesByIds } from '../../../../../store/workpieces';
 
-/** A piece as it is cut from cloth, opened out: as DXF, SVG, or a template at full size. */
+/** A piece as it is cut from cloth, opened out: as DXF, SVG, a template at full size, or one to hold it against when it is pressed. */
 export const GET = fileEndpoint(async ({ params, url }) => {
   const db = database();
   const [piece] = cutPiecesByIds(db, [params['id']!]);
@@ -38,6 +41,17 @@ export const GET = fileEndpoint(async ({ params, url }) => {
       const words = `Cut ${piece.count}${piece.pairs ? ', half of them mirrored' : ''}${piece.fold === null ? '' : ', opened out: there is no fold to lay it at'}.`;
       const bytes = await templates(piece.name, [{ ...drawn, material, words }], paperOf(url, ['single']) as Paper | 'single');
       return { name: `${piece.name}.pdf`, type: 'application/pdf', bytes };
+    }
+    case 'check.pdf': {
+      const { units } = readSettings(db).settings;
+      const words = 'Lay the cold piece on it, face up: every edge on its line.';
+      const lengths = checkLengths(opened).map(({ from, to, length }) => ({ from, to, words: formatLength(length, units) }));
+      const bytes = await templates(
+        `${piece.name}, to check`,
+        [{ ...drawn, material: 'Check after pressing', words, lengths }],
+        paperOf(url, ['single']) as Paper | 'single',
+      );
+      return { name: `${piece.name}-check.pdf`, type: 'application/pdf', bytes };
     }
     default:
       throw new NotFoundError('file');
