@@ -166,6 +166,7 @@ export const dayPlanSchema = shape({
     people: few,
     irons: few,
     evening: number({ min: 0, max: 720 }).required(),
+    aim: oneOf(['shortest', 'fewer-changes', 'board-free'] as const).default('shortest'),
     from: yup
       .string()
       .matches(/^([01]\d|2[0-3]):[0-5]\d$/, 'must be a time such as 19:00')

@@ -9,12 +9,16 @@ export interface DayPlan {
   irons: number;
   /** Minutes of an evening; 0 when all is done in one go. */
   evening: number;
+  /** What it is planned for besides being short; short alone where it is not said. */
+  aim?: DayAim | undefined;
   /** Time of day at which it begins: `19:00`. */
   from: string;
   /** Ids of tasks that are done, and minutes by which tasks are late. */
   done: string[];
   late: { id: string; minutes: number }[];
 }
+
+export type DayAim = 'shortest' | 'fewer-changes' | 'board-free';
 
 export interface KeptDayPlan {
   /** None before the first was kept. */

@@ -109,3 +109,54 @@ describe('a schedule', () => {
     expect(schedule({ tasks: [], capacity: {} })).toEqual({ makespan: 0, starts: [] });
   });
 });
+
+describe('a plan for something besides being short', () => {
+  const thing = ({ id }: Task) => id.split('/')[0]!;
+  const run = (name: string, rows: [minutes: number, uses: string[]][]): Task[] =>
+    rows.map(([minutes, uses], k) => ({ id: `${name}/${k}`, minutes, uses, after: k > 0 ? [`${name}/${k - 1}`] : [] }));
+  const capacity = { hands: 1, iron: 1, line: 2 };
+  const changes = (tasks: readonly Task[], { starts }: { starts: { id: string }[] }) => {
+    const things = starts
+      .map(({ id }) => tasks.find((task) => task.id === id)!)
+      .filter(({ uses }) => uses.includes('hands'))
+      .map(thing);
+    return things.filter((name, i) => i > 0 && name !== things[i - 1]).length;
+  };
+  const fewer = (costs: number) => ({ kind: 'fewer-changes' as const, resource: 'hands', of: thing, costs });
+
+  it('changes less often where that costs little time, and not at any price', () => {
+    // Three things of four short tasks each that wait two minutes in between.
+    const tasks = ['a', 'b', 'c'].flatMap((name) => run(name, [[4, ['hands']], [2, []], [4, ['hands']], [2, []], [4, ['hands']]])); // prettier-ignore
+    const short = schedule({ tasks, capacity });
+    const calm = schedule({ tasks, capacity, aim: fewer(5) });
+    expect(changes(tasks, calm)).toBeLessThan(changes(tasks, short));
+    expect(calm.makespan).toBeLessThanOrEqual(36 + 3 * 4 + 1e-9);
+    // Where waiting is long it is filled all the same.
+    const long = [
+      ...run('wash', [
+        [5, ['hands']],
+        [60, []],
+        [10, ['hands']],
+      ]),
+      ...run('sew', [[50, ['hands']]]),
+    ];
+    expect(schedule({ tasks: long, capacity, aim: fewer(5) }).makespan).toBeLessThan(80);
+  });
+
+  it('is done with the iron first where the board is wanted free', () => {
+    const tasks = [...run('sew', [[90, ['hands']]]), ...run('fuse', [[10, ['hands', 'iron']], [5, []], [10, ['hands', 'iron']]])]; // prettier-ignore
+    const plan = schedule({ tasks, capacity, aim: { kind: 'free-soon', resource: 'iron' } });
+    const last = Math.max(...plan.starts.filter(({ id }) => id.startsWith('fuse')).map(({ end }) => end));
+    expect(last).toBe(25);
+  });
+
+  it('is as sound as any', () => {
+    const aims = [fewer(5), { kind: 'free-soon' as const, resource: 'iron' }];
+    fc.assert(
+      fc.property(plans(9), fc.constantFrom(...aims), (tasks, aim) => {
+        expect(faultsOf(tasks, schedule({ tasks, capacity: CAPACITY, aim }).starts)).toEqual([]);
+      }),
+      { numRuns: 25 },
+    );
+  });
+});

@@ -1,4 +1,4 @@
-import { schedule, type Schedule, type Task } from './schedule';
+import { schedule, type Aim, type Schedule, type Task } from './schedule';
 
 /** What is done in one evening. */
 export interface Evening<T extends Task> {
@@ -12,7 +12,7 @@ export interface Evening<T extends Task> {
  * Puts whole runs into evenings of a given length, so that nothing lies wet or half done overnight: the longest run first, each into the
  * first evening in which everything still fits when it is planned together.
  *
- * @param runs the tasks of each run @param length minutes of an evening
+ * @param runs the tasks of each run @param length minutes of an evening @param aim what each evening's plan is good for besides being short
  * @throws {InputError} as {@link schedule}
  * @example eveningsOf([[{ id: 'a', minutes: 20, uses: ['hands'], after: [] }]], { hands: 1 }, 90).length // 1
  */
@@ -20,8 +20,9 @@ export function eveningsOf<T extends Task>(
   runs: readonly (readonly T[])[],
   capacity: Readonly<Record<string, number>>,
   length: number,
+  aim?: Aim,
 ): Evening<T>[] {
-  const planned = (tasks: readonly T[]) => schedule({ tasks, capacity });
+  const planned = (tasks: readonly T[]) => schedule({ tasks, capacity, aim });
   const sized = runs
     .filter((tasks) => tasks.length > 0)
     .map((tasks) => ({ tasks, alone: planned(tasks).makespan }))

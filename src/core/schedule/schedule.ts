@@ -23,7 +23,16 @@ export interface ScheduleOptions {
   /** How many of each there are. */
   capacity: Readonly<Record<string, number>>;
   seed?: number;
+  /** What the plan is good for besides being short; short alone when it is not said. */
+  aim?: Aim | undefined;
 }
+
+/** What a plan is measured by, minutes; the least is best. */
+export type Aim =
+  /** Every change from one thing to another that the same resource makes costs so many minutes. */
+  | { kind: 'fewer-changes'; resource: string; of: (task: Task) => string; costs: number }
+  /** This resource is to be done with early. */
+  | { kind: 'free-soon'; resource: string };
 
 const MOST_TASKS = 2000;
 /** Work that is spent on the search: pairs of tasks that are looked at. Small plans are tried thousands of times, 300 tasks some hundred. */
@@ -51,27 +60,74 @@ interface Numbered {
  * @throws {InputError} for cycles, unknown tasks, resources of which there are none, and figures that cannot be
  * @example schedule({ tasks: [{ id: 'soak', minutes: 30, uses: [], after: [] }, { id: 'press', minutes: 5, uses: ['iron'], after: ['soak'] }], capacity: { iron: 1 } }).makespan // 35
  */
-export function schedule({ tasks, capacity, seed = 1 }: ScheduleOptions): Schedule {
+export function schedule({ tasks, capacity, seed = 1, aim }: ScheduleOptions): Schedule {
   const plan = numbered(tasks, capacity);
   const count = tasks.length;
   if (count === 0) return { makespan: 0, starts: [] };
-  const least = lowerBound(plan);
+  const least = aim ? -Infinity : lowerBound(plan);
   const random = seeded(seed);
-  let best = improved(plan, serial(plan, plan.tail));
-  const tries = Math.max(20, Math.min(MOST_TRIES, Math.floor(WORK / (count * count * 4))));
+  const cost = costBy(aim, tasks);
+  const leading = aim?.kind === 'free-soon' ? leadingTo(aim.resource, tasks, plan) : [];
+  // What closes gaps may change more often: of both plans the better by what is wanted is kept.
+  const tried = (urgency: ArrayLike<number>) => {
+    const placed = serial(plan, urgency);
+    const closed = improved(plan, placed);
+    return cost(closed) <= cost(placed) ? closed : placed;
+  };
+  let best = tried(plan.tail);
+  // Nothing says when such a plan is as good as can be: it is looked for a third as long.
+  const work = aim ? WORK / 3 : WORK;
+  const tries = Math.max(20, Math.min(aim ? MOST_TRIES / 4 : MOST_TRIES, Math.floor(work / (count * count * 4))));
   const urgency = new Float64Array(count);
   for (let i = 0; i < tries && best.end > least + SAME; i++) {
     // Around the tails, or around the best plan so far: what begins early there is tried early again.
     const spread = (0.05 + 0.6 * random()) * best.end;
     const near = i % 2 === 1;
     for (let k = 0; k < count; k++) urgency[k] = (near ? best.end - best.start[k]! : plan.tail[k]!) + spread * (random() - 0.5);
-    const found = improved(plan, serial(plan, urgency));
-    if (found.end < best.end - SAME) best = found;
+    // Things one after the other: what is begun is gone on with.
+    if (aim?.kind === 'fewer-changes' && i % 3 === 0) oneByOne(urgency, tasks.map(aim.of), random, best.end);
+    if (aim?.kind === 'free-soon' && i % 3 === 0) leading.forEach((k) => (urgency[k]! += 100 * best.end));
+    const found = tried(urgency);
+    if (cost(found) < cost(best) - SAME) best = found;
   }
   const starts = tasks
     .map(({ id }, k) => ({ id, start: best.start[k]!, end: best.start[k]! + plan.minutes[k]! }))
     .sort((a, b) => a.start - b.start || a.end - b.end);
   return { makespan: best.end, starts };
+}
+
+/** How good a plan is, minutes; less is better. */
+function costBy(aim: Aim | undefined, tasks: readonly Task[]): (placed: Placed) => number {
+  if (!aim) return ({ end }) => end;
+  const using = tasks.flatMap(({ uses }, k) => (uses.includes(aim.resource) ? [k] : []));
+  if (aim.kind === 'free-soon')
+    return ({ start, end }) => Math.max(0, ...using.map((k) => start[k]! + tasks[k]!.minutes)) + end / 1000;
+  const things = tasks.map(aim.of);
+  return ({ start, end }) => {
+    const inOrder = [...using].sort((a, b) => start[a]! - start[b]!);
+    const changes = inOrder.filter((k, i) => i > 0 && things[k] !== things[inOrder[i - 1]!]).length;
+    return end + aim.costs * changes;
+  };
+}
+
+/** Tasks that use a resource, and all that these wait on. */
+function leadingTo(resource: string, tasks: readonly Task[], { before }: Numbered): number[] {
+  const found = new Set<number>();
+  const open = tasks.flatMap(({ uses }, k) => (uses.includes(resource) ? [k] : []));
+  while (open.length > 0) {
+    const k = open.pop()!;
+    if (found.has(k)) continue;
+    found.add(k);
+    open.push(...before[k]!);
+  }
+  return [...found];
+}
+
+/** Makes everything of one thing more urgent than everything of another, the things in an order by chance. */
+function oneByOne(urgency: Float64Array, things: readonly string[], random: () => number, length: number): void {
+  const rank = new Map<string, number>();
+  for (const thing of things) if (!rank.has(thing)) rank.set(thing, random());
+  things.forEach((thing, k) => (urgency[k]! += 100 * length * rank.get(thing)!));
 }
 
 function numbered(tasks: readonly Task[], capacity: Readonly<Record<string, number>>): Numbered {

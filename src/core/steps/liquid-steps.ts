@@ -72,7 +72,7 @@ const soaked: Wet = (material, input) => {
     prepared(`${id}-wet`, {
       kind: 'do',
       title: `Wet the cloth through with ${called(material)}`,
-      detail: 'In a bag or basin, scrunched until no dry patch is left when it is held to the light. Hang it up smooth.',
+      detail: `In a bag or basin, scrunched until no dry patch is left when it is held to the light. Hang it up smooth.${amountWords(input, 'soak')}`,
     }),
     prepared(`${id}-dry`, {
       kind: 'wait',
@@ -97,9 +97,11 @@ const sprayed: Wet = (material, input) => {
     prepared(`${id}-wet`, {
       kind: 'do',
       title: `Spray with ${called(material)}${methodOf(material) === 'damp' ? ' until it feels wet' : ''}`,
-      detail: light
-        ? 'Both faces from about 40 cm. Smooth it in with the hand, and spray again what stayed pale.'
-        : 'A fine mist from 40 cm, both faces, before the iron is switched on.',
+      detail: `${
+        light
+          ? 'Both faces from about 40 cm. Smooth it in with the hand, and spray again what stayed pale.'
+          : 'From 40 cm, both faces, before the iron is switched on.'
+      }${amountWords(input, methodOf(material))}`,
       safety: SPRAY_SAFETY,
     }),
     prepared(`${id}-dry`, {
@@ -126,7 +128,7 @@ const faceByFace: Wet = (material, input) =>
       prepared(`${id}${end}-wet`, {
         kind: 'do',
         title: turn === 0 ? `Spray with ${called(material)}, one face` : 'Turn it over and spray the other face',
-        detail: 'A fine mist from 40 cm, even all over.',
+        detail: `A fine mist from 40 cm, even all over.${amountWords(input, 'mist', 2)}`,
         ...(turn === 0 ? { safety: SPRAY_SAFETY } : {}),
       }),
       prepared(`${id}${end}-press`, {
@@ -225,6 +227,16 @@ const ahead: Wet = (material, input) => {
     }),
   ];
 };
+
+/** How much liquid a step takes for all of the cloth; nothing where its size is not known. @param parts of it that this step is one of */
+function amountWords({ yardage, fabric, stitched }: StepsFor, method: Method, parts = 1): string {
+  // Of what is stitched only the ground under the hoop is wetted; its amount is told where it is placed.
+  if (!yardage || stitched) return '';
+  const millilitres = ((yardage / 1e6) * fabric.arealDensity * pickUpOf(fabric, method)) / parts;
+  return millilitres < 1
+    ? ''
+    : ` About ${millilitres < 20 ? Math.round(millilitres) : 5 * Math.round(millilitres / 5)} ml in all.`;
+}
 
 /** Water that is left when it is pressed, as a share of the dry cloth's mass. */
 const LEFT = { soaked: 0.25, misted: 0.15 };

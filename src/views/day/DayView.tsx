@@ -7,7 +7,7 @@ import { SelectField } from '../../ui/form/form-fields';
 import { counted, keepUnits } from '../../ui/text';
 import type { BenchBoard } from '../../server/bench-board';
 import type { DayRun } from '../../server/day-work';
-import type { DayPlan, KeptDayPlan } from '../../store/day-plan';
+import type { DayAim, DayPlan, KeptDayPlan } from '../../store/day-plan';
 import { NOTHING_DONE, planDay } from './day-plan';
 import { useDayPlan } from './use-day-plan';
 import EveningPlan from './EveningPlan';
@@ -20,6 +20,11 @@ const EVENINGS: [string, string][] = [
   ['90', 'evenings of an hour and a half'],
   ['120', 'evenings of two hours'],
   ['180', 'evenings of three hours'],
+];
+const AIMS: [DayAim, string][] = [
+  ['shortest', 'in the shortest time'],
+  ['fewer-changes', 'with fewer changes'],
+  ['board-free', 'with the board free soon'],
 ];
 const COUNTS: [Count, string][] = [
   ['1', 'one'],
@@ -62,7 +67,7 @@ export default function DayView({ board, kept, paces }: Props) {
     ...{ evening: 0, from: '19:00' },
     ...NOTHING_DONE,
   }));
-  const { jobIds, runIds, people, irons, evening, from, done: ticked, late: lateness } = plan.now;
+  const { jobIds, runIds, people, irons, evening, aim = 'shortest', from, done: ticked, late: lateness } = plan.now;
   const ready = useMemo(() => board.ready.flatMap(({ project, jobs }) => jobs.map((job) => ({ ...job, project }))), [board]);
   // What was chosen before may be filed or deleted by now.
   const { answer, error } = useAsked<{ runs: DayRun[] }>('/api/day', {
@@ -71,8 +76,8 @@ export default function DayView({ board, kept, paces }: Props) {
   });
   const runs = answer?.runs ?? NONE;
   const evenings = useMemo(
-    () => planDay(runs, { done: ticked, late: lateness }, { people, irons, evening }),
-    [runs, ticked, lateness, people, irons, evening],
+    () => planDay(runs, { done: ticked, late: lateness }, { people, irons, evening, aim }),
+    [runs, ticked, lateness, people, irons, evening, aim],
   );
   const start = minutesOf(from);
   const toggle = (field: 'jobIds' | 'runIds', id: string) =>
@@ -158,6 +163,7 @@ export default function DayView({ board, kept, paces }: Props) {
             options={EVENINGS}
             onChange={(next) => set({ evening: Number(next) })}
           />
+          <SelectField label="Worked" value={aim} options={AIMS} onChange={(next) => set({ aim: next })} />
           <SelectField
             label="Irons"
             value={`${irons}` as Count}
