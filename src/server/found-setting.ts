@@ -17,12 +17,26 @@ export function settingFound(
   return of === undefined ? undefined : { ...setting, materialId: of, ...(dose ? { rounds: dose.rounds } : {}) };
 }
 
+const keysOf = (stack: KeptStack | null | undefined): string | undefined => stack?.layers.map(keptKey).join('+');
+
 /**
- * A stack with the setting that the last scrap of this very pair found, where it has none of its own: what was tried once need not be
- * tried for every job.
+ * A stack that a job is given, with the setting that the last scrap of this very pair found, where it has none of its own: what was tried
+ * once need not be tried for every job. One that the job has already stays as the person set it.
  */
-export function withFoundSetting(db: Db, clothId: string | null, stack: KeptStack | null): KeptStack | null {
-  if (!stack || stack.setting || clothId === null || knownLayers(db, stack.layers).length < stack.layers.length) return stack;
+export function withFoundSetting(
+  db: Db,
+  clothId: string | null,
+  stack: KeptStack | null,
+  before: KeptStack | null,
+): KeptStack | null {
+  if (
+    !stack ||
+    stack.setting ||
+    keysOf(stack) === keysOf(before) ||
+    clothId === null ||
+    knownLayers(db, stack.layers).length < stack.layers.length
+  )
+    return stack;
   for (const { plan, readings, chosen } of filedScrapsOf(db, clothId, stack.layers.map(keptKey))) {
     const cell = plan.cells.find(({ name }) => name === chosen);
     const reading = cell && readings[cell.name];

@@ -132,7 +132,7 @@ export function giveStacks(db: Db, projectId: string, given: readonly { jobId: s
       const job = jobs.find(db, jobId);
       if (!job) throw new InputError(`stacks[${i}].jobId`, `points to nothing that is kept: ${JSON.stringify(jobId)}`);
       requireStack(db, stack, job.stack);
-      const found = withFoundSetting(db, cuts.get(db, job.cutId).clothId, stack);
+      const found = withFoundSetting(db, cuts.get(db, job.cutId).clothId, stack, job.stack);
       return jobs.update(db, jobId, { ...job, stack: found, cutDone: false }, version);
     }),
   }))();

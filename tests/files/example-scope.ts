@@ -1,6 +1,6 @@
 import { choose, questionFor, type Part } from '../../src/core/choose';
 import { judge } from '../../src/core/choose/judge';
-import { candidatesFor } from '../../src/core/choose/recipes';
+import { candidatesFor } from '../../src/core/choose/candidates';
 import { standingOf } from '../../src/core/choose/standing';
 import { LIBRARY_CLOTHS, LIBRARY_LAYERS } from '../../src/core/library';
 import { clothInPlane, type Hoop } from '../../src/core/hoop';

@@ -2,7 +2,7 @@ import { libraryLayer } from '../files/library-layer';
 import { describe, expect, it } from 'vitest';
 import { choose, questionFor, ROLES, type Asking, type CriterionId, type Part, type RankedStack } from '../../src/core/choose';
 import { CAUTIONS, REASONS } from '../../src/core/choose/remarks';
-import { firstStop } from '../../src/core/choose/recipes';
+import { firstStop } from '../../src/core/choose/candidates';
 import { STOPS } from '../../src/core/choose/stops';
 import type { LayerDuty } from '../../src/core/choose/protocol';
 import type { Fabric } from '../../src/core/cloth';

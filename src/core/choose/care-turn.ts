@@ -1,7 +1,7 @@
 import type { Material } from '../layers';
 import { CARES, type Care } from './part';
 import type { Judged, Question } from './protocol';
-import type { Refused } from './recipes';
+import type { Refused } from './candidates';
 import { STOPS } from './stops';
 
 /** What the care rules out though it is the usual answer, and the care that would let it in. */

@@ -5,7 +5,7 @@ import type { Part } from './part';
 import type { Asking, PieceSize, Question } from './protocol';
 import { questionFor } from './question-for';
 import { describe, publicLayers, publicPredicted, type RankedStack, type StackLayer } from './ranked-stack';
-import type { Refused } from './recipes';
+import type { Refused } from './candidates';
 import { standingOf } from './standing';
 
 export interface RuledOutStack {

@@ -7,7 +7,7 @@ import { preferencesFor } from './preferences';
 import type { Asking, Candidate, LayerDuty, Question } from './protocol';
 import { questionFor } from './question-for';
 import { describe, type RankedStack } from './ranked-stack';
-import { candidatesFor, pointsOf, titleOf } from './recipes';
+import { candidatesFor, pointsOf, titleOf } from './candidates';
 import { STOPS } from './stops';
 
 /** A hard stop that a layer of a stack breaks. */
@@ -28,7 +28,7 @@ export interface JudgedStack extends RankedStack {
 const UNUSUAL = 35;
 /** What each layer costs that the role is never given, beside one that serves. */
 const STRANGE_LAYER = 8;
-/** Preferences for single layers raise a stack by this at most, as for the recipes. */
+/** Preferences for single layers raise a stack by this at most, as for combinations. */
 const MOST_RAISED = 8;
 
 /** What a layer does where it lies. */
@@ -41,7 +41,7 @@ function dutyOf({ profile }: Question, { material, extent }: ChosenLayer): Layer
 }
 
 /**
- * How well a stack that no recipe knows serves: by its best layer, less what its other layers do not belong there, and as the least
+ * How well a stack that no combination gives serves: by its best layer, less what its other layers do not belong there, and as the least
  * suited of them is liked. Toppings and liquids beside sheets only help what they are put with.
  */
 function ownSuitability(question: Question, layers: readonly ChosenLayer[]): Pick<Candidate, 'suitability' | 'preferred'> {

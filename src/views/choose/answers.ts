@@ -2,18 +2,24 @@ import type { Choice, RankedStack } from '../../core/choose';
 import { usedOf } from '../../core/layers';
 import type { Schools } from '../../core/schools';
 
-/** Answers of one kind: the best of them, and the same kind in other weights. */
+/** Answers of one kind: the best of them, and the same kind in other weights or held otherwise. */
 export interface AnswerGroup {
   best: RankedStack;
   others: RankedStack[];
 }
 
-/** What makes two stacks the same kind of answer: the same layers put on the same way. */
-function kindOf(stack: RankedStack): string {
-  return stack.layers.map((layer) => `${layer.family}/${layer.form}`).join('+');
+/** Whether a layer is glued for good, sprayed or laid in some way that can be changed at the table, or soaked in. */
+function heldBy(form: RankedStack['layers'][number]['form']): string {
+  if (form === 'fusible' || form === 'fusible-both') return 'fused';
+  return form === 'liquid' ? 'soaked' : 'laid';
 }
 
-/** Gathers stacks that differ only in weight, in order of their best. */
+/** What makes two stacks the same kind of answer: the same layers, fused or not; sewn in or with spray glue is no other kind. */
+function kindOf(stack: RankedStack): string {
+  return stack.layers.map((layer) => `${layer.family}/${heldBy(layer.form)}`).join('+');
+}
+
+/** Gathers stacks that differ only in weight and in how they are held, in order of their best. */
 export function groupAnswers(ranked: readonly RankedStack[]): AnswerGroup[] {
   const groups = new Map<string, AnswerGroup>();
   for (const stack of ranked) {

@@ -9,7 +9,12 @@ export const feel: Criterion = {
   id: 'feel',
   name: 'Feel',
   serves: 35,
-  weight: ({ profile }) => (profile.kind === 'stitch' ? 0 : profile.area === 'patch' ? 8 : profile.area === 'strip' ? 14 : 26),
+  weight: ({ profile, part }) => {
+    if (profile.kind === 'stitch') return 0;
+    // Stiff only while it is sewn, and washed out: how it hangs meanwhile is nobody's wish, unless it is said.
+    if (part.role === 'knit-binding' && part.hand === undefined) return 6;
+    return profile.area === 'patch' ? 8 : profile.area === 'strip' ? 14 : 26;
+  },
   score: ({ predicted, question }) => {
     const [low, high] = question.band;
     const c = predicted.bendingLength;

@@ -11,6 +11,6 @@ export const { GET, PUT, DELETE } = recordEndpoints(jobs, jobUpdateSchema, (body
   const db = database();
   const cut = cuts.get(db, current.cutId);
   const fields = { ...withoutVersion(body), cutId: current.cutId } as JobFields;
-  const stack = withFoundSetting(db, cut.clothId, fields.stack);
+  const stack = withFoundSetting(db, cut.clothId, fields.stack, current.stack);
   return requireJob(db, { ...fields, stack }, pieces.get(db, cut.pieceId), current);
 });
