@@ -199,3 +199,28 @@ test('settings: inches everywhere, and the dark theme at once', async ({ page })
   await page.getByRole('button', { name: 'Save the settings' }).click();
   await expect(page.getByText('Saved.')).toBeVisible();
 });
+
+test('from a job to all reasons, and back to it with another answer', async ({ page }) => {
+  await open(page, '/projects/tq-banner?job=tq-ba-tab&stage=choose');
+  const before = await page.getByRole('heading', { name: /^Chosen:/ }).innerText();
+  await page.getByRole('link', { name: 'All reasons, comparison and drape' }).click();
+  await expect(page).toHaveURL(/job=tq-ba-tab/);
+  await alive(page);
+  const take = page.getByRole('button', { name: /^Take it for “/ });
+  await expect(take).toBeVisible();
+  // The words of the sentence go with it, and the address keeps where one came from.
+  await page.getByLabel('Feel').selectOption('crisp');
+  await expect(page).toHaveURL(/hand=crisp.*job=tq-ba-tab/);
+  await page.reload();
+  await alive(page);
+  const title = await page.getByRole('article').getByRole('heading', { level: 2 }).innerText();
+  await take.click();
+  await expect(page).toHaveURL(/\/projects\/tq-banner\?job=tq-ba-tab&stage=scrap/);
+  const { wish, stack } = (await (await page.request.get('/api/jobs/tq-ba-tab')).json()) as {
+    wish: { hand: string };
+    stack: { title: string };
+  };
+  expect(wish.hand).toBe('crisp');
+  expect(stack.title.replace(/\s/g, ' ')).toBe(title.replace(/\s/g, ' '));
+  expect(`Chosen: ${title}`).not.toBe(before);
+});

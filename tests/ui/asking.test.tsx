@@ -26,7 +26,7 @@ describe('reasons in the list', () => {
 describe('the question', () => {
   const ask = () => {
     const sent = fakeServer(() => [200, answer]);
-    render(<ChooseView units="metric" currency="EUR" ways={{}} cloths={cloths} start={START} startChoice={answer} />);
+    render(<ChooseView units="metric" currency="EUR" ways={{}} cloths={cloths} from={null} start={START} startChoice={answer} />);
     return sent;
   };
   const asked = async (sent: ReturnType<typeof ask>) => {
@@ -90,7 +90,7 @@ describe('the question', () => {
   it('keeps the answer that stands there and says so when the server is away', async () => {
     const first = answer.ranked[0]!.title;
     fakeServer(() => 'away');
-    render(<ChooseView units="metric" currency="EUR" ways={{}} cloths={cloths} start={START} startChoice={answer} />);
+    render(<ChooseView units="metric" currency="EUR" ways={{}} cloths={cloths} from={null} start={START} startChoice={answer} />);
     await pick('Part', 'hem');
     expect(await screen.findByRole('alert')).toBeVisible();
     expect(screen.getByText(`Best answer: ${first}`)).toBeInTheDocument();

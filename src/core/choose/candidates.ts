@@ -17,7 +17,16 @@ const WORTH_JUDGING = 50;
 const ONE_MORE = 4;
 
 /** Layers that are fully outside the seam line, by family: anything firm, padded or rigid. */
-const NET_FAMILIES: Family[] = ['hair-canvas', 'firm-nonwoven', 'stiff-core', 'fleece', 'wadding', 'foam', 'buckram', 'waistband-strip'];
+const NET_FAMILIES: Family[] = [
+  'hair-canvas',
+  'firm-nonwoven',
+  'stiff-core',
+  'fleece',
+  'wadding',
+  'foam',
+  'buckram',
+  'waistband-strip',
+];
 const TAPES: Family[] = ['stay-tape', 'braid', 'waistband-strip'];
 
 /**
@@ -94,12 +103,18 @@ function toppingFor(question: Question, library: readonly Material[]): Material 
  *
  * @example candidatesFor(question, [lightWoven]).candidates.length // 1
  */
-export function candidatesFor(question: Question, cupboard: readonly Material[]): { candidates: Candidate[]; refused: Refused[] } {
+export function candidatesFor(
+  question: Question,
+  cupboard: readonly Material[],
+): { candidates: Candidate[]; refused: Refused[] } {
   const library = cupboard.flatMap(usesOf);
   const { profile, part } = question;
   const candidates: Candidate[] = [];
   const refused: Refused[] = [];
-  const topping = question.traits.needsTopping && profile.kind === 'stitch' && part.role !== 'badge' ? toppingFor(question, library) : undefined;
+  const topping =
+    question.traits.needsTopping && profile.kind === 'stitch' && part.role !== 'badge'
+      ? toppingFor(question, library)
+      : undefined;
   const covered = (layers: ChosenLayer[]): ChosenLayer[] =>
     topping ? [{ material: topping, extent: 'field', angle: 0 }, ...layers] : layers;
 
@@ -194,12 +209,10 @@ function combinationsOf(question: Question, library: readonly Material[]): Combi
     possible
       .flatMap(({ to }) => optionsOf(to, dutyIn(question), limit))
       .filter((material, i, all) => all.indexOf(material) === i)
-      .map(
-        (material): Combination => ({
-          ...{ helper: '', materials: [material], duties: [dutyIn(question)], angles: [0], used: [] },
-          serves: question.profile.families[material.family] ?? 0,
-        }),
-      );
+      .map((material): Combination => ({
+        ...{ helper: '', materials: [material], duties: [dutyIn(question)], angles: [0], used: [] },
+        serves: question.profile.families[material.family] ?? 0,
+      }));
   const pairs = grown(begun(SLOT_LIMIT), SLOT_LIMIT);
   const few = grown(begun(FEW), FEW).filter(({ serves }) => serves >= WORTH_BUILDING);
   const found = new Map<string, Combination>();
@@ -212,7 +225,8 @@ function combinationsOf(question: Question, library: readonly Material[]): Combi
 }
 
 /** The duty of a layer that a combination begins with. */
-const dutyIn = ({ profile }: Question): LayerDuty => (profile.area === 'strip' ? 'strip' : profile.area === 'patch' ? 'patch' : 'main');
+const dutyIn = ({ profile }: Question): LayerDuty =>
+  profile.area === 'strip' ? 'strip' : profile.area === 'patch' ? 'patch' : 'main';
 
 /** A stack with what one helper adds to it; nothing where it does nothing for it. */
 function helped(
@@ -225,7 +239,8 @@ function helped(
   if (stack.used.includes(id)) return [];
   const beside = stack.materials.findLastIndex((material) => fits(to, material));
   if (beside < 0) return [];
-  if (after !== undefined && stack.materials.filter(({ id: of }) => of === stack.materials[beside]!.id).length !== after) return [];
+  if (after !== undefined && stack.materials.filter(({ id: of }) => of === stack.materials[beside]!.id).length !== after)
+    return [];
   const both = helper.serves(question, stack.serves);
   if (both === undefined) return [];
   // Two layers do something for each other; a third rarely makes better what two do already.
@@ -255,14 +270,23 @@ function slotOptions(question: Question, slot: Slot, duty: LayerDuty, library: r
   return all.slice(0, SLOT_LIMIT);
 }
 
-const GOES_AWAY: Family[] = ['pressing-spray', 'starch', 'liquid-stabilizer', 'edge-stiffener', 'tear-away', 'wash-away', 'heat-away'];
+const GOES_AWAY: Family[] = [
+  'pressing-spray',
+  'starch',
+  'liquid-stabilizer',
+  'edge-stiffener',
+  'tear-away',
+  'wash-away',
+  'heat-away',
+];
 const SHEETS: Family[] = ['tear-away', 'cut-away', 'mesh', 'wash-away', 'heat-away', 'topping'];
 
 /** Heading of what serves another purpose. */
 const NOT_FOR_ROLE = 'Made for something else';
 
 function notForRole({ profile }: Question, layer: Material): string {
-  if (layer.family === 'topping') return 'A topping is for lofty or looped cloth under an embroidery needle; there is nothing to keep stitches from sinking into here.';
+  if (layer.family === 'topping')
+    return 'A topping is for lofty or looped cloth under an embroidery needle; there is nothing to keep stitches from sinking into here.';
   if (SHEETS.includes(layer.family)) return 'It is a sheet for stitching on, not a support that is worn.';
   if (GOES_AWAY.includes(layer.family)) return `It washes out again, and ${profile.phrase} needs support that stays.`;
   if (profile.kind === 'stitch') return 'It is support for wear, not a sheet that holds cloth still under the needle.';

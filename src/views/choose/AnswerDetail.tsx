@@ -14,6 +14,7 @@ import { useUnits } from '../../ui/units-context';
 import { lengthWords, minutesWords, piecesWords, verdict } from './answers';
 import WhatIfPanel from './WhatIfPanel';
 import { capital } from '../../core/letters';
+import type { useTakeBack } from './use-take-back';
 
 interface Props {
   stack: RankedStack;
@@ -31,6 +32,8 @@ interface Props {
   clothName: string;
   clothThickness: number;
   onOpen: (stack: RankedStack) => void;
+  /** The job of a project that somebody came from, where it can be given to it. */
+  back: ReturnType<typeof useTakeBack>;
   onTake: () => void;
   onHang: () => void;
   onCompare: () => void;
@@ -39,7 +42,7 @@ interface Props {
 /** One answer opened: how it hangs, why, what to look out for, how it is put on. */
 export default function AnswerDetail(props: Props) {
   const { stack, siblings, choice, fabric, part, asked, opaque, currency, compared, clothName, clothThickness } = props;
-  const { onOpen, onTake, onHang, onCompare } = props;
+  const { back, onOpen, onTake, onHang, onCompare } = props;
   const units = useUnits();
   const { predicted, terms } = stack;
   const stitched = stack.criteria.some((criterion) => criterion.name === 'Carries the stitches');
@@ -62,8 +65,13 @@ export default function AnswerDetail(props: Props) {
           <button type="button" className="btn" aria-pressed={compared} onClick={onCompare}>
             {compared ? 'Out of the comparison' : 'Compare'}
           </button>
-          <button type="button" className="btn btn-primary" onClick={onTake}>
-            Put it to a project
+          {back && (
+            <button type="button" className="btn btn-primary" onClick={() => back.take(stack)}>
+              Take it for “{back.name}”
+            </button>
+          )}
+          <button type="button" className={back ? 'btn' : 'btn btn-primary'} onClick={onTake}>
+            {back ? 'Another project' : 'Put it to a project'}
           </button>
         </div>
       </div>

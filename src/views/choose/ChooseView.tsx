@@ -14,6 +14,7 @@ import MeasureNext from './MeasureNext';
 import MoreWishes from './MoreWishes';
 import RuledOut from './RuledOut';
 import Sentence from './Sentence';
+import { useTakeBack, type FromJob } from './use-take-back';
 import { useRefused } from './use-refused';
 import { askedWith, partOf, toQuery, type SentenceState } from './sentence-state';
 
@@ -29,12 +30,14 @@ interface Props {
   ways: Partial<Schools>;
   cloths: (Fabric & { id: string; name: string; own: boolean; measured: string[] })[];
   start: SentenceState;
+  /** The job of a project that somebody came from. */
+  from: FromJob | null;
   /** The answer to `start`, worked out on the server so that it stands there from the first paint. */
   startChoice: Choice;
 }
 
 /** The front door: the question as a sentence, the answers below it. */
-export default function ChooseView({ units, currency, ways, cloths, start, startChoice }: Props) {
+export default function ChooseView({ units, currency, ways, cloths, from, start, startChoice }: Props) {
   const [state, setState] = useState(start);
   const [openId, setOpenId] = useState<string>();
   const [taking, setTaking] = useState(false);
@@ -53,14 +56,17 @@ export default function ChooseView({ units, currency, ways, cloths, start, start
   useEffect(() => {
     if (opened.current === state) return;
     opened.current = state;
-    history.replaceState(null, '', `/${toQuery(state)}`);
-  }, [state]);
+    const query = new URLSearchParams(toQuery(state).slice(1));
+    if (from) query.set('job', from.jobId);
+    history.replaceState(null, '', query.size > 0 ? `/?${query}` : '/');
+  }, [state, from]);
   // Another answer is opened at its best.
   const [seen, setSeen] = useState(choice);
   if (seen !== choice) {
     setSeen(choice);
     setOpenId(undefined);
   }
+  const back = useTakeBack(from, cloth.id, part, state.schools);
   const { find, setFind, shown } = useRefused({ fabric, part, ...asked }, choice);
   const comparedStacks = compared
     .map((id) => choice.ranked.find((stack) => stack.id === id))
@@ -159,6 +165,7 @@ export default function ChooseView({ units, currency, ways, cloths, start, start
               clothName={cloth.name}
               clothThickness={clothThickness(cloth).value}
               onOpen={(stack) => setOpenId(stack.id)}
+              back={back}
               onTake={() => setTaking(true)}
               onHang={() => setHanging(true)}
               onCompare={() => toggleCompared(open)}

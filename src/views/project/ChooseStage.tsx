@@ -121,7 +121,10 @@ export default function ChooseStage({ work, cloth, cloths, materials, trim, ways
         <h2 className="chalk-heading">{work.stack ? 'Or take another' : `What to put behind “${work.name}”`}</h2>
         <p className="quiet">
           {cloth.name}, wanted {choice?.hand ?? '…'}. The best of each kind.{' '}
-          <a className="font-semibold text-primary underline underline-offset-2" href={`/${toQuery(sentenceOf(work))}`}>
+          <a
+            className="font-semibold text-primary underline underline-offset-2"
+            href={`/${toQuery(sentenceOf(work))}&job=${work.id}`}
+          >
             All reasons, comparison and drape
           </a>
         </p>
@@ -247,6 +250,7 @@ function sentenceOf(work: Worked): SentenceState {
     ...(wish.embroidery
       ? { stitches: wish.embroidery.stitches, width: wish.embroidery.width, height: wish.embroidery.height }
       : {}),
+    schools: work.stack?.schools ?? {},
     piece: sizeOfPiece(openPiece(work), work.wish.role, work.count),
   };
 }
