@@ -303,6 +303,8 @@ export const settingsSchema = shape({
   currency: text(4, 1).required(),
   soleLength: number({ min: 50, max: 1000 }).required(),
   soleWidth: number({ min: 30, max: 600 }).required(),
+  ironSteam: yup.boolean().default(true),
+  ironWeight: number({ min: 100, max: 20_000 }).default(1400),
   boardLength: number({ min: 200, max: 5000 }).default(1200),
   boardWidth: number({ min: 150, max: 3000 }).default(380),
   pressLength: number({ min: 0, max: 2000 }).default(0),

@@ -1,4 +1,4 @@
-import type { Air } from '../core/liquid';
+import type { Workplace } from '../core/choose';
 import { timingsOf } from '../core/schedule';
 import { benchRuns, jobsOfRun } from '../store/bench-runs';
 import type { Db } from '../store/database';
@@ -6,9 +6,13 @@ import { airOf, readSettings } from '../store/settings';
 import { keepTimings, pacesOf } from '../store/timings';
 import { edgeOf } from './edge-of-jobs';
 
-/** The air in which the person hangs wet cloth, with how fast it dries there by their own times. */
-export function ownAir(db: Db): Air & { pace: number } {
-  return { ...airOf(readSettings(db).settings), pace: pacesOf(db).drying.factor };
+/** Where and with what the person works: the air in which wet cloth hangs, with how fast it dries there by their own times, and the iron. */
+export function workplaceOf(db: Db): Workplace {
+  const { settings } = readSettings(db);
+  return {
+    air: { ...airOf(settings), pace: pacesOf(db).drying.factor },
+    iron: { steam: settings.ironSteam, weight: settings.ironWeight },
+  };
 }
 
 /** Keeps what a run tells of the person's pace, once it is finished. A scrap tells nothing: it is too small. */

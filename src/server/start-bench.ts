@@ -18,7 +18,7 @@ import { pacesOf } from '../store/timings';
 import { getWorkpiece, type Workpiece } from '../store/workpieces';
 import { doneTogether } from './bench-together';
 import { orderOfJob } from './order-of-work';
-import { ownAir } from './own-times';
+import { workplaceOf } from './own-times';
 
 /**
  * The run of a job that is open, or a new one: the steps of its stack in working order, with the iron stops
@@ -146,7 +146,7 @@ function plannedWork(db: Db, jobId: string): Planned {
         }).stops,
     );
   };
-  const one = stepsFor(question, chosen, work.stack.setting, order, ownAir(db));
+  const one = stepsFor(question, chosen, work.stack.setting, order, workplaceOf(db));
   return { work, clothName: cloth.name, outline: piece.outline, plate, chosen, order, one, stopsOn };
 }
 

@@ -1,24 +1,14 @@
+import type { DayOptions, DayState } from '../core/schedule';
 import type { Db } from './database';
 import { StaleError } from './errors';
 
 /** How the working day is planned, and what became of it so far. */
-export interface DayPlan {
+export interface DayPlan extends DayOptions, DayState {
   jobIds: string[];
   runIds: string[];
-  people: number;
-  irons: number;
-  /** Minutes of an evening; 0 when all is done in one go. */
-  evening: number;
-  /** What it is planned for besides being short; short alone where it is not said. */
-  aim?: DayAim | undefined;
   /** Time of day at which it begins: `19:00`. */
   from: string;
-  /** Ids of tasks that are done, and minutes by which tasks are late. */
-  done: string[];
-  late: { id: string; minutes: number }[];
 }
-
-export type DayAim = 'shortest' | 'fewer-changes' | 'board-free';
 
 export interface KeptDayPlan {
   /** None before the first was kept. */

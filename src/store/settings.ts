@@ -12,6 +12,9 @@ export interface Settings {
   /** Iron sole, mm. */
   soleLength: number;
   soleWidth: number;
+  /** Whether it gives steam, and what it weighs, g. */
+  ironSteam: boolean;
+  ironWeight: number;
   /** What of a sheet lies on the ironing board at once, mm. */
   boardLength: number;
   boardWidth: number;
@@ -41,6 +44,8 @@ export const DEFAULT_SETTINGS: Settings = {
   currency: '€',
   soleLength: 220,
   soleWidth: 115,
+  ironSteam: true,
+  ironWeight: 1400,
   boardLength: 1200,
   boardWidth: 380,
   pressLength: 0,

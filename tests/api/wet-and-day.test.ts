@@ -184,6 +184,13 @@ describe('the day that is planned', () => {
     expect((await send('GET', '/api/day')).body.plan).toEqual(plan);
   });
 
+  it('says what now; what was planned and is gone by now does no harm', async () => {
+    const { version } = (await send('GET', '/api/day')).body;
+    const gone = { ...plan, jobIds: ['gone-job'], runIds: ['gone-run'], done: [], late: [] };
+    await send('PUT', '/api/day', { plan: gone, version });
+    expect((await send('GET', '/api/day/now')).body).toEqual({ now: null, next: null, alongside: [], open: [] });
+  });
+
   it.each([
     [{ from: '25:00' }, 'plan.from'],
     [{ people: 9 }, 'plan.people'],

@@ -42,7 +42,18 @@ test('an evening of three projects: planned, run late, planned again, ticked, pu
 
   // Evenings of two hours: nothing of a run is left for the next.
   await page.getByLabel('Fit it into').selectOption('120');
-  await expect(page.getByRole('region', { name: 'Evening 1 of 2' })).toBeVisible();
+  const evening = page.getByRole('region', { name: 'Evening 1 of 2' });
+  await expect(evening).toBeVisible();
+  const order = (await evening.getByRole('listitem').allInnerTexts()).join(' ');
+
+  // The bench follows the plan, on whichever tablet it is opened.
+  await open(page, '/bench');
+  const now = page.getByRole('region', { name: 'By the plan of the day' });
+  await expect(now).toContainText('Now');
+  const told = await now.getByRole('link').first().innerText();
+  expect(order.replace(/\s+/g, ' ')).toContain(told.replace(/\s+/g, ' '));
+  await now.getByRole('link').first().click();
+  await expect(page).toHaveURL(/\/(bench\/[\w-]+|day)$/);
 });
 
 test('a dark and a light cloth from one bottle: how much, in which order, how long they hang', async ({ page }) => {

@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { eveningsOf, runTasks, type DayTask, type TimedStep } from '../../src/core/schedule';
+import { eveningsOf, firstOf, NOTHING_DONE, planDay, runTasks, type DayTask, type TimedStep } from '../../src/core/schedule';
 import { pacesFrom } from '../../src/core/learn';
 import { writeCalendar } from '../../src/formats/ics/calendar';
-import { clock, NOTHING_DONE, planDay, sums } from '../../src/views/day/day-plan';
+import { clock, sums } from '../../src/views/day/day-plan';
 import { pullOf, volume, waiting, wetPlans, type WetThing } from '../../src/views/wet/wet-sums';
 
 const step = (id: string, kind: TimedStep['kind'], more: Partial<TimedStep> = {}): TimedStep => ({
@@ -117,6 +117,14 @@ describe('a day', () => {
     expect(done[0]!.plan.makespan).toBe(40);
     expect(done[0]!.tasks.map(({ id }) => id)).toEqual(['soak/2', 'baste/0']);
     expect(planDay(runs, { done: [...soak, ...baste].map(({ id }) => id), late: [] }, options)).toEqual([]);
+  });
+
+  it('says what now, what next, and what goes on alongside', () => {
+    const asked = (done: string[]) => firstOf(planDay(runs, { done, late: [] }, options));
+    expect(asked([])).toMatchObject({ now: { id: 'soak/0' }, next: { id: 'baste/0' }, alongside: [] });
+    // While it soaks the hands baste.
+    expect(asked(['soak/0'])).toMatchObject({ now: { id: 'baste/0' }, next: { id: 'soak/2' }, alongside: [{ id: 'soak/1' }] });
+    expect(firstOf([])).toEqual({ now: null, next: null, alongside: [] });
   });
 
   it('is told in hours and hands', () => {

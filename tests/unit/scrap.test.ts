@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { LIBRARY_CLOTHS, LIBRARY_LAYERS } from '../../src/core/library';
 import { joinedAs } from '../../src/core/layers';
 import { DEFAULT_SCHOOLS } from '../../src/core/schools';
-import { actOf, stackSteps } from '../../src/core/steps';
+import { actOf, pressWords, stackSteps } from '../../src/core/steps';
 import {
   AMOUNTS,
   bestCell,
@@ -273,5 +273,34 @@ describe('rounds that a scrap found', () => {
         ({ id }) => id.endsWith('-wet'),
       ).length;
     expect([rounds(), rounds(2)]).toEqual([3, 2]);
+  });
+});
+
+describe('the person’s own iron', () => {
+  const steamed = { ironDots: 2, seconds: 12, steam: true, cover: 'cloth' };
+  const words = (setting: typeof steamed, iron?: { steam: boolean; weight: number }) =>
+    pressWords(setting, DEFAULT_SCHOOLS, 0, iron);
+
+  it('that gives no steam presses through a damp cloth instead', () => {
+    expect(words(steamed)).toContain('with steam, under a thin cotton cloth');
+    expect(words(steamed, { steam: true, weight: 1500 })).toBe(words(steamed));
+    expect(words(steamed, { steam: false, weight: 1500 })).toContain('dry, under a damp cloth, since your iron gives no steam');
+    const dry = { ...steamed, steam: false };
+    expect(words(dry, { steam: false, weight: 1500 })).toBe(words(dry));
+  });
+
+  it('that is light is leaned on, and the bench says so', () => {
+    expect(words(steamed, { steam: true, weight: 800 })).toContain('lean on it');
+    const steps = stackSteps({
+      ...{
+        fabric: cloth('Shirting poplin'),
+        layers: chosen('medium-woven-fusible-60-g'),
+        stitched: false,
+        floats: false,
+        bias: false,
+      },
+      ...{ washed: false, cutAlready: false, schools: DEFAULT_SCHOOLS, iron: { steam: true, weight: 800 } },
+    });
+    expect(steps.find(({ kind }) => kind === 'press')!.detail).toContain('lean on it');
   });
 });

@@ -1,12 +1,28 @@
 import type { Air } from '../liquid';
 import type { ChosenLayer } from '../layers';
 import type { Schools } from '../schools';
-import { orderOfWork, stackSteps, STITCH_ROLES, type FoundSetting, type Order, type Step, type StitchRole } from '../steps';
+import {
+  orderOfWork,
+  stackSteps,
+  STITCH_ROLES,
+  type FoundSetting,
+  type Iron,
+  type Order,
+  type Step,
+  type StitchRole,
+} from '../steps';
 import type { Question } from './protocol';
 
 /** So many pieces of at most this size are worth fusing together, mm². */
 const MANY = 4;
 const SMALL = 40_000;
+
+/** Where and with what the person works. */
+export interface Workplace {
+  /** The air in which wet cloth hangs. */
+  air?: Air;
+  iron?: Iron;
+}
 
 /**
  * The working order of a stack for what was asked: prepare, cut, apply, check.
@@ -18,7 +34,7 @@ export function stepsFor(
   layers: readonly ChosenLayer[],
   found?: FoundSetting,
   order: Order = orderFor(question, layers),
-  air?: Air,
+  workplace: Workplace = {},
 ): Step[] {
   const { fabric, part, profile, traits, schools, piece } = question;
   const stitched = profile.kind === 'stitch';
@@ -38,7 +54,7 @@ export function stepsFor(
     yardage: piece.width * piece.height * piece.count,
     around: 2 * (piece.width + piece.height),
     modelled: part.role === 'modelling',
-    ...(air ? { air } : {}),
+    ...workplace,
   });
 }
 

@@ -1,3 +1,5 @@
+export { firstOf, NOTHING_DONE, planDay } from './day';
+export type { DayOptions, DayState, PlannedNow } from './day';
 export { eveningsOf } from './evenings';
 export type { Evening } from './evenings';
 export { BY_HAND as HANDS, BY_IRON as IRON, paceOf, runTasks, stepMinutes } from './run-tasks';

@@ -75,7 +75,7 @@ function pressAndCool(id: string, material: Material, input: StepsFor): Step[] {
       kind: 'press',
       seconds: setting.seconds,
       title: `Press ${lower(material.name)}: ${setting.seconds} s a stop`,
-      detail: pressWords(setting, input.schools, input.longest),
+      detail: pressWords(setting, input.schools, input.longest, input.iron),
       safety: HEAT_SAFETY,
     },
     {

@@ -1,7 +1,7 @@
 export { ACTS, actOf } from './acts';
 export type { Act } from './acts';
 export { pressSetting, pressWords, settingWords } from './press-setting';
-export type { FoundSetting, PressSetting } from './press-setting';
+export type { FoundSetting, Iron, PressSetting } from './press-setting';
 export { COVER as COVER_WORDS, HEAT_SAFETY } from './words';
 export { orderOfWork, sheetLayer } from './order';
 export type { Order } from './order';

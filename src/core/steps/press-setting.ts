@@ -12,6 +12,16 @@ export interface PressSetting {
   cover: string;
 }
 
+/** The person's own iron. */
+export interface Iron {
+  steam: boolean;
+  /** g. */
+  weight: number;
+}
+
+/** A lighter iron does not press by its own weight, g. */
+const LIGHT_IRON = 1100;
+
 /** A setting that a scrap found best, and the layer that it is for. */
 export interface FoundSetting extends PressSetting {
   materialId: string;
@@ -79,10 +89,17 @@ const TACK_FIRST = 660;
 /**
  * The setting and the way of moving as one line for the bench.
  *
+ * @param longest side of the piece, mm @param iron the person's own
  * @example pressWords({ ironDots: 2, seconds: 10, steam: false, cover: 'cloth' }, DEFAULT_SCHOOLS).length > 0 // true
  */
-export function pressWords(setting: PressSetting, schools: Schools, longest = 0): string {
+export function pressWords(setting: PressSetting, schools: Schools, longest = 0, iron?: Iron): string {
   const moving =
     schools.moving === 'lift' && longest > TACK_FIRST ? MOVING['tack']! : (MOVING[schools.moving] ?? MOVING['lift']!);
-  return `Iron ${IRON[setting.ironDots]}, ${setting.steam ? 'with steam' : 'dry'}, ${COVER[setting.cover]}. ${moving}`;
+  // A damp cloth gives the steam that the iron does not have.
+  const dampened = setting.steam && iron?.steam === false;
+  const how = dampened
+    ? `dry, ${COVER['damp-cloth']}, since your iron gives no steam`
+    : `${setting.steam ? 'with steam' : 'dry'}, ${COVER[setting.cover]}`;
+  const lean = iron && iron.weight < LIGHT_IRON ? ' Your iron is light: lean on it at every stop.' : '';
+  return `Iron ${IRON[setting.ironDots]}, ${how}. ${moving}${lean}`;
 }

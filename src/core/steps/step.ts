@@ -3,7 +3,7 @@ import type { Air } from '../liquid';
 import type { ChosenLayer } from '../layers';
 import type { StitchRole } from './finishing';
 import type { Order } from './order';
-import type { FoundSetting } from './press-setting';
+import type { FoundSetting, Iron } from './press-setting';
 import type { Schools } from '../schools';
 
 /** Where in the working order a step belongs. */
@@ -66,5 +66,7 @@ export interface StepsFor {
   /** What is shaped and never washed, such as flowers. */
   modelled?: boolean;
   /** The air in which it hangs to dry; a still room when it is not said. */
-  air?: Air;
+  air?: Air | undefined;
+  /** The iron that is used; any when it is not said. */
+  iron?: Iron | undefined;
 }

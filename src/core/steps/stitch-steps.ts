@@ -27,7 +27,7 @@ export function stitchSteps(input: StepsFor): Step[] {
       kind: 'press',
       seconds: setting.seconds,
       title: `Fuse ${name} to the wrong side`,
-      detail: pressWords(setting, schools),
+      detail: pressWords(setting, schools, 0, input.iron),
       safety: HEAT_SAFETY,
     });
     steps.push({

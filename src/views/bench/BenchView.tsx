@@ -9,6 +9,7 @@ import CheckBoxes from './CheckBoxes';
 import type { JobLog } from './job-log';
 import { mistedFirst, outlineOf, setAside, placeOf, stopsOf } from './bench-moves';
 import DampButtons from './DampButtons';
+import { Meanwhile } from './PlanNow';
 import PressDrawing from './PressDrawing';
 import { actOf } from '../../core/steps';
 import { GlueOnIron } from '../../ui/steps/FaceAndGlue';
@@ -93,6 +94,7 @@ export default function BenchView({ run, units, sound, projectId, logs }: Props)
                   : Math.ceil(left)}
               </p>
             )}
+            {step.kind === 'wait' && left !== undefined && <Meanwhile run={run.id} />}
             {pressing && stops.length > 0 && (
               <p className="mt-2 text-2xl font-semibold">
                 Stop {Math.min(place.stop + 1, stops.length)} of {stops.length}

@@ -4,6 +4,7 @@ import { formatDuration } from '../../core/units';
 import { call, plainMessage, type ApiError } from '../../ui/api';
 import { counted, keepUnits } from '../../ui/text';
 import type { PressTool } from '../../core/press';
+import PlanNow from './PlanNow';
 import ToolChoice from './ToolChoice';
 import type { BenchBoard } from '../../server/bench-board';
 
@@ -44,6 +45,7 @@ export default function BoardView({ board, press }: { board: BenchBoard; press: 
           </a>
         </p>
       </div>
+      <PlanNow />
       <section className="mt-3" aria-label="Open at the bench">
         <h2 className="chalk-heading">Open</h2>
         {board.runs.length === 0 ? (

@@ -1,14 +1,13 @@
 import { CalendarDays, Printer, RotateCcw } from 'lucide-react';
 import { useMemo } from 'react';
 import { PACES, type Pace, type Paces } from '../../core/learn';
-import type { DayTask } from '../../core/schedule';
+import { NOTHING_DONE, planDay, type DayTask } from '../../core/schedule';
 import { useAsked } from '../../ui/query';
 import { SelectField } from '../../ui/form/form-fields';
 import { counted, keepUnits } from '../../ui/text';
 import type { BenchBoard } from '../../server/bench-board';
 import type { DayRun } from '../../server/day-work';
-import type { DayAim, DayPlan, KeptDayPlan } from '../../store/day-plan';
-import { NOTHING_DONE, planDay } from './day-plan';
+import type { DayPlan, KeptDayPlan } from '../../store/day-plan';
 import { useDayPlan } from './use-day-plan';
 import EveningPlan from './EveningPlan';
 
@@ -21,7 +20,7 @@ const EVENINGS: [string, string][] = [
   ['120', 'evenings of two hours'],
   ['180', 'evenings of three hours'],
 ];
-const AIMS: [DayAim, string][] = [
+const AIMS: [NonNullable<DayPlan['aim']>, string][] = [
   ['shortest', 'in the shortest time'],
   ['fewer-changes', 'with fewer changes'],
   ['board-free', 'with the board free soon'],

@@ -1,6 +1,6 @@
 import { Play, Printer, RotateCcw } from 'lucide-react';
 import { useMemo, useState } from 'react';
-import { questionFor, sizeOfPiece, stepsFor } from '../../core/choose';
+import { questionFor, sizeOfPiece, stepsFor, type Workplace } from '../../core/choose';
 import { fabricOf } from '../../core/cloth';
 import { isFusible, type Material } from '../../core/layers';
 import { openPiece } from '../../core/pieces';
@@ -9,7 +9,6 @@ import { schoolsOf } from '../../core/schools';
 import { formatDuration } from '../../core/units';
 import type { ApiError } from '../../ui/api';
 import { call } from '../../ui/api';
-import type { Air } from '../../core/liquid';
 import type { Cloth } from '../../store/cloths';
 import type { Settings } from '../../store/settings';
 import type { PressTool } from '../../core/press';
@@ -24,8 +23,8 @@ interface Props {
   cloth: Cloth | undefined;
   layers: StageLayer[];
   settings: Settings;
-  /** Where wet cloth hangs. */
-  air: Air;
+  /** Where and with what the person works. */
+  workplace: Workplace;
   /** When its pieces are cut and fused. */
   order: Order | undefined;
   /** Bench run that has been started and not finished. */
@@ -36,7 +35,7 @@ interface Props {
 const STAGE_HEADINGS = { prepare: 'Prepare', cut: 'Cut', apply: 'Apply', check: 'Check' } as const;
 
 /** What will be done at the bench, and the way there. */
-export default function ApplyStage({ work, cloth, layers, settings, air, order, openRun, onChoose }: Props) {
+export default function ApplyStage({ work, cloth, layers, settings, workplace, order, openRun, onChoose }: Props) {
   const [error, setError] = useState<string>();
   const press = hasPress(settings);
   const [tool, setTool] = useState<PressTool>(press ? 'press' : 'iron');
@@ -45,8 +44,8 @@ export default function ApplyStage({ work, cloth, layers, settings, air, order, 
     const known = layers.filter((layer): layer is StageLayer & { material: Material } => layer.material !== undefined);
     const schools = schoolsOf(settings.schools, work.stack.schools);
     const piece = sizeOfPiece(openPiece(work), work.wish.role, work.count, settings.trim, work.place);
-    return stepsFor(questionFor(fabricOf(cloth), work.wish, { schools, piece }), known, work.stack.setting, order, air);
-  }, [work, cloth, layers, settings, order, air]);
+    return stepsFor(questionFor(fabricOf(cloth), work.wish, { schools, piece }), known, work.stack.setting, order, workplace);
+  }, [work, cloth, layers, settings, order, workplace]);
   if (!cloth || !work.stack) {
     return (
       <div className="sheet p-6">

@@ -98,7 +98,7 @@ export default function Stages(props: Props) {
           cloth={cloth}
           layers={layers}
           settings={settings}
-          air={data.air}
+          workplace={data.workplace}
           order={data.orders[work.id]}
           openRun={data.openRuns[work.id]}
           onChoose={choose}

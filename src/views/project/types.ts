@@ -1,4 +1,4 @@
-import type { Air } from '../../core/liquid';
+import type { Workplace } from '../../core/choose';
 import type { Material } from '../../core/layers';
 import type { Order } from '../../core/steps';
 import type { Cloth } from '../../store/cloths';
@@ -25,8 +25,8 @@ export interface ProjectData {
   /** Jobs with a bench run that is open. */
   openRuns: Record<string, string>;
   settings: Settings;
-  /** Where wet cloth hangs, and how fast it dries there by the person's own times. */
-  air: Air;
+  /** Where and with what the person works. */
+  workplace: Workplace;
   /** Cutting tables, open ones and those that are cut. */
   tables: CutTable[];
 }

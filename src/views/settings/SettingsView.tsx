@@ -4,6 +4,7 @@ import { useWrite } from '../../ui/query';
 import { ApiError, call } from '../../ui/api';
 import { CheckInput, SelectInput, TextInput } from '../../ui/form/form-fields';
 import RestoredDraft from '../../ui/form/RestoredDraft';
+import { readNumber } from '../../ui/form/reading';
 import FormErrors from '../../ui/form/FormErrors';
 import { useKeptForm } from '../../ui/form/use-kept-form';
 import { settingsSchema } from '../../schemas/records';
@@ -52,7 +53,7 @@ export default function SettingsView({ start }: { start: Kept }) {
     key: `settings ${kept.version}`,
     schema: settingsSchema,
     start: () => start.settings,
-    read: (settings) => settings,
+    read: (settings) => ({ ...settings, ironWeight: readNumber('ironWeight', String(settings.ironWeight), 'g') }),
   });
   const { field, error, form } = of;
   const draft = form.watch();
@@ -113,13 +114,20 @@ export default function SettingsView({ start }: { start: Kept }) {
           </div>
           <CheckInput label="Sound at the bench" {...field('sound')} />
         </section>
-        <section className="sheet space-y-4 p-5">
+        <section className="sheet space-y-4 p-5 lg:row-span-2">
           <h2 className="chalk-heading">The iron</h2>
           <div className="grid gap-4 sm:grid-cols-[1fr_9rem]">
             <div className="space-y-4">
               <LengthField label="Length of the sole" {...lengthOf('soleLength')} min={50} />
               <LengthField label="Width of the sole" {...lengthOf('soleWidth')} min={30} />
               <LengthField label="Overlap of neighbouring stops" {...lengthOf('stopOverlap')} />
+              <TextInput
+                label="It weighs, g"
+                inputMode="numeric"
+                hint="A light iron has to be leaned on."
+                {...field('ironWeight')}
+              />
+              <CheckInput label="It gives steam" {...field('ironSteam')} />
             </div>
             <svg
               viewBox={`${-draft.soleWidth / 2 - 8} ${-draft.soleLength / 2 - 8} ${draft.soleWidth + 16} ${draft.soleLength + 16}`}
@@ -146,7 +154,7 @@ export default function SettingsView({ start }: { start: Kept }) {
             ))}
           </div>
         </section>
-        <section className="sheet space-y-4 p-5">
+        <section className="sheet space-y-4 p-5 lg:col-span-2">
           <h2 className="chalk-heading">The machine and the seams</h2>
           <div className="grid gap-4 sm:grid-cols-2">
             <LengthField

@@ -1,8 +1,8 @@
-import { dayPlanSchema, daySchema } from '../../schemas/compute';
-import { database } from '../../server/database';
-import { dayRuns } from '../../server/day-work';
-import { endpoint, jsonEndpoint } from '../../server/endpoint';
-import { readDayPlan, writeDayPlan } from '../../store/day-plan';
+import { dayPlanSchema, daySchema } from '../../../schemas/compute';
+import { database } from '../../../server/database';
+import { dayRuns } from '../../../server/day-work';
+import { endpoint, jsonEndpoint } from '../../../server/endpoint';
+import { readDayPlan, writeDayPlan } from '../../../store/day-plan';
 
 /** The day that was planned last, for every tablet of the house. */
 export const GET = endpoint(() => readDayPlan(database()));

@@ -1,0 +1,83 @@
+import { eveningsOf, type Evening } from './evenings';
+import { BY_HAND, BY_IRON, type DayTask } from './run-tasks';
+import { schedule, type Aim } from './schedule';
+
+/** How the day is worked. */
+export interface DayOptions {
+  people: number;
+  irons: number;
+  /** Minutes of an evening; 0 when all is done in one go. */
+  evening: number;
+  /** What it is planned for besides being short. */
+  aim?: 'shortest' | 'fewer-changes' | 'board-free' | undefined;
+}
+
+/** What it costs to put one thing away and find another, minutes. */
+const CHANGE = 5;
+
+function aimOf(aim: DayOptions['aim']): Aim | undefined {
+  if (aim === 'board-free') return { kind: 'free-soon', resource: BY_IRON };
+  if (aim !== 'fewer-changes') return undefined;
+  return { kind: 'fewer-changes', resource: BY_HAND, of: ({ id }) => id.slice(0, id.lastIndexOf('/')), costs: CHANGE };
+}
+
+/** What became of tasks so far. */
+export interface DayState {
+  /** Ids of tasks that are done, and minutes by which tasks are late. */
+  done: string[];
+  late: { id: string; minutes: number }[];
+}
+
+export const NOTHING_DONE: DayState = { done: [], late: [] };
+
+/** Tasks that are still to be done, with what is late reckoned in; what waited on a done one waits no more. */
+function leftOf(tasks: readonly DayTask[], { done, late }: DayState): DayTask[] {
+  return tasks
+    .filter(({ id }) => !done.includes(id))
+    .map((task) => ({
+      ...task,
+      minutes: task.minutes + (late.find(({ id }) => id === task.id)?.minutes ?? 0),
+      after: task.after.filter((id) => !done.includes(id)),
+    }));
+}
+
+/**
+ * The evenings in which some runs are worked; one when there is no limit.
+ *
+ * @example planDay([], { done: [], late: [] }, { people: 1, irons: 1, evening: 0 }) // []
+ */
+export function planDay(
+  runs: readonly { id: string; tasks: DayTask[] }[],
+  state: DayState,
+  { people, irons, evening, aim }: DayOptions,
+): Evening<DayTask>[] {
+  const capacity = { [BY_HAND]: people, [BY_IRON]: irons };
+  const left = runs.map(({ tasks }) => leftOf(tasks, state)).filter((tasks) => tasks.length > 0);
+  if (left.length === 0) return [];
+  if (evening > 0) return eveningsOf(left, capacity, evening, aimOf(aim));
+  const tasks = left.flat();
+  return [{ tasks, plan: schedule({ tasks, capacity, aim: aimOf(aim) }), long: false }];
+}
+
+/** What a plan says to do: now, then, and what goes on alongside meanwhile. */
+export interface PlannedNow {
+  now: DayTask | null;
+  next: DayTask | null;
+  alongside: DayTask[];
+}
+
+/**
+ * The first two things that hands do in a plan, and what dries or cools by itself until the first is done.
+ *
+ * @example firstOf([]).now // null
+ */
+export function firstOf(evenings: readonly Evening<DayTask>[]): PlannedNow {
+  const [evening] = evenings;
+  const timed = (evening?.plan.starts ?? []).flatMap((at) => {
+    const task = evening!.tasks.find(({ id }) => id === at.id);
+    return task ? [{ ...at, task }] : [];
+  });
+  const [first, second] = timed.filter(({ task }) => task.hands);
+  const meanwhile = timed.filter(({ task, start }) => !task.hands && first && start < first.end);
+  return { now: first?.task ?? null, next: second?.task ?? null, alongside: meanwhile.map(({ task }) => task) };
+}

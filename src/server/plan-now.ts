@@ -1,0 +1,44 @@
+import { InputError } from '../core/input-error';
+import { firstOf, planDay, type PlannedNow } from '../core/schedule';
+import { benchRuns, openRunOf } from '../store/bench-runs';
+import { readDayPlan } from '../store/day-plan';
+import type { Db } from '../store/database';
+import { NotFoundError } from '../store/errors';
+import { dayRuns, type DayRun } from './day-work';
+
+/** What is to be done now by the plan of the day. */
+export interface ByPlan extends PlannedNow {
+  /** Runs of the plan that are open at the bench; the others are jobs that are still to be started. */
+  open: string[];
+}
+
+/** A run or job of the plan; none when it is gone, finished or no longer ready. */
+function still(db: Db, jobIds: string[], runIds: string[]): DayRun[] {
+  try {
+    return dayRuns(db, jobIds, runIds);
+  } catch (error) {
+    if (error instanceof InputError || error instanceof NotFoundError) return [];
+    throw error;
+  }
+}
+
+/**
+ * What the plan of the day says to do now, next and alongside.
+ *
+ * @param without a run that is in hand: what can be done besides it
+ */
+export function planNow(db: Db, without?: string): ByPlan {
+  const { plan } = readDayPlan(db);
+  if (!plan) return { now: null, next: null, alongside: [], open: [] };
+  const open = plan.runIds.filter((id) => id !== without && benchRuns.find(db, id)?.finishedAt === null);
+  // A job that was started since goes on as its run.
+  const started = plan.jobIds.map((id) => openRunOf(db, id)?.id);
+  const runs = [
+    ...[...new Set([...open, ...started.filter((id) => id !== undefined && id !== without)])].flatMap((id) =>
+      still(db, [], [id!]),
+    ),
+    ...plan.jobIds.filter((_, i) => started[i] === undefined).flatMap((id) => still(db, [id], [])),
+  ];
+  const openIds = runs.map(({ id }) => id).filter((id) => !plan.jobIds.includes(id));
+  return { ...firstOf(planDay(runs, plan, plan)), open: openIds };
+}
