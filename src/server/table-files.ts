@@ -2,6 +2,7 @@ import {
   BUY,
   copyName,
   fingerprint,
+  lengthOffRoll,
   shrinksFirst,
   sourceOutline,
   treatmentWords,
@@ -132,8 +133,8 @@ async function list(laid: Laid, paper: Paper): Promise<Uint8Array> {
   const bought = table.laid.find(({ sourceId }) => sourceId === BUY);
   const shrinks = shrinksFirst(material, table.options, treatment);
   const buy = bought && lengthToBuy(bought.length, shrinks, units, table.options.squaring);
-  const used = table.laid.reduce((sum, { length }) => sum + length, 0);
-  const wetted = treatment && table.options.shrink ? treatmentWords(treatment, used, units) : undefined;
+  const off = table.laid.reduce((sum, { length }) => sum + lengthOffRoll(length, table.options, treatment), 0);
+  const wetted = treatment && table.options.shrink ? treatmentWords(treatment, off, units) : undefined;
   return cuttingList(
     {
       project: laid.project,

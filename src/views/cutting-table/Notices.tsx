@@ -64,9 +64,9 @@ export function ListNotices({ list, stale }: { list: TableList; stale: boolean }
 }
 
 /** That a cloth is wetted heavily, before it is cut or after, and what that does to its size. */
-export function TreatmentNotice({ treatment, laid }: { treatment: Treatment; laid: number }) {
+export function TreatmentNotice({ treatment, off }: { treatment: Treatment; off: number }) {
   const { system } = useUnits();
-  const { lead, rest } = treatmentWords(treatment, laid, system);
+  const { lead, rest } = treatmentWords(treatment, off, system);
   return (
     <p className="mt-3 border-l-4 border-accent pl-3">
       <strong>{keepUnits(lead)}</strong> {keepUnits(rest)}

@@ -2,6 +2,7 @@ import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { toast } from 'sonner';
 import {
   fingerprint,
+  lengthOffRoll,
   tableList,
   tableSources,
   usualOptions,
@@ -197,7 +198,10 @@ function Table({ project, material, works, treatment, method, stock, table: star
       )}
       <ListNotices list={list} stale={stale} />
       {treatment && options.shrink && (
-        <TreatmentNotice treatment={treatment} laid={laid.reduce((sum, { length }) => sum + length, 0)} />
+        <TreatmentNotice
+          treatment={treatment}
+          off={laid.reduce((sum, { length }) => sum + lengthOffRoll(length, options, treatment), 0)}
+        />
       )}
       {list.items.length > 0 && (
         <div className="mt-4 grid items-start gap-5 lg:grid-cols-[19rem_1fr]">
