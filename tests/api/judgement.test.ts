@@ -1,5 +1,8 @@
 import { usedOf } from '../../src/core/layers';
 import { describe, expect, it } from 'vitest';
+import type { RankedStack } from '../../src/core/choose';
+import { groupAnswers } from '../../src/views/choose/answers';
+import { PRACTISED, type PractisedCase } from '../files/judgement-cases';
 import { FABRIC, post, send } from './client';
 
 /*
@@ -440,6 +443,28 @@ function faults(each: Case, ranked: Awaited<ReturnType<typeof ask>>['ranked']): 
   return found;
 }
 
+/** Kinds of answer that stand on the first screen, and among which a combination may stand. */
+const SEEN = 3;
+const NEAR = 6;
+
+/** What is wrong with an answer to a further case, in words; empty when it holds. */
+function practisedFaults({ best, together, notFirst, form }: PractisedCase, ranked: readonly RankedStack[]): string[] {
+  const kinds = groupAnswers(ranked).map((group) => group.best);
+  const [first] = kinds;
+  if (!first) return ['no answer'];
+  const found: string[] = [];
+  const has = (stack: RankedStack, name: string) => stack.layers.some((layer) => layer.family === name);
+  const lasting = first.layers.filter((layer) => layer.family !== 'topping' && layer.form !== 'liquid');
+  if (best && !best.some((name) => has(first, name))) found.push(`first is ${first.title}`);
+  if (form && !lasting.every((layer) => form.includes(layer.form))) found.push(`first is ${first.title}, put on otherwise`);
+  for (const stack of kinds.slice(0, SEEN))
+    for (const name of notFirst ?? []) if (has(stack, name)) found.push(`${stack.title} stands on the first screen`);
+  const near = kinds.slice(0, NEAR);
+  if (together && !near.some((stack) => together.every((name) => has(stack, name))))
+    found.push(`${together.join(' with ')} is not among ${near.map(({ title }) => title).join('; ')}`);
+  return found;
+}
+
 describe('judgement', () => {
   it('says what a practised hand would say in at least 95 of 100 cases', async () => {
     const wrong: string[] = [];
@@ -448,6 +473,22 @@ describe('judgement', () => {
       if (first) wrong.push(first);
     }
     expect(wrong.length, wrong.join('\n')).toBeLessThanOrEqual(CASES.length * 0.05);
+  });
+
+  it('says it in at least 97 of a hundred further cases, together with what belongs together', async () => {
+    expect(PRACTISED.length).toBeGreaterThanOrEqual(100);
+    const wrong: string[] = [];
+    for (const each of PRACTISED) {
+      const { fabric, part, wishes, words } = each;
+      const { status, body } = await post('/api/choose', {
+        ...{ fabric: { ...FABRIC, ...fabric }, limit: 200, ...(wishes ? { wishes } : {}) },
+        part: { cut: 'straight', stretch: 'any', care: 'wash-warm', ...part },
+      });
+      expect(status).toBe(200);
+      const [first] = practisedFaults(each, body.ranked as RankedStack[]);
+      if (first) wrong.push(`${words}: ${first}`);
+    }
+    expect(wrong.length, wrong.join('\n')).toBeLessThanOrEqual(PRACTISED.length * 0.03);
   });
 
   it.each(STOPPED.map((each) => [each.words, each] as const))('holds the hard stop: %s', async (_words, each) => {

@@ -1,9 +1,16 @@
 import { expect, type Locator, type Page } from '@playwright/test';
 
-/** Waits until the islands of a screen have come alive. */
+/** Waits until the islands of a screen have come alive: taken over by the interface, and what follows from that done. */
 export async function alive(page: Page): Promise<void> {
   await page.waitForLoadState();
-  await page.waitForFunction(() => document.querySelectorAll('astro-island[ssr]').length === 0);
+  await page.waitForFunction(() =>
+    [...document.querySelectorAll('astro-island')].every(
+      (island) =>
+        !island.hasAttribute('ssr') &&
+        (!island.firstElementChild || Object.keys(island.firstElementChild).some((key) => key.startsWith('__react'))),
+    ),
+  );
+  await page.evaluate(() => new Promise((rested) => requestIdleCallback(() => setTimeout(rested), { timeout: 2000 })));
 }
 
 /** Opens an address and waits until its islands have come alive. */

@@ -2,6 +2,7 @@ import { render, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it, vi } from 'vitest';
 import { choose } from '../../src/core/choose';
+import type { Fabric } from '../../src/core/cloth';
 import { LIBRARY_CLOTHS, LIBRARY_LAYERS } from '../../src/core/library';
 import { apart } from '../../src/views/choose/AnswerList';
 import ChooseView from '../../src/views/choose/ChooseView';
@@ -87,21 +88,35 @@ describe('the question', () => {
     expect(best()).toBe(first);
   });
 
+  it('takes a cloth like the one that is named, but for its weight; its log and tests are not taken over', async () => {
+    const sent = ask();
+    await press(/^Cloth: as named/);
+    await type('It weighs', '220');
+    const { fabric, part: _part, ...rest } = await asked(sent);
+    expect(fabric).toMatchObject({ arealDensity: 220 });
+    expect(fabric).not.toHaveProperty('overhang');
+    expect(rest).not.toHaveProperty('clothId');
+    await press('As it is named');
+    await waitFor(() => expect(sent.at(-1)!.body).toMatchObject({ clothId: START.clothId }));
+  });
+
   it('keeps the answer that stands there and says so when the server is away', async () => {
     const first = answer.ranked[0]!.title;
     fakeServer(() => 'away');
     render(<ChooseView units="metric" currency="EUR" ways={{}} cloths={cloths} from={null} start={START} startChoice={answer} />);
     await pick('Part', 'hem');
-    expect(await screen.findByRole('alert')).toBeVisible();
+    // It is asked again twice before it is told; a busy machine takes its time.
+    expect(await screen.findByRole('alert', {}, { timeout: 10_000 })).toBeVisible();
     expect(screen.getByText(`Best answer: ${first}`)).toBeInTheDocument();
   });
 });
 
 describe('an answer put to a project', () => {
-  const open = (projects: { id: string; name: string }[], refuse = false) => {
+  const open = (projects: { id: string; name: string }[], refuse = false, newCloth?: Fabric & { name: string }) => {
     const sent = fakeServer(({ method, path }) => {
       if (method === 'GET') return [200, { projects }];
       if (path === '/api/projects') return [200, { id: 'new-one' }];
+      if (path === '/api/cloths') return [200, { id: 'new-cloth' }];
       return refuse ? [400, { error: { message: 'name: is too long', field: 'name' } }] : [200, { jobs: [{ id: 'job-one' }] }];
     });
     const gone = vi.fn();
@@ -110,6 +125,7 @@ describe('an answer put to a project', () => {
       <TakeToProject
         stack={answer.ranked[0]!}
         clothId="linen-cotton"
+        newCloth={newCloth}
         wish={partOf(START)}
         schools={{}}
         size={{ width: 300, height: 90, count: 4 }}
@@ -139,6 +155,16 @@ describe('an answer put to a project', () => {
     });
     const { layers } = cut!.jobs[0]!.stack;
     expect(layers.map(({ materialId }) => materialId)).toEqual(answer.ranked[0]!.layers.map((layer) => layer.materialId));
+  });
+
+  it('that is for a cloth like a known one brings the cloth with it, once', async () => {
+    const { sent, gone } = open([{ id: 'a', name: 'Banner' }], false, { ...cloths[0]!, name: 'Like poplin', arealDensity: 160 });
+    await screen.findByRole('option', { name: 'Banner' });
+    await press('Put it there');
+    await waitFor(() => expect(gone).toHaveBeenCalled());
+    const made = sent.filter(({ path }) => path === '/api/cloths');
+    expect(made.map(({ body }) => body['arealDensity'])).toEqual([160]);
+    expect((sent.at(-1)!.body['cuts'] as { clothId: string }[])[0]!.clothId).toBe('new-cloth');
   });
 
   it('asks for a name of a new project before anything is sent', async () => {

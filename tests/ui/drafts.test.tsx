@@ -1,5 +1,7 @@
 import { render, screen, waitFor } from '@testing-library/react';
+import { renderToString } from 'react-dom/server';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
+import ProjectsView from '../../src/views/projects/ProjectsView';
 import ClothForm from '../../src/views/cupboard/ClothForm';
 import LayerForm from '../../src/views/cupboard/LayerForm';
 import { UnitsProvider } from '../../src/ui/units-context';
@@ -94,5 +96,22 @@ describe('a layer like another', () => {
     await waitFor(() => expect(saved).toHaveBeenCalled());
     expect(sent.at(-1)).toMatchObject({ method: 'POST', path: '/api/layers', body: { arealDensity: 52, family: like.family } });
     expect(sent.at(-1)!.body).not.toHaveProperty('thickness');
+  });
+
+  it('is taken over when it was typed before the page came alive', async () => {
+    const form = (
+      <UnitsProvider value="metric">
+        <ProjectsView start={{ rows: [], total: 0, page: 0, size: 24 }} />
+      </UnitsProvider>
+    );
+    const container = document.body.appendChild(document.createElement('div'));
+    container.innerHTML = renderToString(form);
+    field('New project').value = 'Harbour supper';
+    const sent = fakeServer(() => [200, { id: 'p' }]);
+    vi.stubGlobal('location', { assign: vi.fn() });
+    render(form, { container, hydrate: true });
+    expect(field('New project').value).toBe('Harbour supper');
+    await press('Start it');
+    await waitFor(() => expect(sent.map(({ body }) => body)).toEqual([{ name: 'Harbour supper' }]));
   });
 });

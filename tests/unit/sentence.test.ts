@@ -11,6 +11,7 @@ const ALLOWED = { role: ROLES, hand: HANDS, stretch: STRETCHES, care: CARES, cut
 const back = (query: string) => fromQuery(new URLSearchParams(query), ALLOWED);
 
 const anySentence: fc.Arbitrary<SentenceState> = fc.record({
+  like: fc.constantFrom({}, { arealDensity: 160 }, { stretchCross: 12, ironDots: 1 }),
   clothId: fc.constantFrom('linen-cotton', 'tq-harbour-linen', 'a cloth with spaces & signs'),
   role: fc.constantFrom(...ROLES),
   hand: fc.constantFrom('usual' as const, ...HANDS),

@@ -15,7 +15,7 @@ export type Paces = Record<Pace, { factor: number; times: number }>;
 /** The reckoned figure counts like so many of the person's own times. */
 const PRIOR = 2;
 /** What took so many times more or less than reckoned was no work: somebody went away, or tapped through. */
-export const NO_WORK = 4;
+const NO_WORK = 4;
 
 /**
  * A person's own pace, from the times that were taken: the geometric mean of actual ÷ expected, with the reckoned figure as a prior that

@@ -1,8 +1,7 @@
 import { History } from 'lucide-react';
-import type { Draft } from './use-draft';
 
 /** Says that what was typed before is here again, and offers to begin anew. */
-export default function RestoredDraft({ draft }: { draft: Pick<Draft<unknown>, 'restored' | 'anew'> }) {
+export default function RestoredDraft({ draft }: { draft: { restored: boolean; anew: () => void } }) {
   if (!draft.restored) return null;
   return (
     <p className="flex flex-wrap items-center gap-3 border-l-4 border-accent pl-3" role="status">

@@ -2,7 +2,8 @@ import { lazy, Suspense, useEffect, useMemo, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { questionFor, type Choice, type RankedStack } from '../../core/choose';
 import { useAsked } from '../../ui/query';
-import { clothThickness, fabricOf, type Fabric } from '../../core/cloth';
+import { lower } from '../../core/letters';
+import { clothThickness, fabricLike, fabricOf, type Fabric } from '../../core/cloth';
 import type { Schools } from '../../core/schools';
 import { UnitsProvider } from '../../ui/units-context';
 import type { LengthSystem } from '../../core/units';
@@ -47,9 +48,11 @@ export default function ChooseView({ units, currency, ways, cloths, from, start,
   const detail = useRef<HTMLDivElement>(null);
   const cloth = cloths.find(({ id }) => id === state.clothId) ?? cloths[0]!;
 
-  const fabric = useMemo(() => fabricOf(cloth), [cloth]);
+  const fabric = useMemo(() => fabricLike(fabricOf(cloth), state.like), [cloth, state.like]);
+  const differs = Object.keys(state.like).length > 0;
   const part = partOf(state);
-  const asked = askedWith({ ...state, clothId: cloth.id });
+  // The person's ways of working hold for a cloth that is not in the cupboard too.
+  const asked = askedWith({ ...state, clothId: cloth.id, schools: differs ? { ...ways, ...state.schools } : state.schools });
   const { answer, error: fault } = useAsked<Choice>('/api/choose', { fabric, part, limit: 60, ...asked }, { start: startChoice });
   const choice = answer ?? startChoice;
   const opened = useRef(state);
@@ -66,7 +69,7 @@ export default function ChooseView({ units, currency, ways, cloths, from, start,
     setSeen(choice);
     setOpenId(undefined);
   }
-  const back = useTakeBack(from, cloth.id, part, state.schools);
+  const back = useTakeBack(from, differs ? '' : cloth.id, part, state.schools);
   const { find, setFind, shown } = useRefused({ fabric, part, ...asked }, choice);
   const comparedStacks = compared
     .map((id) => choice.ranked.find((stack) => stack.id === id))
@@ -101,10 +104,16 @@ export default function ChooseView({ units, currency, ways, cloths, from, start,
       <Sentence
         state={state}
         cloths={cloths}
-        usualHand={questionFor(cloth, { role: state.role, cut: state.cut, stretch: state.stretch, care: state.care }).hand}
+        usualHand={questionFor(fabric, { role: state.role, cut: state.cut, stretch: state.stretch, care: state.care }).hand}
         onChange={change}
       >
-        <MoreWishes state={state} ways={ways} criteria={choice.ranked[0]?.criteria.map(({ id }) => id) ?? []} onChange={change} />
+        <MoreWishes
+          cloth={cloth}
+          state={state}
+          ways={ways}
+          criteria={choice.ranked[0]?.criteria.map(({ id }) => id) ?? []}
+          onChange={change}
+        />
       </Sentence>
       <Hints choice={choice} fabric={fabric} state={state} onChange={change} />
       <div aria-live="polite" className="sr-only">
@@ -163,7 +172,7 @@ export default function ChooseView({ units, currency, ways, cloths, from, start,
               siblings={[group.best, ...group.others].filter((sibling) => sibling !== open)}
               choice={choice}
               clothName={cloth.name}
-              clothThickness={clothThickness(cloth).value}
+              clothThickness={clothThickness(fabric).value}
               onOpen={(stack) => setOpenId(stack.id)}
               back={back}
               onTake={() => setTaking(true)}
@@ -193,6 +202,7 @@ export default function ChooseView({ units, currency, ways, cloths, from, start,
           <TakeToProject
             stack={open}
             clothId={cloth.id}
+            newCloth={differs ? { ...fabric, name: `Like ${lower(cloth.name)}` } : undefined}
             wish={{ ...part }}
             schools={state.schools}
             size={state.piece}

@@ -1,6 +1,8 @@
 import { useState } from 'react';
 import { typicalPiece, type CriterionId } from '../../core/choose';
 import { schoolsOf, type Schools } from '../../core/schools';
+import type { Fabric } from '../../core/cloth';
+import { formatArealDensity } from '../../core/units';
 import Field from '../../ui/form/Field';
 import LengthField from '../../ui/LengthField';
 import SchoolSelects from '../../ui/SchoolSelects';
@@ -8,10 +10,13 @@ import { counted } from '../../ui/text';
 import { useUnits } from '../../ui/units-context';
 import WeightSliders from '../../ui/WeightSliders';
 import type { SentenceState } from './sentence-state';
+import LikeCloth, { likeWords } from './LikeCloth';
 import WishFields, { wishWords } from './WishFields';
 
 interface Props {
   state: SentenceState;
+  /** The cloth that is named. */
+  cloth: Fabric & { name: string };
   /** Criteria that count for the question in hand. */
   criteria: readonly CriterionId[];
   /** The person's settings. */
@@ -19,16 +24,17 @@ interface Props {
   onChange: (change: Partial<SentenceState>) => void;
 }
 
-type Tab = 'wishes' | 'matters' | 'pieces' | 'ways';
+type Tab = 'cloth' | 'wishes' | 'matters' | 'pieces' | 'ways';
 
 /** What is asked less often: grain and what is done without, what matters more, how large the pieces are, ways of working. Folded away. */
-export default function MoreWishes({ state, criteria, ways, onChange }: Props) {
+export default function MoreWishes({ state, cloth, criteria, ways, onChange }: Props) {
   const [tab, setTab] = useState<Tab>();
   const units = useUnits();
   const piece = state.piece ?? typicalPiece(state.role);
   const weighed = Object.keys(state.weights).length;
   const switched = Object.keys(state.schools).length;
   const tabs: [Tab, string, string][] = [
+    ['cloth', 'Cloth', likeWords(state.like, (gsm) => formatArealDensity(gsm, units.system)) || 'as named'],
     ['wishes', 'Wishes', wishWords(state) || 'none besides'],
     ['matters', 'What matters', weighed > 0 ? `${counted(weighed, 'change')}` : 'as usual'],
     ['pieces', 'Pieces', `${piece.count} of ${units.size(piece.width, piece.height)}${state.piece ? '' : ', as usual'}`],
@@ -52,6 +58,7 @@ export default function MoreWishes({ state, criteria, ways, onChange }: Props) {
         ))}
       </div>
       <div id="more-wishes" className={tab ? 'sheet mt-2 p-4' : 'hidden'}>
+        {tab === 'cloth' && <LikeCloth cloth={cloth} like={state.like} onChange={(like) => onChange({ like })} />}
         {tab === 'wishes' && <WishFields state={state} onChange={onChange} />}
         {tab === 'matters' && (
           <>

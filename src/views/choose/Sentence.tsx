@@ -67,7 +67,12 @@ export default function Sentence({ state, cloths, usualHand, onChange, children 
     <section aria-label="What you have and what it is for">
       <h1 className="text-[1.25rem] leading-[1.8] font-normal md:text-[1.36rem]">
         I have{' '}
-        <Combobox word="Cloth" value={state.clothId} groups={groups} onChange={(clothId) => clothId && onChange({ clothId })} />{' '}
+        <Combobox
+          word="Cloth"
+          value={state.clothId}
+          groups={groups}
+          onChange={(clothId) => clothId && onChange({ clothId, like: {} })}
+        />{' '}
         for {article(state.role)}{' '}
         <Word label="Part" value={state.role} onChange={(role) => onChange({ role: role as Role })}>
           {ROLE_GROUPS.map(([group, belongs]) => (

@@ -2,6 +2,7 @@ import { useEffect, useRef, useState } from 'react';
 import { ROLE_WORDS, type Part, type PieceSize, type RankedStack } from '../../core/choose';
 import { useWrite } from '../../ui/query';
 import { useAsked } from '../../ui/query';
+import type { Fabric } from '../../core/cloth';
 import type { Schools } from '../../core/schools';
 import { call } from '../../ui/api';
 import Field from '../../ui/form/Field';
@@ -18,6 +19,8 @@ import { capital } from '../../core/letters';
 interface Props {
   stack: RankedStack;
   clothId: string;
+  /** A cloth that is only described, and comes into the cupboard with the piece. */
+  newCloth: (Fabric & { name: string }) | undefined;
   wish: Part;
   /** Ways of working that were switched for this choice. */
   schools: Partial<Schools>;
@@ -36,7 +39,7 @@ interface Typed {
 }
 
 /** Puts an answer to a project as the stack of a job on a new piece. */
-export default function TakeToProject({ stack, clothId, wish, schools, size, onClose }: Props) {
+export default function TakeToProject({ stack, clothId, newCloth, wish, schools, size, onClose }: Props) {
   const dialog = useRef<HTMLDialogElement>(null);
   const { answer, error: unread } = useAsked<{ projects: { id: string; name: string }[] }>('/api/projects?names=yes');
   const projects = answer?.projects ?? [];
@@ -69,12 +72,16 @@ export default function TakeToProject({ stack, clothId, wish, schools, size, onC
   useEffect(() => dialog.current?.showModal(), []);
   // A project that was made before its piece was refused is not made again.
   const made = useRef<string>(undefined);
+  const madeCloth = useRef<string>(undefined);
   const taking = useWrite(
     async (piece: object) => {
+      if (newCloth) madeCloth.current ??= (await call<{ id: string }>('POST', '/api/cloths', newCloth)).id;
+      const { cuts } = piece as { cuts: object[] };
+      const cut = madeCloth.current ? { cuts: cuts.map((each) => ({ ...each, clothId: madeCloth.current })) } : {};
       const name = form.getValues('projectName').trim();
       if (projectId === NEW) made.current ??= (await call<{ id: string }>('POST', '/api/projects', { name })).id;
       const project = projectId === NEW ? made.current! : projectId;
-      const added = await call<{ jobs: { id: string }[] }>('POST', `/api/projects/${project}/pieces`, piece);
+      const added = await call<{ jobs: { id: string }[] }>('POST', `/api/projects/${project}/pieces`, { ...piece, ...cut });
       return `/projects/${project}?job=${added.jobs[0]!.id}&stage=cut`;
     },
     { onSuccess: (address) => location.assign(address), onError: of.refuse },

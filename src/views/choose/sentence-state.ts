@@ -14,11 +14,18 @@ import {
   type StretchWish,
   type Weights,
 } from '../../core/choose';
+import { fabricLike, type Fabric, type LikeChange } from '../../core/cloth';
 import { SCHOOLS, type Schools } from '../../core/schools';
+
+/** Figures by which a cloth may differ from the known one; any cloth, to see whether they can be. */
+const LIKE: readonly (keyof LikeChange)[] = ['arealDensity', 'stretchCross', 'ironDots'];
+const PLAIN = { construction: 'woven', fibres: [], arealDensity: 100 } as unknown as Fabric;
 
 /** What the front sentence says, with the wishes under it. */
 export interface SentenceState {
   clothId: string;
+  /** How the cloth in hand differs from the one that is named. */
+  like: LikeChange;
   role: Role;
   /** `usual` leaves the feel to what the part is usually given. */
   hand: Hand | 'usual';
@@ -45,6 +52,7 @@ export interface SentenceState {
 
 export const START: SentenceState = {
   clothId: 'linen-cotton',
+  like: {},
   role: 'collar',
   hand: 'usual',
   stretch: 'any',
@@ -90,7 +98,8 @@ export function askedWith(state: SentenceState) {
     ...(state.lead === 'best' ? {} : { lead: state.lead }),
   };
   return {
-    clothId: state.clothId,
+    // What was filed about the known cloth says little of another.
+    ...(Object.keys(state.like).length > 0 ? {} : { clothId: state.clothId }),
     ...(Object.keys(wishes).length > 0 ? { wishes } : {}),
     ...(Object.keys(state.weights).length > 0 ? { weights: state.weights } : {}),
     ...(Object.keys(state.schools).length > 0 ? { schools: state.schools } : {}),
@@ -123,6 +132,16 @@ export function fromQuery(
     if (value !== null && (allowed[key].includes(value) || (key === 'hand' && value === 'usual'))) state[key] = value;
   }
   if (query.get('cloth')) state['clothId'] = query.get('cloth');
+  const like: LikeChange = {};
+  for (const [key, value] of pairs(query.get('but')))
+    if (LIKE.includes(key as keyof LikeChange) && value !== '' && Number.isFinite(Number(value)))
+      like[key as keyof LikeChange] = Number(value);
+  try {
+    fabricLike(PLAIN, like);
+    state['like'] = like;
+  } catch {
+    // A cloth that cannot be is the known one.
+  }
   if (query.get('already') === 'yes') state['cutAlready'] = true;
   const avoid = query.get('without')?.split(' ') ?? [];
   state['avoid'] = avoid.filter((word) => ['liquid', 'spray-glue', 'fusible', 'sewing-by-hand'].includes(word));
@@ -165,6 +184,7 @@ export function fromQuery(
 export function toQuery(state: SentenceState): string {
   const query = new URLSearchParams();
   if (state.clothId !== START.clothId) query.set('cloth', state.clothId);
+  if (Object.keys(state.like).length > 0) query.set('but', writePairs(state.like));
   for (const key of ['role', 'hand', 'stretch', 'care', 'cut', 'stitches', 'width', 'height', 'threadLength', 'lead'] as const) {
     if (state[key] !== START[key]) query.set(key, String(state[key]));
   }
