@@ -32,26 +32,6 @@ export interface KeptForm<T extends FieldValues> {
   anew: () => void;
 }
 
-/** Lines that are tied to a form already. */
-const tiedBefore = new WeakSet<Element>();
-
-/**
- * Ties a line to its form. What was typed into it before the page came alive is taken over, not wiped: the server draws it empty, so
- * anything that stands there was typed.
- */
-function keepTyped<T extends FieldValues>(
-  element: Element | null,
-  path: Path<T>,
-  tie: (element: Element | null) => void,
-  form: UseFormReturn<T, unknown, FieldValues>,
-): void {
-  const line = element instanceof HTMLTextAreaElement || (element instanceof HTMLInputElement && element.type === 'text');
-  const typed = line && !tiedBefore.has(element) ? element.value : '';
-  if (element) tiedBefore.add(element);
-  tie(element);
-  if (typed !== '') form.setValue(path, typed as never, { shouldDirty: true });
-}
-
 /** Where an error stands that belongs to no field. */
 const GENERAL = 'root.server';
 
@@ -92,10 +72,7 @@ export function useKeptForm<T extends FieldValues>({ key, start, read, schema }:
   const error = (path: string) => (get(errors, path) as { message?: string } | undefined)?.message;
   return {
     form,
-    field: (path) => {
-      const tied = form.register(path);
-      return { ...tied, ref: (element: Element | null) => keepTyped(element, path, tied.ref, form), error: error(path) };
-    },
+    field: (path) => ({ ...form.register(path), error: error(path) }),
     error,
     refuse: (problem) => {
       const field = problem instanceof ApiError ? problem.field : null;
