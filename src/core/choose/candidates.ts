@@ -6,6 +6,8 @@ import { STOPS } from './stops';
 
 /** At most this many materials are tried in one place of a combination, those nearest to the middle of its weights. */
 const SLOT_LIMIT = 7;
+/** So many of what is added to another. */
+const ADDED = 4;
 /** The same in stacks of three layers. */
 const FEW = 3;
 /** A combination that serves less is not built upon, and one that serves less than this is not worth its work. */
@@ -213,13 +215,13 @@ function combinationsOf(question: Question, library: readonly Material[]): Combi
         ...{ helper: '', materials: [material], duties: [dutyIn(question)], angles: [0], used: [] },
         serves: question.profile.families[material.family] ?? 0,
       }));
-  const pairs = grown(begun(SLOT_LIMIT), SLOT_LIMIT);
+  const pairs = grown(begun(SLOT_LIMIT), ADDED);
   const few = grown(begun(FEW), FEW).filter(({ serves }) => serves >= WORTH_BUILDING);
   const found = new Map<string, Combination>();
   for (const stack of [...pairs, ...grown(few, FEW)]) {
     const key = `${stack.materials.map(keyOfUse).join('+')} ${stack.angles.join()}`;
     const before = found.get(key);
-    if (stack.serves >= WORTH_OFFERING && !(before && before.serves >= stack.serves)) found.set(key, stack);
+    if (!(before && before.serves >= stack.serves)) found.set(key, stack);
   }
   return [...found.values()];
 }
@@ -245,6 +247,8 @@ function helped(
   if (both === undefined) return [];
   // Two layers do something for each other; a third rarely makes better what two do already.
   const serves = stack.materials.length < 2 || helper.crowns ? both : Math.min(both, stack.serves) - ONE_MORE;
+  // What serves less is neither offered nor built upon.
+  if (serves < WORTH_OFFERING) return [];
   const first = stack.materials.findIndex((material) => fits(to, material));
   const index = place === 'outermost' ? 0 : place === 'before' ? first : beside + 1;
   const options = adds === 'the same' ? [stack.materials[beside]!] : optionsOf(adds, duty);
