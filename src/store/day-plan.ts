@@ -1,6 +1,6 @@
 import type { DayOptions, DayState } from '../core/schedule';
 import type { Db } from './database';
-import { StaleError } from './errors';
+import { readSettingRow, writeSettingRow } from './setting-row';
 
 /** How the working day is planned, and what became of it so far. */
 export interface DayPlan extends DayOptions, DayState {
@@ -20,20 +20,11 @@ const KEY = 'day-plan';
 
 /** The day that was planned last: one for the whole household, whichever tablet is in hand. */
 export function readDayPlan(db: Db): KeptDayPlan {
-  const row = db.prepare('SELECT value, version FROM setting WHERE key = ?').get(KEY) as
-    { value: string; version: number } | undefined;
-  return row ? { plan: JSON.parse(row.value) as DayPlan, version: row.version } : { plan: null, version: 0 };
+  const { value, version } = readSettingRow<DayPlan>(db, KEY);
+  return { plan: value ?? null, version };
 }
 
 /** Keeps it if nobody else did meanwhile. @throws {StaleError} with what is kept now */
 export function writeDayPlan(db: Db, plan: DayPlan, version: number): KeptDayPlan {
-  return db.transaction(() => {
-    const current = readDayPlan(db);
-    if (current.version !== version) throw new StaleError(current);
-    db.prepare(
-      `INSERT INTO setting (key, value, version, updated_at) VALUES (?, ?, 1, ?)
-       ON CONFLICT (key) DO UPDATE SET value = excluded.value, version = version + 1, updated_at = excluded.updated_at`,
-    ).run(KEY, JSON.stringify(plan), new Date().toISOString());
-    return readDayPlan(db);
-  })();
+  return writeSettingRow(db, KEY, plan, version, () => readDayPlan(db));
 }

@@ -1,8 +1,8 @@
 import type { Air } from '../core/liquid';
 import type { LengthSystem } from '../core/units';
 import type { Schools } from '../core/schools';
-import { StaleError } from './errors';
 import type { Db } from './database';
+import { readSettingRow, writeSettingRow } from './setting-row';
 
 export interface Settings {
   units: LengthSystem;
@@ -69,21 +69,11 @@ export function airOf({ airTemperature, airHumidity, airSpeed }: Settings): Air 
 const KEY = 'settings';
 
 export function readSettings(db: Db): { settings: Settings; version: number } {
-  const row = db.prepare('SELECT value, version FROM setting WHERE key = ?').get(KEY) as
-    { value: string; version: number } | undefined;
-  if (!row) return { settings: DEFAULT_SETTINGS, version: 0 };
-  return { settings: { ...DEFAULT_SETTINGS, ...(JSON.parse(row.value) as Partial<Settings>) }, version: row.version };
+  const { value, version } = readSettingRow<Partial<Settings>>(db, KEY);
+  return { settings: { ...DEFAULT_SETTINGS, ...value }, version };
 }
 
-/** Saves all settings if nobody else saved meanwhile; version 0 is the state before the first save. */
+/** Saves all settings if nobody else saved meanwhile; version 0 is the state before the first save. @throws {StaleError} */
 export function writeSettings(db: Db, settings: Settings, version: number): { settings: Settings; version: number } {
-  return db.transaction(() => {
-    const current = readSettings(db);
-    if (current.version !== version) throw new StaleError(current);
-    db.prepare(
-      `INSERT INTO setting (key, value, version, updated_at) VALUES (?, ?, 1, ?)
-       ON CONFLICT (key) DO UPDATE SET value = excluded.value, version = version + 1, updated_at = excluded.updated_at`,
-    ).run(KEY, JSON.stringify(settings), new Date().toISOString());
-    return readSettings(db);
-  })();
+  return writeSettingRow(db, KEY, settings, version, () => readSettings(db));
 }
