@@ -86,6 +86,7 @@ const layerFields = {
     ironDots: number({ min: 0, max: 3, integer: true }).required(),
     seconds: number({ min: 0, max: 600 }).required(),
     steam: yup.boolean().required(),
+    mist: yup.boolean(),
     cover: oneOf(COVERS).required(),
     coolMinutes: number({ min: 0, max: 600 }).required(),
   }).required(),

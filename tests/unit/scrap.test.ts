@@ -276,6 +276,25 @@ describe('rounds that a scrap found', () => {
   });
 });
 
+describe('a layer whose leaflet asks for water', () => {
+  const [{ material }] = chosen('medium-woven-fusible-60-g') as [ReturnType<typeof chosen>[0]];
+  const steps = (mist: boolean, water: 'safe' | 'spots') =>
+    stackSteps({
+      ...{ fabric: { ...cloth('Shirting poplin'), water }, stitched: false, floats: false, bias: false, washed: false },
+      ...{ cutAlready: false, schools: DEFAULT_SCHOOLS },
+      layers: [{ material: { ...material, leaflet: { ...material.leaflet, mist } }, extent: 'full', angle: 0 }],
+    });
+
+  it('is misted just before it is pressed, but never on cloth that water marks', () => {
+    const asked = steps(true, 'safe');
+    const at = asked.findIndex(({ id }) => id.endsWith('-mist'));
+    expect(actOf(asked[at]!)).toBe('spray');
+    expect(asked[at + 1]!.kind).toBe('press');
+    for (const other of [steps(false, 'safe'), steps(true, 'spots')])
+      expect(other.some(({ id }) => id.endsWith('-mist'))).toBe(false);
+  });
+});
+
 describe('the person’s own iron', () => {
   const steamed = { ironDots: 2, seconds: 12, steam: true, cover: 'cloth' };
   const words = (setting: typeof steamed, iron?: { steam: boolean; weight: number }) =>

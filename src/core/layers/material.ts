@@ -55,6 +55,8 @@ export interface Leaflet {
   seconds: number;
   /** Needs steam or a damp cloth. */
   steam: boolean;
+  /** Is misted with water before it is pressed. */
+  mist?: boolean | undefined;
   cover: Cover;
   /** Minutes to lie flat before it is moved. */
   coolMinutes: number;

@@ -37,6 +37,7 @@ const BY_ID: [RegExp, Act][] = [
   [/starch-first$/, 'spray'],
   [/-dry$/, 'rest'],
   [/-cool$/, 'cool'],
+  [/-mist$/, 'spray'],
   [/(sheet|load)-\d+-lay$/, 'lay-on-layer'],
   [/-lay$/, 'lay-face-down'],
   [/-stick$|join$|float$/, 'smooth-on'],

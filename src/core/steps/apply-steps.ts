@@ -66,9 +66,24 @@ function fusedSteps(id: string, material: Material, extent: string, input: Steps
   ];
 }
 
+/** A leaflet may ask for water before the heat; cloth that water marks never gets it. */
+function mistedFirst(id: string, { leaflet, name }: Material, { fabric }: StepsFor): Step[] {
+  if (!leaflet.mist || fabric.water === 'spots') return [];
+  return [
+    {
+      id: `${id}-mist`,
+      stage: 'apply',
+      kind: 'do',
+      title: `Mist ${lower(name)} with water`,
+      detail: 'Lightly and evenly, as it lies; its leaflet asks for it. Then the cover, and the iron at once.',
+    },
+  ];
+}
+
 function pressAndCool(id: string, material: Material, input: StepsFor): Step[] {
   const setting = settingFor(material, input);
   return [
+    ...mistedFirst(id, material, input),
     {
       id: `${id}-press`,
       stage: 'apply',

@@ -105,6 +105,7 @@ export const LAYER_COLUMNS = columnsFor<LayerField>()(
   numberColumn({ field: 'leaflet.ironDots', header: 'iron dots', aliases: ['iron', 'dots'], fallback: 0 }),
   numberColumn({ field: 'leaflet.seconds', header: 'seconds a stop', aliases: ['seconds'], fallback: 0 }),
   yesColumn({ field: 'leaflet.steam', header: 'steam', fallback: false }),
+  yesColumn({ field: 'leaflet.mist', header: 'misted first', fallback: false }),
   wordColumn({ field: 'leaflet.cover', header: 'cover', fallback: 'none' }, COVERS),
   numberColumn({ field: 'leaflet.coolMinutes', header: 'cooling minutes', aliases: ['cooling'], fallback: 0 }),
   wordColumn({ field: 'glue', header: 'glue', fallback: 'none' }, GLUES),

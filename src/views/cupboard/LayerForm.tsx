@@ -89,6 +89,7 @@ export default function LayerForm({ layer: own, like, onLike, onSaved, onClose }
         ironDots: String(layer?.leaflet.ironDots ?? 2),
         seconds: String(layer?.leaflet.seconds ?? 10),
         steam: layer?.leaflet.steam ?? false,
+        mist: layer?.leaflet.mist ?? false,
         cover: layer?.leaflet.cover ?? ('cloth' as Cover),
         coolMinutes: String(layer?.leaflet.coolMinutes ?? 5),
       },
@@ -121,6 +122,7 @@ export default function LayerForm({ layer: own, like, onLike, onSaved, onClose }
         ironDots: Number(draft.leaflet.ironDots),
         seconds: readNumber('leaflet.seconds', draft.leaflet.seconds, 'seconds'),
         steam: draft.leaflet.steam,
+        mist: draft.leaflet.mist,
         cover: draft.leaflet.cover,
         coolMinutes: readNumber('leaflet.coolMinutes', draft.leaflet.coolMinutes, 'minutes'),
       },
@@ -208,6 +210,7 @@ export default function LayerForm({ layer: own, like, onLike, onSaved, onClose }
       </div>
       <div className="flex flex-wrap gap-x-6">
         <CheckInput label="Needs steam" {...field('leaflet.steam')} />
+        <CheckInput label="Is misted with water first" {...field('leaflet.mist')} />
         <CheckInput label="Stands dry cleaning" {...field('dryClean')} />
         <CheckInput label="Shrink it first" {...field('preShrink')} />
         <CheckInput label="Has a grain" {...field('grain')} />
