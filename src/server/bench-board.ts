@@ -1,4 +1,4 @@
-import { openRuns } from '../store/bench-runs';
+import { jobsOfRun, openRuns } from '../store/bench-runs';
 import type { Db } from '../store/database';
 import type { KeptStack } from '../store/jobs';
 import { knownLayers } from '../store/materials';
@@ -11,6 +11,8 @@ export interface OpenRun {
   name: string;
   project: string;
   scrap: boolean;
+  /** Jobs that it works. */
+  jobIds: string[];
   step: number;
   steps: number;
   title: string;
@@ -44,9 +46,7 @@ export function benchBoard(db: Db): BenchBoard {
     db,
     shown.map(({ id }) => id),
   );
-  const running = new Set(
-    runs.flatMap(({ jobId, scrapId, plan }) => (scrapId ? [] : (plan.works?.map((work) => work.jobId) ?? [jobId]))),
-  );
+  const running = new Set(runs.flatMap((run) => (run.scrapId ? [] : jobsOfRun(run))));
   const filed = new Set(
     (
       db
@@ -61,6 +61,7 @@ export function benchBoard(db: Db): BenchBoard {
   return {
     runs: runs.map(({ id, jobId, scrapId, plan, state }) => ({
       ...{ id, name: plan.works ? plan.stackTitle : plan.pieceName, project: nameOf.get(jobId) ?? '', scrap: scrapId !== null },
+      jobIds: jobsOfRun({ jobId, plan }),
       ...{
         step: Math.min(state.step + 1, plan.steps.length),
         steps: plan.steps.length,

@@ -1,9 +1,9 @@
 import { InputError } from '../core/input-error';
-import { firstOf, planDay, type PlannedNow } from '../core/schedule';
-import { benchRuns, openRunOf } from '../store/bench-runs';
+import { firstOf, planDay, stillPlanned, type PlannedNow } from '../core/schedule';
 import { readDayPlan } from '../store/day-plan';
 import type { Db } from '../store/database';
 import { NotFoundError } from '../store/errors';
+import { benchBoard } from './bench-board';
 import { dayRuns, type DayRun } from './day-work';
 
 /** What is to be done now by the plan of the day. */
@@ -30,15 +30,10 @@ function still(db: Db, jobIds: string[], runIds: string[]): DayRun[] {
 export function planNow(db: Db, without?: string): ByPlan {
   const { plan } = readDayPlan(db);
   if (!plan) return { now: null, next: null, alongside: [], open: [] };
-  const open = plan.runIds.filter((id) => id !== without && benchRuns.find(db, id)?.finishedAt === null);
-  // A job that was started since goes on as its run.
-  const started = plan.jobIds.map((id) => openRunOf(db, id)?.id);
-  const runs = [
-    ...[...new Set([...open, ...started.filter((id) => id !== undefined && id !== without)])].flatMap((id) =>
-      still(db, [], [id!]),
-    ),
-    ...plan.jobIds.filter((_, i) => started[i] === undefined).flatMap((id) => still(db, [id], [])),
-  ];
-  const openIds = runs.map(({ id }) => id).filter((id) => !plan.jobIds.includes(id));
-  return { ...firstOf(planDay(runs, plan, plan)), open: openIds };
+  const board = benchBoard(db);
+  const readyIds = board.ready.flatMap(({ jobs }) => jobs.map(({ id }) => id));
+  const { jobIds, runIds } = stillPlanned(plan, { runs: board.runs, readyIds });
+  const open = runIds.filter((id) => id !== without);
+  const runs = [...open.flatMap((id) => still(db, [], [id])), ...jobIds.flatMap((id) => still(db, [id], []))];
+  return { ...firstOf(planDay(runs, plan, plan)), open };
 }

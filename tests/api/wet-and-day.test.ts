@@ -126,44 +126,57 @@ describe('POST /api/compute/opacity', () => {
   });
 });
 
+/** A job that is soaked, begun at the bench. */
+async function soakedJob() {
+  const cloth = (await post('/api/cloths', { ...FABRIC, name: 'Soaked cotton' })).body as { id: string };
+  const project = (await post('/api/projects', { name: 'Own times' })).body as { id: string };
+  const wish = { role: 'printing', cut: 'straight', stretch: 'any', care: 'none' };
+  const layers = [{ materialId: 'starch', join: 'full', extent: 'full', angle: 0 }];
+  const { body: judged } = await post('/api/choose/judge', { fabric: FABRIC, part: wish, layers });
+  const { title, predicted, reasons, cautions } = judged;
+  const { body: job } = await addWork(project.id, {
+    ...{ name: 'Print', clothId: cloth.id, wish, count: 1, fold: null, allowances: [0, 0, 0, 0] },
+    shape: { kind: 'rectangle', width: 300, height: 400, corners: [false, false, false, false], corner: 0 },
+    stack: { title, layers, predicted, reasons, cautions },
+  });
+  return { run: (await send('POST', `/api/jobs/${job.id}/bench`)).body, jobId: job.id as string };
+}
+
+const LOG = {
+  ...{
+    kind: 'piece',
+    title: 'Print',
+    clothName: 'Soaked cotton',
+    stackTitle: 'Starch',
+    layerIds: ['starch__full'],
+    outcome: 'good',
+  },
+  ...{ settings: { ironDots: 2, seconds: 0, steam: false, cover: 'none' }, checks: { held: [], failed: [] }, note: '' },
+};
+
 describe('own times', () => {
-  /** A job that is soaked, begun at the bench. */
-  async function soakedRun() {
-    const cloth = (await post('/api/cloths', { ...FABRIC, name: 'Soaked cotton' })).body as { id: string };
-    const project = (await post('/api/projects', { name: 'Own times' })).body as { id: string };
-    const wish = { role: 'printing', cut: 'straight', stretch: 'any', care: 'none' };
-    const layers = [{ materialId: 'starch', join: 'full', extent: 'full', angle: 0 }];
-    const { body: judged } = await post('/api/choose/judge', { fabric: FABRIC, part: wish, layers });
-    const { title, predicted, reasons, cautions } = judged;
-    const { body: job } = await addWork(project.id, {
-      ...{ name: 'Print', clothId: cloth.id, wish, count: 1, fold: null, allowances: [0, 0, 0, 0] },
-      shape: { kind: 'rectangle', width: 300, height: 400, corners: [false, false, false, false], corner: 0 },
-      stack: { title, layers, predicted, reasons, cautions },
-    });
-    return { run: (await send('POST', `/api/jobs/${job.id}/bench`)).body, jobId: job.id as string };
-  }
   type Step = { id: string; until?: string; seconds: number };
 
   it('cloth that hung half as long again is given more time the next time, and never all at once', async () => {
-    const { run } = await soakedRun();
+    const { run } = await soakedJob();
     const at = run.plan.steps.findIndex(({ until }: Step) => until === 'damp');
     const reckoned = run.plan.steps[at].seconds as number;
     const hung = [{ step: at, seconds: 1.5 * reckoned, found: 'right' }];
     const done = { state: { ...run.state, step: run.plan.steps.length - 1, hung }, finished: true, version: run.version };
     expect((await send('PUT', `/api/bench/${run.id}`, done)).status).toBe(200);
-    const next = (await soakedRun()).run;
+    const next = (await soakedJob()).run;
     const longer = (next.plan.steps.find(({ until }: Step) => until === 'damp').seconds as number) / reckoned;
     expect(longer).toBeGreaterThan(1.05);
     expect(longer).toBeLessThan(1.4);
     // Finished once more, it counts once.
     const again = await send('PUT', `/api/bench/${run.id}`, { ...done, version: run.version + 1 });
     expect(again.status).toBe(200);
-    const third = (await soakedRun()).run.plan.steps.find(({ until }: Step) => until === 'damp').seconds as number;
+    const third = (await soakedJob()).run.plan.steps.find(({ until }: Step) => until === 'damp').seconds as number;
     expect(third / reckoned).toBeCloseTo(longer, 2);
   });
 
   it('refuses stamps and hangings that cannot be', async () => {
-    const { run } = await soakedRun();
+    const { run } = await soakedJob();
     const put = (state: object) =>
       send('PUT', `/api/bench/${run.id}`, { state: { ...run.state, ...state }, version: run.version });
     expect((await put({ hung: [{ step: 0, seconds: -1, found: 'right' }] })).body.error.field).toBe('state.hung[0].seconds');
@@ -182,6 +195,21 @@ describe('the day that is planned', () => {
     const stale = await send('PUT', '/api/day', { plan: { ...plan, people: 2 }, version });
     expect([stale.status, stale.body.current.plan.people]).toEqual([409, 1]);
     expect((await send('GET', '/api/day')).body.plan).toEqual(plan);
+  });
+
+  it('goes on with a job that was begun meanwhile, and not with one that is filed', async () => {
+    const { run, jobId } = await soakedJob();
+    const planned = { ...plan, jobIds: [jobId], runIds: [], done: [], late: [] };
+    const { version } = (await send('GET', '/api/day')).body;
+    await send('PUT', '/api/day', { plan: planned, version });
+    const now = (await send('GET', '/api/day/now')).body;
+    expect([now.now.run, now.open]).toEqual([run.id, [run.id]]);
+    // While that run waits there is nothing else to do.
+    expect((await send('GET', `/api/day/now?without=${run.id}`)).body.now).toBeNull();
+    await send('PUT', `/api/bench/${run.id}`, { state: run.state, finished: true, version: run.version });
+    const filed = { ...LOG, jobId, doneOn: '2026-05-02' };
+    expect((await post('/api/log', filed)).status).toBe(201);
+    expect((await send('GET', '/api/day/now')).body.now).toBeNull();
   });
 
   it('says what now; what was planned and is gone by now does no harm', async () => {

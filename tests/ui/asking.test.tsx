@@ -96,6 +96,11 @@ describe('the question', () => {
     expect(fabric).toMatchObject({ arealDensity: 220 });
     expect(fabric).not.toHaveProperty('overhang');
     expect(rest).not.toHaveProperty('clothId');
+    // The bench of the known cloth would measure another one.
+    expect(screen.queryByRole('link', { name: 'Test the cloth' })).toBeNull();
+    await press('Keep it in the cupboard');
+    await waitFor(() => expect(sent.find(({ path }) => path === '/api/cloths')?.body).toMatchObject({ arealDensity: 220 }));
+    expect(String(sent.find(({ path }) => path === '/api/cloths')!.body['name'])).toMatch(/^Like /);
     await press('As it is named');
     await waitFor(() => expect(sent.at(-1)!.body).toMatchObject({ clothId: START.clothId }));
   });

@@ -17,6 +17,7 @@ Element.prototype.setPointerCapture = () => {};
 Element.prototype.releasePointerCapture = () => {};
 Element.prototype.hasPointerCapture = () => false;
 Element.prototype.scrollIntoView = () => {};
+window.scrollTo = () => {};
 // Nothing is painted: a canvas takes every stroke.
 HTMLCanvasElement.prototype.getContext = (() => new Proxy({}, { get: () => () => {}, set: () => true })) as never;
 HTMLCanvasElement.prototype.toDataURL = () => 'data:,';

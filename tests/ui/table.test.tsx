@@ -6,6 +6,7 @@ import type { Placement } from '../../src/core/nesting';
 import { LIBRARY_CLOTHS } from '../../src/core/library';
 import type { CutTable } from '../../src/store/cut-tables';
 import type { KeptPart } from '../../src/core/cutlist';
+import type { Treatment } from '../../src/core/pieces';
 import type { Settings } from '../../src/store/settings';
 import type { Stock } from '../../src/store/stock';
 import TableView from '../../src/views/cutting-table/TableView';
@@ -29,14 +30,14 @@ const { items } = tableList([part], material, options, null, settings.trim);
 const [item] = items;
 const placement = (copy: number, x: number, y: number): Placement => ({ id: item!.id, copy, rotation: 0, flipped: false, x, y });
 
-function open(placements = [placement(0, 100, 100), placement(1, 500, 100)]) {
+function open(placements = [placement(0, 100, 100), placement(1, 500, 100)], treatment: Treatment | null = null) {
   const table = {
     ...{ id: 't', version: 1, projectId: 'x', ofKind: 'cloth', ofId: linen.id, options, locked: [], done: null },
     ...{ laid: [{ sourceId: 'r', placements, length: 300, density: 0.1 }], fingerprint: fingerprint(items), workIds: ['p'] },
   } as unknown as CutTable;
   render(
     <TableView
-      {...{ project: { id: 'x', name: 'Bags' }, material, works: [part], treatment: null, method: 'cut-first' }}
+      {...{ project: { id: 'x', name: 'Bags' }, material, works: [part], treatment, method: 'cut-first' }}
       {...{ stock: [roll], table, settings }}
     />,
   );
@@ -51,6 +52,29 @@ const kept = async (sent: Sent[], count: number): Promise<Placement> => {
   await waitFor(() => expect(sent).toHaveLength(count), { timeout: 3000 });
   return (sent.at(-1)!.body['laid'] as Laid)[0].placements[0]!;
 };
+
+describe('cloth that is wetted heavily', () => {
+  beforeEach(() => {
+    vi.stubGlobal('Worker', class {
+      addEventListener() {}
+      postMessage() {}
+      terminate() {}
+    }); // prettier-ignore
+    fakeServer(savesAll);
+  });
+
+  it('is wetted whole before it is cut: as much as comes off the roll for what is laid', () => {
+    open(undefined, { when: 'before', length: 0.25, cross: 0 });
+    expect(screen.getByText('Wet the cloth whole before you cut.')).toBeVisible();
+    // 300 mm are laid: of a cloth that loses a quarter that is 400.
+    expect(screen.getByText(/Treat at least 40.cm of it/)).toBeVisible();
+  });
+
+  it('after cutting asks for larger pieces, and one that is not wetted for nothing', () => {
+    open(undefined, { when: 'after', length: 0.025, cross: 0.01 });
+    expect(screen.getByText(/2.5.% along the grain and 1.% across/)).toBeVisible();
+  });
+});
 
 describe('a piece in the hand, by keyboard', () => {
   let sent: Sent[];

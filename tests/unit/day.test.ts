@@ -1,5 +1,14 @@
 import { describe, expect, it } from 'vitest';
-import { eveningsOf, firstOf, NOTHING_DONE, planDay, runTasks, type DayTask, type TimedStep } from '../../src/core/schedule';
+import {
+  eveningsOf,
+  firstOf,
+  NOTHING_DONE,
+  planDay,
+  runTasks,
+  stillPlanned,
+  type DayTask,
+  type TimedStep,
+} from '../../src/core/schedule';
 import { pacesFrom } from '../../src/core/learn';
 import { writeCalendar } from '../../src/formats/ics/calendar';
 import { clock, sums } from '../../src/views/day/day-plan';
@@ -117,6 +126,20 @@ describe('a day', () => {
     expect(done[0]!.plan.makespan).toBe(40);
     expect(done[0]!.tasks.map(({ id }) => id)).toEqual(['soak/2', 'baste/0']);
     expect(planDay(runs, { done: [...soak, ...baste].map(({ id }) => id), late: [] }, options)).toEqual([]);
+  });
+
+  it('goes on with what was begun meanwhile, and leaves out what is filed, finished or a scrap', () => {
+    const bench = {
+      runs: [
+        { id: 'batch', jobIds: ['a', 'b'], scrap: false },
+        { id: 'open', jobIds: ['c'], scrap: false },
+        { id: 'other', jobIds: ['z'], scrap: false },
+        { id: 'scrap', jobIds: ['d'], scrap: true },
+      ],
+      readyIds: ['d', 'e'],
+    };
+    const planned = { jobIds: ['a', 'd', 'filed'], runIds: ['open', 'finished'] };
+    expect(stillPlanned(planned, bench)).toEqual({ jobIds: ['d'], runIds: ['batch', 'open'] });
   });
 
   it('says what now, what next, and what goes on alongside', () => {

@@ -13,6 +13,9 @@ import {
   type Template,
 } from '../../src/formats/pdf';
 import { hoopOutlines, type Hoop } from '../../src/core/hoop';
+import { LIBRARY_CLOTHS, LIBRARY_LAYERS } from '../../src/core/library';
+import { DEFAULT_SCHOOLS } from '../../src/core/schools';
+import { candidatesPlan, sprayPlan } from '../../src/core/scrap';
 import type { Outline } from '../../src/core/shape';
 import { openPiece, plainPiece } from '../../src/core/pieces';
 import { lengthOf, linesOf, pathsOf } from '../files/pdf-lines';
@@ -98,6 +101,37 @@ describe('the scrap card', () => {
       'letter',
     );
     expect(linesOf(bytes).length).toBeGreaterThan(12);
+  });
+
+  const poplin = LIBRARY_CLOTHS.find(({ name }) => name === 'Shirting poplin')!;
+  const layer = (id: string) => LIBRARY_LAYERS.find((each) => each.id === id)!;
+  const stack = {
+    layers: [{ material: layer('medium-woven-fusible-60-g'), extent: 'full' as const, angle: 0 }],
+    schools: DEFAULT_SCHOOLS,
+  };
+  it.each([
+    ['doses by rounds', sprayPlan(poplin, layer('starch'), 3), false],
+    ['four stacks side by side', candidatesPlan(poplin, [stack, stack, stack, stack]), true],
+  ])('of %s has a row for each piece, and its table stays on every paper', async (_, plan, glued) => {
+    for (const paper of ['a4', 'letter'] as const) {
+      const bytes = await scrapCard(
+        {
+          ...{ pieceName: 'Collar', clothName: 'Poplin', stackTitle: 'Starch', glued, sheets: glued, plan },
+          ...{ stackTitles: Array(4).fill('Brushed cotton mulling, 130 g + Two-ply buckram, 430 g') as string[] },
+          ...{ predicted: { bendingLength: 31, low: 28, high: 35 }, expectedOverhang: 62, washed: 'washed warm' },
+        },
+        paper,
+      );
+      const lines = linesOf(bytes);
+      for (const [x, y] of lines.flatMap(({ from, to }) => [from, to])) {
+        expect(x).toBeGreaterThan(10);
+        expect(x).toBeLessThan(PAPERS[paper][0] - 10);
+        expect(y).toBeGreaterThan(10);
+      }
+      // A line below each row, and one above the first.
+      const level = lines.filter(({ from, to }) => Math.abs(from[1] - to[1]) < 0.001);
+      expect(level).toHaveLength(plan.cells.length + 1);
+    }
   });
 });
 

@@ -245,6 +245,20 @@ describe('stacks side by side', () => {
     expect(steps.at(-1)!.title).toContain('side by side');
     expect(steps.some(({ id }) => id.includes('prewash'))).toBe(false);
   });
+
+  it('of which some get the same liquid each say so for their own piece', () => {
+    const starched = { title: 'Starch', layers: chosen('starch'), schools: DEFAULT_SCHOOLS };
+    const three = [starched, both[0]!, starched];
+    const steps = scrapSteps(candidatesPlan(poplin, three), {
+      fabric: poplin,
+      layers: one,
+      schools: DEFAULT_SCHOOLS,
+      candidates: three,
+    });
+    const sprayed = steps.filter(({ id }) => id.endsWith('-wet')).map(({ title }) => title.slice(0, 2));
+    expect(sprayed).toEqual(['A1', 'A3']);
+    expect(new Set(steps.map(({ id }) => id)).size).toBe(steps.length);
+  });
 });
 
 describe('rounds that a scrap found', () => {

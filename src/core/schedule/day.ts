@@ -59,6 +59,29 @@ export function planDay(
   return [{ tasks, plan: schedule({ tasks, capacity, aim: aimOf(aim) }), long: false }];
 }
 
+/** What a day was planned for, and how things stand at the bench by now. */
+export interface PlannedWork {
+  jobIds: readonly string[];
+  runIds: readonly string[];
+}
+export interface AtTheBench {
+  /** Open runs, each with its jobs; a scrap's own are not planned. */
+  runs: readonly { id: string; jobIds: readonly string[]; scrap: boolean }[];
+  /** Jobs that can be begun. */
+  readyIds: readonly string[];
+}
+
+/**
+ * What of a day's plan is still to be worked: runs that are open, jobs that were begun meanwhile as the runs that they are in, and jobs
+ * that can still be begun.
+ *
+ * @example stillPlanned({ jobIds: ['a'], runIds: [] }, { runs: [{ id: 'r', jobIds: ['a'], scrap: false }], readyIds: [] }) // { jobIds: [], runIds: ['r'] }
+ */
+export function stillPlanned({ jobIds, runIds }: PlannedWork, { runs, readyIds }: AtTheBench): PlannedWork {
+  const planned = runs.filter((run) => !run.scrap && (runIds.includes(run.id) || run.jobIds.some((id) => jobIds.includes(id))));
+  return { jobIds: jobIds.filter((id) => readyIds.includes(id)), runIds: planned.map(({ id }) => id) };
+}
+
 /** What a plan says to do: now, then, and what goes on alongside meanwhile. */
 export interface PlannedNow {
   now: DayTask | null;

@@ -1,4 +1,4 @@
-export { firstOf, NOTHING_DONE, planDay } from './day';
+export { firstOf, NOTHING_DONE, planDay, stillPlanned } from './day';
 export type { DayOptions, DayState, PlannedNow } from './day';
 export { eveningsOf } from './evenings';
 export type { Evening } from './evenings';

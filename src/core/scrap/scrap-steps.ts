@@ -10,7 +10,6 @@ import {
   pressWords,
   settingWords,
   stackSteps,
-  stepsForBatch,
   type BatchStep,
   type StepsFor,
 } from '../steps';
@@ -164,22 +163,25 @@ function spraySteps(plan: ScrapPlan, liquid: Material, { fabric, schools }: Scra
 /** Pieces of one cloth, each with a stack of its own. */
 function candidateSteps(plan: ScrapPlan, candidates: NonNullable<ScrapWork['candidates']>, fabric: Fabric): ScrapStep[] {
   const { cells, cellWidth, cellHeight } = plan;
-  const works = cells.map((cell) => {
+  const own = cells.map((cell) => {
     const { layers, schools } = candidates[cell.candidate!]!;
-    const own = stackSteps({ fabric, layers, schools, ...ON_A_SCRAP }).filter(
-      ({ layer, stage }) => layer !== undefined && (stage === 'prepare' || stage === 'apply'),
-    );
-    return {
-      name: cell.name,
-      steps: own.map((step): ScrapStep => (step.kind === 'press' ? { ...step, stops: [stopOf(cell, plan)] } : step)),
-    };
+    const steps = stackSteps({ fabric, layers, schools, ...ON_A_SCRAP }).filter(({ layer }) => layer !== undefined);
+    return steps.map((step): ScrapStep => ({
+      ...step,
+      id: `${cell.name}-${step.id}`,
+      // Two of three may get the same: each says for itself which piece it is.
+      title: named(cell.name, step.title),
+      ...(step.kind === 'press' ? { stops: [stopOf(cell, plan)] } : {}),
+    }));
   });
   return [
     cut(
       `Cut ${cells.length} pieces of cloth, ${cellWidth} × ${cellHeight} mm, side by side along the grain`,
       `${candidates.map(({ title }, i) => `${cells[i]!.name}: ${title}`).join('. ')}. Cut the layers of each to the same size and write the name on it.`,
     ),
-    ...stepsForBatch(works),
+    // What drinks or hangs does so for all before the first is pressed.
+    ...own.flatMap((steps) => steps.filter(({ stage }) => stage === 'prepare')),
+    ...own.flatMap((steps) => steps.filter(({ stage }) => stage === 'apply')),
     {
       id: 'hang',
       stage: 'check',

@@ -29,11 +29,15 @@ export async function scrapCard(input: ScrapCardInput, paper: Paper): Promise<Ui
   const { plan } = input;
   page.text(`Scrap card: ${input.pieceName}`, [left, 18], { size: 5.5, bold: true });
   let y = page.paragraph(`Cloth: ${input.clothName}`, [left, 26], width - 2 * left, 3.8);
-  y = page.paragraph(`Layers: ${input.stackTitle}`, [left, y + 1], width - 2 * left, 3.8);
+  // Stacks that are compared stand with their pieces.
+  if (plan.grid !== 'candidates') y = page.paragraph(`Layers: ${input.stackTitle}`, [left, y + 1], width - 2 * left, 3.8);
   y = page.paragraph(cutWords(input), [left, y + 1], width - 2 * left, 3.8);
   y += 4;
-  const bare = plan.grid === 'spray' ? '   100 mm of bias give ______ mm   edge rolls ______ mm' : '';
-  page.text(`Overhang of the bare cloth: __________ mm${bare}`, [left, y], { size: 4 });
+  const bare =
+    plan.grid === 'spray'
+      ? 'Bare: overhang ______ mm   100 mm of bias give ______ mm   edge rolls ______ mm'
+      : 'Overhang of the bare cloth: __________ mm';
+  page.text(bare, [left, y], { size: 4 });
   y += 8;
   const columns = columnsOf(input);
   const rowHeight = Math.min(14, (height - y - 78) / plan.cells.length);
@@ -116,7 +120,14 @@ function columnsOf({ plan: { grid }, glued }: ScrapCardInput): [string, number][
         ['Marks', 24],
         ['Feel', 26],
       ];
-  return [['Piece', 14], ...told, ['Overhang', grid === 'candidates' ? 22 : 24], ...felt, ['Shrank', 18]];
+  // Of stacks that are compared the feel decides.
+  return [
+    ['Piece', 14],
+    ...told,
+    ['Overhang', grid === 'candidates' ? 22 : 24],
+    ...felt,
+    [grid === 'candidates' ? 'Feel' : 'Shrank', 18],
+  ];
 }
 
 /** What stands in the columns that tell a piece apart. */

@@ -26,6 +26,9 @@ interface Props {
   logs: Record<string, JobLog>;
 }
 
+/** Other work is only offered while something waits for so long, s. */
+const WORTH_FILLING = 180;
+
 /** The bench: one step at a time, for hands that hold an iron. Every move is kept at once, so a reload goes on where it was. */
 export default function BenchView({ run, units, sound, projectId, logs }: Props) {
   const bench = useBenchRun(run, sound);
@@ -94,7 +97,7 @@ export default function BenchView({ run, units, sound, projectId, logs }: Props)
                   : Math.ceil(left)}
               </p>
             )}
-            {step.kind === 'wait' && left !== undefined && <Meanwhile run={run.id} />}
+            {step.kind === 'wait' && left !== undefined && (step.seconds ?? 0) >= WORTH_FILLING && <Meanwhile run={run.id} />}
             {pressing && stops.length > 0 && (
               <p className="mt-2 text-2xl font-semibold">
                 Stop {Math.min(place.stop + 1, stops.length)} of {stops.length}

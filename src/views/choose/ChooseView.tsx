@@ -2,7 +2,6 @@ import { lazy, Suspense, useEffect, useMemo, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { questionFor, type Choice, type RankedStack } from '../../core/choose';
 import { useAsked } from '../../ui/query';
-import { lower } from '../../core/letters';
 import { clothThickness, fabricLike, fabricOf, type Fabric } from '../../core/cloth';
 import type { Schools } from '../../core/schools';
 import { UnitsProvider } from '../../ui/units-context';
@@ -15,6 +14,7 @@ import MeasureNext from './MeasureNext';
 import MoreWishes from './MoreWishes';
 import RuledOut from './RuledOut';
 import Sentence from './Sentence';
+import { likeName } from './like-words';
 import { useTakeBack, type FromJob } from './use-take-back';
 import { useRefused } from './use-refused';
 import { askedWith, partOf, toQuery, type SentenceState } from './sentence-state';
@@ -37,6 +37,9 @@ interface Props {
   startChoice: Choice;
 }
 
+/** Of a cloth that is only described. */
+const NOTHING_MEASURED: readonly string[] = [];
+
 /** The front door: the question as a sentence, the answers below it. */
 export default function ChooseView({ units, currency, ways, cloths, from, start, startChoice }: Props) {
   const [state, setState] = useState(start);
@@ -50,6 +53,7 @@ export default function ChooseView({ units, currency, ways, cloths, from, start,
 
   const fabric = useMemo(() => fabricLike(fabricOf(cloth), state.like), [cloth, state.like]);
   const differs = Object.keys(state.like).length > 0;
+  const clothName = differs ? likeName(cloth) : cloth.name;
   const part = partOf(state);
   // The person's ways of working hold for a cloth that is not in the cupboard too.
   const asked = askedWith({ ...state, clothId: cloth.id, schools: differs ? { ...ways, ...state.schools } : state.schools });
@@ -164,14 +168,14 @@ export default function ChooseView({ units, currency, ways, cloths, from, start,
               fabric={fabric}
               part={part}
               asked={asked}
-              measured={cloth.measured}
-              benchPath={`/cupboard/cloths/${cloth.id}`}
+              measured={differs ? NOTHING_MEASURED : cloth.measured}
+              benchPath={differs ? undefined : `/cupboard/cloths/${cloth.id}`}
             />
             <AnswerDetail
               stack={open}
               siblings={[group.best, ...group.others].filter((sibling) => sibling !== open)}
               choice={choice}
-              clothName={cloth.name}
+              clothName={clothName}
               clothThickness={clothThickness(fabric).value}
               onOpen={(stack) => setOpenId(stack.id)}
               back={back}
@@ -202,7 +206,7 @@ export default function ChooseView({ units, currency, ways, cloths, from, start,
           <TakeToProject
             stack={open}
             clothId={cloth.id}
-            newCloth={differs ? { ...fabric, name: `Like ${lower(cloth.name)}` } : undefined}
+            newCloth={differs ? { ...fabric, name: clothName } : undefined}
             wish={{ ...part }}
             schools={state.schools}
             size={state.piece}
@@ -212,7 +216,7 @@ export default function ChooseView({ units, currency, ways, cloths, from, start,
         {hanging && open && (
           <HangSimulator
             fabric={fabric}
-            clothName={cloth.name}
+            clothName={clothName}
             stackTitle={open.title}
             role={state.role}
             layerIds={openLayerIds}

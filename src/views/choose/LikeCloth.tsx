@@ -1,24 +1,17 @@
 import { fabricLike, fabricOf, type Fabric, type LikeChange } from '../../core/cloth';
-import { lower } from '../../core/letters';
 import { formatArealDensity, parseArealDensity } from '../../core/units';
 import { call } from '../../ui/api';
 import { SelectField } from '../../ui/form/form-fields';
 import { useWrite } from '../../ui/query';
 import TypedField from '../../ui/TypedField';
 import { useUnits } from '../../ui/units-context';
+import { IRONS, likeName } from './like-words';
 
 interface Props {
   cloth: Fabric & { name: string };
   like: LikeChange;
   onChange: (like: LikeChange) => void;
 }
-
-const IRONS: [string, string][] = [
-  ['0', 'no iron'],
-  ['1', 'a cool iron'],
-  ['2', 'a medium iron'],
-  ['3', 'a hot iron'],
-];
 
 /** A figure as it was typed, or nothing while it cannot be. */
 function readable(read: () => number, fits: (value: number) => boolean): number | undefined {
@@ -42,8 +35,7 @@ export default function LikeCloth({ cloth, like, onChange }: Props) {
   };
   const keeping = useWrite(
     () => {
-      const name = `Like ${lower(cloth.name)}`;
-      return call<{ id: string }>('POST', '/api/cloths', { ...fabricLike(fabricOf(cloth), like), name });
+      return call<{ id: string }>('POST', '/api/cloths', { ...fabricLike(fabricOf(cloth), like), name: likeName(cloth) });
     },
     { onSuccess: ({ id }) => location.assign(`/?cloth=${id}`) },
   );
@@ -105,15 +97,4 @@ export default function LikeCloth({ cloth, like, onChange }: Props) {
       )}
     </div>
   );
-}
-
-/** The difference in a few words: `160 g/m²`. */
-export function likeWords(like: LikeChange, write: (gsm: number) => string): string {
-  return [
-    like.arealDensity === undefined ? '' : write(like.arealDensity),
-    like.stretchCross === undefined ? '' : `stretches ${like.stretchCross} %`,
-    like.ironDots === undefined ? '' : IRONS[like.ironDots]![1],
-  ]
-    .filter(Boolean)
-    .join(', ');
 }

@@ -10,8 +10,8 @@ interface Props {
   part: Part;
   asked: object;
   measured: readonly string[];
-  /** Address of the cloth's test bench. */
-  benchPath: string;
+  /** Address of the cloth's test bench; none for one that is only described. */
+  benchPath: string | undefined;
 }
 
 const TESTS: Record<Measurable, { words: string; test: string }> = {
@@ -70,12 +70,14 @@ export default function MeasureNext({ fabric, part, asked, measured, benchPath }
         Worth measuring: <strong>{TESTS[first.property].words}</strong>. {chanceWords(first.chance)[0]!.toUpperCase()}
         {chanceWords(first.chance).slice(1)} it would put <em>{keepUnits(first.other ?? 'another stack')}</em> first
         {value && ` (${first.side} about ${value})`}.{' '}
-        <a
-          className="font-semibold text-primary underline decoration-2 underline-offset-4"
-          href={`${benchPath}?test=${TESTS[first.property].test}`}
-        >
-          Test the cloth
-        </a>
+        {benchPath && (
+          <a
+            className="font-semibold text-primary underline decoration-2 underline-offset-4"
+            href={`${benchPath}?test=${TESTS[first.property].test}`}
+          >
+            Test the cloth
+          </a>
+        )}
       </span>
     </p>
   );

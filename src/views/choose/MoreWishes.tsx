@@ -10,7 +10,8 @@ import { counted } from '../../ui/text';
 import { useUnits } from '../../ui/units-context';
 import WeightSliders from '../../ui/WeightSliders';
 import type { SentenceState } from './sentence-state';
-import LikeCloth, { likeWords } from './LikeCloth';
+import LikeCloth from './LikeCloth';
+import { likeWords } from './like-words';
 import WishFields, { wishWords } from './WishFields';
 
 interface Props {

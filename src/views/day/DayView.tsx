@@ -1,7 +1,7 @@
 import { CalendarDays, Printer, RotateCcw } from 'lucide-react';
 import { useMemo } from 'react';
 import { PACES, type Pace, type Paces } from '../../core/learn';
-import { NOTHING_DONE, planDay, type DayTask } from '../../core/schedule';
+import { NOTHING_DONE, planDay, stillPlanned, type DayTask } from '../../core/schedule';
 import { useAsked } from '../../ui/query';
 import { SelectField } from '../../ui/form/form-fields';
 import { counted, keepUnits } from '../../ui/text';
@@ -68,10 +68,13 @@ export default function DayView({ board, kept, paces }: Props) {
   }));
   const { jobIds, runIds, people, irons, evening, aim = 'shortest', from, done: ticked, late: lateness } = plan.now;
   const ready = useMemo(() => board.ready.flatMap(({ project, jobs }) => jobs.map((job) => ({ ...job, project }))), [board]);
-  // What was chosen before may be filed or deleted by now.
+  // What was chosen before may be begun, filed or deleted by now.
+  const still = useMemo(
+    () => stillPlanned({ jobIds, runIds }, { runs: board.runs, readyIds: ready.map(({ id }) => id) }),
+    [jobIds, runIds, board, ready],
+  );
   const { answer, error } = useAsked<{ runs: DayRun[] }>('/api/day', {
-    jobIds: jobIds.filter((id) => ready.some((job) => job.id === id)),
-    runIds: runIds.filter((id) => board.runs.some((run) => run.id === id)),
+    ...still,
   });
   const runs = answer?.runs ?? NONE;
   const evenings = useMemo(
@@ -80,10 +83,16 @@ export default function DayView({ board, kept, paces }: Props) {
   );
   const start = minutesOf(from);
   const toggle = (field: 'jobIds' | 'runIds', id: string) =>
-    plan.set((was) => ({
-      ...was,
-      [field]: was[field].includes(id) ? was[field].filter((each) => each !== id) : [...was[field], id],
-    }));
+    plan.set((was) => {
+      if (!still[field].includes(id)) return { ...was, [field]: [...was[field], id] };
+      // A run may be planned through a job that was begun in it.
+      const begun = field === 'runIds' ? (board.runs.find((run) => run.id === id)?.jobIds ?? []) : [id];
+      return {
+        ...was,
+        jobIds: was.jobIds.filter((each) => !begun.includes(each)),
+        runIds: was.runIds.filter((each) => each !== id),
+      };
+    });
   const set = (change: Partial<DayPlan>) => plan.set((was) => ({ ...was, ...change }));
   const done = (id: string) => plan.set((was) => ({ ...was, done: [...was.done, id] }));
   const late = (id: string) =>
@@ -114,7 +123,7 @@ export default function DayView({ board, kept, paces }: Props) {
         <input
           type="checkbox"
           className="checkbox checkbox-primary"
-          checked={plan.now[field].includes(id)}
+          checked={still[field].includes(id)}
           onChange={() => toggle(field, id)}
         />
         <span className="leading-snug">

@@ -11,7 +11,7 @@ const ASKED_EVERY = 2000;
 
 /**
  * The plan of the day. A change shows at once and is kept, one after the other; what another tablet changed meanwhile is no conflict: the
- * change is made to that. While the server is away changes wait, and go with the next one.
+ * change is made to that. While the server is away changes wait, and go with the next one; a change that is refused is taken back.
  */
 export function useDayPlan(kept: KeptDayPlan, start: () => DayPlan) {
   const [now, setNow] = useState(() => kept.plan ?? start());
@@ -31,7 +31,13 @@ export function useDayPlan(kept: KeptDayPlan, start: () => DayPlan) {
         setTrouble(undefined);
       } catch (error) {
         const { status, current, message } = error as ApiError;
-        if (status !== 409) return setTrouble(`${message} The next change is kept with this one.`);
+        if (status === 0 || status >= 500) return setTrouble(`${message} The next change is kept with this one.`);
+        if (status !== 409) {
+          // What is refused for itself would only take the next changes down with it.
+          waiting.current = waiting.current.slice(taken.length);
+          setTrouble(message);
+          continue;
+        }
         const { plan: theirs, version } = current as KeptDayPlan;
         server.current = { plan: theirs ?? server.current.plan, version };
       }

@@ -28,7 +28,8 @@ interface Props {
   sprayed: boolean;
   /** Whether anything is glued, so that peeling tells something. */
   glued: boolean;
-  expected: { low: number; high: number };
+  /** What the engine expects; nothing is told for a dose that is only tried. */
+  expected: { low: number; high: number } | undefined;
   onSave: (reading: ScrapReading) => Promise<void>;
 }
 
@@ -177,7 +178,7 @@ export default function ReadingForm({ draftKey, start, bare, sprayed, glued, exp
           hint={
             measured === undefined
               ? 'On the 41.5° jig, cold.'
-              : `Bending length ${Math.round(measured)} mm; expected ${Math.round(expected.low)} to ${Math.round(expected.high)}.`
+              : `Bending length ${Math.round(measured)} mm${expected ? `; expected ${Math.round(expected.low)} to ${Math.round(expected.high)}` : ''}.`
           }
         />
         {!sprayed && <ShrinkFields before={field('shrinkBefore')} after={field('shrinkAfter')} typed={reading} />}

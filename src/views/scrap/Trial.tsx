@@ -209,7 +209,7 @@ export default function Trial({ work, layers, scrap, onScrap, onGone, onNext, on
                 bare={bare}
                 sprayed={sprayed}
                 glued={glued}
-                expected={plan.stacks?.[cell.candidate ?? 0]?.predicted ?? scrap.predicted}
+                expected={sprayed ? undefined : (plan.stacks?.[cell.candidate ?? 0]?.predicted ?? scrap.predicted)}
                 onSave={async (reading) => {
                   const saved = await put('cell', { cell: open, reading });
                   const next = saved.plan.cells.find(({ name }) => !saved.readings[name]);
