@@ -120,8 +120,8 @@ export function candidatesFor(
   const covered = (layers: ChosenLayer[]): ChosenLayer[] =>
     topping ? [{ material: topping, extent: 'field', angle: 0 }, ...layers] : layers;
 
-  const preferences = preferencesFor(question);
-  const add = (recipe: string, suitability: number, layers: ChosenLayer[], preferred: Preference[]) => {
+  const preferences = remembered(preferencesFor(question));
+  const add = (recipe: string, suitability: number, layers: ChosenLayer[], preferred: readonly Preference[]) => {
     const all = covered(layers);
     candidates.push({
       id: all.map(({ material }) => keyOfUse(material)).join('+'),
@@ -152,20 +152,43 @@ export function candidatesFor(
       refuse({ material, layers: [layer], group: NOT_FOR_ROLE, why: () => notForRole(question, material) });
       continue;
     }
-    const preferred = preferences(material);
-    add('single', base + pointsOf(preferred), [layer], preferred);
+    const { preferred, points } = preferences(material);
+    add('single', base + points, [layer], preferred);
   }
 
-  for (const { helper, materials, angles, duties, serves } of combinationsOf(question, library)) {
-    const layers = materials.map((material, i) => ({
-      ...{ material, extent: extentOf(question, material, duties[i]!), angle: angles[i]! },
-    }));
-    // A stack is as good as its worst layer: liquids only help what they are put under.
-    const each = materials.map((material) => (material.form === 'liquid' ? [] : preferences(material)));
-    const suitability = serves + Math.min(...each.map(pointsOf), 8);
-    if (suitability >= WORTH_JUDGING) add(helper, suitability, layers, each.flat());
+  // A stack is as good as its worst layer: liquids only help what they are put under.
+  const liked = (material: Material) => (material.form === 'liquid' ? NOT_LIKED : preferences(material));
+  for (const { helper, materials, angles, duties, serves, points } of combinationsOf(question, library, (m) => liked(m).points)) {
+    const layers = materials.map((material, i) => ({ material, extent: extentOf(question, material, duties[i]!), angle: angles[i]! }));
+    add(
+      helper,
+      serves + points,
+      layers,
+      materials.flatMap((material) => liked(material).preferred),
+    );
   }
   return { candidates, refused };
+}
+
+/** What speaks for and against a layer, and its points. */
+interface Liked {
+  preferred: readonly Preference[];
+  points: number;
+}
+
+const NOT_LIKED: Liked = { preferred: [], points: 0 };
+
+/** Preferences with their points, asked once a layer: it stands in many stacks. */
+function remembered(preferences: (layer: Material) => Preference[]): (layer: Material) => Liked {
+  const known = new Map<Material, Liked>();
+  return (layer) => {
+    let liked = known.get(layer);
+    if (!liked) {
+      const preferred = preferences(layer);
+      known.set(layer, (liked = { preferred, points: pointsOf(preferred) }));
+    }
+    return liked;
+  };
 }
 
 /**
@@ -185,40 +208,55 @@ interface Combination {
   duties: LayerDuty[];
   angles: number[];
   serves: number;
+  /** What speaks for or against the worst of its layers. */
+  points: number;
   /** What helped so far. */
   used: string[];
 }
 
+/** Preferences lift a combination by no more than this. */
+const MOST_POINTS = 8;
+
 /**
  * Stacks of two and three layers: beginning with each single layer that has its place in some combination, everything is added that does
  * something for a layer that is there, and again to what comes of it. Of three layers only the most fitting weights are tried in each place.
+ * What would not be judged is not even put together: most of the time of a choice goes into what is made here.
+ *
+ * @param points what speaks for or against a layer
  */
-function combinationsOf(question: Question, library: readonly Material[]): Combination[] {
+function combinationsOf(question: Question, library: readonly Material[], points: (layer: Material) => number): Combination[] {
   const possible = HELPERS.filter(({ serves }) => serves(question, 0) !== undefined);
   if (possible.length === 0) return [];
   const places = new Map<Slot, Material[]>();
   /** The same place is asked about by many stacks: the library is looked through once for each. A slot has one duty wherever it stands. */
-  const optionsOf = (slot: Slot, duty: LayerDuty, limit: number) => {
+  const optionsOf = (slot: Slot, duty: LayerDuty) => {
     let options = places.get(slot);
     if (!options) places.set(slot, (options = slotOptions(question, slot, duty, library)));
-    return options.slice(0, limit);
+    return options;
   };
-  const grown = (stacks: readonly Combination[], limit: number) =>
-    stacks.flatMap((stack) =>
-      possible.flatMap((helper) => helped(question, stack, helper, (slot, duty) => optionsOf(slot, duty, limit))),
-    );
+  const grown = (stacks: readonly Combination[], limit: number, worth: Worth) => {
+    const made: Combination[] = [];
+    for (const stack of stacks)
+      for (const helper of possible) grow(made, { question, stack, helper, limit, worth, optionsOf, points });
+    return made;
+  };
   const begun = (limit: number) =>
-    possible
-      .flatMap(({ to }) => optionsOf(to, dutyIn(question), limit))
-      .filter((material, i, all) => all.indexOf(material) === i)
-      .map((material): Combination => ({
-        ...{ helper: '', materials: [material], duties: [dutyIn(question)], angles: [0], used: [] },
+    [...new Set(possible.flatMap(({ to }) => optionsOf(to, dutyIn(question)).slice(0, limit)))].map(
+      (material): Combination => ({
+        helper: '',
+        materials: [material],
+        duties: [dutyIn(question)],
+        angles: [0],
+        used: [],
         serves: question.profile.families[material.family] ?? 0,
-      }));
-  const pairs = grown(begun(SLOT_LIMIT), ADDED);
-  const few = grown(begun(FEW), FEW).filter(({ serves }) => serves >= WORTH_BUILDING);
+        points: Math.min(MOST_POINTS, points(material)),
+      }),
+    );
+  const judged: Worth = (serves, liked) => serves + liked >= WORTH_JUDGING;
+  const pairs = grown(begun(SLOT_LIMIT), ADDED, judged);
+  const few = grown(begun(FEW), FEW, (serves) => serves >= WORTH_BUILDING);
   const found = new Map<string, Combination>();
-  for (const stack of [...pairs, ...grown(few, FEW)]) {
+  for (const stack of [...pairs, ...grown(few, FEW, judged)]) {
     const key = `${stack.materials.map(keyOfUse).join('+')} ${stack.angles.join()}`;
     const before = found.get(key);
     if (!(before && before.serves >= stack.serves)) found.set(key, stack);
@@ -226,39 +264,56 @@ function combinationsOf(question: Question, library: readonly Material[]): Combi
   return [...found.values()];
 }
 
+/** Whether a combination that serves so and has so many points is worth putting together. */
+type Worth = (serves: number, points: number) => boolean;
+
+interface Growing {
+  question: Question;
+  stack: Combination;
+  helper: Helper;
+  /** So many materials are tried. */
+  limit: number;
+  worth: Worth;
+  optionsOf: (slot: Slot, duty: LayerDuty) => Material[];
+  points: (layer: Material) => number;
+}
+
 /** The duty of a layer that a combination begins with. */
 const dutyIn = ({ profile }: Question): LayerDuty =>
   profile.area === 'strip' ? 'strip' : profile.area === 'patch' ? 'patch' : 'main';
 
-/** A stack with what one helper adds to it; nothing where it does nothing for it. */
-function helped(
-  question: Question,
-  stack: Combination,
-  helper: Helper,
-  optionsOf: (slot: Slot, duty: LayerDuty) => Material[],
-): Combination[] {
+/** Puts into `made` a stack with what one helper adds to it; nothing where it does nothing for it. */
+function grow(made: Combination[], { question, stack, helper, limit, worth, optionsOf, points }: Growing): void {
   const { id, adds, duty, to, place, angle = 0, after } = helper;
-  if (stack.used.includes(id)) return [];
+  if (stack.used.includes(id)) return;
   const beside = stack.materials.findLastIndex((material) => fits(to, material));
-  if (beside < 0) return [];
-  if (after !== undefined && stack.materials.filter(({ id: of }) => of === stack.materials[beside]!.id).length !== after)
-    return [];
+  if (beside < 0) return;
+  if (after !== undefined && stack.materials.filter(({ id: of }) => of === stack.materials[beside]!.id).length !== after) return;
   const both = helper.serves(question, stack.serves);
-  if (both === undefined) return [];
+  if (both === undefined) return;
   // Two layers do something for each other; a third rarely makes better what two do already.
   const serves = stack.materials.length < 2 || helper.crowns ? both : Math.min(both, stack.serves) - ONE_MORE;
   // What serves less is neither offered nor built upon.
-  if (serves < WORTH_OFFERING) return [];
+  if (serves < WORTH_OFFERING) return;
   const first = stack.materials.findIndex((material) => fits(to, material));
   const index = place === 'outermost' ? 0 : place === 'before' ? first : beside + 1;
   const options = adds === 'the same' ? [stack.materials[beside]!] : optionsOf(adds, duty);
-  const put = <T>(list: readonly T[], one: T) => [...list.slice(0, index), one, ...list.slice(index)];
-  return options
-    .filter((material) => adds === 'the same' || !stack.materials.includes(material))
-    .map((material) => ({
-      ...{ helper: id, used: [...stack.used, id], serves },
-      ...{ materials: put(stack.materials, material), duties: put(stack.duties, duty), angles: put(stack.angles, angle) },
-    }));
+  const most = Math.min(limit, options.length);
+  for (let i = 0; i < most; i++) {
+    const material = options[i]!;
+    if (adds !== 'the same' && stack.materials.includes(material)) continue;
+    const liked = Math.min(stack.points, points(material));
+    if (!worth(serves, liked)) continue;
+    made.push({
+      helper: id,
+      materials: stack.materials.toSpliced(index, 0, material),
+      duties: stack.duties.toSpliced(index, 0, duty),
+      angles: stack.angles.toSpliced(index, 0, angle),
+      serves,
+      points: liked,
+      used: [...stack.used, id],
+    });
+  }
 }
 
 function fits({ families, forms, weight: [min, max] = [0, Infinity] }: Slot, { family, form, arealDensity }: Material): boolean {
