@@ -106,6 +106,7 @@ const pieceSizeSchema = shape({
   count: number({ min: 1, max: 1000, integer: true }).required(),
   allowance: number({ min: 0, max: 500 }),
   trim: number({ min: 0, max: 500 }),
+  grain: number({ min: -180, max: 180 }),
   edge: number({ min: 0, max: 200_000 }),
   area: oneOf(['panel', 'strip', 'patch'] as const),
   strip: number({ above: 0, max: 5000 }),

@@ -4,10 +4,12 @@ import { number, shape, text } from './rules';
 import { id, predicted, pressFields } from './shared';
 import { schoolsSchema } from './choose';
 
+const stackLayers = yup.array().of(stackLayer).min(1, 'must hold at least one layer').max(12, 'must hold at most 12 layers');
+
 /** A chosen stack as it is kept with its job: which layers, how far, and what was expected of it. */
 export const stackSchema = shape({
   title: text(400, 1).required(),
-  layers: yup.array().of(stackLayer).required().min(1, 'must hold at least one layer').max(12, 'must hold at most 12 layers'),
+  layers: stackLayers.required(),
   predicted: predicted.required(),
   reasons: yup.array().of(text(400).required()).required().max(30),
   cautions: yup.array().of(text(400).required()).required().max(30),
@@ -19,3 +21,13 @@ export const stackSchema = shape({
 })
   .nullable()
   .default(null);
+
+/** Stacks that a job might get, as far as cutting is concerned. */
+export const stacksAskedSchema = shape({
+  stacks: yup
+    .array()
+    .of(shape({ layers: stackLayers.required(), schools: schoolsSchema }).required())
+    .required()
+    .min(1, 'must hold at least one stack')
+    .max(24, 'must hold at most 24 stacks'),
+});

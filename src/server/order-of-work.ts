@@ -9,14 +9,14 @@ import { cloths } from '../store/cloths';
 import { tablesOfProject } from '../store/cut-tables';
 import type { Db } from '../store/database';
 import { knownLayers } from '../store/materials';
-import type { Workpiece } from '../store/workpieces';
+import type { LayeredWork } from '../store/workpieces';
 import { readSettings } from '../store/settings';
 
 /**
  * When the pieces of a job are cut and fused: as its layer lies on a cutting table, or, where there is none yet, by the ways of
  * working. Table, steps and bench all ask here.
  */
-export function orderOfJob(db: Db, work: Workpiece): Order {
+export function orderOfJob(db: Db, work: LayeredWork): Order {
   const chosen = knownLayers(db, work.stack?.layers ?? []);
   const uncut = chosen[sheetLayer(chosen)]?.material;
   const table =
@@ -42,8 +42,8 @@ export function orderOfJob(db: Db, work: Workpiece): Order {
 }
 
 /** How a layer is laid when nobody said otherwise: whole pieces on it where all of its pieces are fused onto it while it is uncut. */
-export function methodFor(db: Db, works: readonly Workpiece[], materialId: string): LayingMethod {
-  const together = (work: Workpiece) => {
+export function methodFor(db: Db, works: readonly LayeredWork[], materialId: string): LayingMethod {
+  const together = (work: LayeredWork) => {
     const chosen = knownLayers(db, work.stack?.layers ?? []);
     return chosen[sheetLayer(chosen)]?.material.id === materialId && orderOfJob(db, work) !== 'cut-first';
   };

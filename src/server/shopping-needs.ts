@@ -1,24 +1,18 @@
-import { clothMaterial, layerMaterial, type LayingMethod, type StockEntry, type TableMaterial } from '../core/cutlist';
-import type { Treatment } from '../core/pieces';
+import { clothMaterial, layerMaterial, type ShoppingNeed, type TableMaterial } from '../core/cutlist';
 import { cloths } from '../store/cloths';
 import { cutTables } from '../store/cut-tables';
 import type { Db } from '../store/database';
 import { layers } from '../store/layers';
 import type { CutPiece } from '../core/workpiece';
-import { workOf, type Workpiece } from '../store/workpieces';
+import { getWorkpiece, workOf, type LayeredWork } from '../store/workpieces';
 import { stockOf } from '../store/stock';
 import { treatmentOfCloth } from './treatment';
 import { materialKey } from './material-key';
 import { methodFor } from './order-of-work';
 
-/** A material that something still has to be cut from, for some projects. */
-export interface ShoppingNeed {
-  material: TableMaterial;
-  works: (Workpiece | CutPiece)[];
-  stock: StockEntry[];
-  /** What a heavy wetting does to a cloth. */
-  treatment: Treatment | null;
-  method: LayingMethod;
+/** What has to be cut from a material, of which works. */
+interface Need extends ShoppingNeed {
+  works: (LayeredWork | CutPiece)[];
 }
 
 /** Projects with pieces that are not cut yet, last touched first. */
@@ -42,14 +36,41 @@ export function shoppingNeeds(db: Db, projectIds: readonly string[]): ShoppingNe
       .list(db, 'done IS NOT NULL AND project_id IN (SELECT value FROM json_each(?))', [JSON.stringify(projectIds)], 'id')
       .flatMap(({ ofKind, ofId, workIds }) => workIds.map((workId) => `${ofKind}/${ofId}/${workId}`)),
   );
-  const waitingJobs = workpieces.filter(({ cutDone, stack }) => !cutDone && stack !== null);
-  const waitingCuts = cutPieces.filter(({ done, clothId }) => !done && clothId !== null);
-  const keys = [
-    ...waitingJobs.flatMap(({ stack }) => stack!.layers.map(({ materialId }) => materialKey(materialId))),
-    ...waitingCuts.map(({ clothId }) => `cloth/${clothId}`),
+  const waiting = [
+    ...workpieces.filter(({ cutDone }) => !cutDone).flatMap((work) => keysOf(work).map((key) => ({ key, work }))),
+    ...cutPieces.filter(({ done, clothId }) => !done && clothId !== null).map((work) => ({ key: `cloth/${work.clothId}`, work })),
   ];
+  return gathered(
+    db,
+    waiting.filter(({ key, work }) => !cut.has(`${key}/${work.id}`)),
+  );
+}
+
+/**
+ * What a job by itself would need of each layer of a stack that it might get: the same as the shopping list says once it has it.
+ *
+ * @throws {NotFoundError}
+ */
+export function needsOfStack(db: Db, jobId: string, stack: NonNullable<LayeredWork['stack']>): ShoppingNeed[] {
+  const { stack: _chosen, ...work } = getWorkpiece(db, jobId);
+  const layered = { ...work, stack };
+  return gathered(
+    db,
+    keysOf(layered).map((key) => ({ key, work: layered })),
+  );
+}
+
+/** What the layers of a job are cut from, each once. */
+function keysOf({ stack }: LayeredWork): string[] {
+  return [...new Set((stack?.layers ?? []).map(({ materialId }) => materialKey(materialId)))];
+}
+
+/** Works gathered by what they are cut from, each with its stock and the way it is laid; liquids are not cut. */
+function gathered(db: Db, waiting: readonly { key: string; work: LayeredWork | CutPiece }[]): Need[] {
   const idsOf = (kind: string) =>
-    [...new Set(keys)].flatMap((key) => (key.startsWith(`${kind}/`) ? [key.slice(kind.length + 1)] : []));
+    [...new Set(waiting.map(({ key }) => key))].flatMap((key) =>
+      key.startsWith(`${kind}/`) ? [key.slice(kind.length + 1)] : [],
+    );
   const materialOf = new Map<string, TableMaterial>([
     ...layers
       .byIds(db, idsOf('layer'))
@@ -57,20 +78,21 @@ export function shoppingNeeds(db: Db, projectIds: readonly string[]): ShoppingNe
       .map((layer): [string, TableMaterial] => [`layer/${layer.id}`, layerMaterial(layer)]),
     ...cloths.byIds(db, idsOf('cloth')).map((cloth): [string, TableMaterial] => [`cloth/${cloth.id}`, clothMaterial(cloth)]),
   ]);
-  const needs = new Map<string, ShoppingNeed>();
-  const add = (key: string, work: Workpiece | CutPiece) => {
+  const needs = new Map<string, Need>();
+  for (const { key, work } of waiting) {
     const material = materialOf.get(key);
-    if (!material || cut.has(`${key}/${work.id}`)) return;
+    if (!material) continue;
     const need = needs.get(key);
     if (need) need.works.push(work);
     else
       needs.set(key, {
-        ...{ material, works: [work], stock: stockOf(db, material.kind, material.id), treatment: null, method: 'cut-first' },
+        material,
+        works: [work],
+        stock: stockOf(db, material.kind, material.id),
+        treatment: null,
+        method: 'cut-first',
       });
-  };
-  for (const work of waitingJobs)
-    for (const key of new Set(work.stack!.layers.map(({ materialId }) => materialKey(materialId)))) add(key, work);
-  for (const work of waitingCuts) add(`cloth/${work.clothId}`, work);
+  }
   for (const need of needs.values()) {
     if (need.material.kind === 'cloth')
       need.treatment = treatmentOfCloth(
@@ -78,7 +100,7 @@ export function shoppingNeeds(db: Db, projectIds: readonly string[]): ShoppingNe
         need.material.id,
         need.works.map(({ id }) => id),
       );
-    if (need.material.kind === 'layer') need.method = methodFor(db, need.works as Workpiece[], need.material.id);
+    else need.method = methodFor(db, need.works as LayeredWork[], need.material.id);
   }
   return [...needs.values()];
 }

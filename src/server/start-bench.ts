@@ -133,7 +133,7 @@ function plannedWork(db: Db, jobId: string): Planned {
   const plate = ironSole(settings.soleLength, settings.soleWidth);
   const stopsOn = (layer: number, seconds: number | undefined): PressStop[] => {
     const { material, extent } = chosen[layer]!;
-    const { outlines } = layerOutline(piece, extent, material, layerCutOf(work, kept[layer]!.cut, settings.trim));
+    const { outlines } = layerOutline(piece, extent, material, layerCutOf(work, kept[layer]!.cut, settings.trim, piece));
     return (outlines.length > 0 ? outlines : [piece.outline]).flatMap(
       (outline) =>
         pressPlan({

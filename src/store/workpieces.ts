@@ -8,6 +8,8 @@ import { projects } from './projects';
 
 /** A job with the cut and piece it is done on. */
 export type Workpiece = WorkpieceOf<KeptStack>;
+/** The same as far as its layers are concerned, which it may have or only might get. */
+export type LayeredWork = WorkpieceOf<Pick<KeptStack, 'layers' | 'schools'>>;
 
 const ORDER = 'position, created_at, rowid';
 

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { LIBRARY_LAYERS } from '../../src/core/library';
 import { addWork, chosenStack, FABRIC, PART, post, send } from './client';
 import { pieceOf } from './samples';
 
@@ -21,6 +22,45 @@ const put = (path: string, row: Record<string, unknown>, change: object) => {
   const { id: _id, createdAt: _c, updatedAt: _u, projectId: _p, pieceId: _i, cutId: _k, ...body } = row;
   return send('PUT', path, { ...body, ...change });
 };
+
+describe('what a job would need of a stack', () => {
+  it('is what the shopping list says once it has it', async () => {
+    const { id } = await project();
+    const job = (await addWork(id, PIECE)).body;
+    const stack = await chosenStack();
+    await post('/api/stock', { ofKind: 'layer', ofId: stack.layers[0].materialId, kind: 'roll', width: 900, length: 1200 });
+    const asked = await post(`/api/jobs/${job.id}/needs`, { stacks: [{ layers: stack.layers }] });
+    expect(asked.status).toBe(200);
+    await put(`/api/jobs/${job.id}`, job.job, { stack });
+    const { needs } = (await send('GET', `/api/needs?project=${id}`)).body;
+    const listed = needs.filter((need: { material: { kind: string } }) => need.material.kind === 'layer');
+    const bare = (need: { works: object[] }) => ({
+      ...need,
+      works: need.works.map((work) => ({ ...work, stack: null, jobVersion: null })),
+    });
+    expect(asked.body.needs[0].map(bare)).toEqual(listed.map(bare));
+    expect(listed[0].stock).toMatchObject([{ width: 900, length: 1200 }]);
+    expect(listed[0].works[0].stack.layers).toEqual(asked.body.needs[0][0].works[0].stack.layers);
+  });
+
+  it('is asked of a job that is there, for stacks that can be read', async () => {
+    const { id } = await project();
+    const job = (await addWork(id, PIECE)).body;
+    const { layers } = await chosenStack();
+    expect((await post('/api/jobs/nobody/needs', { stacks: [{ layers }] })).status).toBe(404);
+    for (const [body, field] of [
+      [{ stacks: [] }, 'stacks'],
+      [{ stacks: [{ layers: [] }] }, 'stacks[0].layers'],
+      [{ stacks: [{ layers: [{ ...layers[0], extent: 'most' }] }] }, 'stacks[0].layers[0].extent'],
+    ] as const) {
+      const { status, body: said } = await post(`/api/jobs/${job.id}/needs`, body);
+      expect([status, said.error.field]).toEqual([400, field]);
+    }
+    // A bottle is not cut.
+    const starch = [{ materialId: LIBRARY_LAYERS.find(({ form }) => form === 'liquid')!.id, extent: 'full', angle: 0 }];
+    expect((await post(`/api/jobs/${job.id}/needs`, { stacks: [{ layers: starch }] })).body).toEqual({ needs: [[]] });
+  });
+});
 
 describe('a piece, its cuts and its jobs', () => {
   it('are added together, and each is found and kept by itself', async () => {

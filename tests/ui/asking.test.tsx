@@ -27,7 +27,18 @@ describe('reasons in the list', () => {
 describe('the question', () => {
   const ask = () => {
     const sent = fakeServer(() => [200, answer]);
-    render(<ChooseView units="metric" currency="EUR" ways={{}} cloths={cloths} from={null} start={START} startChoice={answer} />);
+    render(
+      <ChooseView
+        units="metric"
+        currency="EUR"
+        ways={{}}
+        cloths={cloths}
+        from={null}
+        trim={6}
+        start={START}
+        startChoice={answer}
+      />,
+    );
     return sent;
   };
   const asked = async (sent: ReturnType<typeof ask>) => {
@@ -108,7 +119,18 @@ describe('the question', () => {
   it('keeps the answer that stands there and says so when the server is away', async () => {
     const first = answer.ranked[0]!.title;
     fakeServer(() => 'away');
-    render(<ChooseView units="metric" currency="EUR" ways={{}} cloths={cloths} from={null} start={START} startChoice={answer} />);
+    render(
+      <ChooseView
+        units="metric"
+        currency="EUR"
+        ways={{}}
+        cloths={cloths}
+        from={null}
+        trim={6}
+        start={START}
+        startChoice={answer}
+      />,
+    );
     await pick('Part', 'hem');
     // It is asked again twice before it is told; a busy machine takes its time.
     expect(await screen.findByRole('alert', {}, { timeout: 10_000 })).toBeVisible();

@@ -381,7 +381,10 @@ describe('what a stack takes', () => {
   });
 
   it('counts rows on the roll: two collars of 400 mm side by side on 900 mm', () => {
-    const { ranked } = choose(poplin, part('collar'), LIBRARY_LAYERS, { ...ALL, piece: { width: 400, height: 100, count: 4 } });
+    const { ranked } = choose(poplin, part('collar'), LIBRARY_LAYERS, {
+      ...ALL,
+      piece: { width: 400, height: 100, count: 4, grain: 0 },
+    });
     const stack = ranked.find(({ id }) => id === 'cotton-woven-fusible-70-g')!;
     // Trimmed by 6 mm all round: two of 388 × 88 mm in a row between the selvedges, two rows, 3 mm between them.
     expect(stack.needs.layers[0]!.length).toBe(179);

@@ -1,12 +1,13 @@
 import { describe, expect, it } from 'vitest';
-import { choose, type Part } from '../../src/core/choose';
+import { choose, type Part, type RankedStack } from '../../src/core/choose';
+import type { ShoppingLine } from '../../src/core/cutlist';
 import { LIBRARY_CLOTHS, LIBRARY_LAYERS } from '../../src/core/library';
 import { CLOTH_TESTS, type TestField } from '../../src/core/measure';
 import { formatSize } from '../../src/core/units';
 import type { BenchPlan, BenchState } from '../../src/store/bench-runs';
 import { counted, keepUnits, readableDate } from '../../src/ui/text';
 import { act, actionFor, back, ringOut, secondsLeft, setAside } from '../../src/views/bench/bench-moves';
-import { groupAnswers, keptStack, lengthWords, minutesWords, piecesWords, verdict } from '../../src/views/choose/answers';
+import { buyingFor, buyingOf, groupAnswers, keptStack, minutesWords, piecesWords, verdict } from '../../src/views/choose/answers';
 import { usedSetting } from '../../src/views/logbook/used-setting';
 import { readTyped, writeReading } from '../../src/views/test-bench/ReadingField';
 
@@ -84,15 +85,33 @@ describe('answers in words', () => {
     [40, 'a compromise'],
   ])('%d of 100 is %s', (score, words) => expect(verdict(score)).toBe(words));
 
-  it('lengths: equal ones are counted, liquids have none, each is rounded up', () => {
-    const stack = { ...ranked[0]!, needs: { ...ranked[0]!.needs, layers: [{ materialId: 'a', length: 171, cost: 1 }] } };
-    expect(lengthWords(stack, cm)).toBe('18 cm');
-    const layer = stack.layers[0]!;
-    const need = { materialId: 'a', length: 180, cost: 1 };
-    expect(lengthWords({ ...stack, layers: [layer, layer], needs: { ...stack.needs, layers: [need, need] } }, cm)).toBe(
-      '2 × 18 cm',
-    );
-    expect(lengthWords({ ...stack, layers: [{ ...layer, form: 'liquid' }] }, cm)).toBe('');
+  describe('what has to be bought', () => {
+    const layer = ranked[0]!.layers[0]!;
+    const each = (length: number) => ({ materialId: 'a', length, pricePerMetre: 500 });
+    const stack = (toBuy: RankedStack['toBuy'], layers = [layer], cost = 0) => ({
+      ...{ ...ranked[0]!, toBuy, layers },
+      needs: { ...ranked[0]!.needs, layers: layers.map(() => ({ materialId: 'a', length: 100, cost })) },
+    });
+    it('is rounded up as shops cut, equal lengths are counted', () => {
+      expect(buyingOf(stack([each(171)]), 'metric', cm)).toEqual({ lengths: '20 cm', cost: 100 });
+      expect(buyingOf(stack([each(171), each(200), each(301)]), 'metric', cm).lengths).toBe('2 × 20 cm + 40 cm');
+      // An eighth of a yard is 114.3 mm.
+      expect(buyingOf(stack([each(171)]), 'inch', cm).lengths).toBe('22.86 cm');
+    });
+    it('of a bottle is what is used of it', () => {
+      expect(buyingOf(stack([], [{ ...layer, form: 'liquid' }], 35), 'metric', cm)).toEqual({ lengths: '', cost: 35 });
+    });
+
+    const line = (more: Partial<ShoppingLine>) =>
+      ({ material: { name: 'Organdy' }, buy: 0, misfits: 0, cost: 0, ...more }) as ShoppingLine;
+    it.each([
+      ['the cupboard has it', [line({})], 0],
+      ['buy 20 cm', [line({ buy: 200, cost: 90 })], 90],
+      ['buy 20 cm + 30 cm', [line({ buy: 200, cost: 90 }), line({ buy: 300, cost: 10 }), line({})], 100],
+      ['fits on no roll of Organdy', [line({ misfits: 2 })], 0],
+    ])('for a job, after the cupboard: %s', (lengths, lines, cost) => {
+      expect(buyingFor(lines, stack([]), cm)).toEqual({ lengths, cost });
+    });
   });
 
   it('pieces: one, several, motifs', () => {

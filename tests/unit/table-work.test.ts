@@ -9,16 +9,18 @@ import {
   sourceOutline,
   tableList,
   lengthOffRoll,
+  shoppingLine,
+  shoppingQuestion,
   tableSources,
   usualOptions,
   type CutItem,
   type KeptPart,
+  type ShoppingNeed,
   type StockEntry,
 } from '../../src/core/cutlist';
 import { tablePlans, type TablePlan } from '../../src/core/cutplan';
 import { LIBRARY_CLOTHS, LIBRARY_LAYERS } from '../../src/core/library';
 import { bounds, polygonArea, transformed, type Outline, type Point } from '../../src/core/shape';
-import { shoppingLine, shoppingQuestion, type Need } from '../../src/views/buy/shopping';
 import {
   changed,
   lockedPlacements,
@@ -228,12 +230,12 @@ describe('a piece on the table', () => {
 
 describe('what to buy', () => {
   const material = clothMaterial({ ...linen, rollWidth: 1400, pricePerMetre: 1200 });
-  const last = (need: Need): TablePlan | undefined => {
+  const last = (need: ShoppingNeed): TablePlan | undefined => {
     const { question } = shoppingQuestion(need, 6);
     return question && [...tablePlans(question)].at(-1);
   };
-  const line = (more: Partial<Need> = {}) => {
-    const need: Need = { material, works: [part('panel')], stock: [], treatment: null, method: 'cut-first', ...more };
+  const line = (more: Partial<ShoppingNeed> = {}) => {
+    const need: ShoppingNeed = { material, works: [part('panel')], stock: [], treatment: null, method: 'cut-first', ...more };
     return shoppingLine(need, last(need), 6, 'metric');
   };
 

@@ -159,7 +159,11 @@ export function candidatesFor(
   // A stack is as good as its worst layer: liquids only help what they are put under.
   const liked = (material: Material) => (material.form === 'liquid' ? NOT_LIKED : preferences(material));
   for (const { helper, materials, angles, duties, serves, points } of combinationsOf(question, library, (m) => liked(m).points)) {
-    const layers = materials.map((material, i) => ({ material, extent: extentOf(question, material, duties[i]!), angle: angles[i]! }));
+    const layers = materials.map((material, i) => ({
+      material,
+      extent: extentOf(question, material, duties[i]!),
+      angle: angles[i]!,
+    }));
     add(
       helper,
       serves + points,
@@ -241,17 +245,15 @@ function combinationsOf(question: Question, library: readonly Material[], points
     return made;
   };
   const begun = (limit: number) =>
-    [...new Set(possible.flatMap(({ to }) => optionsOf(to, dutyIn(question)).slice(0, limit)))].map(
-      (material): Combination => ({
-        helper: '',
-        materials: [material],
-        duties: [dutyIn(question)],
-        angles: [0],
-        used: [],
-        serves: question.profile.families[material.family] ?? 0,
-        points: Math.min(MOST_POINTS, points(material)),
-      }),
-    );
+    [...new Set(possible.flatMap(({ to }) => optionsOf(to, dutyIn(question)).slice(0, limit)))].map((material): Combination => ({
+      helper: '',
+      materials: [material],
+      duties: [dutyIn(question)],
+      angles: [0],
+      used: [],
+      serves: question.profile.families[material.family] ?? 0,
+      points: Math.min(MOST_POINTS, points(material)),
+    }));
   const judged: Worth = (serves, liked) => serves + liked >= WORTH_JUDGING;
   const pairs = grown(begun(SLOT_LIMIT), ADDED, judged);
   const few = grown(begun(FEW), FEW, (serves) => serves >= WORTH_BUILDING);

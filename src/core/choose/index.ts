@@ -17,6 +17,7 @@ export { CRITERION_IDS, LEADS } from './protocol';
 export type { Asking, CriterionId, Lead, LayerNeed, Needs, PieceSize, Weights, Wishes } from './protocol';
 export { CRITERIA } from './criteria';
 export { edgeRuleOf, typicalPiece } from './piece-size';
+export { stitchedField } from './piece-size';
 export { sizeOfPiece } from './size-of-piece';
 export { sensitivity } from './sensitivity';
 export type { Measurable, Sensitivity } from './sensitivity';

@@ -1,8 +1,10 @@
-import { isSoaked, type ChosenLayer } from '../layers';
+import { isSoaked, type ChosenLayer, type Material } from '../layers';
 import { MOVE_SECONDS } from '../press';
-import { DEFAULT_LAYER_OUTLINE, isTape, LAYING, tapeRun } from '../pieces';
-import type { LayerNeed, Needs, Question } from './protocol';
-import { allowanceOf, trimOf } from './piece-size';
+import { SQUARING } from '../cutplan';
+import { latticeLength } from '../nesting';
+import { allowedTurns, DEFAULT_LAYER_OUTLINE, FREELY, isTape, LAYING, layerShrinkage, tapeRun, usualGrain } from '../pieces';
+import type { LayerNeed, Needs, Question, ToBuy } from './protocol';
+import { allowanceOf, stitchedField, trimOf } from './piece-size';
 import { needsHandSewing } from './handling';
 
 /** Room between pieces on the roll, mm. */
@@ -26,13 +28,17 @@ const LAID = 4;
 const SPRAYED = 9;
 const SHRUNK = 3;
 
+/** Length that a strip runs on a piece, mm. */
+const stripRun = ({ piece }: Pick<Question, 'piece'>): number => piece.edge ?? Math.max(piece.width, piece.height);
+
 /** Size that is cut of a layer, mm. */
 function cutSize({ piece, part }: Question, { material, extent }: ChosenLayer): [width: number, height: number] {
-  const long = piece.edge ?? Math.max(piece.width, piece.height);
   const within = (by: number): [number, number] => [Math.max(1, piece.width - 2 * by), Math.max(1, piece.height - 2 * by)];
   switch (extent) {
-    case 'strip':
-      return [long, isTape(material) ? material.rollWidth : (piece.strip ?? STRIP)];
+    case 'strip': {
+      const wide = isTape(material) ? material.rollWidth : (piece.strip ?? STRIP);
+      return piece.height > piece.width ? [wide, stripRun({ piece })] : [stripRun({ piece }), wide];
+    }
     case 'trimmed':
       return within(Math.min(trimOf(piece), allowanceOf(piece)));
     case 'net':
@@ -40,7 +46,7 @@ function cutSize({ piece, part }: Question, { material, extent }: ChosenLayer): 
     case 'patch':
       return [Math.min(piece.patch ?? PATCH, piece.width), Math.min(piece.patch ?? PATCH, piece.height)];
     case 'field': {
-      const motif = part.embroidery ?? piece;
+      const motif = stitchedField(part, piece);
       return [motif.width + 2 * FIELD_MARGIN, motif.height + 2 * FIELD_MARGIN];
     }
     default:
@@ -48,38 +54,34 @@ function cutSize({ piece, part }: Question, { material, extent }: ChosenLayer): 
   }
 }
 
-/** Length of roll for `count` rectangles in plain rows, either way round where there is no grain, mm. */
-function rollLength(width: number, height: number, count: number, rollWidth: number, grain: boolean): number {
-  const rows = (across: number, along: number) => {
-    const perRow = Math.floor((rollWidth + GAP) / (across + GAP));
-    if (perRow < 1) return Infinity;
-    const full = Math.ceil(count / perRow);
-    return full * along + (full - 1) * GAP;
-  };
-  const straight = rows(width, height);
-  const turned = rows(height, width);
-  const best = grain && Number.isFinite(straight) ? straight : Math.min(straight, turned);
-  if (Number.isFinite(best)) return best;
-  // Wider than the roll either way: joined from strips of the roll's width.
-  return Math.ceil((width * height * count) / rollWidth);
+/** Length of roll that pieces take, mm, and the width of the roll where they fit on it no way round that their grain allows. */
+interface OnRoll {
+  length: number;
+  tooWide?: number;
 }
 
-function needOf(question: Question, layer: ChosenLayer): LayerNeed {
+/** Length off the roll for rectangles as their grain lets them lie, by the turns that the cutting table takes; either way round where there is none. */
+function onRoll({ part, piece }: Question, material: Material, width: number, height: number, count: number): OnRoll {
+  const usable = material.rollWidth - (material.grain ? 2 * LAYING.selvedge : 0);
+  const turns = allowedTurns(material, { cut: part.cut, grain: piece.grain ?? usualGrain(piece.width, piece.height) });
+  const tried = turns === FREELY ? [0, 90] : turns.slice(0, 1);
+  const lengths = tried.flatMap((turn) => latticeLength(width, height, count, usable, GAP, turn) ?? []);
+  if (lengths.length > 0) return { length: Math.min(...lengths) };
+  // Wider than the roll: as if joined from strips of the roll's width.
+  return { length: Math.ceil((width * height * count) / material.rollWidth), tooWide: usable };
+}
+
+/** @param layers how many of this layer each piece gets */
+function needOf(question: Question, layer: ChosenLayer, layers = 1): LayerNeed {
   const { material } = layer;
   const [width, height] = cutSize(question, layer);
-  const { count } = question.piece;
-  const usable = material.rollWidth - (material.grain ? 2 * LAYING.selvedge : 0);
-  const length = isTape(material)
-    ? tapeRun(layer.extent === 'strip' ? width : Math.max(width, height), count)
+  const count = layers * question.piece.count;
+  const taken: OnRoll = isTape(material)
+    ? { length: tapeRun(layer.extent === 'strip' ? stripRun(question) : Math.max(width, height), count) }
     : material.rollWidth > 0
-      ? rollLength(width, height, count, usable, material.grain)
-      : (width * height * count) / CLOTH_WIDTH;
-  return {
-    materialId: material.id,
-    length,
-    cost: (length / 1000) * material.pricePerMetre,
-    ...(material.rollWidth > 0 && !isTape(material) && Math.min(width, height) > usable ? { tooWide: usable } : {}),
-  };
+      ? onRoll(question, material, width, height, count)
+      : { length: (width * height * count) / CLOTH_WIDTH };
+  return { materialId: material.id, cost: (taken.length / 1000) * material.pricePerMetre, ...taken };
 }
 
 /** Working minutes for one layer. */
@@ -117,4 +119,23 @@ export function needsOf(question: Question, layers: readonly ChosenLayer[]): Nee
     minutes += minutesOf(question, layer);
   }
   return { layers: each, cost, minutes };
+}
+
+/**
+ * What has to be bought for a stack where nothing of it lies in the cupboard, with what squaring and shrinking take. Layers of one
+ * material are cut from one length. The true outlines of a piece may lie closer: its cutting table and shopping list say how.
+ *
+ * @returns one for each material that is cut off a roll
+ * @example toBuyOf(question, stack)[0].length // about 494
+ */
+export function toBuyOf(question: Question, layers: readonly ChosenLayer[]): ToBuy[] {
+  return layers.flatMap((layer) => {
+    const { material } = layer;
+    const same = layers.filter(({ material: other }) => other.id === material.id);
+    if (material.form === 'liquid' || same[0] !== layer) return [];
+    const { length } = needOf(question, layer, same.length);
+    const squaring = isTape(material) ? 0 : SQUARING;
+    const { id: materialId, pricePerMetre } = material;
+    return [{ materialId, length: length / (1 - layerShrinkage(material)) + squaring, pricePerMetre }];
+  });
 }

@@ -1,5 +1,5 @@
 import { DEFAULT_LAYER_OUTLINE, type EdgeRule } from '../pieces';
-import type { Role } from './part';
+import type { Part, Role } from './part';
 import type { PieceSize } from './protocol';
 
 /** Seam allowance and trim of a piece that nobody described, mm. */
@@ -93,4 +93,21 @@ const TYPICAL: Record<Role, [width: number, height: number, count: number]> = {
 export function typicalPiece(role: Role): PieceSize {
   const [width, height, count] = TYPICAL[role];
   return { width, height, count };
+}
+
+/**
+ * Field that is stitched, mm: the motif's; where none is known yet, all of a badge, an appliqué or a block, and of embroidery on a larger
+ * piece as much as it usually takes.
+ *
+ * @param piece size of the piece, mm
+ * @example stitchedField({ role: 'embroidery' }, { width: 500, height: 120 }) // { width: 160, height: 120 }
+ */
+export function stitchedField(
+  { role, embroidery }: Pick<Part, 'role'> & { embroidery?: { width: number; height: number } | undefined },
+  { width, height }: { width: number; height: number },
+): { width: number; height: number } {
+  if (embroidery) return { width: embroidery.width, height: embroidery.height };
+  if (role !== 'embroidery') return { width, height };
+  const [usual, high] = TYPICAL.embroidery;
+  return { width: Math.min(width, usual), height: Math.min(height, high) };
 }

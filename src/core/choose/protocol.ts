@@ -16,6 +16,8 @@ export interface PieceSize {
   allowance?: number | undefined;
   /** How far the person trims layers, mm. */
   trim?: number | undefined;
+  /** Direction of the grain line, degrees counter-clockwise from upright; a long narrow piece lies along the grain where nobody said it. */
+  grain?: number | undefined;
   /** Length of the edges that a strip runs along, mm. */
   edge?: number | undefined;
   /** How much of the piece is covered, where that is not as the role usually has it. */
@@ -166,6 +168,15 @@ export interface LayerNeed {
   cost: number;
   /** Usable width of the roll, mm, where no way round does a piece fit on it: it has to be joined, or cut of something wider. */
   tooWide?: number;
+}
+
+/** What has to be bought of one material where nothing of it lies in the cupboard. */
+export interface ToBuy {
+  materialId: string;
+  /** With squaring and shrinking, mm; shops round it up. */
+  length: number;
+  /** Minor units. */
+  pricePerMetre: number;
 }
 
 /** What a stack takes for the pieces in question. */

@@ -2,7 +2,8 @@ import { keyOfUse, type ChosenLayer, type Extent, type Family, type Form, type P
 import type { PairRecord } from '../learn';
 import { CRITERIA } from './criteria';
 import { weightOf } from './judge';
-import type { CriterionId, Judged, Needs } from './protocol';
+import { toBuyOf } from './needs';
+import type { CriterionId, Judged, Needs, ToBuy } from './protocol';
 import { cautionsFor, reasonsFor } from './remarks';
 import { seeThrough, type SeeThrough } from './see-through';
 import { stepsFor } from './steps-for';
@@ -49,6 +50,8 @@ export interface RankedStack {
   steps: string[];
   /** Length off each roll, cost and time for the pieces in question. */
   needs: Needs;
+  /** What has to be bought where nothing lies in the cupboard. */
+  toBuy: ToBuy[];
   /** How much is seen through the cloth, bare and backed, where something is worn. */
   seeThrough?: SeeThrough;
   /** What a motif asks against what this stack carries, when something is stitched. */
@@ -124,6 +127,7 @@ export function describe(stack: Judged, score: number): RankedStack {
     cautions: cautionsFor(stack),
     steps: stepsFor(question, stack.layers).map((step) => step.title),
     needs: stack.needs,
+    toBuy: toBuyOf(question, stack.layers),
     ...(question.profile.kind === 'garment' ? { seeThrough: seeThrough(question.fabric, stack.layers) } : {}),
     ...(load ? { load: { stitches: load.density, carried: load.carried, share: load.share } } : {}),
     ...(stack.record ? { memory: memoryOf(stack, stack.record) } : {}),

@@ -29,6 +29,7 @@ export function sizeOfPiece(piece: OpenPiece, role: Role, count: number, trim?: 
     allowance: Math.max(0, ...piece.allowances),
     trim,
     edge: stripLength(piece, role, place),
+    grain: piece.grain,
     ...(area ? { area } : {}),
     ...(place?.kind === 'edges' || place?.kind === 'line' ? { strip: place.width } : {}),
     ...(place?.kind === 'patch' ? { patch: place.size } : {}),

@@ -21,3 +21,5 @@ export {
   usualOptions,
 } from './table';
 export type { StockEntry, TableList, TableMaterial, TableOptions, TableSource } from './table';
+export { shoppingLine, shoppingQuestion } from './shopping';
+export type { ShoppingLine, ShoppingNeed } from './shopping';

@@ -1,3 +1,4 @@
+import { stitchedField } from '../choose';
 import { InputError } from '../input-error';
 import type { Material } from '../layers';
 import {
@@ -8,6 +9,7 @@ import {
   grainOfTurns,
   layerOutline,
   openPiece,
+  pieceSize,
   movedMark,
   oneSided,
   tapeLength,
@@ -61,7 +63,7 @@ export function layerItems(
           trim,
           rule: part.rule,
           ...layer.cut,
-          ...(part.field ? { field: part.field } : {}),
+          ...(part.wish ? { field: stitchedField(part.wish, pieceSize(piece)) } : {}),
         });
       } catch (error) {
         if (!(error instanceof InputError)) throw error;

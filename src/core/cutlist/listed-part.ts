@@ -17,8 +17,8 @@ export interface ListedPart {
   /** Where its strips run when no edge was chosen. */
   rule: EdgeRule;
   layers: { material: Material; extent: Extent; cut?: LayerCut }[];
-  /** Stitched field, mm. */
-  field?: { width: number; height: number };
+  /** What is done to it, and its motif, mm. */
+  wish?: { role: Role; embroidery?: { width: number; height: number } | undefined };
 }
 
 /** A part as it is kept. */
@@ -58,6 +58,6 @@ export function listedPart(part: KeptPart, materialOf: (id: string) => Material 
     clothId,
     rule: wish.role ? edgeRuleOf(wish.role) : 'longest',
     layers,
-    ...(wish.embroidery ? { field: { width: wish.embroidery.width, height: wish.embroidery.height } } : {}),
+    ...(wish.role ? { wish: { role: wish.role, embroidery: wish.embroidery } } : {}),
   };
 }

@@ -2,7 +2,7 @@ import type { Fabric } from '../cloth';
 import { leftoverSource, SQUARING, type Source } from '../cutplan';
 import type { Placement } from '../nesting';
 import { clothAsMaterial, type Material } from '../layers';
-import { LAYING, oneSided, shrinkageOf, shrunkBefore, type Treatment } from '../pieces';
+import { LAYING, layerShrinkage, oneSided, shrinkageOf, shrunkBefore, type Treatment } from '../pieces';
 import { boxOutline, type Outline, type Point } from '../shape';
 import { clothItems } from './cloth-items';
 import type { CutList } from './cut-item';
@@ -183,20 +183,17 @@ export function tableSources(
   return found;
 }
 
-/** Shrinkage that is bought for when a layer has to be shrunk before use. */
-const PRE_SHRINK = 0.03;
-
 /**
  * Share by which a material shrinks before anything is cut from it: a layer that is shrunk first, a cloth that is wetted whole.
  *
  * @example shrinksFirst(layerMaterial(lightWoven), usualOptions(layerMaterial(lightWoven), []), null) // 0.03
  */
 export function shrinksFirst(
-  { kind, preShrink }: TableMaterial,
+  material: TableMaterial,
   { shrink }: Pick<TableOptions, 'shrink'>,
   treatment: Treatment | null | undefined,
 ): number {
-  if (kind === 'layer') return preShrink ? PRE_SHRINK : 0;
+  if (material.kind === 'layer') return layerShrinkage(material);
   return shrink ? shrunkBefore(treatment).length : 0;
 }
 

@@ -32,6 +32,15 @@ export function lengthToBuy(
   requireNumber('shrinkage', shrinkage, '', { min: 0, max: 0.3 });
   if (layoutLength === 0) return { needed: 0, withAllowances: 0, buy: 0 };
   const withAllowances = layoutLength / (1 - shrinkage) + squaring;
+  return { needed: layoutLength, withAllowances, buy: asShopsCut(withAllowances, system) };
+}
+
+/**
+ * A length rounded up to how shops cut, mm.
+ *
+ * @example asShopsCut(1010, 'metric') // 1100
+ */
+export function asShopsCut(length: number, system: LengthSystem): number {
   const step = SHOP_STEP[system];
-  return { needed: layoutLength, withAllowances, buy: Math.ceil(withAllowances / step - 1e-9) * step };
+  return Math.ceil(length / step - 1e-9) * step;
 }

@@ -20,7 +20,8 @@ export interface Layable {
 /** Narrower gaps within one no-fit region come from rounding, mm. */
 const CRACK = 1e-3;
 
-interface Room {
+/** The strip that is laid on, and how long may be worked on it. */
+export interface Room {
   width: number;
   /** Largest y that may be used, mm; Infinity on a roll. */
   length: number;

@@ -1,3 +1,4 @@
+export { latticeLength } from './lattice';
 export { cutPlan, cutPlans } from './cut-plan';
 export type { CutPlan, CutPlanOptions } from './cut-plan';
 export { largestLeftover } from './leftover';

@@ -8,6 +8,7 @@ import { searchAgain } from './search-again';
 import { searchEdges } from './search-edges';
 import type { Positions } from './positions';
 import { leftoverOf, compact } from './compaction';
+import { uniformLayouts } from './uniform';
 
 export interface NestOptions extends LayingOptions {
   /** The same seed gives the same layout. */
@@ -95,10 +96,18 @@ export function* nest(options: NestOptions): Generator<Nested, void> {
   // What is kept is told once more whether it is sound; a first layout that is not has only what stays, and what is laid next.
   laying.mend(best, length);
   if (!isSound(placements(best).placements)) best = positions.clone();
-  let left = order.filter((i) => best.orientation[i]! < 0);
+  const remaining = (of: Positions) => order.filter((i) => of.orientation[i]! < 0);
+  let left = remaining(best);
   let found = report();
   yield found;
   if (isLate()) return;
+  if (order.length <= MOST_SEARCHED)
+    for (const uniform of uniformLayouts(laying, positions, { width, length, work: table.work + FIRST_WORK, isLate })) {
+      const fewer = left.length - remaining(uniform).length;
+      if (!(fewer > 0 || (fewer === 0 && laying.top(uniform) < laying.top(best))) || !take(uniform)) continue;
+      left = remaining(best);
+      yield found;
+    }
 
   const searched = order.length > 0 && order.length <= MOST_SEARCHED;
   if (left.length > 0 && searched) {
@@ -120,7 +129,7 @@ export function* nest(options: NestOptions): Generator<Nested, void> {
         if (fuller) take(fuller);
         yield progress();
       }
-      left = order.filter((i) => best.orientation[i]! < 0);
+      left = remaining(best);
     }
   }
   if (left.length === 0 && searched) {

@@ -12,7 +12,7 @@ import {
   type Outline,
   type Point,
 } from '../shape';
-import type { OpenPiece } from './piece';
+import { pieceSize, type OpenPiece } from './piece';
 import { DEFAULT_LAYER_OUTLINE, isTape, type LayerOutlineOptions } from './layer-cut';
 import { edgeLength, edgesByRule } from './strip-edges';
 
@@ -76,7 +76,7 @@ export function layerOutline(
       return measured(on(options.at ?? patchMiddle(piece, size, on)), whole);
     }
     case 'field': {
-      const field = options.field ?? { width: 100, height: 100 };
+      const field = options.field ?? pieceSize(piece);
       const margin = 2 * options.fieldMargin;
       return measured([rectangleAt(options.at ?? middle(outline), field.width + margin, field.height + margin)], whole);
     }

@@ -31,6 +31,8 @@ export interface OpenPiece {
   /** Seam lines: none where the allowances leave nothing. */
   seam: Outline[];
   marks: Mark[];
+  /** Direction of the grain line, degrees counter-clockwise from upright. */
+  grain?: number;
   /** Where the fold lies. */
   fold?: [Point, Point];
 }
@@ -67,7 +69,7 @@ export function openPiece(spec: PieceSpec): OpenPiece {
     return { edge, ...(spec.line === 'cut' && wanted[edge] !== pattern ? cutHole(hole.sew, wanted[edge]!, 'sew', edge) : hole) };
   });
   const fold = 'fold' in opened ? { fold: opened.fold } : {};
-  const common = { marks: opened.marks, ...fold };
+  const common = { marks: opened.marks, grain: spec.grain, ...fold };
   const kept = holes.map(({ cut, allowance, edge }) => ({ outline: cut, allowance, edge }));
   const differs = opened.edges.some((edge) => wanted[edge] !== spec.allowances[edge]);
   if (spec.line === 'cut' && !differs) {

@@ -47,6 +47,18 @@ const DRENCHING: readonly Material['family'][] = ['starch', 'liquid-stabilizer']
 
 const isMist = (material: Material) => !isSoaked(material) && (material.use === undefined || material.use.join === 'liquid');
 
+/** Share of its length by which a layer that has to be shrunk before use becomes shorter. */
+const PRE_SHRINK = 0.03;
+
+/**
+ * Share of its length that a layer loses before anything is cut from it.
+ *
+ * @example layerShrinkage({ preShrink: true }) // 0.03
+ */
+export function layerShrinkage({ preShrink }: Pick<Material, 'preShrink'>): number {
+  return preShrink ? PRE_SHRINK : 0;
+}
+
 /**
  * What a cloth will still lose between cutting and the finished piece: its shrinkage in the wash unless it was washed
  * before, and what a heavy wetting takes that comes after cutting.

@@ -23,6 +23,20 @@ export type Turns = number[] | typeof FREELY;
 const ONE_WAY_GIVE = 2;
 const GIVE = 10;
 
+/** A piece that is so many times as wide as it is high is a band, and lies along the grain. */
+const BAND = 2;
+
+/**
+ * Grain line of a rectangle for which nobody said any: upright, but along a band.
+ *
+ * @param width mm @param height mm
+ * @returns degrees counter-clockwise from upright
+ * @example usualGrain(800, 90) // 90
+ */
+export function usualGrain(width: number, height: number): number {
+  return width > BAND * height ? 90 : 0;
+}
+
 /**
  * Turns, in degrees, in which a layer may be cut from its roll. One with a grain follows the piece's own; one that gives
  * one way is laid so that it gives across the piece, where a body needs it; one without a grain may lie any way round.

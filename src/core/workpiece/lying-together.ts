@@ -1,10 +1,11 @@
-import { edgeRuleOf } from '../choose';
+import { edgeRuleOf, stitchedField } from '../choose';
 import type { Part } from '../choose';
 import type { Fabric } from '../cloth';
 import { stackStiffness, type Extent, type Material, type Predicted } from '../layers';
 import {
   DEFAULT_LAYER_OUTLINE,
   layerOutline,
+  pieceSize,
   placeCut,
   type LayerCut,
   type LayerOutlineOptions,
@@ -52,20 +53,20 @@ const LEAST = 100;
  * How one layer of a job is cut: by its place, then by what the layer says for itself.
  *
  * @param trim the person's usual trim, mm
- * @example layerCutOf({ place: { kind: 'patch', at: [10, 10], size: 40 }, wish: collar }, undefined, 6).size // 40
+ * @example layerCutOf({ place: { kind: 'patch', at: [10, 10], size: 40 }, wish: collar }, undefined, 6, piece).size // 40
  */
 export function layerCutOf(
   { place, wish }: Pick<LayeredJob, 'place' | 'wish'>,
   own: LayerCut | undefined,
   trim: number,
+  piece: OpenPiece,
 ): LayerOutlineOptions {
-  const { role, embroidery } = wish;
   return {
     ...DEFAULT_LAYER_OUTLINE,
-    ...{ trim, rule: edgeRuleOf(role) },
+    ...{ trim, rule: edgeRuleOf(wish.role) },
     ...placeCut(place),
     ...own,
-    ...(embroidery ? { field: { width: embroidery.width, height: embroidery.height } } : {}),
+    field: stitchedField(wish, pieceSize(piece)),
   };
 }
 
@@ -84,7 +85,8 @@ export function layersTogether(piece: OpenPiece, fabric: Fabric, jobs: readonly 
   let weight = clothWeight;
   const all = jobs.flatMap((job, k) =>
     job.layers.map(({ material, extent, cut }) => {
-      const outline = material.form === 'liquid' ? undefined : layerOutline(piece, extent, material, layerCutOf(job, cut, trim));
+      const outline =
+        material.form === 'liquid' ? undefined : layerOutline(piece, extent, material, layerCutOf(job, cut, trim, piece));
       weight += ((outline?.area ?? wholeArea) * material.arealDensity) / 1e6;
       return { job: k, material, on: outline ?? whole };
     }),

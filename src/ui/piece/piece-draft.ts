@@ -1,6 +1,6 @@
 import type { CutGrain } from '../../core/choose';
 import { InputError } from '../../core/input-error';
-import { openPiece, type OpenPiece } from '../../core/pieces';
+import { openPiece, usualGrain, type OpenPiece } from '../../core/pieces';
 import type { PatternPiece } from '../../core/workpiece';
 import { edgeNames, shapeKind, type PieceShape } from '../../core/shape';
 
@@ -29,9 +29,10 @@ export const NEW_PIECE: PieceDraft = {
   cut: 'straight',
 };
 
-/** A piece of a given size. */
+/** A rectangle of a given size; a band lies along the grain. */
 export function sizedPiece(width: number, height: number): PieceDraft {
-  return { ...NEW_PIECE, shape: { ...NEW_PIECE.shape, width, height } as PieceShape };
+  const shape: PieceShape = { kind: 'rectangle', width, height, corners: [false, false, false, false], corner: 0 };
+  return { ...NEW_PIECE, shape, grain: usualGrain(width, height) };
 }
 
 /** Opens the piece out, or says what stands in the way. */

@@ -1,5 +1,6 @@
 import { Printer } from 'lucide-react';
 import { useEffect, useMemo, useState } from 'react';
+import { shoppingLine, shoppingQuestion, type ShoppingLine, type ShoppingNeed } from '../../core/cutlist';
 import { formatMoney } from '../../core/units';
 import { useAsked } from '../../ui/query';
 import { CheckField } from '../../ui/form/form-fields';
@@ -8,13 +9,12 @@ import { LayoutRunner } from '../../ui/layout-runner';
 import { counted } from '../../ui/text';
 import { UnitsProvider, useUnits } from '../../ui/units-context';
 import type { Settings } from '../../store/settings';
-import { shoppingLine, shoppingQuestion, type Line, type Need } from './shopping';
 
 interface Props {
   /** Projects with something to cut, last touched first. */
   projects: { id: string; name: string }[];
   /** What those of `start` need. */
-  needs: Need[];
+  needs: ShoppingNeed[];
   settings: Settings;
   /** Ids of the projects that are shopped for at first. */
   start: string[];
@@ -22,8 +22,8 @@ interface Props {
 
 /** How far the counting has come, and for which needs. */
 interface Answer {
-  asked: Need[];
-  lines: Line[];
+  asked: ShoppingNeed[];
+  lines: ShoppingLine[];
   done: boolean;
   error?: string;
 }
@@ -47,7 +47,7 @@ function Shopping({ projects, needs, settings, start }: Props) {
   const [answer, setAnswer] = useState<Answer>();
   const path = `/api/needs?${new URLSearchParams(chosen.map((id) => ['project', id]))}`;
   const [first] = useState({ needs });
-  const { answer: found, error: trouble } = useAsked<{ needs: Need[] }>(path, undefined, { start: first });
+  const { answer: found, error: trouble } = useAsked<{ needs: ShoppingNeed[] }>(path, undefined, { start: first });
   const asked = (found ?? first).needs;
   const listed = useMemo(() => {
     const words = search.toLowerCase().split(/\s+/).filter(Boolean);
@@ -57,7 +57,7 @@ function Shopping({ projects, needs, settings, start }: Props) {
   }, [projects, search, chosen]);
   useEffect(() => {
     const runner = new LayoutRunner();
-    const lines: Line[] = [];
+    const lines: ShoppingLine[] = [];
     const tell = (state: Partial<Answer>) => setAnswer({ asked, lines: [...lines], done: false, ...state });
     const work = async () => {
       for (const need of asked) {
@@ -168,7 +168,7 @@ function Shopping({ projects, needs, settings, start }: Props) {
   );
 }
 
-function LineRow({ line, currency }: { line: Line; currency: string }) {
+function LineRow({ line, currency }: { line: ShoppingLine; currency: string }) {
   const units = useUnits();
   const { material, pieces, covered, misfits, tape, buy, cost, remains } = line;
   return (

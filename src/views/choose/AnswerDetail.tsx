@@ -1,8 +1,10 @@
+import { Fragment } from 'react';
 import WeightScale from './WeightScale';
 import { AlertTriangle, Check } from 'lucide-react';
 import { EXTENT_WORDS } from '../../core/layers';
 import type { Choice, Part, RankedStack } from '../../core/choose';
 import type { Fabric } from '../../core/cloth';
+import type { ShoppingLine } from '../../core/cutlist';
 import { formatMoney } from '../../core/units';
 import CrossSection from '../../ui/CrossSection';
 import DroopDrawing from '../../ui/DroopDrawing';
@@ -11,7 +13,7 @@ import Swatches from './Swatches';
 import Why from '../../ui/Why';
 import { counted, keepUnits } from '../../ui/text';
 import { useUnits } from '../../ui/units-context';
-import { lengthWords, minutesWords, piecesWords, verdict } from './answers';
+import { buyingWords, minutesWords, piecesWords, verdict, type Buying } from './answers';
 import WhatIfPanel from './WhatIfPanel';
 import { capital } from '../../core/letters';
 import type { useTakeBack } from './use-take-back';
@@ -29,6 +31,10 @@ interface Props {
   opaque: boolean;
   currency: string;
   compared: boolean;
+  /** What has to be bought for an answer; undefined until it is known. */
+  bought: (stack: RankedStack) => Buying | undefined;
+  /** The layout of its layers on the job that somebody came from. */
+  lines: readonly ShoppingLine[] | undefined;
   clothName: string;
   clothThickness: number;
   onOpen: (stack: RankedStack) => void;
@@ -42,7 +48,7 @@ interface Props {
 /** One answer opened: how it hangs, why, what to look out for, how it is put on. */
 export default function AnswerDetail(props: Props) {
   const { stack, siblings, choice, fabric, part, asked, opaque, currency, compared, clothName, clothThickness } = props;
-  const { back, onOpen, onTake, onHang, onCompare } = props;
+  const { back, bought, lines, onOpen, onTake, onHang, onCompare } = props;
   const units = useUnits();
   const { predicted, terms } = stack;
   const stitched = stack.criteria.some((criterion) => criterion.name === 'Carries the stitches');
@@ -76,7 +82,7 @@ export default function AnswerDetail(props: Props) {
         </div>
       </div>
       {inOrder.length > 1 && <WeightScale inOrder={inOrder} stack={stack} onOpen={onOpen} />}
-      <NeedsLine stack={stack} choice={choice} currency={currency} />
+      <NeedsLine stack={stack} choice={choice} currency={currency} bought={bought} back={back} lines={lines} />
 
       <div className="mt-3 grid gap-5 lg:grid-cols-[1.15fr_1fr]">
         <div>
@@ -243,22 +249,25 @@ export default function AnswerDetail(props: Props) {
   );
 }
 
+interface NeedsProps extends Pick<Props, 'stack' | 'choice' | 'currency' | 'bought' | 'back'> {
+  lines: readonly ShoppingLine[] | undefined;
+}
+
 /** Time, cost and length for the pieces in question, with where they come from. */
-function NeedsLine({ stack, choice, currency }: { stack: RankedStack; choice: Choice; currency: string }) {
+function NeedsLine({ stack, choice, currency, bought, back, lines }: NeedsProps) {
   const units = useUnits();
   const pieces = piecesWords(choice, stack.load !== undefined, units.size);
-  const lengths = lengthWords(stack, units.length);
+  const told = buyingWords(bought(stack), currency);
   return (
     <div className="mt-2">
       <p>
-        For {pieces}: <strong>{minutesWords(stack.needs.minutes)}</strong>,{' '}
-        <strong>{formatMoney(Math.round(stack.needs.cost), currency)}</strong>
-        {lengths && (
-          <>
-            , <strong>{lengths}</strong> off the roll
-          </>
-        )}
-        .
+        For {back ? `“${back.name}”, ${pieces}` : pieces}: <strong>{minutesWords(stack.needs.minutes)}</strong>
+        {told.map((words) => (
+          <Fragment key={words}>
+            , <strong>{words}</strong>
+          </Fragment>
+        ))}
+        {stack.toBuy.length > 0 && !back && ' to buy'}.
       </p>
       <Why title="How time, cost and length are reckoned">
         <ul>
@@ -266,15 +275,23 @@ function NeedsLine({ stack, choice, currency }: { stack: RankedStack; choice: Ch
             <li key={`${need.materialId}-${i}`}>
               {keepUnits(stack.layers[i]!.material)}:{' '}
               {stack.layers[i]!.form === 'liquid'
-                ? `spread on ${units.length(need.length)} of cloth`
-                : `${units.length(Math.ceil(need.length / 10) * 10)} in plain rows`}
-              , {formatMoney(Math.round(need.cost), currency)}
+                ? `spread on ${units.length(need.length)} of cloth, ${formatMoney(Math.round(need.cost), currency)}`
+                : `${units.length(Math.ceil(need.length / 10) * 10)} of the roll in plain rows`}
+            </li>
+          ))}
+          {lines?.map(({ material, buy, covered, pieces: all, tape }) => (
+            <li key={`${material.kind}-${material.id}`}>
+              {keepUnits(material.name)}, laid out in its true shape: {buy > 0 ? `${units.length(buy)} to buy` : 'nothing to buy'}
+              {tape > 0 ? '' : `, ${covered} of ${counted(all, 'piece')} from the cupboard`}
             </li>
           ))}
         </ul>
         <p>
           Prices are those of the cupboard. Times are ordinary ones for each way of putting on, with cooling and drying; yours
-          will differ. Without squaring the end and without shrinkage, which the cutting plan adds.
+          will differ. What has to be bought counts squaring the end and shrinking, and is rounded up as shops cut
+          {back
+            ? '; it is what the shopping list says for this job alone. Cut together with other pieces it may be less.'
+            : '; nothing of it is taken to lie in the cupboard. Once a piece is described, its true outline is laid out.'}
         </p>
       </Why>
     </div>

@@ -1,10 +1,8 @@
-import { FORM_WORDS } from '../../core/layers';
-import { formatMoney } from '../../core/units';
+import { FORM_WORDS, type Form } from '../../core/layers';
 import type { Choice, RankedStack } from '../../core/choose';
 import DroopDrawing from '../../ui/DroopDrawing';
 import { keepUnits } from '../../ui/text';
-import { useUnits } from '../../ui/units-context';
-import { lengthWords, minutesWords, verdict, type AnswerGroup } from './answers';
+import { buyingWords, minutesWords, verdict, type AnswerGroup, type Buying } from './answers';
 
 interface Props {
   groups: AnswerGroup[];
@@ -12,6 +10,8 @@ interface Props {
   openId: string | undefined;
   currency: string;
   compared: readonly string[];
+  /** What has to be bought for an answer; undefined until it is known. */
+  bought: (stack: RankedStack) => Buying | undefined;
   onOpen: (stack: RankedStack) => void;
   onCompare: (stack: RankedStack) => void;
 }
@@ -30,11 +30,13 @@ export function apart(stacks: readonly Pick<RankedStack, 'reasons'>[]): string[]
   });
 }
 
+/** On which side it is fused the opened answer says. */
+const putOn = (form: Form): string => (form === 'fusible' ? 'fused' : FORM_WORDS[form]);
+
 /** The kinds of answer, best first, each with its droop and its first reason. */
-export default function AnswerList({ groups, choice, openId, currency, compared, onOpen, onCompare }: Props) {
+export default function AnswerList({ groups, choice, openId, currency, compared, bought, onOpen, onCompare }: Props) {
   // What is stitched on is judged by what it carries, not by its feel.
   const stitched = choice.ranked[0]?.criteria.some((criterion) => criterion.name === 'Carries the stitches') ?? false;
-  const units = useUnits();
   const told = apart(groups.map(({ best }) => best));
   return (
     <ol className="space-y-2" aria-label="Answers, best first">
@@ -67,10 +69,9 @@ export default function AnswerList({ groups, choice, openId, currency, compared,
                 <span className="quiet block text-[0.92rem] leading-snug">
                   {keepUnits(
                     [
-                      best.layers.length === 1 ? FORM_WORDS[first.form] : `${best.layers.length} layers`,
+                      best.layers.length === 1 ? putOn(first.form) : `${best.layers.length} layers`,
                       minutesWords(best.needs.minutes),
-                      formatMoney(Math.round(best.needs.cost), currency),
-                      lengthWords(best, units.length),
+                      ...buyingWords(bought(best), currency),
                     ]
                       .filter(Boolean)
                       .join(' · '),

@@ -9,7 +9,9 @@ import type { LengthSystem } from '../../core/units';
 import AnswerDetail from './AnswerDetail';
 import AnswerList from './AnswerList';
 import { groupAnswers } from './answers';
+import { useBought } from './use-bought';
 import Hints from './Hints';
+import MarkedStacks from './MarkedStacks';
 import MeasureNext from './MeasureNext';
 import MoreWishes from './MoreWishes';
 import RuledOut from './RuledOut';
@@ -33,6 +35,8 @@ interface Props {
   start: SentenceState;
   /** The job of a project that somebody came from. */
   from: FromJob | null;
+  /** How far the person trims layers, mm. */
+  trim: number;
   /** The answer to `start`, worked out on the server so that it stands there from the first paint. */
   startChoice: Choice;
 }
@@ -41,7 +45,7 @@ interface Props {
 const NOTHING_MEASURED: readonly string[] = [];
 
 /** The front door: the question as a sentence, the answers below it. */
-export default function ChooseView({ units, currency, ways, cloths, from, start, startChoice }: Props) {
+export default function ChooseView({ units, currency, ways, cloths, from, trim, start, startChoice }: Props) {
   const [state, setState] = useState(start);
   const [openId, setOpenId] = useState<string>();
   const [taking, setTaking] = useState(false);
@@ -103,6 +107,15 @@ export default function ChooseView({ units, currency, ways, cloths, from, start,
 
   const change = (changes: Partial<SentenceState>) => setState((was) => ({ ...was, ...changes }));
 
+  const { bought, linesOf } = useBought({
+    jobId: back && from?.jobId,
+    groups,
+    open,
+    schools: state.schools,
+    trim,
+    system: units,
+  });
+
   return (
     <UnitsProvider value={units}>
       <Sentence
@@ -132,26 +145,7 @@ export default function ChooseView({ units, currency, ways, cloths, from, start,
         <div className="mt-3 grid items-start gap-5 lg:grid-cols-[minmax(22rem,5fr)_7fr]">
           <div className="space-y-3">
             {comparedStacks.length > 0 && (
-              <p className="flex flex-wrap items-center justify-between gap-2">
-                <span>
-                  {comparedStacks.length === 1
-                    ? 'One stack is marked; mark another.'
-                    : `${comparedStacks.length} stacks are marked.`}
-                </span>
-                <span className="flex gap-2">
-                  <button type="button" className="btn btn-ghost" onClick={() => setCompared([])}>
-                    None
-                  </button>
-                  <button
-                    type="button"
-                    className="btn btn-primary"
-                    disabled={comparedStacks.length < 2}
-                    onClick={() => setComparing(true)}
-                  >
-                    Side by side
-                  </button>
-                </span>
-              </p>
+              <MarkedStacks count={comparedStacks.length} onNone={() => setCompared([])} onCompare={() => setComparing(true)} />
             )}
             <AnswerList
               groups={groups}
@@ -159,6 +153,7 @@ export default function ChooseView({ units, currency, ways, cloths, from, start,
               openId={open.id}
               currency={currency}
               compared={compared}
+              bought={bought}
               onOpen={show}
               onCompare={toggleCompared}
             />
@@ -188,6 +183,8 @@ export default function ChooseView({ units, currency, ways, cloths, from, start,
               asked={asked}
               currency={currency}
               compared={compared.includes(open.id)}
+              bought={bought}
+              lines={linesOf(open)}
             />
           </div>
         </div>
@@ -209,7 +206,7 @@ export default function ChooseView({ units, currency, ways, cloths, from, start,
             newCloth={differs ? { ...fabric, name: clothName } : undefined}
             wish={{ ...part }}
             schools={state.schools}
-            size={state.piece}
+            size={choice.piece}
             onClose={() => setTaking(false)}
           />
         )}
@@ -229,6 +226,7 @@ export default function ChooseView({ units, currency, ways, cloths, from, start,
             stacks={comparedStacks}
             choice={choice}
             currency={currency}
+            bought={bought}
             onDrop={toggleCompared}
             onOpen={show}
             onClose={() => setComparing(false)}

@@ -6,12 +6,14 @@ import { FORM_WORDS } from '../../core/layers';
 import { formatMoney } from '../../core/units';
 import { keepUnits } from '../../ui/text';
 import { useUnits } from '../../ui/units-context';
-import { lengthWords, minutesWords, verdict } from './answers';
+import { minutesWords, verdict, type Buying } from './answers';
 
 interface Props {
   stacks: RankedStack[];
   choice: Choice;
   currency: string;
+  /** What has to be bought for an answer; undefined until it is known. */
+  bought: (stack: RankedStack) => Buying | undefined;
   onDrop: (stack: RankedStack) => void;
   onOpen: (stack: RankedStack) => void;
   onClose: () => void;
@@ -26,7 +28,7 @@ function path(points: readonly [number, number][]): string {
 }
 
 /** Up to four stacks side by side, their strips laid over one another. */
-export default function Compare({ stacks, choice, currency, onDrop, onOpen, onClose }: Props) {
+export default function Compare({ stacks, choice, currency, bought, onDrop, onOpen, onClose }: Props) {
   const dialog = useRef<HTMLDialogElement>(null);
   const units = useUnits();
   useEffect(() => dialog.current?.showModal(), []);
@@ -50,8 +52,8 @@ export default function Compare({ stacks, choice, currency, onDrop, onOpen, onCl
     ['Thickness', (s) => `about ${s.predicted.thickness.toFixed(1)} mm`, (s) => s.predicted.thickness],
     ['Put on', (s) => [...new Set(s.layers.map(({ form }) => FORM_WORDS[form]))].join(', ')],
     ['Time', (s) => minutesWords(s.needs.minutes), (s) => s.needs.minutes],
-    ['Cost', (s) => formatMoney(Math.round(s.needs.cost), currency), (s) => s.needs.cost],
-    ['Length off the roll', (s) => lengthWords(s, units.length) || 'none'],
+    ['Cost', (s) => formatMoney(Math.round(bought(s)?.cost ?? 0), currency), (s) => bought(s)?.cost ?? 0],
+    ['To buy', (s) => bought(s)?.lengths || 'nothing off a roll'],
   ];
   return (
     <dialog ref={dialog} className="modal" aria-label="Compare" onClose={onClose}>

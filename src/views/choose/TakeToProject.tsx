@@ -12,7 +12,7 @@ import { flatErrors } from '../../ui/form/flat-errors';
 import FormErrors from '../../ui/form/FormErrors';
 import { useKeptForm } from '../../ui/form/use-kept-form';
 import { keptStack } from './answers';
-import { NEW_PIECE, sizedPiece, tryOpen, type PieceDraft } from '../../ui/piece/piece-draft';
+import { sizedPiece, tryOpen, type PieceDraft } from '../../ui/piece/piece-draft';
 import PieceForm from '../../ui/piece/PieceForm';
 import { capital } from '../../core/letters';
 
@@ -24,8 +24,8 @@ interface Props {
   wish: Part;
   /** Ways of working that were switched for this choice. */
   schools: Partial<Schools>;
-  /** Size that was asked for. */
-  size: PieceSize | undefined;
+  /** The pieces that the answer was told for. */
+  size: PieceSize;
   onClose: () => void;
 }
 
@@ -50,7 +50,8 @@ export default function TakeToProject({ stack, clothId, newCloth, wish, schools,
       projectId: '',
       projectName: '',
       draft: {
-        ...(size ? { ...sizedPiece(size.width, size.height), count: size.count } : NEW_PIECE),
+        ...sizedPiece(size.width, size.height),
+        count: size.count,
         name: capital(word),
         cut: wish.cut,
       },

@@ -1,6 +1,9 @@
 import type { Choice, RankedStack } from '../../core/choose';
+import type { ShoppingLine } from '../../core/cutlist';
+import { asShopsCut } from '../../core/cutplan';
 import { usedOf } from '../../core/layers';
 import type { Schools } from '../../core/schools';
+import { formatMoney, type LengthSystem } from '../../core/units';
 
 /** Answers of one kind: the best of them, and the same kind in other weights or held otherwise. */
 export interface AnswerGroup {
@@ -38,11 +41,52 @@ export function minutesWords(minutes: number): string {
   return `about ${Math.round(rounded / 30) / 2} h`;
 }
 
-/** Length off each roll: `40 cm`, `40 cm + 1.2 m` for two rolls, `2 × 17 cm` for the same length twice. */
-export function lengthWords(stack: RankedStack, write: (mm: number) => string): string {
-  const lengths = stack.needs.layers
-    .filter((_, i) => stack.layers[i]?.form !== 'liquid')
-    .map(({ length }) => write(Math.ceil(length / 10) * 10));
+/** What has to be bought for an answer. */
+export interface Buying {
+  /** Of each material, as shops cut it: `40 cm`, `40 cm + 1.2 m`, `2 × 20 cm`; empty where nothing is bought off a roll. */
+  lengths: string;
+  /** Minor units, with what is used up of liquids. */
+  cost: number;
+}
+
+/** What has to be bought where nothing lies in the cupboard. */
+export function buyingOf({ toBuy, needs, layers }: RankedStack, system: LengthSystem, write: (mm: number) => string): Buying {
+  const bought = toBuy.map((each) => ({ ...each, length: asShopsCut(each.length, system) }));
+  return {
+    lengths: joined(bought.map(({ length }) => write(length))),
+    cost: bought.reduce((sum, { length, pricePerMetre }) => sum + (length / 1000) * pricePerMetre, liquidCost(needs, layers)),
+  };
+}
+
+/** The same for a job, after what lies in the cupboard, as its shopping list has it. */
+export function buyingFor(lines: readonly ShoppingLine[], { needs, layers }: RankedStack, write: (mm: number) => string): Buying {
+  const bought = lines.filter(({ buy }) => buy > 0);
+  const unfit = lines.filter(({ misfits }) => misfits > 0);
+  const told = [
+    ...(bought.length > 0 ? [`buy ${joined(bought.map(({ buy }) => write(buy)))}`] : []),
+    ...unfit.map(({ material }) => `fits on no roll of ${material.name}`),
+  ];
+  return {
+    lengths: told.length > 0 ? told.join(' · ') : lines.length > 0 ? 'the cupboard has it' : '',
+    cost: bought.reduce((sum, { cost }) => sum + cost, liquidCost(needs, layers)),
+  };
+}
+
+/** Price and lengths of what has to be bought, each where there is any. */
+export function buyingWords(buying: Buying | undefined, currency: string): string[] {
+  if (!buying) return [];
+  return [
+    ...(buying.cost > 0 ? [formatMoney(Math.round(buying.cost), currency)] : []),
+    ...(buying.lengths ? [buying.lengths] : []),
+  ];
+}
+
+/** What is used up of bottles, minor units. */
+const liquidCost = (needs: RankedStack['needs'], layers: RankedStack['layers']): number =>
+  needs.layers.reduce((sum, { cost }, i) => sum + (layers[i]?.form === 'liquid' ? cost : 0), 0);
+
+/** Lengths in a row, equal ones counted. */
+function joined(lengths: readonly string[]): string {
   return [...new Set(lengths)]
     .map((length) => {
       const times = lengths.filter((each) => each === length).length;

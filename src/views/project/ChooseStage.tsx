@@ -7,11 +7,13 @@ import { schoolsOf, type Schools } from '../../core/schools';
 import { fabricOf } from '../../core/cloth';
 import type { ApiError } from '../../ui/api';
 import DroopDrawing from '../../ui/DroopDrawing';
+import { useUnits } from '../../ui/units-context';
 import SchoolSelects from '../../ui/SchoolSelects';
 import { counted, keepUnits } from '../../ui/text';
 import WeightSliders from '../../ui/WeightSliders';
 import type { Cloth } from '../../store/cloths';
-import { groupAnswers, keptStack, verdict } from '../choose/answers';
+import { groupAnswers, keptStack, minutesWords, verdict } from '../choose/answers';
+import { useBought } from '../choose/use-bought';
 import { START, toQuery, type SentenceState } from '../choose/sentence-state';
 import type { KeptStack } from '../../store/jobs';
 import { addableOf, composedFrom } from '../compose/composed';
@@ -55,6 +57,8 @@ export default function ChooseStage({ work, cloth, cloths, materials, trim, ways
     ...asked,
   });
   const error = refused ?? unanswered;
+  const groups = useMemo(() => (choice ? groupAnswers(choice.ranked) : []), [choice]);
+  const { bought } = useBought({ jobId: work.id, groups, schools, trim, system: useUnits().system });
 
   if (!cloth || !fabric || !asked) {
     return (
@@ -90,7 +94,6 @@ export default function ChooseStage({ work, cloth, cloths, materials, trim, ways
       setRefused((problem as ApiError).message);
     }
   };
-  const groups = choice ? groupAnswers(choice.ranked) : [];
   return (
     <div className="space-y-4">
       {work.stack && (
@@ -189,6 +192,9 @@ export default function ChooseStage({ work, cloth, cloths, materials, trim, ways
             <div className="min-w-0 flex-1">
               <p className="leading-snug font-semibold">{keepUnits(best.title)}</p>
               <p className="text-[0.95rem] leading-snug">{best.reasons.slice(0, 2).join(' ')}</p>
+              <p className="quiet text-[0.95rem] leading-snug">
+                {[minutesWords(best.needs.minutes), bought(best)?.lengths].filter(Boolean).join(' · ')}
+              </p>
               {best.cautions[0] && <p className="quiet text-[0.92rem] leading-snug">{best.cautions[0]}</p>}
               {others.length > 0 && (
                 <select

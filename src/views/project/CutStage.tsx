@@ -254,7 +254,7 @@ function LayerOnPiece({ work, piece, layer, settings, onChange }: LayerProps) {
   const besideFold = rule === 'fold' && piece.fold !== undefined && !(cut?.edges ?? placed.edges)?.length;
   const edges = extent !== 'strip' || besideFold ? [] : stripEdges(piece, { rule, ...placed, ...cut });
   const outline: LayerOutline = useMemo(() => {
-    return layerOutline(piece, extent, material, layerCutOf(work, cut, settings.trim));
+    return layerOutline(piece, extent, material, layerCutOf(work, cut, settings.trim, piece));
   }, [piece, extent, material, cut, settings.trim, work]);
   const count = outline.outlines.length;
   const splits = count > 1 && extent !== 'strip';

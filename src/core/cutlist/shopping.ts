@@ -1,22 +1,22 @@
+import { lengthToBuy, type TablePlan, type TablePlanOptions } from '../cutplan';
+import type { Treatment } from '../pieces';
+import type { LengthSystem } from '../units';
+import { cutPieces } from './cut-item';
+import type { LayingMethod } from './layer-items';
+import type { KeptPart } from './listed-part';
 import {
   BUY,
-  cutPieces,
   lengthOffRoll,
   shrinksFirst,
   tableList,
   tableSources,
   usualOptions,
-  type KeptPart,
-  type LayingMethod,
   type StockEntry,
   type TableMaterial,
-} from '../../core/cutlist';
-import { lengthToBuy, type TablePlan, type TablePlanOptions } from '../../core/cutplan';
-import type { Treatment } from '../../core/pieces';
-import type { LengthSystem } from '../../core/units';
+} from './table';
 
 /** A material that something still has to be cut from. */
-export interface Need {
+export interface ShoppingNeed {
   material: TableMaterial;
   works: KeptPart[];
   stock: StockEntry[];
@@ -27,7 +27,7 @@ export interface Need {
 }
 
 /** What one material comes to. */
-export interface Line {
+export interface ShoppingLine {
   material: TableMaterial;
   /** Pieces in all, those that the cupboard covers, those that fit nowhere. */
   pieces: number;
@@ -48,8 +48,13 @@ const SECONDS = 0.4;
 /** A tape is sold by the metre, without squaring. */
 const TAPE_SHRINK = 0;
 
-/** The layout that has to be found for a material; undefined where none is needed. */
-export function shoppingQuestion({ material, works, stock, treatment, method }: Need, trim: number) {
+/**
+ * What is cut from a material and from what, with the layout that has to be found; undefined where none is needed.
+ *
+ * @param trim the person's usual trim, mm
+ * @example shoppingQuestion({ material: layerMaterial(lightWoven), works: [], stock: [], treatment: null, method: 'cut-first' }, 6).question // undefined
+ */
+export function shoppingQuestion({ material, works, stock, treatment, method }: ShoppingNeed, trim: number) {
   const options = usualOptions(material, stock, method);
   const list = tableList(works, material, options, treatment, trim);
   const sources = tableSources(options, stock, material, treatment);
@@ -66,8 +71,13 @@ export function shoppingQuestion({ material, works, stock, treatment, method }: 
   return { list, sources, options, question };
 }
 
-/** What a layout comes to, as a line of the shopping list. */
-export function shoppingLine(need: Need, plan: TablePlan | undefined, trim: number, units: LengthSystem): Line {
+/**
+ * What a layout comes to: as a line of the shopping list, and as choosing tells it before a layer is taken.
+ *
+ * @param plan the layout; undefined where none is needed @param trim the person's usual trim, mm
+ * @example shoppingLine({ material: layerMaterial(lightWoven), works: [], stock: [], treatment: null, method: 'cut-first' }, undefined, 6, 'metric').buy // 0
+ */
+export function shoppingLine(need: ShoppingNeed, plan: TablePlan | undefined, trim: number, units: LengthSystem): ShoppingLine {
   const { material, stock, treatment } = need;
   const { list, options } = shoppingQuestion(need, trim);
   const shrink = shrinksFirst(material, options, treatment);

@@ -1,0 +1,22 @@
+import { layBottomLeft, type Room } from './bottom-left';
+import type { Laying } from './laying';
+import type { Positions } from './positions';
+
+/**
+ * Layouts in which every piece lies in the same one of its turns, as far as it has as many: what a hand lays first. Laying each piece as
+ * low as it goes cannot find two wide pieces set upright beside each other, as the first of them would end higher.
+ *
+ * @param start what lies already, and stays
+ * @example [...uniformLayouts(laying, laying.positions, { width: 500, length: 500 })].length // 0
+ */
+export function* uniformLayouts(laying: Laying, start: Positions, room: Room): Generator<Positions, void> {
+  const { choices, order, orientations, table } = laying;
+  const most = Math.max(0, ...order.map((i) => choices[i]!.length));
+  for (let turn = 0; most > 1 && turn < most; turn++) {
+    if (room.isLate?.()) return;
+    const positions = start.clone();
+    const same = choices.map((all) => all.subarray(turn % all.length, (turn % all.length) + 1));
+    layBottomLeft(positions, order, { orientations, choices: same, table }, room);
+    yield positions;
+  }
+}
