@@ -28,7 +28,14 @@ describe('what a job would need of a stack', () => {
     const { id } = await project();
     const job = (await addWork(id, PIECE)).body;
     const stack = await chosenStack();
-    await post('/api/stock', { ofKind: 'layer', ofId: stack.layers[0].materialId, kind: 'roll', width: 900, length: 1200 });
+    await post('/api/stock', {
+      ofKind: 'layer',
+      ofId: stack.layers[0].materialId,
+      kind: 'roll',
+      place: 'test box',
+      width: 900,
+      length: 1234,
+    });
     const asked = await post(`/api/jobs/${job.id}/needs`, { stacks: [{ layers: stack.layers }] });
     expect(asked.status).toBe(200);
     await put(`/api/jobs/${job.id}`, job.job, { stack });
@@ -39,7 +46,7 @@ describe('what a job would need of a stack', () => {
       works: need.works.map((work) => ({ ...work, stack: null, jobVersion: null })),
     });
     expect(asked.body.needs[0].map(bare)).toEqual(listed.map(bare));
-    expect(listed[0].stock).toMatchObject([{ width: 900, length: 1200 }]);
+    expect(listed[0].stock).toContainEqual(expect.objectContaining({ place: 'test box', length: 1234 }));
     expect(listed[0].works[0].stack.layers).toEqual(asked.body.needs[0][0].works[0].stack.layers);
   });
 

@@ -213,7 +213,12 @@ test('from a job to all reasons, and back to it with another answer', async ({ p
   await expect(page).toHaveURL(/hand=crisp.*job=tq-ba-tab/);
   await page.reload();
   await alive(page);
-  const title = await page.getByRole('article').getByRole('heading', { level: 2 }).innerText();
+  const answer = page.getByRole('article');
+  const title = await answer.getByRole('heading', { level: 2 }).innerText();
+  // What it takes is laid out by the true outline of the piece, as on the shopping list.
+  await expect(answer.getByText(/^For “.*(the cupboard has it|buy \d+)/)).toBeVisible({ timeout: 15_000 });
+  await answer.getByText('How time, cost and length are reckoned').click();
+  await expect(answer.getByText(/laid out in its true shape: .* from the cupboard/).first()).toBeVisible();
   await take.click();
   await expect(page).toHaveURL(/\/projects\/tq-banner\?job=tq-ba-tab&stage=scrap/);
   const { wish, stack } = (await (await page.request.get('/api/jobs/tq-ba-tab')).json()) as {
