@@ -128,7 +128,9 @@ export function describe(stack: Judged, score: number): RankedStack {
     steps: stepsFor(question, stack.layers).map((step) => step.title),
     needs: stack.needs,
     toBuy: toBuyOf(question, stack.layers),
-    ...(question.profile.kind === 'garment' ? { seeThrough: seeThrough(question.fabric, stack.layers) } : {}),
+    ...(question.profile.kind === 'garment' || question.wishes.opaque
+      ? { seeThrough: seeThrough(question.fabric, stack.layers) }
+      : {}),
     ...(load ? { load: { stitches: load.density, carried: load.carried, share: load.share } } : {}),
     ...(stack.record ? { memory: memoryOf(stack, stack.record) } : {}),
   };

@@ -1,10 +1,14 @@
 import type { PairRecord } from '../learn';
-import { isFusible, isSoaked, type Family } from '../layers';
+import { isFusible, isGlued, isSoaked, type Family } from '../layers';
+import { mostGive } from './criteria/give';
 import { jobOf, needsHandSewing } from './handling';
 import type { Judged } from './protocol';
 
 /** Shrinkage that tells on a piece, %: half a millimetre on a hand's breadth. */
 const TELLS = 0.5;
+
+/** A layer that gives less than this holds the cloth, %. */
+const LEAST_GIVE = 5;
 
 /** How much pieces of a pair shrank one way, on the whole, %; 0 where nothing was read. */
 function meanShrink(record: PairRecord | undefined, way: 'along' | 'across'): number {
@@ -72,6 +76,7 @@ export const REASONS: readonly Remark[] = [
     words: (s) => {
       const { family, opacity } = s.layers[0]!.material;
       if (family === 'cloth-underlining' && opacity !== 'opaque') return 'Handled as one with the cloth, and takes the strain.';
+      if (family === 'organza' && opacity !== 'sheer') return 'Thin and strong, and hardly felt.';
       return CHARACTER[family]!;
     },
   },
@@ -81,7 +86,8 @@ export const REASONS: readonly Remark[] = [
       s.question.part.stretch === 'keep' &&
       s.question.traits.maxStretch >= 8 &&
       s.question.profile.kind !== 'stitch' &&
-      s.question.profile.kind !== 'treat',
+      s.question.profile.kind !== 'treat' &&
+      mostGive(s) >= LEAST_GIVE,
     words: () => 'Gives with the cloth, so the part keeps its stretch.',
   },
   {
@@ -135,7 +141,10 @@ export const REASONS: readonly Remark[] = [
   },
   {
     id: 'washes-out',
-    when: (s) => s.layers.every(({ material }) => material.form === 'liquid'),
+    when: (s) =>
+      s.layers.every(({ material }) => material.form === 'liquid') &&
+      s.question.part.care !== 'dry-clean' &&
+      s.question.part.care !== 'none',
     words: () => 'Washes out again and leaves nothing behind.',
   },
   {
@@ -184,7 +193,12 @@ export const CAUTIONS: readonly Remark[] = [
   {
     id: 'near-limit',
     when: ({ load }) => load !== undefined && load.share > 0.8 && load.share <= 1,
-    words: () => 'Near its limit: add one layer, or join sheet and cloth with spray or a fused sheet.',
+    words: ({ layers, question }) => {
+      const joined = layers.some(({ material }) => isGlued(material.form));
+      if (joined) return 'Near its limit: add one layer.';
+      const noIron = question.traits.sealed || question.traits.ruinedByPressing || question.fabric.ironDots === 0;
+      return `Near its limit: add one layer, or join sheet and cloth with spray${noIron ? '' : ' or a fused sheet'}.`;
+    },
   },
   {
     id: 'near-edge',

@@ -1,4 +1,4 @@
-import { fibreShare, type Fabric } from '../cloth';
+import { fibreShare, isSealed, ruinedByPressing, type Fabric } from '../cloth';
 import type { Part } from './part';
 
 /** What follows from a cloth's description, worked out once for all rules. */
@@ -52,7 +52,7 @@ export function traitsOf(fabric: Fabric, part: Part): Traits {
   const weave = fabric.weave ?? (fabric.construction === 'knit' ? 'jersey' : 'plain');
   const pile = has('pile') || weave === 'pile';
   const openwork = has('openwork') || weave === 'eyelet' || fabric.construction === 'net';
-  const sealed = fabric.construction === 'leather' || fabric.construction === 'coated' || has('coated');
+  const sealed = isSealed(fabric);
   const rawStretch = Math.max(fabric.stretchLength, fabric.stretchCross);
   const loose = weave === 'loose' || weave === 'sweater';
   return {
@@ -72,7 +72,7 @@ export function traitsOf(fabric: Fabric, part: Part): Traits {
       weave === 'terry' ||
       weave === 'rib' ||
       weave === 'jersey',
-    ruinedByPressing: pile || has('crinkled') || has('beaded'),
+    ruinedByPressing: ruinedByPressing({ ...fabric, weave }),
     sealed,
     open: openwork,
     needsTopping: pile || has('lofty') || has('looped') || weave === 'terry' || weave === 'fleece',

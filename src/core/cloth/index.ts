@@ -10,6 +10,7 @@ export { droopProfile } from './droop-profile';
 export { clothBendingLength, clothMembraneStiffness, clothThickness } from './estimate';
 export type { Estimate } from './estimate';
 export { fabricLike } from './like';
+export { isSealed, ruinedByPressing } from './pressing';
 export type { LikeChange } from './like';
 export { CONSTRUCTIONS, FIBRES, FRAYS, SHEERNESS, SURFACES, TONES, WATER, WEAVES, fabricOf, fibreShare } from './fabric';
 export type { Construction, Fabric, Fibre, FibreShare, Fray, Sheerness, Surface, Tone, Water, Weave } from './fabric';

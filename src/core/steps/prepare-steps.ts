@@ -1,5 +1,7 @@
 import { liquidSteps } from './liquid-steps';
 import type { Step, StepsFor } from './step';
+import { isSealed, ruinedByPressing } from '../cloth';
+import type { ChosenLayer } from '../layers';
 import { HEAT_SAFETY, SPRAY_SAFETY, IRON } from './words';
 import { lower } from '../letters';
 
@@ -23,16 +25,20 @@ export function prepareSteps(input: StepsFor): Step[] {
   const shrinking = layers.filter(
     ({ material }, i) => material.preShrink && layers.findIndex((l) => l.material.id === material.id) === i,
   );
-  if (shrinking.length > 0 && washed) {
-    steps.push({
-      id: 'preshrink',
-      stage: 'prepare',
-      kind: 'do',
-      title: `Shrink ${shrinking.map(({ material }) => lower(material.name)).join(' and ')}`,
-      detail: 'Lay it in hand-warm water for twenty minutes, roll it in a towel and dry it flat. Do not wring or iron it.',
-    });
-  }
-  if (fabric.ironDots > 0 && !fabric.surface.includes('crinkled') && !fabric.surface.includes('pile')) {
+  // Glue must not meet the iron before its time; a second cloth is washed as cloth is.
+  const glued = shrinking.filter(({ material }) => material.glue !== 'none');
+  const plain = shrinking.filter(({ material }) => material.glue === 'none');
+  if (washed && glued.length > 0)
+    steps.push(
+      shrinkStep(
+        'preshrink',
+        glued,
+        'Lay it in hand-warm water for twenty minutes, roll it in a towel and dry it flat. Do not wring or iron it.',
+      ),
+    );
+  if (washed && plain.length > 0)
+    steps.push(shrinkStep('prewash-layer', plain, 'Wash and dry it as the finished thing will be washed, then press it smooth.'));
+  if (fabric.ironDots > 0 && !ruinedByPressing(fabric) && !isSealed(fabric)) {
     steps.push({
       id: 'flatten',
       stage: 'prepare',
@@ -57,4 +63,10 @@ export function prepareSteps(input: StepsFor): Step[] {
     if (material.form === 'liquid') steps.push(...liquidSteps(material, input).map((step) => ({ ...step, layer })));
   });
   return steps;
+}
+
+/** Shrinking layers before they are cut. */
+function shrinkStep(id: string, layers: readonly ChosenLayer[], detail: string): Step {
+  const names = layers.map(({ material }) => lower(material.name)).join(' and ');
+  return { id, stage: 'prepare', kind: 'do', title: `Shrink ${names}`, detail };
 }

@@ -6,7 +6,12 @@ function governing(stack: Judged) {
   return stack.layers.filter(({ material, extent }) => material.form !== 'liquid' && extent !== 'patch' && extent !== 'field');
 }
 
-function mostGive(stack: Judged): number {
+/**
+ * What the stiffest of the layers that govern a piece gives, %; infinite where none of them does.
+ *
+ * @example mostGive(judged) < 10 // true
+ */
+export function mostGive(stack: Judged): number {
   const layers = governing(stack);
   if (layers.length === 0) return Infinity;
   return Math.min(

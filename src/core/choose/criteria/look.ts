@@ -58,6 +58,8 @@ export const look: Criterion = {
     const { question, layers } = stack;
     if (question.traits.open && layers.some(({ material }) => material.form !== 'liquid' && material.ends === 'stays'))
       return 'It is seen through the holes: its colour is part of the design.';
+    if (question.fabric.sheer !== 'opaque' && layers.some(({ material }) => isFusible(material.form)))
+      return 'Nothing but its glue dots might be seen, in daylight.';
     return 'Nothing of it should be seen from the outside.';
   },
 };

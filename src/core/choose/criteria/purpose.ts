@@ -13,7 +13,11 @@ export const purpose: Criterion = {
     const { profile } = question;
     const leading = [...preferred].sort((a, b) => Math.abs(b.points) - Math.abs(a.points))[0];
     const because = leading ? ` It ${leading.words}.` : '';
-    if (suitability >= 85) return `A usual choice for ${profile.phrase}: it helps to ${jobOf(stack)}.${because}`;
+    if (suitability >= 85) {
+      // What speaks against it is told as such.
+      const but = leading && leading.points < 0 ? `, though it ${leading.words}.` : `.${because}`;
+      return `A usual choice for ${profile.phrase}: it helps to ${jobOf(stack)}${but}`;
+    }
     if (suitability >= 65) return `It serves ${profile.phrase}, though others are more usual.${because}`;
     return `It can be made to work for ${profile.phrase}; few would reach for it first.${because}`;
   },
