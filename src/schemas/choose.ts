@@ -68,6 +68,7 @@ export const wishFields = {
           value === undefined || typeof value === 'boolean' || (typeof value === 'number' && value >= 0 && value <= 10_000),
       ),
     threadLength: number({ above: 0, max: 10_000_000 }),
+    area: number({ above: 0, max: 4_000_000 }),
   }).default(undefined),
   avoid: yup.array().of(oneOf(AVOIDS).required()).max(4, 'must hold each wish once'),
 };

@@ -1,7 +1,7 @@
 import { JOINS } from '../core/layers';
 import * as yup from 'yup';
 import { CARES, CUTS } from '../core/choose';
-import { AFTER_CHECKS, HOOP_KINDS, HOOP_SHAPES, MOUNTS, SIDES, STITCH_ROLES } from '../core/hoop';
+import { AFTER_CHECKS, HOOP_KINDS, HOOP_SHAPES, MOUNTS, NEEDLES, SIDES, STITCH_ROLES, USUAL_NEEDLE } from '../core/hoop';
 import { SPEEDS } from '../core/machine';
 import { number, oneOf, outline, shape, text } from './rules';
 import { day, instant, id } from './shared';
@@ -77,6 +77,11 @@ export const judgeSchema = shape({
   role: oneOf(STITCH_ROLES).default('embroidery'),
   layers: stackLayers.nullable().default(null),
   nearEdge: yup.boolean().default(false),
+  /** Size of the needle, hundredths of a millimetre. */
+  needle: yup
+    .number()
+    .oneOf(NEEDLES, `must be one of ${NEEDLES.join(', ')}`)
+    .default(USUAL_NEEDLE),
 });
 
 const coordinate = () => number({ min: -20_000, max: 20_000 }).required();

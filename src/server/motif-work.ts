@@ -1,7 +1,7 @@
 import { type StackSheet } from '../store/hoopings';
 import { choose, traitsOf, type Part, type RankedStack } from '../core/choose';
 import { fabricOf, type Fabric } from '../core/cloth';
-import { judgeMotif, motifLoad, stackInPlane, type InPlane, type MotifLoad, type MotifVerdict } from '../core/hoop';
+import { judgeMotif, motifLoad, stackInPlane, type InPlane, type MotifLoad, type MotifVerdict, type Needle } from '../core/hoop';
 import { InputError } from '../core/input-error';
 import { stackStiffness, type ChosenLayer, type Family, joinedAs, keyOfUse, usedOf } from '../core/layers';
 import { carryFactor } from '../core/learn';
@@ -73,6 +73,7 @@ export interface JudgeBody {
   role: Part['role'];
   layers: StackSheet[] | null;
   nearEdge: boolean;
+  needle: Needle;
 }
 
 /** What choosing offers for a motif, at most. */
@@ -82,7 +83,7 @@ const OFFERED = 4;
 export function judgeOnCloth(
   db: Db,
   motifId: string,
-  { clothId, cut, care, role, layers: asked, nearEdge }: JudgeBody,
+  { clothId, cut, care, role, layers: asked, nearEdge, needle }: JudgeBody,
 ): Judgement {
   const load = loadOf(db, motifs.get(db, motifId));
   const cloth = cloths.get(db, clothId);
@@ -101,7 +102,7 @@ export function judgeOnCloth(
         family: material.family,
         form: material.form,
       })),
-      verdict: judgeMotif(fabric, part, chosen, load, carryFactor(record?.carried ?? [])),
+      verdict: judgeMotif(fabric, part, chosen, load, carryFactor(record?.carried ?? []), needle),
       inPlane: stackInPlane(fabric, chosen),
       rigidity: stackStiffness(
         fabric,

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test, type Page } from '@playwright/test';
 import { alive, open } from './open';
 
 test('a new user goes from a piece of cloth to a fused, logged piece', async ({ page }) => {
@@ -229,3 +229,42 @@ test('from a job to all reasons, and back to it with another answer', async ({ p
   expect(stack.title.replace(/\s/g, ' ')).toBe(title.replace(/\s/g, ' '));
   expect(`Chosen: ${title}`).not.toBe(before);
 });
+
+/** What can be read before anything was touched: the sentence, the best answer with its reason, and two more. */
+async function firstAnswers(page: Page): Promise<string[]> {
+  await expect(page.getByText('that should feel')).toBeInViewport();
+  const answers = page.getByRole('list', { name: 'Answers, best first' }).getByRole('listitem');
+  const titles: string[] = [];
+  for (const i of [0, 1, 2]) {
+    const answer = answers.nth(i).getByRole('button');
+    await expect(answer).toBeInViewport({ ratio: 0.99 });
+    titles.push((await answer.innerText()).split('\n')[0]!);
+  }
+  return titles;
+}
+
+for (const [width, height] of [
+  [1280, 800],
+  [820, 1180],
+] as const) {
+  test(`the first paint at ${width} × ${height} has the answer, without a script`, async ({ browser }) => {
+    const context = await browser.newContext({ javaScriptEnabled: false, viewport: { width, height } });
+    const page = await context.newPage();
+    await page.goto('/?role=quilt-piece&cloth=quilting-cotton');
+    const titles = await firstAnswers(page);
+    expect(titles[0]).toMatch(/spray|starch/i);
+    expect(new Set(titles).size).toBe(3);
+    await context.close();
+  });
+
+  test(`one word changed at ${width} × ${height} gives another answer in the same place`, async ({ page }) => {
+    await page.setViewportSize({ width, height });
+    await open(page, '/?cloth=quilting-cotton&role=collar');
+    const before = await firstAnswers(page);
+    await page.getByLabel('Part', { exact: true }).selectOption('bag-base');
+    await expect(page.getByRole('article')).toHaveAccessibleName(/core|firm/i);
+    const after = await firstAnswers(page);
+    expect(after[0]).not.toBe(before[0]);
+    expect(after[0]).toMatch(/core|firm/i);
+  });
+}

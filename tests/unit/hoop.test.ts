@@ -26,6 +26,9 @@ import {
   type Ground,
   type Hoop,
   type MotifPlace,
+  holesBorne,
+  needleHoles,
+  NEEDLES,
 } from '../../src/core/hoop';
 import { carryFactor } from '../../src/core/learn';
 import { LIBRARY_CLOTHS, LIBRARY_LAYERS } from '../../src/core/library';
@@ -224,11 +227,12 @@ describe('what a motif asks of a cloth', () => {
     const load = motifLoad(islandsOf(block(spacing), figures.bounds!, false), figures.bounds!, 60);
     return judgeMotif(lawn, part, chosen, load, factor);
   };
-  const island = (number: number, minX: number, minY: number, size: number, stitches: number) => ({
+  const island = (number: number, minX: number, minY: number, size: number, stitches: number, area = size * size) => ({
     number,
     stitches,
     threadLength: 3 * stitches,
     bounds: { minX, minY, maxX: minX + size, maxY: minY + size },
+    area,
   });
   const cutAway = LIBRARY_LAYERS.filter(({ family }) => family === 'cut-away');
 
@@ -241,12 +245,13 @@ describe('what a motif asks of a cloth', () => {
   });
 
   it('is told zone by zone, where what is sewn inside a ring pulls on the same ground', () => {
-    const islands = [island(1, 0, 0, 60, 500), island(2, 20, 20, 20, 800), island(3, 150, 0, 30, 200)];
+    // A ring 5 mm wide, a square within it, one beside it.
+    const islands = [island(1, 0, 0, 60, 500, 1100), island(2, 20, 20, 20, 800), island(3, 150, 0, 30, 200)];
     const load = motifLoad(islands, { minX: 0, minY: 0, maxX: 180, maxY: 60 }, 40);
-    expect(load.whole).toMatchObject({ stitches: 1500, threadLength: 4500, width: 180, height: 60 });
+    expect(load.whole).toMatchObject({ stitches: 1500, threadLength: 4500, width: 180, height: 60, area: 2400 });
     expect(load.islands.map(({ embroidery }) => embroidery.stitches)).toEqual([1300, 800, 200]);
     const { zones, share } = judgeMotif(lawn, part, [], load);
-    expect(zones.map(({ perSquare }) => Math.round(perSquare))).toEqual([36, 200, 22]);
+    expect(zones.map(({ perSquare }) => Math.round(perSquare))).toEqual([87, 200, 22]);
     expect(share).toBe(Math.max(...zones.map((zone) => zone.share)));
     expect(zones[1]!.share).toBeGreaterThan(zones[0]!.share);
   });
@@ -381,5 +386,36 @@ describe('the simulated machine', () => {
       expect(machine.receive(line)[0]).toMatch(/^ERROR/);
     expect(motifOf().command.includes(COLOUR)).toBe(true);
     expect(bounds(transformed(centredBox(2, 2), false, 90)).maxX).toBeCloseTo(1, 9);
+  });
+});
+
+describe('needle holes', () => {
+  const of = (name: string) => LIBRARY_CLOTHS.find((cloth) => cloth.name === name)!;
+  const cotton = of('Quilting cotton');
+
+  it('are borne in greater number by heavier cloth, by threads that can move aside, and with a finer needle', () => {
+    const heavier = holesBorne({ ...cotton, arealDensity: 250 }) / holesBorne({ ...cotton, arealDensity: 70 });
+    expect(heavier).toBeGreaterThan(1.3);
+    const by = (weave: 'loose' | 'plain' | 'satin') => holesBorne({ ...cotton, weave });
+    expect(by('loose')).toBeGreaterThan(by('plain'));
+    expect(by('plain')).toBeGreaterThan(by('satin'));
+    expect(holesBorne({ ...cotton, construction: 'leather' })).toBeLessThan(0.4 * holesBorne(cotton));
+    expect(holesBorne({ ...cotton, construction: 'knit' })).toBeLessThan(holesBorne(cotton));
+    // A hole grows with the square of the needle.
+    expect(holesBorne(cotton, 60) / holesBorne(cotton, 90)).toBeCloseTo((90 / 60) ** 2, 9);
+    for (let i = 1; i < NEEDLES.length; i++)
+      expect(holesBorne(cotton, NEEDLES[i]!)).toBeLessThan(holesBorne(cotton, NEEDLES[i - 1]!));
+  });
+
+  it('of daily embroidery do not cut a quilting cotton; on lawn a dense spot does, and the needle is named that spares it', () => {
+    expect(needleHoles(cotton, 120).cuts).toBe(false);
+    const thin = { ...cotton, arealDensity: 65 };
+    const { cuts, finer } = needleHoles(thin, 120, 80);
+    expect(cuts).toBe(true);
+    expect(needleHoles(thin, 120, finer)).toMatchObject({ cuts: false });
+    const next = NEEDLES[NEEDLES.indexOf(finer!) + 1]!;
+    expect(needleHoles(thin, 120, next).cuts).toBe(true);
+    // On leather no needle is fine enough.
+    expect(needleHoles({ ...thin, construction: 'leather' }, 120, 80)).toMatchObject({ cuts: true, finer: undefined });
   });
 });

@@ -37,6 +37,31 @@ const motifOf = (records: [command: number, x: number, y: number][]): Motif => (
   y: Float64Array.from(records, ([, , y]) => y),
 });
 
+describe('ground that is stitched', () => {
+  it('of a filled square is the square and about a millimetre around it', () => {
+    const [island] = found(filled(square(0, 0, 40)));
+    expect(island!.area).toBeGreaterThan(40 * 40);
+    expect(island!.area).toBeLessThan(43 * 43);
+  });
+
+  it('of an outline is the line, not what it goes round', () => {
+    const round = motifOf(
+      Array.from({ length: 201 }, (_, i): [number, number, number] => {
+        const angle = (i / 200) * 2 * Math.PI;
+        return [STITCH, 40 + 40 * Math.cos(angle), 40 + 40 * Math.sin(angle)];
+      }),
+    );
+    const [island] = found(round);
+    // 251 mm of line, drawn in over two or three millimetres.
+    expect(island!.area).toBeGreaterThan(1.5 * 251);
+    expect(island!.area).toBeLessThan(3.5 * 251);
+    expect(found(filled(square(0, 0, 20), square(60, 0, 20))).map(({ area }) => area > 400 && area < 23 * 23)).toEqual([
+      true,
+      true,
+    ]);
+  });
+});
+
 describe('islands of stitching', () => {
   it('are one where the gap is small, two where it is not', () => {
     fc.assert(

@@ -18,7 +18,7 @@ export function typicalDensity(role: Role): number | undefined {
 /** Upper thread of an ordinary fill stitch, mm. Long satin stitches pull more than their number tells. */
 const THREAD_PER_STITCH = 3;
 
-/** What a motif lays on each cm² of its rectangle. */
+/** What a motif lays on each cm² of the ground that is stitched. */
 export interface MotifDensity {
   /** Stitches per cm². */
   stitches: number;
@@ -29,14 +29,14 @@ export interface MotifDensity {
 }
 
 /**
- * Stitches and thread per cm² of the motif's rectangle.
+ * Stitches and thread per cm² of the ground that is stitched, of the motif's rectangle where that is not known.
  *
  * @example motifDensity({ stitches: 4000, width: 80, height: 50 }).stitches // 100
  */
-export function motifDensity({ stitches, width, height, threadLength }: Embroidery): MotifDensity {
-  const area = (width * height) / 100;
-  const perArea = stitches / area;
-  const thread = (threadLength ?? stitches * THREAD_PER_STITCH) / area;
+export function motifDensity({ stitches, width, height, threadLength, area = width * height }: Embroidery): MotifDensity {
+  const ground = area / 100;
+  const perArea = stitches / ground;
+  const thread = (threadLength ?? stitches * THREAD_PER_STITCH) / ground;
   return { stitches: perArea, thread, pull: Math.max(perArea, thread / THREAD_PER_STITCH) };
 }
 

@@ -65,6 +65,8 @@ export interface Embroidery {
   nearEdge?: boolean | number;
   /** Length of the upper thread, mm; three millimetres a stitch when it is not known. */
   threadLength?: number;
+  /** Ground that is stitched, mm²; all of the rectangle when it is not known. */
+  area?: number;
 }
 
 export interface Part {

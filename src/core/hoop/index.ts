@@ -15,6 +15,8 @@ export { splitMotif } from './split';
 export type { MotifPart } from './split';
 export { judgeMotif, motifLoad } from './verdict';
 export type { MotifLoad, MotifVerdict, Verdict, Zone } from './verdict';
+export { holesBorne, needleHoles, NEEDLES, USUAL_NEEDLE } from './needle-holes';
+export type { Needle, NeedleHoles } from './needle-holes';
 export { offcutsFor, sheetRecipe } from './sheet-recipe';
 export type { SheetNeed } from './sheet-recipe';
 export { hoopingSteps, MOVING_NEEDLE, starching } from './prepare';

@@ -2,6 +2,7 @@ import { embroideryLoad, motifDensity, traitsOf, type Embroidery, type Part } fr
 import type { Fabric } from '../cloth';
 import type { ChosenLayer } from '../layers';
 import type { Island, MotifBounds } from '../motif';
+import { needleHoles, USUAL_NEEDLE, type Needle, type NeedleHoles } from './needle-holes';
 
 export type Verdict = 'easily' | 'near' | 'too-much';
 
@@ -25,21 +26,19 @@ export interface MotifVerdict {
   /** What would bring it to an easy load, when it is too much: fewer stitches, or the same ones drawn larger, %. */
   change: { fewer: number; larger: number } | undefined;
   topping: { needed: boolean; why: string };
-  /** Densest spot, and whether needle holes there may cut the cloth. */
-  cuts: boolean;
+  /** What needle holes do to the cloth at the densest spot. */
+  holes: NeedleHoles;
 }
 
 /** Up to here it is carried easily. */
 const EASY = 0.8;
 /** Stitching pulls on at least so much ground, mm a side: a single letter has the cloth around it to share its pull. */
 const LEAST_GROUND = 20;
-/** More holes than this on a square centimetre perforate a thin cloth, and a sturdy one. */
-const HOLES = { thin: 90, sturdy: 160, thinBelow: 110 };
 
 /** So many islands, those with the most stitches, are judged on their own; smaller ones only as part of the whole. */
 const MOST_ZONES = 200;
 
-type Stitching = Pick<Island, 'number' | 'stitches' | 'threadLength' | 'bounds'>;
+type Stitching = Pick<Island, 'number' | 'stitches' | 'threadLength' | 'bounds' | 'area'>;
 
 /** What a motif lays on its ground, as choosing sees it: the whole, and each island with what lies within it. */
 export interface MotifLoad {
@@ -75,13 +74,18 @@ export function motifLoad(islands: readonly Stitching[], bounds: MotifBounds, pe
   };
 }
 
-/** Stitches and thread of some islands, and the rectangle that shares their pull. */
+/** Stitches and thread of some islands, their rectangle, and the ground that is stitched, which shares their pull. */
 function embroideryOf(islands: readonly Stitching[], { minX, minY, maxX, maxY }: MotifBounds): Embroidery {
   return {
     stitches: islands.reduce((sum, { stitches }) => sum + stitches, 0),
     width: Math.max(LEAST_GROUND, maxX - minX),
     height: Math.max(LEAST_GROUND, maxY - minY),
     threadLength: islands.reduce((sum, { threadLength }) => sum + threadLength, 0),
+    // What an outline goes round bears none of its pull.
+    area: Math.max(
+      LEAST_GROUND ** 2,
+      islands.reduce((sum, { area }) => sum + area, 0),
+    ),
   };
 }
 
@@ -92,7 +96,7 @@ function isWithin(inner: MotifBounds, outer: MotifBounds): boolean {
 /**
  * What a motif asks of a cloth with a stack, zone by zone.
  *
- * @param factor how much more the pair has been found to carry than the model says
+ * @param factor how much more the pair has been found to carry than the model says @param needle that it is sewn with
  * @example judgeMotif(quilting, { ...collar, role: 'embroidery' }, [], motifLoad(islandsOf(motif, box), box, 40)).share > 0 // true
  */
 export function judgeMotif(
@@ -101,13 +105,14 @@ export function judgeMotif(
   layers: readonly ChosenLayer[],
   { whole, islands, peak }: MotifLoad,
   factor = 1,
+  needle: Needle = USUAL_NEEDLE,
 ): MotifVerdict {
   const traits = traitsOf(fabric, part);
   const shareOf = (embroidery: Embroidery) => embroideryLoad(fabric, traits, layers, motifDensity(embroidery), factor).share;
   const zones = islands.map(({ number, bounds, embroidery }): Zone => ({
     number,
     stitches: embroidery.stitches,
-    perSquare: (100 * embroidery.stitches) / (embroidery.width * embroidery.height),
+    perSquare: motifDensity(embroidery).stitches,
     share: shareOf(embroidery),
     bounds,
   }));
@@ -115,7 +120,6 @@ export function judgeMotif(
   const verdict: Verdict = share <= EASY ? 'easily' : share <= 1 ? 'near' : 'too-much';
   const byFive = (value: number) => Math.max(5, Math.ceil(value / 5) * 5);
   const covered = layers.some(({ material }) => material.family === 'topping');
-  const limit = fabric.arealDensity < HOLES.thinBelow ? HOLES.thin : HOLES.sturdy;
   return {
     verdict,
     share,
@@ -129,6 +133,6 @@ export function judgeMotif(
         ? `Its face is ${fabric.surface.includes('looped') || fabric.weave === 'terry' ? 'looped' : 'lofty'}: without a topping the stitches sink in.${covered ? ' There is one on top.' : ''}`
         : 'Its face is flat: no topping is needed.',
     },
-    cuts: peak > limit,
+    holes: needleHoles(fabric, peak, needle),
   };
 }

@@ -10,6 +10,8 @@ export interface Island {
   /** Upper thread of its stitches, mm. */
   threadLength: number;
   bounds: MotifBounds;
+  /** Ground that is stitched, with about a millimetre around it that is drawn in as well, mm². */
+  area: number;
   /** Outline of what is stitched, holes among them wound the other way, mm. */
   outlines: Outline[];
 }
@@ -66,6 +68,7 @@ export function islandsOf(motif: Motif, bounds: MotifBounds, outlined = true): I
         stitches: 1,
         threadLength: thread,
         bounds: { minX: px, minY: py, maxX: px, maxY: py },
+        area: 0,
         outlines: [],
       });
       continue;
@@ -78,6 +81,8 @@ export function islandsOf(motif: Motif, bounds: MotifBounds, outlined = true): I
     if (py < box.minY) box.minY = py;
     if (py > box.maxY) box.maxY = py;
   }
+  const squares = counted(labels);
+  for (const [label, island] of found) island.area = squares[label]! * square * square;
   if (outlined) {
     const corner = (c: number, r: number): Point => [bounds.minX + (c - pad) * square, bounds.minY + (r - pad) * square];
     const runs = new Map<number, Outline[]>();
@@ -205,6 +210,15 @@ function labelled(marked: Uint8Array, across: number, up: number): Int32Array {
     }
   }
   return labels;
+}
+
+/** How often each label stands on the paper. */
+function counted(labels: Int32Array): Int32Array {
+  let most = 0;
+  for (let i = 0; i < labels.length; i++) if (labels[i]! > most) most = labels[i]!;
+  const squares = new Int32Array(most + 1);
+  for (let i = 0; i < labels.length; i++) squares[labels[i]!]!++;
+  return squares;
 }
 
 /**

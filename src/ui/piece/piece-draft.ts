@@ -31,7 +31,7 @@ export const NEW_PIECE: PieceDraft = {
 
 /** A rectangle of a given size; a band lies along the grain. */
 export function sizedPiece(width: number, height: number): PieceDraft {
-  const shape: PieceShape = { kind: 'rectangle', width, height, corners: [false, false, false, false], corner: 0 };
+  const shape = { ...NEW_PIECE.shape, width, height } as PieceShape;
   return { ...NEW_PIECE, shape, grain: usualGrain(width, height) };
 }
 

@@ -1,6 +1,17 @@
 import { useEffect, useMemo, useState } from 'react';
 import { usedOf } from '../../core/layers';
-import { centred, smallestHoop, STITCH_ROLE_WORDS, STITCH_ROLES, type DriftMap, type StitchRole } from '../../core/hoop';
+import {
+  centred,
+  NEEDLES,
+  smallestHoop,
+  STITCH_ROLE_WORDS,
+  STITCH_ROLES,
+  USUAL_NEEDLE,
+  type DriftMap,
+  type Needle,
+  type NeedleHoles,
+  type StitchRole,
+} from '../../core/hoop';
 import { useAsked } from '../../ui/query';
 import { widerBox, type Motif } from '../../core/motif';
 import type { Outline } from '../../core/shape';
@@ -23,6 +34,7 @@ const ROOM = 25;
 export default function Judgement({ motif, stitches, cloths, startCloth, work, hoops }: MotifViewProps & { stitches: Motif }) {
   const [clothId, setClothId] = useState(startCloth ?? cloths.find(({ own }) => own)?.id ?? cloths[0]?.id ?? '');
   const [role, setRole] = useState<StitchRole>(STITCH_ROLES.find((each) => each === work?.role) ?? 'embroidery');
+  const [needle, setNeedle] = useState<Needle>(USUAL_NEEDLE);
   const [maps, setMaps] = useState<(DriftMap | undefined)[]>([]);
   const [broken, setError] = useState<string>();
   const [busy, setBusy] = useState(false);
@@ -32,7 +44,7 @@ export default function Judgement({ motif, stitches, cloths, startCloth, work, h
     current,
     error: refused,
   } = useAsked<Judged>(`/api/motifs/${motif.id}/judge`, {
-    ...{ clothId, role },
+    ...{ clothId, role, needle },
     ...(work ? { cut: work.cut, care: work.care } : {}),
   });
   const judged = refused ? undefined : answer;
@@ -127,6 +139,19 @@ export default function Judgement({ motif, stitches, cloths, startCloth, work, h
               {STITCH_ROLE_WORDS[each]}
             </option>
           ))}
+        </select>{' '}
+        with a{' '}
+        <select
+          className="chalk-word"
+          aria-label="Needle"
+          value={needle}
+          onChange={(event) => setNeedle(Number(event.target.value) as Needle)}
+        >
+          {NEEDLES.map((each) => (
+            <option key={each} value={each}>
+              {each} needle
+            </option>
+          ))}
         </select>
       </h2>
       {error && (
@@ -136,9 +161,7 @@ export default function Judgement({ motif, stitches, cloths, startCloth, work, h
       )}
       {bare && (
         <p className="mt-1">
-          {bare.topping.why}{' '}
-          {bare.cuts &&
-            'Its densest spot holds so many needle holes that it may cut this cloth: fewer stitches there, or a finer needle. '}
+          {bare.topping.why} {bare.holes.cuts && holesWords(bare.holes, needle)}{' '}
           {judged.marks && 'A hoop would mark this cloth for good: it floats on the hooped sheet.'}
         </p>
       )}
@@ -166,6 +189,15 @@ export default function Judgement({ motif, stitches, cloths, startCloth, work, h
       </p>
     </section>
   );
+}
+
+/** What to do about holes that may cut the cloth; both figures as roughly as they are known. */
+function holesWords({ peak, borne, finer }: NeedleHoles, needle: Needle): string {
+  const tens = (value: number) => Math.max(10, Math.round(value / 10) * 10);
+  const change = finer
+    ? `a ${finer} needle spares it, or fewer stitches there`
+    : 'fewer stitches there; no finer needle is enough';
+  return `Its densest spot has about ${tens(peak)} needle holes on a cm², and with a ${needle} needle this cloth bears about ${tens(borne)} before they cut it: ${change}.`;
 }
 
 /** Thread and drift are told in millimetres everywhere: a tenth is the least that an eye sees. */
