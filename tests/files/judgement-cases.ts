@@ -439,4 +439,88 @@ export const PRACTISED: PractisedCase[] = [
     best: ['liquid-stabilizer', 'starch'],
   },
   { words: 'flowers of poplin', fabric: POPLIN, part: { role: 'modelling', ...NEVER }, best: ['liquid-stabilizer'] },
+
+  // Where a cloth, a wish or a place turns the usual answer over.
+  {
+    words: 'lace bodice becomes opaque',
+    fabric: { ...NET, arealDensity: 120, ironDots: 2, fibres: fibre('cotton'), surface: ['openwork'] },
+    part: { role: 'bodice' },
+    wishes: { opaque: true },
+    best: ['cloth-underlining'],
+  },
+  {
+    words: 'waistband of stretch drill that must keep its give',
+    fabric: { ...DRILL, stretchCross: 15 },
+    part: { role: 'waistband', stretch: 'keep' },
+    best: ['tricot', 'stretch-knit'],
+    notFirst: ['waistband-strip'],
+  },
+  {
+    words: 'jersey waistband that must keep its give',
+    fabric: JERSEY,
+    part: { role: 'waistband', stretch: 'keep' },
+    best: ['tricot', 'stretch-knit'],
+  },
+  {
+    words: 'motif at a collar point, too near the edge for the clamp',
+    fabric: POPLIN,
+    part: { role: 'embroidery', embroidery: { stitches: 900, width: 30, height: 30, nearEdge: true } },
+    form: ['sticky', 'spray-glued', 'fusible', 'fusible-both'],
+  },
+  {
+    words: 'motif on leather floats',
+    fabric: LEATHER,
+    part: { role: 'embroidery', ...NEVER, embroidery: { stitches: 3000, width: 80, height: 80 } },
+    form: ['sticky', 'spray-glued'],
+  },
+  {
+    words: 'motif on velvet floats, under a topping',
+    fabric: VELVET,
+    part: { role: 'embroidery', ...CLEAN, embroidery: { stitches: 4000, width: 80, height: 80 } },
+    form: ['sticky', 'spray-glued', 'loose'],
+    together: ['topping'],
+  },
+  {
+    words: 'many stitches on a tee want more than one light sheet',
+    fabric: JERSEY,
+    part: { role: 'embroidery', embroidery: { stitches: 14_000, width: 100, height: 100 } },
+    best: ['mesh', 'cut-away'],
+  },
+  {
+    words: 'bag lining of coated nylon needs little',
+    fabric: NYLON,
+    part: { role: 'bag-lining' },
+    notFirst: ['fleece', 'foam', 'firm-nonwoven'],
+  },
+  {
+    words: 'sun hat brim that is washed',
+    fabric: DRILL,
+    part: { role: 'hat-brim' },
+    notFirst: ['buckram'],
+    best: ['firm-nonwoven'],
+  },
+  {
+    words: 'silk printing runs flat when it is wet through',
+    fabric: { arealDensity: 70, fibres: fibre('silk'), ironDots: 2 },
+    part: { role: 'printing', care: 'hand-wash' },
+    best: ['liquid-stabilizer'],
+  },
+  {
+    words: 'bias skirt of viscose, to be handled and sewn',
+    fabric: VISCOSE,
+    part: { role: 'bias-piece', cut: 'bias', stretch: 'keep' },
+    best: ['starch', 'pressing-spray', 'liquid-stabilizer'],
+  },
+  {
+    words: 'corduroy collar is not fused',
+    fabric: { arealDensity: 300, weave: 'pile', surface: ['pile'] },
+    part: { role: 'collar' },
+    form: ['sew-in'],
+  },
+  {
+    words: 'beaded net bodice is not pressed',
+    fabric: { ...NET, arealDensity: 180, surface: ['beaded'] },
+    part: { role: 'bodice', ...CLEAN },
+    form: ['sew-in'],
+  },
 ];

@@ -49,6 +49,7 @@ const CLOTH: readonly Preference[] = [
   { id: 'fused-loft', when: (q) => wornPanel(q) && q.traits.needsTopping, fits: glued, points: -12, words: 'flattens loft when it is pressed on' },
   { id: 'light-touch', families: ['tricot', 'organza', 'stretch-knit'], when: (q) => wornPanel(q) && lightTouch(q), points: 6, words: 'is soft enough' },
   { id: 'papery', families: ['nonwoven'], when: (q) => wornPanel(q) && lightTouch(q), points: -8, words: 'turns papery' },
+  { id: 'waist-gives', families: ['tricot', 'stretch-knit'], when: (q) => q.part.role === 'waistband' && q.part.stretch === 'keep' && q.traits.gives, points: 30, words: 'gives with a waist that moves' },
   { id: 'strip-tape-gives', families: ['stay-tape'], when: (q) => q.profile.area === 'strip' && q.part.stretch === 'keep' && q.traits.gives, fits: (l) => l.stretchLength >= 15, points: 4, words: 'holds the edge and gives with it' },
   { id: 'strip-stretch', families: ['stretch-knit'], when: (q) => q.profile.area === 'strip' && q.part.stretch === 'keep' && q.traits.gives, points: 12, words: 'gives with the edge' },
   { id: 'strip-nonwoven-knit', families: ['nonwoven'], when: (q) => wornStrip(q) && knit(q) && q.part.stretch === 'keep', points: -20, words: 'cracks along an edge that stretches' },
@@ -98,7 +99,8 @@ const STITCHING: readonly Preference[] = [
   { id: 'melt-open', families: ['heat-away'], when: (q) => stitched(q) && (q.traits.open || q.fabric.sheer === 'sheer'), points: 14, words: 'goes away without water' },
   { id: 'free-liquid-synthetic', when: (q) => q.part.role === 'free-stitching' && q.traits.natural < 0.5, fits: liquid, points: -18, words: 'is hardly taken up by this cloth' },
   { id: 'float', when: (q) => stitched(q) && q.traits.hoopMarks, fits: floating, points: 8, words: 'holds cloth that must not be hooped' },
-  { id: 'float-near-edge', when: (q) => stitched(q) && edgeNear(q), fits: ({ form }) => form === 'sticky', points: 6, words: 'holds cloth that the hoop cannot reach' },
+  { id: 'float-near-edge', when: (q) => stitched(q) && edgeNear(q), fits: floating, points: 8, words: 'holds cloth that the hoop cannot reach' },
+  { id: 'loose-near-edge', when: (q) => stitched(q) && edgeNear(q), fits: ({ form }) => form === 'loose', points: -10, words: 'needs more cloth in the hoop than there is' },
 ];
 
 function lightTouch({ hand, fabric }: Question): boolean {

@@ -26,7 +26,9 @@ export function questionFor(fabric: Fabric, part: Part, asking: Asking = {}): Qu
   const profile = area === undefined || area === usually.area ? usually : { ...usually, area };
   // A knit hangs softer than any weave; what is firm in a weave would be board-like in jersey.
   const usual = fabric.construction === 'knit' && profile.kind === 'garment' ? SOFTER[profile.hand] : profile.hand;
-  const hand = part.hand ?? usual;
+  // A waist that must keep its stretch is not boarded up.
+  const eases = part.role === 'waistband' && part.stretch === 'keep';
+  const hand = part.hand ?? (eases ? SOFTER[usual] : usual);
   const typical = typicalDensity(part.role);
   const motif = part.embroidery
     ? motifDensity(part.embroidery)

@@ -253,9 +253,11 @@ export const STOPS: readonly Stop[] = [
   {
     id: 'shows-through',
     group: 'Look',
-    when: ({ fabric, profile, part }, layer, duty) =>
+    when: ({ fabric, profile, part, wishes }, layer, duty) =>
       fabric.sheer === 'sheer' &&
       layer.opacity === 'opaque' &&
+      // Who wants it opaque wants just that.
+      !wishes.opaque &&
       !temporary(layer) &&
       duty !== 'strip' &&
       (profile.kind === 'garment' || profile.kind === 'stitch') &&
