@@ -2,6 +2,7 @@ import * as yup from 'yup';
 import { TONES } from '../core/cloth';
 import { METHODS } from '../core/liquid';
 import { PRESS_ORDERS } from '../core/press';
+import { HAT_DUTIES } from '../core/recipes';
 import { number, oneOf, outline, shape, text } from './rules';
 
 export const droopSchema = shape({
@@ -179,4 +180,34 @@ export const dayPlanSchema = shape({
       .required(),
   }).required(),
   version: number({ min: 0, integer: true }).required(),
+});
+
+export const flareSchema = shape({
+  circles: number({ above: 0, max: 12 }).required(),
+  waist: number({ above: 0, max: 20_000 }).required(),
+  length: number({ above: 0, max: 20_000 }).required(),
+  allowance: number({ min: 0, max: 500 }).required(),
+  /** Usable width of the cloth, where sectors are asked for, mm. */
+  width: number({ above: 0, max: 20_000 }),
+});
+
+export const hatSchema = shape({
+  head: number({ above: 0, max: 20_000 }).required(),
+  ease: number({ min: 0, max: 200 }).required(),
+  oval: number({ min: 1, max: 2 }).required(),
+  bandHeight: number({ above: 0, max: 20_000 }).required(),
+  brimWidth: number({ min: 0, max: 20_000 }).required(),
+  allowance: number({ min: 0, max: 500 }).required(),
+  layers: yup
+    .array()
+    .of(
+      shape({
+        id: text(100, 1).required(),
+        duty: oneOf(HAT_DUTIES).required(),
+        thickness: number({ min: 0, max: 100 }).required(),
+      }).required(),
+    )
+    .required()
+    .min(1, 'must hold at least one layer')
+    .max(12, 'must hold at most 12 layers'),
 });

@@ -8,6 +8,42 @@ const SQUARE = [
   [0, 60],
 ];
 
+describe('POST /api/compute/flare and /hat', () => {
+  it('give the lines of a flare, and its sectors where the cloth is named', async () => {
+    const asked = { circles: 0.5, waist: 700, length: 400, allowance: 10 };
+    const { status, body } = await post('/api/compute/flare', asked);
+    expect(status).toBe(200);
+    expect(Object.keys(body).sort()).toEqual(['braid', 'hem', 'innerRadius', 'outerRadius']);
+    expect(body.innerRadius).toBeCloseTo(700 / Math.PI, 9);
+    expect(body.hem).toBeCloseTo(Math.PI * (700 / Math.PI + 400), 6);
+    expect((await post('/api/compute/flare', { ...asked, width: 1400 })).body.sectors).toMatchObject({ count: 1, angle: 180 });
+    const refused = await post('/api/compute/flare', { ...asked, circles: 9, waist: 300 });
+    expect([refused.status, refused.body.error.field]).toEqual([400, 'allowance']);
+  });
+
+  it('give every piece of every layer of a hat', async () => {
+    const layers = [
+      { id: 'in', duty: 'lining', thickness: 0.2 },
+      { id: 'stiff', duty: 'base', thickness: 1 },
+      { id: 'out', duty: 'shell', thickness: 2 },
+    ];
+    const asked = { head: 560, ease: 10, oval: 1.25, bandHeight: 80, brimWidth: 70, allowance: 12, layers };
+    const { status, body } = await post('/api/compute/hat', asked);
+    expect(status).toBe(200);
+    expect(body.pieces).toHaveLength(9);
+    for (const { id } of layers) {
+      const joints = body.pieces
+        .filter(({ layer }: { layer: string }) => layer === id)
+        .map(({ joint }: { joint: number }) => joint);
+      expect(Math.max(...joints) - Math.min(...joints)).toBeLessThan(0.5);
+    }
+    const refused = await post('/api/compute/hat', { ...asked, layers: layers.filter(({ duty }) => duty !== 'base') });
+    expect([refused.status, refused.body.error.field]).toEqual([400, 'layers']);
+    const unknown = await post('/api/compute/hat', { ...asked, layers: [{ id: 'x', duty: 'felt', thickness: 1 }] });
+    expect([unknown.status, unknown.body.error.field]).toEqual([400, 'layers[0].duty']);
+  });
+});
+
 describe('POST /api/compute/droop', () => {
   it('gives bending length, rigidity and a profile of its own length', async () => {
     const { status, body } = await post('/api/compute/droop', { arealDensity: 150, overhang: 40, profileLength: 80 });

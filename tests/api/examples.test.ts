@@ -21,6 +21,8 @@ describe('docs/api.md', () => {
     ['(a twentieth is left).\n```\n', '/api/compute/drying', 200],
     ['of which there are none are refused.\n```\n', '/api/compute/schedule', 200],
     ['`transmittance` of the pile.\n```\n', '/api/compute/opacity', 200],
+    ['past the middle of the circle is refused.\n```\n', '/api/compute/flare', 200],
+    ["outside the base's by what is between them.\n```\n", '/api/compute/hat', 200],
   ])('example after %j is taken by %s', async (heading, path, status) => {
     expect(documented).toContain(heading);
     const answer = await send('POST', path, example(heading));

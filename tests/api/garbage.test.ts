@@ -125,6 +125,8 @@ describe('garbage in any one field', () => {
     ['/api/csv/preview', 'POST /api/csv/preview\n'],
     ['/api/compute/droop', '→ `bendingLength`, `rigidity`, `profile?` (x to the right, y downward, from `[0, 0]`).\n```\n'],
     ['/api/compute/inset', '→ `outlines`, `area`, `removedArea`.\n```\n'],
+    ['/api/compute/flare', 'past the middle of the circle is refused.\n```\n'],
+    ['/api/compute/hat', "outside the base's by what is between them.\n```\n"],
     ['/api/compute/pressplan', '`coverage` (0–1).\n```\n'],
   ])('sent to %s is refused by name, or makes no difference', async (path, heading) => {
     const { faults, refused } = await faultsOf({ path, body: example(heading) });

@@ -3,7 +3,7 @@ export { bounds, FARTHEST, perimeter, polygonArea, requireOutline, selfCrossing,
 export type { Box, Outline, Point } from './polygon';
 export { distanceToBorder, distanceToEdge, isInside, nearestOnBorder } from './distance';
 export { convexHull } from './hull';
-export { arcPoints } from './arc';
+export { arcPoints, CHORD_ERROR } from './arc';
 export { cubicPoints } from './cubic';
 export { anticlockwise, minkowskiSum, noFitOutline } from './minkowski';
 export { simplifyOutward } from './simplify';

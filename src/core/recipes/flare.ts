@@ -1,0 +1,90 @@
+import { InputError, requireNumber } from '../input-error';
+import { bounds, drawShape, outset } from '../shape';
+
+/** What a flare is drawn from. mm. */
+export interface FlareInput {
+  /** How many full circles go round the waist: ½ for a half circle, 2 for a double one. */
+  circles: number;
+  /** Length of the seam that the flare is sewn to. */
+  waist: number;
+  /** From that seam to the finished hem. */
+  length: number;
+  /** Seam allowance on every edge. */
+  allowance: number;
+}
+
+/** The lines of a flare, mm. */
+export interface Flare {
+  /** Radius of the waist seam, and of the finished hem. */
+  innerRadius: number;
+  outerRadius: number;
+  /** Length of the finished hem. */
+  hem: number;
+  /** Braid for it, with one join. */
+  braid: number;
+}
+
+/** What each join of a braid takes, mm. */
+export const BRAID_JOIN = 20;
+/** Largest and least measures, mm. */
+const LONGEST = 20_000;
+const MOST_CIRCLES = 12;
+
+/**
+ * A flare of n circles onto a waist w: r = w/(2πn) at the seam line, R = r + length, hem 2πnR, and braid that long plus a join.
+ *
+ * @throws {InputError} naming the measure that does not work; `allowance` where it reaches past the middle of the circle
+ * @example flare({ circles: 1, waist: 700, length: 500, allowance: 10 }).innerRadius // 111.4
+ */
+export function flare({ circles, waist, length, allowance }: FlareInput): Flare {
+  requireNumber('circles', circles, '', { above: 0, max: MOST_CIRCLES });
+  requireNumber('waist', waist, 'mm', { above: 0, max: LONGEST });
+  requireNumber('length', length, 'mm', { above: 0, max: LONGEST });
+  requireNumber('allowance', allowance, 'mm', { min: 0, max: 500 });
+  const innerRadius = waist / (2 * Math.PI * circles);
+  if (!(innerRadius > allowance))
+    throw new InputError(
+      'allowance',
+      `must be less than the radius of the waist, ${innerRadius.toFixed(1)} mm: take fewer circles; saw ${allowance} mm`,
+    );
+  const outerRadius = innerRadius + length;
+  const hem = 2 * Math.PI * circles * outerRadius;
+  return { innerRadius, outerRadius, hem, braid: hem + BRAID_JOIN };
+}
+
+/** Equal sectors that a flare is cut as. */
+export interface FlareSectors {
+  count: number;
+  /** Degrees. */
+  angle: number;
+  /** Width of cloth that one takes, its middle along the grain, with allowances, mm. */
+  width: number;
+}
+
+/** No sector is wider than this: beyond a half circle its sides turn back towards each other, degrees. */
+const WIDEST = 180;
+/** With more than this it is no flare any more. */
+const MOST_SECTORS = 48;
+
+/**
+ * The fewest equal sectors in which a flare can be cut from cloth of this width, the middle of each along the grain. Where the cloth is
+ * too narrow for the length itself it says so: no number of sectors helps then.
+ *
+ * @param width of the cloth that can be used, mm
+ * @throws {InputError} as {@link flare}, and `width` where even the narrowest sector is wider
+ * @example flareSectors({ circles: 1, waist: 700, length: 500, allowance: 10 }, 1400).count // 2
+ */
+export function flareSectors(input: FlareInput, width: number): FlareSectors {
+  requireNumber('width', width, 'mm', { above: 0, max: LONGEST });
+  const { innerRadius, outerRadius } = flare(input);
+  const whole = 360 * input.circles;
+  let narrowest = Infinity;
+  for (let count = Math.ceil(whole / WIDEST); count <= MOST_SECTORS; count++) {
+    const angle = whole / count;
+    const { outline } = drawShape({ kind: 'sector', inner: innerRadius, outer: outerRadius, angle });
+    const box = bounds(outset(outline, input.allowance).outline);
+    narrowest = box.maxX - box.minX;
+    if (narrowest <= width) return { count, angle, width: narrowest };
+  }
+  throw new InputError('width', `is too narrow for a flare like this, which takes ${Math.ceil(narrowest)} mm; saw ${width} mm`);
+}
