@@ -27,9 +27,21 @@ export function clothPage(db: Db, asked: PageAsked, mine: boolean): Page<Cloth> 
 }
 
 /** @param family one of the families, or `all` @throws {InputError} */
-export function layerPage(db: Db, asked: PageAsked, family: string, mine: boolean): Page<Layer> {
+/** All layers, or those of some families, named with commas between. @throws {InputError} */
+export function layersOf(db: Db, families: string | null): readonly Layer[] {
+  if (families === null) return layers.all(db);
+  const wanted = families.split(',').filter((each) => requireFamily(each));
+  return layers.list(db, 'family IN (SELECT value FROM json_each(?))', [JSON.stringify(wanted)], 'name COLLATE NOCASE, id');
+}
+
+function requireFamily(family: string): string {
   if (family !== 'all' && !(FAMILIES as readonly string[]).includes(family))
     throw new InputError('family', `must be all or a family of layers, saw ${JSON.stringify(family.slice(0, 30))}`);
+  return family;
+}
+
+export function layerPage(db: Db, asked: PageAsked, family: string, mine: boolean): Page<Layer> {
+  requireFamily(family);
   const where = [...(family === 'all' ? [] : ['family = ?']), ...(mine ? ["(origin = 'own' OR in_stock = 1)"] : [])];
   return pageOf(db, layers, asked, {
     searched: ['name', 'family', 'form', 'note'],

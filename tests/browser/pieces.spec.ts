@@ -26,6 +26,59 @@ async function anotherJob(page: Page, name: string, role: string, where: string,
     .click();
 }
 
+test('a flare by its recipe: sectors, braid in the hem, what to buy', async ({ page }) => {
+  await open(page, '/projects');
+  await page.getByLabel('New project').fill('Peplum');
+  await page.getByRole('button', { name: 'Start it' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Peplum' })).toBeVisible();
+  await alive(page);
+  await page.getByRole('button', { name: 'Pieces by a recipe' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Pieces by a recipe' });
+  await dialog.getByLabel('Circles').fill('two');
+  await expect(dialog.getByText(/Circles: write a number/)).toBeVisible();
+  await expect(dialog.getByRole('button', { name: /^Add/ })).toBeDisabled();
+  await dialog.getByLabel('Circles').fill('1');
+  await dialog.getByLabel('Waist seam').fill('68 cm');
+  await dialog.getByLabel('Length', { exact: true }).fill('8 in');
+  await dialog.getByLabel('Cloth width').fill('500 mm');
+  // r = 680 / 2π = 108 mm, R = 108 + 203 mm, hem 2π · 311 mm: the figures of the recipe, by hand.
+  await expect(dialog.getByText('1.96 m')).toBeVisible();
+  // Three would be 2 · 321 mm · sin 60° = 557 mm wide, four take 468 mm.
+  await expect(dialog.getByText(/^4 of 90°$/)).toBeVisible();
+  await dialog.getByLabel('Lined with the same pieces').check();
+  await expect(dialog.getByText('Understitch the lining', { exact: false })).toBeVisible();
+  await dialog.getByRole('button', { name: 'Add 1 piece' }).click();
+  await expect(page.getByText('1 piece added.')).toBeVisible();
+  await expect(page.getByText('Lining: no cloth yet, 4 pieces')).toBeVisible();
+  await page
+    .getByRole('navigation', { name: 'Stages of the project' })
+    .getByRole('button', { name: /Choose/ })
+    .click();
+  await expect(page.getByRole('button', { name: /^Take .*braid/ }).first()).toBeVisible();
+});
+
+test('a hat by its recipe: every layer in its own length, the base bought with the rest', async ({ page }) => {
+  await open(page, '/projects/tq-cap');
+  await page.getByRole('button', { name: 'Pieces by a recipe' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Pieces by a recipe' });
+  await dialog.getByLabel('What is made').selectOption({ label: 'Hat' });
+  await dialog.getByLabel('Head', { exact: true }).fill('56 cm');
+  await dialog.getByLabel('Brim width').fill('0');
+  await dialog.getByLabel('Base from').selectOption({ label: 'Fine buckram, 150 g' });
+  await expect(dialog.getByText('57.2 cm')).toBeVisible();
+  await dialog.getByRole('button', { name: 'Add 8 pieces' }).click();
+  await expect(page.getByText('Base: of its layer, 1 piece').first()).toBeVisible();
+  await alive(page);
+  const stages = page.getByRole('navigation', { name: 'Stages of the project' });
+  await stages.getByRole('button', { name: /Apply/ }).click();
+  await expect(page.getByRole('heading', { name: /is cut from Fine buckram, 150.g itself/ })).toBeVisible();
+  await stages.getByRole('button', { name: /Cut/ }).click();
+  await page.getByRole('button', { name: 'It is cut', exact: true }).click();
+  await expect(page.getByRole('button', { name: 'It is not cut after all' })).toBeVisible();
+  await open(page, '/buy?project=tq-cap');
+  await expect(page.getByRole('rowheader', { name: 'Fine buckram, 150 g' })).toBeVisible({ timeout: 15_000 });
+});
+
 /** Takes the first answer. */
 async function takeFirst(page: Page) {
   await page

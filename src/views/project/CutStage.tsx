@@ -24,7 +24,7 @@ import type { Settings } from '../../store/settings';
 import LayerCutOptions, { toggled } from './LayerCutOptions';
 import { cuttings, type Cutting } from './cuttings';
 import { layerCutOf, type CutPiece } from '../../core/workpiece';
-import type { WorkChange, Worked } from './worked';
+import { isOfLayer, type WorkChange, type Worked } from './worked';
 
 export interface StageLayer {
   materialId: string;
@@ -127,7 +127,7 @@ export default function CutStage(props: Props) {
           </ul>
         </section>
       )}
-      {!work.stack || !cloth ? (
+      {!work.stack || !(cloth || isOfLayer(work)) ? (
         <div className="sheet p-6">
           <h2 className="chalk-heading">No layers for “{work.name}” yet</h2>
           <p className="mt-1">Choose them first; then their exact outlines are worked out here.</p>
@@ -162,6 +162,18 @@ export default function CutStage(props: Props) {
             ) : null,
           )}
         </>
+      )}
+      {isOfLayer(work) && (
+        <div className="sheet flex flex-wrap items-center justify-between gap-4 p-4">
+          <p className="max-w-xl">It is cut from its layer itself: there is no cloth under it.</p>
+          <button
+            type="button"
+            className={`btn ${work.cutDone ? '' : 'btn-primary'}`}
+            onClick={() => void save({ cutDone: !work.cutDone })}
+          >
+            {work.cutDone ? 'It is not cut after all' : 'It is cut'}
+          </button>
+        </div>
       )}
       {work.stack && cloth && bulk && (
         <div className="sheet flex flex-wrap items-center justify-between gap-4 p-4">

@@ -1,4 +1,4 @@
-import { FileUp, Grid3x3, ListChecks, Plus, Spline } from 'lucide-react';
+import { FileUp, Grid3x3, ListChecks, Plus, Shapes, Spline } from 'lucide-react';
 
 interface Props {
   projectId: string;
@@ -8,10 +8,11 @@ interface Props {
   onAdd: () => void;
   onSeveral: () => void;
   onImport: () => void;
+  onRecipe: () => void;
 }
 
 /** What can be done with the pieces of a project besides the one in hand. */
-export default function PieceActions({ projectId, cuts, jobs, onAdd, onSeveral, onImport }: Props) {
+export default function PieceActions({ projectId, cuts, jobs, onAdd, onSeveral, onImport, onRecipe }: Props) {
   return (
     <>
       <button type="button" className="btn w-full" onClick={onAdd}>
@@ -32,6 +33,9 @@ export default function PieceActions({ projectId, cuts, jobs, onAdd, onSeveral, 
           <Spline size={18} aria-hidden="true" /> Do the seams fit?
         </a>
       )}
+      <button type="button" className="btn w-full" onClick={onRecipe}>
+        <Shapes size={18} aria-hidden="true" /> Pieces by a recipe
+      </button>
       <button type="button" className="btn w-full" onClick={onImport}>
         <FileUp size={18} aria-hidden="true" /> Pieces from a file
       </button>

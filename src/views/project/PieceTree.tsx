@@ -79,7 +79,11 @@ export default function PieceTree({ rows, clothName, selected, onSelect, onCopy,
                     <div key={cut.id} className="mt-1 border-t border-base-300 pt-1">
                       <div className="flex items-center gap-1 pl-1">
                         <p className="quiet min-w-0 flex-1 text-[0.88rem] leading-snug">
-                          {capital(DUTY_WORDS[cut.duty])}: {clothName(cut.clothId)}, {counted(cut.count, 'piece')}
+                          {capital(DUTY_WORDS[cut.duty])}:{' '}
+                          {cut.clothId === null && jobs.some(({ stack }) => stack !== null)
+                            ? 'of its layer'
+                            : clothName(cut.clothId)}
+                          , {counted(cut.count, 'piece')}
                         </p>
                         {inHand && cuts.length > 1 && (
                           <button

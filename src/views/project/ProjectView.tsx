@@ -1,5 +1,5 @@
 import { Pencil, Plus } from 'lucide-react';
-import { useMemo, useState } from 'react';
+import { lazy, Suspense, useMemo, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { toast } from 'sonner';
 import { clothThickness } from '../../core/cloth';
@@ -29,6 +29,9 @@ import { useProjectRows } from './use-project-rows';
 import { passed, STAGES, STAGE_WORDS, type ProjectData, type Stage } from './types';
 import { type Row } from './use-work-savers';
 import { workedOf, type Rows } from './worked';
+
+/** What only opens when it is asked for is only fetched then. */
+const RecipeDialog = lazy(() => import('./RecipeDialog'));
 
 interface Props {
   data: ProjectData;
@@ -61,6 +64,7 @@ export default function ProjectView({ data, startWork, startStage }: Props) {
   const [log, setLog] = useState(data.log);
   const [scraps, setScraps] = useState(data.scraps);
   const [importing, setImporting] = useState(false);
+  const [byRecipe, setByRecipe] = useState(false);
   const [cutting, setCutting] = useState<Piece>();
   const [changing, setChanging] = useState(false);
   const work = works.find(({ id }) => id === selected);
@@ -157,6 +161,7 @@ export default function ProjectView({ data, startWork, startStage }: Props) {
             onAdd={() => go('pieces', null)}
             onSeveral={() => setChanging(true)}
             onImport={() => setImporting(true)}
+            onRecipe={() => setByRecipe(true)}
           />
           {work?.stack && cloth && (
             <section className="sheet p-3" aria-label="Cross-section of the job in hand">
@@ -265,6 +270,27 @@ export default function ProjectView({ data, startWork, startStage }: Props) {
           }}
           onClose={() => setImporting(false)}
         />
+      )}
+      {byRecipe && (
+        <Suspense>
+          <RecipeDialog
+            projectId={project.id}
+            cloths={data.cloths}
+            clothId={cut?.clothId ?? null}
+            care={project.care}
+            onAdded={(added) => {
+              const first = added.jobs[0]?.id ?? added.cuts[0]!.id;
+              // Layers that this page has not seen yet have to be fetched with it.
+              if (added.jobs.some(({ stack }) => stack !== null)) return location.assign(`?job=${first}&stage=pieces`);
+              setByRecipe(false);
+              add(added);
+              go('pieces', first);
+              toast(`${counted(added.pieces.length, 'piece')} added.`);
+              return undefined;
+            }}
+            onClose={() => setByRecipe(false)}
+          />
+        </Suspense>
       )}
       {savers.conflict && (
         <StaleDialog

@@ -10,7 +10,11 @@ import FileStage from './FileStage';
 import ScrapStage from './ScrapStage';
 import type { ProjectData, Stage } from './types';
 import type { useWorkSavers } from './use-work-savers';
-import type { WorkChange, Worked } from './worked';
+import { isOfLayer, type WorkChange, type Worked } from './worked';
+import OfLayer from './OfLayer';
+
+/** Stages of what is put on cloth. */
+const DONE_ON_CLOTH: readonly Stage[] = ['choose', 'scrap', 'apply'];
 
 interface Props {
   stage: Stage;
@@ -35,6 +39,7 @@ export default function Stages(props: Props) {
   const { stage, work, cloth, layers, data, onSave, onGo } = props;
   const { settings } = data;
   const choose = () => onGo(work.clothId === null ? 'cloth' : 'choose');
+  if (isOfLayer(work) && DONE_ON_CLOTH.includes(stage)) return <OfLayer work={work} />;
   switch (stage) {
     case 'cloth':
       return <ClothStage key={work.id} work={work} cloths={data.cloths} onSave={onSave} onNext={() => onGo('pieces')} />;

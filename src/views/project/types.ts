@@ -7,7 +7,7 @@ import type { LogEntry } from '../../store/log';
 import type { Project } from '../../store/projects';
 import type { Scrap } from '../../store/scraps';
 import type { Settings } from '../../store/settings';
-import type { Rows, Worked } from './worked';
+import { isOfLayer, type Rows, type Worked } from './worked';
 
 /** Everything that the stages of a project show, as the page hands it over. */
 export interface ProjectData {
@@ -48,17 +48,18 @@ export function passed(work: Worked, stage: Stage, log: readonly LogEntry[], scr
   const filed = log.some((entry) => entry.jobId === work.id && entry.kind === 'piece');
   switch (stage) {
     case 'cloth':
-      return work.clothId !== null;
+      return work.clothId !== null || isOfLayer(work);
     case 'pieces':
       return true;
     case 'choose':
       return work.stack !== null;
     case 'scrap':
-      return scraps.some(({ jobId, filedOn }) => jobId === work.id && filedOn !== null);
+      return isOfLayer(work) || scraps.some(({ jobId, filedOn }) => jobId === work.id && filedOn !== null);
     case 'cut':
-      return work.cutDone && work.done;
+      return work.cutDone && (work.done || isOfLayer(work));
     case 'apply':
     case 'file':
-      return filed;
+      // What is its own layer is ready once it is cut.
+      return filed || (isOfLayer(work) && work.cutDone);
   }
 }

@@ -12,6 +12,11 @@ export interface Worked extends Workpiece {
   job: Job;
 }
 
+/** A base, or what softens it, is cut from its layer itself: there is no cloth that it is put on. */
+export function isOfLayer({ clothId, stack }: Pick<Workpiece, 'clothId' | 'stack'>): boolean {
+  return clothId === null && stack !== null;
+}
+
 /** A change of whatever a job is made of, each field kept where it belongs. */
 export type WorkChange = Partial<Omit<Piece, 'id' | 'version' | 'projectId'>> &
   Partial<Omit<Cut, 'id' | 'version' | 'pieceId' | 'position'>> &

@@ -1,0 +1,24 @@
+import { requireNumber } from '../input-error';
+import { flareRecipe } from './flare-recipe';
+import { godetRecipe } from './godet-recipe';
+import { hatRecipe } from './hat-recipe';
+import { neckbandRecipe } from './neckband-recipe';
+import type { Recipe, RecipeKind } from './recipe';
+import { waistbandRecipe } from './waistband-recipe';
+
+/** Every shape that has a recipe, in the order in which they are offered. */
+export const RECIPES: readonly RecipeKind[] = [flareRecipe, godetRecipe, waistbandRecipe, neckbandRecipe, hatRecipe];
+
+/**
+ * What comes of a recipe with these measures; those that are not given are as they start.
+ *
+ * @param values mm, or 0 and 1
+ * @throws {InputError} naming the field, also of a measure that is too large or too small
+ * @example recipeOf(RECIPES[0], { circles: 0.5 }).pieces.length // 1
+ */
+export function recipeOf(kind: RecipeKind, values: Readonly<Record<string, number>>): Recipe {
+  const whole: Record<string, number> = {};
+  for (const { field, kind: of, start, min, max } of kind.fields)
+    whole[field] = requireNumber(field, values[field] ?? start, of === 'length' ? 'mm' : '', { min, max });
+  return kind.make(whole);
+}

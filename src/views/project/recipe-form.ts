@@ -1,0 +1,89 @@
+import { useMemo } from 'react';
+import { InputError } from '../../core/input-error';
+import type { Material } from '../../core/layers';
+import { LAYING } from '../../core/pieces';
+import { RECIPES, recipeOf, type Recipe, type RecipeField, type RecipeKind } from '../../core/recipes';
+import type { Cloth } from '../../store/cloths';
+import { useAsked } from '../../ui/query';
+import type { CutFrom } from './recipe-pieces';
+
+/** What is typed in the form of a recipe. */
+export interface Typed {
+  recipe: string;
+  /** By recipe and field, as `flare.waist`; what is no length as it is typed. */
+  values: Record<string, number | string>;
+  clothId: string | null;
+  liningId: string | null;
+  baseId: string;
+  interliningId: string;
+}
+
+/** Families that a hat's base and what softens it are made of. */
+const BASES = ['buckram', 'firm-nonwoven'] as const;
+const INTERLININGS = ['mulling'] as const;
+
+/** What stands in a measure before anything is typed. */
+export function startOf({ field, start }: RecipeField, cloth: Pick<Cloth, 'rollWidth'> | undefined): number {
+  return field === 'width' && cloth?.rollWidth ? cloth.rollWidth - 2 * LAYING.selvedge : start;
+}
+
+/** Measures of a recipe as they are typed, with what stands there at first. @throws {InputError} naming the field */
+export function valuesOf(kind: RecipeKind, typed: Typed['values'], cloth?: Pick<Cloth, 'rollWidth'>): Record<string, number> {
+  return Object.fromEntries(
+    kind.fields.map((each) => {
+      const { field, words, start } = each;
+      const value = typed[keyOf(kind, field)] ?? startOf(each, cloth);
+      const read =
+        typeof value === 'number'
+          ? value
+          : Number(value.replace(',', '.').replace('½', '.5').replace('¼', '.25').replace('¾', '.75'));
+      if (!Number.isFinite(read) || (typeof value === 'string' && value.trim() === ''))
+        throw new InputError(field, `${words}: write a number, such as ${start}.`);
+      return [field, read];
+    }),
+  );
+}
+
+/** Where a measure is kept. */
+export const keyOf = (kind: RecipeKind, field: string): string => `${kind.id}.${field}`;
+
+/** The recipe as far as it can be made, or what stands in the way. */
+export function tryRecipe(
+  kind: RecipeKind,
+  typed: Typed['values'],
+  cloth: Pick<Cloth, 'rollWidth'> | undefined,
+): { recipe?: Recipe; field?: string; message?: string } {
+  try {
+    return { recipe: recipeOf(kind, valuesOf(kind, typed, cloth)) };
+  } catch (error) {
+    if (!(error instanceof InputError)) throw error;
+    return { field: error.field, message: error.message.replace(`${error.field}: `, '').replace(`${error.field} `, '') };
+  }
+}
+
+export const kindOf = (id: string): RecipeKind => RECIPES.find((each) => each.id === id) ?? RECIPES[0]!;
+
+/** What a base and what softens it can be cut from. */
+export interface LayerChoice {
+  bases: Material[];
+  interlinings: Material[];
+}
+
+/** Layers that a hat's base and interlining can be made of. */
+export function useLayers(): LayerChoice {
+  const { answer } = useAsked<{ layers: Material[] }>(`/api/layers?family=${[...BASES, ...INTERLININGS].join(',')}`);
+  return useMemo(() => {
+    const among = (families: readonly string[]) => (answer?.layers ?? []).filter(({ family }) => families.includes(family));
+    return { bases: among(BASES), interlinings: among(INTERLININGS) };
+  }, [answer]);
+}
+
+/** What each duty is cut from, as it was picked. */
+export function fromOf({ clothId, liningId, baseId, interliningId }: Typed, { bases, interlinings }: LayerChoice): CutFrom {
+  const found = (list: Material[], id: string) => list.find((each) => each.id === id);
+  const [base, interlining] = [found(bases, baseId), found(interlinings, interliningId)];
+  return {
+    cloths: { shell: clothId, lining: liningId },
+    layers: { ...(base ? { base } : {}), ...(interlining ? { 'soft-interlining': interlining } : {}) },
+  };
+}
