@@ -183,6 +183,21 @@ test('the first right answer comes by keyboard alone', async ({ page }) => {
   await expect(page.getByRole('dialog', { name: 'Shortcuts' })).toBeVisible();
 });
 
+test('the recipes: no serious finding in either theme', async ({ page }) => {
+  await open(page, '/projects/tq-cap');
+  await page.getByRole('button', { name: 'Pieces by a recipe' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Pieces by a recipe' });
+  for (const recipe of ['Flare', 'Hat']) {
+    await dialog.getByLabel('What is made').selectOption({ label: recipe });
+    await expect(dialog.getByText('How it is sewn')).toBeVisible();
+    for (const theme of ['workroom', 'lamplight']) {
+      await page.evaluate((name) => (document.documentElement.dataset['theme'] = name), theme);
+      await page.waitForTimeout(400);
+      expect(await findings(page, theme === 'lamplight', 'dialog[open]')).toEqual([]);
+    }
+  }
+});
+
 test('dialogs of the answer screen: no serious finding in either theme', async ({ page }) => {
   await open(page, '/?cloth=tq-harbour-linen');
   await page.getByRole('button', { name: /^What matters/ }).click();
