@@ -16,7 +16,9 @@ import { hoopOutlines, type Hoop } from '../../src/core/hoop';
 import { LIBRARY_CLOTHS, LIBRARY_LAYERS } from '../../src/core/library';
 import { DEFAULT_SCHOOLS } from '../../src/core/schools';
 import { candidatesPlan, sprayPlan } from '../../src/core/scrap';
-import type { Outline } from '../../src/core/shape';
+import type { Outline, PieceShape } from '../../src/core/shape';
+import { grainEnds } from '../../src/formats/dxf/write-dxf';
+import { isInside } from '../files/geometry';
 import { openPiece, plainPiece } from '../../src/core/pieces';
 import { lengthOf, linesOf, pathsOf } from '../files/pdf-lines';
 
@@ -156,6 +158,59 @@ describe('templates', () => {
     expect(sides.length).toBeGreaterThanOrEqual(4);
   });
 
+  it.each([
+    ['a hat’s tip', { kind: 'ellipse', width: 168, height: 202 }, 1],
+    ['a brim with its opening', { kind: 'ring', outer: 185, inner: 60 }, 1],
+    [
+      'what fills the sheet but for its middle',
+      { kind: 'rectangle', width: 184, height: 270, corners: [false, false, false, false], corner: 0 },
+      1,
+    ],
+    [
+      'a long narrow piece, square and writing beside it',
+      { kind: 'rectangle', width: 60, height: 270, corners: [false, false, false, false], corner: 0 },
+      1,
+    ],
+    [
+      'what is full of marks: the square has a sheet of its own',
+      { kind: 'rectangle', width: 186, height: 272, corners: [false, false, false, false], corner: 0 },
+      2,
+    ],
+  ] as const)('keep the square clear of every line: %s', async (_, shape, sheets) => {
+    const opened = openPiece(plainPiece(shape as PieceShape, 8));
+    const round = {
+      ...template,
+      outline: opened.outline,
+      seam: opened.seam,
+      holes: opened.holes.map(({ outline }) => outline),
+      grain: null,
+      marks:
+        sheets === 1
+          ? []
+          : Array.from({ length: 40 }, (_, k) => ({
+              kind: 'drill' as const,
+              at: [20 + 35 * (k % 5), 18 + 33 * Math.floor(k / 5)] as [number, number],
+            })),
+    };
+    const bytes = await templates('Round', [round], 'a4');
+    expect((await PDFDocument.load(bytes)).getPageCount()).toBe(sheets);
+    const lines = linesOf(bytes);
+    const sides = lines.filter((line) => Math.abs(lengthOf(line) - 50) < 0.001);
+    const corners = sides.flatMap(({ from, to }) => [from, to]);
+    if (sheets === 2) return;
+    const [minX, maxX] = [Math.min(...corners.map(([x]) => x)), Math.max(...corners.map(([x]) => x))];
+    const [minY, maxY] = [Math.min(...corners.map(([, y]) => y)), Math.max(...corners.map(([, y]) => y))];
+    const inside = ([x, y]: [number, number]) => x > minX - 2 && x < maxX + 2 && y > minY - 2 && y < maxY + 2;
+    const others = lines.filter((line) => !sides.includes(line));
+    const sampled = others.flatMap(({ from, to }) =>
+      Array.from({ length: 40 }, (_, k): [number, number] => [
+        from[0] + ((to[0] - from[0]) * k) / 39,
+        from[1] + ((to[1] - from[1]) * k) / 39,
+      ]),
+    );
+    expect(sampled.filter(inside)).toEqual([]);
+  });
+
   it('draw the piece at full size on one sheet', async () => {
     const lines = linesOf(await templates('Cape', [template], 'single'));
     const straight = lines.filter((line) => Math.abs(lengthOf(line) - 330) < 0.01);
@@ -272,5 +327,26 @@ describe('sheets for the hoop', () => {
     const bytes = await carryChart(['Light', 'Medium', 'Dense', 'Solid'], rows, paper);
     expect(await sizes(bytes)).toHaveLength(1);
     expect(await strays(bytes)).toBe(0);
+  });
+});
+
+describe('a grain arrow', () => {
+  it.each([
+    ['a brim', { kind: 'ring', outer: 340, inner: 190 }, 45],
+    ['a crescent facing', { kind: 'half-moon', width: 420, height: 260, neckWidth: 240, neckDepth: 200 }, 0],
+    ['a flare', { kind: 'sector', inner: 200, outer: 260, angle: 170 }, 0],
+    ['a rectangle', { kind: 'rectangle', width: 200, height: 90, corners: [false, false, false, false], corner: 0 }, 90],
+  ] as const)('lies on the cloth of %s, as it leans', (_, shape, grain) => {
+    const { outline, holes } = openPiece(plainPiece(shape as PieceShape, 6));
+    const openings = holes.map((hole) => hole.outline);
+    const [a, b] = grainEnds({ outline, holes: openings }, grain);
+    for (let k = 0; k <= 20; k++) {
+      const point: [number, number] = [a[0] + ((b[0] - a[0]) * k) / 20, a[1] + ((b[1] - a[1]) * k) / 20];
+      expect(isInside(point, outline)).toBe(true);
+      for (const opening of openings) expect(isInside(point, opening, -0.02)).toBe(false);
+    }
+    const leans = (Math.atan2(-(b[0] - a[0]), b[1] - a[1]) * 180) / Math.PI;
+    expect(Math.abs(leans - grain) % 180).toBeCloseTo(0, 6);
+    expect(Math.hypot(b[0] - a[0], b[1] - a[1])).toBeGreaterThan(20);
   });
 });

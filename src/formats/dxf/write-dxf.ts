@@ -1,6 +1,6 @@
 import { grainLine, MARK_WORDS, markLines, type Mark, type OpenPiece, type PieceCut } from '../../core/pieces';
 import type { Placement } from '../../core/nesting';
-import type { Outline, Point } from '../../core/shape';
+import { bounds, innermost, isInside, type Outline, type Point } from '../../core/shape';
 
 /** A piece for a file: opened out, or a half with its fold. */
 export interface WrittenPiece {
@@ -84,7 +84,7 @@ export function writeDxf(pieces: readonly WrittenPiece[], layout?: { index: numb
     for (const seam of piece.seam) polyline('14', seam);
     for (const hole of piece.holes) polyline('11', hole);
     if (piece.grain !== null) {
-      const [a, b] = grainEnds(piece.outline, piece.grain);
+      const [a, b] = grainEnds(piece, piece.grain);
       add([0, 'LINE'], [8, '7'], [10, a[0]], [20, a[1]], [30, 0], [11, b[0]], [21, b[1]], [31, 0]);
     }
     if (grainWords(piece)) text(`ANNOTATION: ${grainWords(piece).toUpperCase()}`);
@@ -174,19 +174,34 @@ function blockNames(pieces: readonly WrittenPiece[]): string[] {
   });
 }
 
-/** Ends of a grain line through the middle of an outline, half as long as it is there. */
-export function grainEnds(outline: Outline, grain: number): [Point, Point] {
-  const xs = outline.map(([x]) => x);
-  const ys = outline.map(([, y]) => y);
-  const [w, h] = [Math.max(...xs) - Math.min(...xs), Math.max(...ys) - Math.min(...ys)];
-  const middle: Point = [Math.min(...xs) + w / 2, Math.min(...ys) + h / 2];
-  const reach = Math.min(w, h) / 4;
+/** Of the room around the point furthest from all edges an arrow takes so much. */
+const OF_ROOM = 0.8;
+
+/**
+ * Ends of a grain line through the middle of a piece, half as long as it is there; where the middle is cut out or lies beside a crescent,
+ * through the point that is furthest from every edge: an arrow has to be on the cloth.
+ */
+export function grainEnds({ outline, holes }: Pick<WrittenPiece, 'outline' | 'holes'>, grain: number): [Point, Point] {
+  const { minX, minY, maxX, maxY } = bounds(outline);
   const a = (grain * Math.PI) / 180;
-  const d: Point = [-Math.sin(a) * reach, Math.cos(a) * reach];
-  return [
-    [middle[0] - d[0], middle[1] - d[1]],
-    [middle[0] + d[0], middle[1] + d[1]],
+  const through = ([x, y]: Point, reach: number): [Point, Point] => [
+    [x + Math.sin(a) * reach, y - Math.cos(a) * reach],
+    [x - Math.sin(a) * reach, y + Math.cos(a) * reach],
   ];
+  const middle = through([(minX + maxX) / 2, (minY + maxY) / 2], Math.min(maxX - minX, maxY - minY) / 4);
+  if (isOnPiece(middle, { outline, holes })) return middle;
+  const { at, distance } = innermost(outline, holes);
+  return through(at, OF_ROOM * distance);
+}
+
+/** Places along a line that are looked at. */
+const LOOKED_AT = 8;
+
+function isOnPiece([a, b]: [Point, Point], { outline, holes }: Pick<WrittenPiece, 'outline' | 'holes'>): boolean {
+  return Array.from({ length: LOOKED_AT + 1 }, (_, i): Point => {
+    const t = i / LOOKED_AT;
+    return [a[0] + t * (b[0] - a[0]), a[1] + t * (b[1] - a[1])];
+  }).every((p) => isInside(p, outline) && !holes.some((hole) => isInside(p, hole)));
 }
 
 /** Where a mark that runs on ends, and how wide it is, as its text says it. */

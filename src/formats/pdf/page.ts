@@ -39,6 +39,9 @@ interface LineLook {
   grey?: boolean;
 }
 
+/** Lines of text stand so far apart, as a share of their size. */
+const LEADING = 1.35;
+
 /** One sheet in millimetres, the origin at the top left, y downward. Everything is drawn black on white, 1:1. */
 export class Page {
   private constructor(
@@ -143,23 +146,30 @@ export class Page {
     });
   }
 
-  /** Lines of text that are broken at a width; returns where the next line would stand. */
-  paragraph(words: string, [x, y]: Point, width: number, size = 3.5): number {
-    let at = y;
+  /** Words broken into lines of a width, mm. */
+  broken(words: string, width: number, size: number): string[] {
+    const lines: string[] = [];
     let line = '';
-    const points = size * POINTS_PER_MM;
-    const flush = () => {
-      if (line) this.text(line, [x, at], { size });
-      at += size * 1.35;
-      line = '';
-    };
     for (const word of printable(words).split(' ')) {
       const longer = line ? `${line} ${word}` : word;
-      if (this.plain.widthOfTextAtSize(longer, points) / POINTS_PER_MM > width) flush();
-      line = line ? `${line} ${word}` : word;
+      if (line && this.plain.widthOfTextAtSize(longer, size * POINTS_PER_MM) / POINTS_PER_MM > width) {
+        lines.push(line);
+        line = word;
+      } else line = longer;
     }
-    flush();
-    return at;
+    return line ? [...lines, line] : lines;
+  }
+
+  /** Height of words that are broken at a width, mm. */
+  heightOf(words: string, width: number, size = 3.5): number {
+    return this.broken(words, width, size).length * size * LEADING;
+  }
+
+  /** Lines of text that are broken at a width; returns where the next line would stand. */
+  paragraph(words: string, [x, y]: Point, width: number, size = 3.5): number {
+    const lines = this.broken(words, width, size);
+    lines.forEach((line, i) => this.text(line, [x, y + i * size * LEADING], { size }));
+    return y + lines.length * size * LEADING;
   }
 
   /** The square by which a print is checked: 50 mm along each side. */

@@ -1,6 +1,6 @@
 import type { PDFDocument } from 'pdf-lib';
 import { MARK_WORDS, markLines } from '../../core/pieces';
-import { bounds, type Outline, type Point } from '../../core/shape';
+import { bounds, isInside, type Box, type Outline, type Point } from '../../core/shape';
 import { grainEnds, grainWords, type WrittenPiece } from '../dxf/write-dxf';
 import { newDocument, Page, PAPERS, type Paper } from './page';
 
@@ -59,59 +59,149 @@ async function tiled(document: PDFDocument, piece: Template, paper: Paper): Prom
   const [a, b] = [sheets(upright.width, upright.height), sheets(turned.width, turned.height)];
   const { put } = b[0] * b[1] < a[0] * a[1] ? turned : upright;
   const [columns, rows] = b[0] * b[1] < a[0] * a[1] ? b : a;
+  const shiftOf = (row: number, column: number): Point => [MARGIN - column * stepX, MARGIN - row * stepY];
+  let keyed = false;
   for (let row = 0; row < rows; row++) {
     for (let column = 0; column < columns; column++) {
       const page = await Page.add(document, paperWidth, paperHeight);
-      const shift: Point = [MARGIN - column * stepX, MARGIN - row * stepY];
+      const shift = shiftOf(row, column);
       page.clipped([MARGIN, MARGIN], [paperWidth - 2 * MARGIN, paperHeight - 2 * MARGIN], () =>
         draw(page, piece, (p) => plus(put(p), shift)),
       );
       frame(page, { row, column, rows, columns }, paperWidth, paperHeight);
-      if (row === 0 && column === 0) {
-        const at = freeCorner(
-          piece.outline.map((p) => plus(put(p), shift)),
-          paperWidth,
-          paperHeight,
-        );
-        page.testSquare(at);
-        label(page, piece, [at[0], at[1] + 58]);
-      } else {
-        page.text(`${piece.name}, ${piece.material}`, [MARGIN + 4, paperHeight - 4], { size: 3 });
-      }
+      const at = keyed
+        ? undefined
+        : freePlace(page, piece, (p) => plus(put(p), shift), [paperWidth, paperHeight], rows * columns > 1);
+      if (at) {
+        key(page, piece, at);
+        keyed = true;
+      } else page.text(`${piece.name}, ${piece.material}`, [MARGIN + 4, paperHeight - 4], { size: 3 });
     }
+  }
+  // Nowhere on the sheets is room for it: it has one of its own.
+  if (!keyed) {
+    const page = await Page.add(document, paperWidth, paperHeight);
+    key(page, piece, below([MARGIN + 4, MARGIN + 4]));
   }
 }
 
-/** The corner of the sheet where the square lies on the fewest lines. */
-function freeCorner(outline: Outline, width: number, height: number): Point {
-  const corners: Point[] = [
-    [width - MARGIN - 54, MARGIN + 4],
-    [MARGIN + 4, MARGIN + 4],
-    [width - MARGIN - 54, height - MARGIN - 78],
-    [MARGIN + 4, height - MARGIN - 78],
+/** Where the test square stands, and the writing that belongs to the piece: below it or beside it. */
+interface KeyPlace {
+  square: Point;
+  words: Point;
+}
+
+function key(page: Page, piece: Template, { square, words }: KeyPlace): void {
+  page.testSquare(square);
+  label(page, piece, words);
+}
+
+/** Side of the test square, how far what is drawn stays away from square and writing, and the steps in which a place is looked for, mm. */
+const SQUARE = 50;
+const CLEAR = 2;
+const STEP = 3;
+
+const below = ([x, y]: Point): KeyPlace => ({ square: [x, y], words: [x, y + SQUARE + 8] });
+const beside = ([x, y]: Point): KeyPlace => ({ square: [x, y], words: [x + SQUARE + 4, y + 5] });
+
+/** The place on a sheet, nearest to one of its corners, where square and writing lie on no line and on nothing that is written; none where there is no such place. */
+function freePlace(
+  page: Page,
+  piece: Template,
+  put: (p: Point) => Point,
+  [width, height]: Point,
+  tiles: boolean,
+): KeyPlace | undefined {
+  const written = labelHeight(page, piece);
+  const lines = drawnLines(piece, put);
+  // The strips along the edges belong to the next sheet too, with their crosses.
+  const edge = MARGIN + 2 + (tiles ? OVERLAP : 0);
+  for (const [place, wide, tall] of [
+    [below, Math.max(SQUARE, LABEL_WIDTH), SQUARE + 8 + written],
+    [beside, SQUARE + 4 + LABEL_WIDTH, Math.max(SQUARE, written)],
+  ] as const) {
+    const places: { at: Point; far: number }[] = [];
+    for (let x = edge; x + wide <= width - edge; x += STEP)
+      for (let y = edge; y + tall <= height - edge; y += STEP)
+        places.push({ at: [x, y], far: Math.min(x, width - wide - x) + Math.min(y, height - tall - y) });
+    places.sort((p, q) => p.far - q.far);
+    const isFree = ([x, y]: Point) =>
+      !lines.some(([a, b]) =>
+        crossesBox(a, b, { minX: x - CLEAR, minY: y - CLEAR, maxX: x + wide + CLEAR, maxY: y + tall + CLEAR }),
+      );
+    const found = places.find(({ at }) => isFree(at));
+    if (found) return place(found.at);
+  }
+  return undefined;
+}
+
+/** Everything that is drawn of a piece, as straight lines; what is written counts as the box round it. */
+function drawnLines(piece: Template, put: (p: Point) => Point): [Point, Point][] {
+  const closed = (line: Outline) => line.map((p, i): [Point, Point] => [put(p), put(line[(i + 1) % line.length]!)]);
+  const written = piece.marks.map(({ at }): [Point, Point] => {
+    const [x, y] = put(at);
+    return [[x - 3, y], [x + MARK_ROOM, y - 3]]; // prettier-ignore
+  });
+  const grain = piece.grain === null ? [] : [grainEnds(piece, piece.grain).map(put) as [Point, Point]];
+  const { at, centre } = nameAt(piece, put);
+  const name: [Point, Point] = [[at[0] - (centre ? NAME_ROOM : 0), at[1]], [at[0] + (centre ? 1 : 2) * NAME_ROOM, at[1]]]; // prettier-ignore
+  return [
+    ...[piece.outline, ...piece.holes, ...piece.seam].flatMap(closed),
+    ...piece.marks.flatMap((mark) =>
+      markLines(mark).flatMap((line) => line.slice(1).map((p, i): [Point, Point] => [put(line[i]!), put(p)])),
+    ),
+    ...(piece.lengths ?? []).map(({ from, to }): [Point, Point] => [put(from), put(to)]),
+    ...written,
+    ...grain,
+    name,
   ];
-  const crossed = ([x, y]: Point) =>
-    outline.filter((a, i) => {
-      const b = outline[(i + 1) % outline.length]!;
-      const inBox = ([px, py]: Point) => px > x - 2 && px < x + 56 && py > y - 2 && py < y + 80;
-      return inBox(a) || inBox(b) || inBox([(a[0] + b[0]) / 2, (a[1] + b[1]) / 2]);
-    }).length;
-  return corners.reduce((best, corner) => (crossed(corner) < crossed(best) ? corner : best));
+}
+
+/** Room that the words of a mark take to the right of it, and half of what a name takes, mm. */
+const MARK_ROOM = 26;
+const NAME_ROOM = 30;
+
+/** Whether a straight line runs through a box or ends in it. */
+function crossesBox(a: Point, b: Point, { minX, minY, maxX, maxY }: Box): boolean {
+  // The stretch of the line that lies between the box's sides, cut by each pair of them in turn.
+  let [from, to] = [0, 1];
+  for (const [p, d, low, high] of [
+    [a[0], b[0] - a[0], minX, maxX],
+    [a[1], b[1] - a[1], minY, maxY],
+  ] as const) {
+    if (d === 0) {
+      if (p < low || p > high) return false;
+      continue;
+    }
+    const [t, u] = [(low - p) / d, (high - p) / d];
+    from = Math.max(from, Math.min(t, u));
+    to = Math.min(to, Math.max(t, u));
+    if (from > to) return false;
+  }
+  return true;
+}
+
+/** Where the name of a piece stands: in its middle, or below a slanting grain arrow, where there is room; where that is no cloth, beside the arrow. */
+function nameAt(piece: Template, put: (p: Point) => Point): { at: Point; centre: boolean } {
+  const outline = piece.outline.map(put);
+  const { minX, maxX, minY, maxY } = bounds(outline);
+  const ends = piece.grain === null ? undefined : (grainEnds(piece, piece.grain).map(put) as [Point, Point]);
+  const below = ends ? Math.max(ends[0][1], ends[1][1]) + 9 : 0;
+  const slants = ends !== undefined && Math.abs(ends[0][0] - ends[1][0]) > 2;
+  const at: Point = [(minX + maxX) / 2, slants && below < maxY - 4 ? below : (minY + maxY) / 2 - 8];
+  const onCloth = isInside(at, outline) && !piece.holes.some((hole) => isInside(at, hole.map(put)));
+  if (onCloth || !ends) return { at, centre: true };
+  return { at: [(ends[0][0] + ends[1][0]) / 2 + 4, (ends[0][1] + ends[1][1]) / 2 - 2], centre: false };
 }
 
 function draw(page: Page, piece: Template, put: (p: Point) => Point): void {
-  const { minX, minY, maxX, maxY } = bounds(piece.outline.map(put));
-  let nameAt = (minY + maxY) / 2 - 8;
   page.outline(piece.outline.map(put), { weight: 0.5 });
   for (const hole of piece.holes) page.outline(hole.map(put), { weight: 0.5 });
   for (const seam of piece.seam) page.outline(seam.map(put), { weight: 0.25, dash: [3, 2] });
   if (piece.grain !== null) {
-    const [from, to] = grainEnds(piece.outline, piece.grain).map(put) as [Point, Point];
+    const [from, to] = grainEnds(piece, piece.grain).map(put) as [Point, Point];
     arrow(page, from, to, piece.oneWay);
     page.text(grainWords(piece), [to[0] + 3, to[1] + 4], { size: 3.6, bold: true });
-    // A slanting arrow crosses the middle: the name goes below it, where there is room.
-    const below = Math.max(from[1], to[1]) + 9;
-    if (Math.abs(from[0] - to[0]) > 2 && below < maxY - 4) nameAt = below;
   }
   if (piece.fold) {
     const fold = piece.fold.map(put) as [Point, Point];
@@ -150,7 +240,8 @@ function draw(page: Page, piece: Template, put: (p: Point) => Point): void {
       bold: true,
     });
   });
-  page.text(piece.name, [(minX + maxX) / 2, nameAt], { size: 5, bold: true, centre: true });
+  const name = nameAt(piece, put);
+  page.text(piece.name, name.at, { size: 5, bold: true, centre: name.centre });
 }
 
 function arrow(page: Page, a: Point, b: Point, oneWay: boolean): void {
@@ -168,14 +259,24 @@ function arrow(page: Page, a: Point, b: Point, oneWay: boolean): void {
 /** As wide as the square above it, so that it stays on the sheet, mm. */
 const LABEL_WIDTH = 52;
 
+/** What is written below the square, with the size of each. */
+function labelWords(piece: Template): [words: string, size: number][] {
+  const checked = piece.lengths ? ' Long dashes: lengths to read. Within 1 mm or 0.5 % it is right.' : '';
+  return [
+    [piece.material, 3.6],
+    [piece.words, 3.6],
+    ...(piece.grain === null ? [] : ([[`${grainWords(piece)}: the arrow lies along the selvedge.`, 3.6]] as [string, number][])),
+    [`This side up. Full line: cut. Dashed: seam.${checked}`, 3],
+  ];
+}
+
 function label(page: Page, piece: Template, [x, y]: Point): void {
   page.text(piece.name, [x, y], { size: 5, bold: true });
-  let next = page.paragraph(piece.material, [x, y + 6], LABEL_WIDTH, 3.6);
-  next = page.paragraph(piece.words, [x, next + 0.5], LABEL_WIDTH, 3.6);
-  if (piece.grain !== null)
-    next = page.paragraph(`${grainWords(piece)}: the arrow lies along the selvedge.`, [x, next + 0.5], LABEL_WIDTH, 3.6);
-  const checked = piece.lengths ? ' Long dashes: lengths to read. Within 1 mm or 0.5 % it is right.' : '';
-  page.paragraph(`This side up. Full line: cut. Dashed: seam.${checked}`, [x, next + 0.5], LABEL_WIDTH, 3);
+  labelWords(piece).reduce((at, [words, size]) => page.paragraph(words, [x, at], LABEL_WIDTH, size) + 0.5, y + 6);
+}
+
+function labelHeight(page: Page, piece: Template): number {
+  return labelWords(piece).reduce((sum, [words, size]) => sum + page.heightOf(words, LABEL_WIDTH, size) + 0.5, 6);
 }
 
 /** Edges where the next sheet is laid on, with its number, and the sheet's own. */

@@ -42,12 +42,12 @@ export function writeSvg(title: string, pieces: readonly WrittenPiece[], sheets:
         ...piece.holes.map((hole) => path('opening', put(hole))),
       ];
       if (piece.grain !== null) {
-        const [a, b] = put(grainEnds(piece.outline, piece.grain));
+        const [a, b] = put(grainEnds(piece, piece.grain));
         lines.push(`<path data-line="grain" class="grain" d="M${pair(a!)}L${pair(b!)}"/>`);
       }
       const words = [grainWords(piece), piece.fold ? 'Laid at the fold' : ''].filter((each) => each !== '').join('. ');
       if (words) {
-        const [tx, ty] = put(grainEnds(piece.outline, piece.grain ?? 0))[1]!;
+        const [tx, ty] = put(grainEnds(piece, piece.grain ?? 0))[1]!;
         lines.push(`<text x="${figure(tx + 2)}" y="${figure(ty)}" font-size="5">${escaped(words)}</text>`);
       }
       if (piece.fold)

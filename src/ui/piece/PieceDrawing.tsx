@@ -212,17 +212,18 @@ function besideEdge(points: Outline, away: number): { at: Point; turn: number } 
 }
 
 /** Where the grain arrow stands: in the widest stretch through the middle of the piece, beside marks, not on them. */
-function grainPlace({ outline, marks }: OpenPiece, reach: number, room: number): Point {
+function grainPlace({ outline, holes, marks }: OpenPiece, reach: number, room: number): Point {
   const { minX, minY, maxX, maxY } = bounds(outline);
   let best = { from: minX, to: maxX, y: (minY + maxY) / 2 };
   let widest = 0;
   for (const share of [0.5, 0.4, 0.6]) {
     const y = minY + share * (maxY - minY);
     const crossings: number[] = [];
-    outline.forEach((a, i) => {
-      const b = outline[(i + 1) % outline.length]!;
-      if (a[1] <= y !== b[1] <= y) crossings.push(a[0] + ((y - a[1]) / (b[1] - a[1])) * (b[0] - a[0]));
-    });
+    for (const line of [outline, ...holes.map((hole) => hole.outline)])
+      line.forEach((a, i) => {
+        const b = line[(i + 1) % line.length]!;
+        if (a[1] <= y !== b[1] <= y) crossings.push(a[0] + ((y - a[1]) / (b[1] - a[1])) * (b[0] - a[0]));
+      });
     crossings.sort((p, q) => p - q);
     for (let k = 0; k + 1 < crossings.length; k += 2) {
       const width = crossings[k + 1]! - crossings[k]!;

@@ -11,6 +11,7 @@ import { cloths } from '../../../../../store/cloths';
 import { database } from '../../../../../server/database';
 import { NotFoundError } from '../../../../../store/errors';
 import { readSettings } from '../../../../../store/settings';
+import { jobs } from '../../../../../store/jobs';
 import { cutPiecesByIds } from '../../../../../store/workpieces';
 
 /** A piece as it is cut from cloth, opened out: as DXF, SVG, a template at full size, or one to hold it against when it is pressed. */
@@ -37,7 +38,10 @@ export const GET = fileEndpoint(async ({ params, url }) => {
       return { name: `${piece.name}.svg`, type: 'image/svg+xml', bytes };
     }
     case 'template.pdf': {
-      const material = piece.clothId === null ? 'cloth' : (cloths.find(db, piece.clothId)?.name ?? 'cloth');
+      const cloth = piece.clothId === null ? undefined : cloths.find(db, piece.clothId);
+      // A base is cut from its layer itself.
+      const [job] = cloth ? [] : jobs.list(db, 'cut_id = ? AND stack IS NOT NULL', [piece.id], 'position');
+      const material = cloth?.name ?? job?.stack?.title ?? 'cloth';
       const words = `Cut ${piece.count}${piece.pairs ? ', half of them mirrored' : ''}${piece.fold === null ? '' : ', opened out: there is no fold to lay it at'}.`;
       const bytes = await templates(piece.name, [{ ...drawn, material, words }], paperOf(url, ['single']) as Paper | 'single');
       return { name: `${piece.name}.pdf`, type: 'application/pdf', bytes };
