@@ -34,6 +34,7 @@ function library(size: number): Material[] {
 
 const cloth = LIBRARY_CLOTHS.find(({ id }) => id === 'cotton-lawn')!;
 const collar: Part = { role: 'collar', cut: 'straight', stretch: 'any', care: 'wash-warm' };
+const stitching: Part = { role: 'embroidery', cut: 'straight', stretch: 'any', care: 'wash-warm' };
 const bagPanel: Part = { role: 'bag-panel', cut: 'straight', stretch: 'any', care: 'none' };
 const curve: Outline = Array.from({ length: 200 }, (_, i) => [
   200 * Math.cos((i * Math.PI) / 100),
@@ -93,6 +94,7 @@ bench
   .add('baseline: a million sines', () => void baseline())
   .add('choose over 500 materials, collar', () => void choose(cloth, collar, small))
   .add('choose over 500 materials, bag panel with combined stacks', () => void choose(cloth, bagPanel, small))
+  .add('choose over 500 materials, embroidery', () => void choose(cloth, stitching, small))
   .add('choose over 10 000 materials, collar', () => void choose(cloth, collar, manyLayers))
   .add('what would change if, one stack, starting library', () => void whatIf(cloth, collar, LIBRARY_LAYERS, {}, 'none'))
   .add('what to measure next, starting library', () => void sensitivity(cloth, collar, LIBRARY_LAYERS, {}))

@@ -31,18 +31,28 @@ const SHRUNK = 3;
 /** Length that a strip runs on a piece, mm. */
 const stripRun = ({ piece }: Pick<Question, 'piece'>): number => piece.edge ?? Math.max(piece.width, piece.height);
 
+/** A piece that ends so far inside its edge all round, mm. */
+function within({ width, height }: Pick<Question['piece'], 'width' | 'height'>, by: number): [width: number, height: number] {
+  return [Math.max(1, width - 2 * by), Math.max(1, height - 2 * by)];
+}
+
+/** A strip that runs further than the piece is long goes round a curve, and is cut in parts. */
+const stripParts = ({ piece }: Pick<Question, 'piece'>): number =>
+  Math.max(1, Math.round(stripRun({ piece }) / Math.max(piece.width, piece.height)));
+
 /** Size that is cut of a layer, mm. */
-function cutSize({ piece, part }: Question, { material, extent }: ChosenLayer): [width: number, height: number] {
-  const within = (by: number): [number, number] => [Math.max(1, piece.width - 2 * by), Math.max(1, piece.height - 2 * by)];
+function cutSize(question: Question, { material, extent }: ChosenLayer): [width: number, height: number] {
+  const { piece, part } = question;
   switch (extent) {
     case 'strip': {
       const wide = isTape(material) ? material.rollWidth : (piece.strip ?? STRIP);
-      return piece.height > piece.width ? [wide, stripRun({ piece })] : [stripRun({ piece }), wide];
+      const long = stripRun(question) / stripParts(question);
+      return piece.height > piece.width ? [wide, long] : [long, wide];
     }
     case 'trimmed':
-      return within(Math.min(trimOf(piece), allowanceOf(piece)));
+      return within(piece, Math.min(trimOf(piece), allowanceOf(piece)));
     case 'net':
-      return within(allowanceOf(piece));
+      return within(piece, allowanceOf(piece));
     case 'patch':
       return [Math.min(piece.patch ?? PATCH, piece.width), Math.min(piece.patch ?? PATCH, piece.height)];
     case 'field': {
@@ -60,13 +70,17 @@ interface OnRoll {
   tooWide?: number;
 }
 
+/** Turns in which a piece without a grain is tried, degrees. */
+const EITHER_WAY = [0, 90];
+
 /** Length off the roll for rectangles as their grain lets them lie, by the turns that the cutting table takes; either way round where there is none. */
 function onRoll({ part, piece }: Question, material: Material, width: number, height: number, count: number): OnRoll {
   const usable = material.rollWidth - (material.grain ? 2 * LAYING.selvedge : 0);
   const turns = allowedTurns(material, { cut: part.cut, grain: piece.grain ?? usualGrain(piece.width, piece.height) });
-  const tried = turns === FREELY ? [0, 90] : turns.slice(0, 1);
-  const lengths = tried.flatMap((turn) => latticeLength(width, height, count, usable, GAP, turn) ?? []);
-  if (lengths.length > 0) return { length: Math.min(...lengths) };
+  let best = Infinity;
+  for (const turn of turns === FREELY ? EITHER_WAY : turns.slice(0, 1))
+    best = Math.min(best, latticeLength(width, height, count, usable, GAP, turn) ?? Infinity);
+  if (Number.isFinite(best)) return { length: best };
   // Wider than the roll: as if joined from strips of the roll's width.
   return { length: Math.ceil((width * height * count) / material.rollWidth), tooWide: usable };
 }
@@ -75,7 +89,8 @@ function onRoll({ part, piece }: Question, material: Material, width: number, he
 function needOf(question: Question, layer: ChosenLayer, layers = 1): LayerNeed {
   const { material } = layer;
   const [width, height] = cutSize(question, layer);
-  const count = layers * question.piece.count;
+  const parts = layer.extent === 'strip' && !isTape(material) ? stripParts(question) : 1;
+  const count = layers * parts * question.piece.count;
   const taken: OnRoll = isTape(material)
     ? { length: tapeRun(layer.extent === 'strip' ? stripRun(question) : Math.max(width, height), count) }
     : material.rollWidth > 0
@@ -88,7 +103,7 @@ function needOf(question: Question, layer: ChosenLayer, layers = 1): LayerNeed {
 function minutesOf(question: Question, layer: ChosenLayer): number {
   const { material } = layer;
   const [width, height] = cutSize(question, layer);
-  const { count } = question.piece;
+  const count = question.piece.count * (layer.extent === 'strip' ? stripParts(question) : 1);
   const edge = (2 * (width + height) * count) / 1000;
   const area = (width * height * count) / 1e6;
   let minutes = material.preShrink ? SHRUNK : 0;
