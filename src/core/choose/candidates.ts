@@ -125,7 +125,6 @@ export function candidatesFor(
     const all = covered(layers);
     candidates.push({
       id: all.map(({ material }) => keyOfUse(material)).join('+'),
-      title: titleOf(all),
       recipe,
       suitability: Math.max(0, Math.min(100, suitability)),
       preferred,

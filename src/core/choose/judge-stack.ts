@@ -7,7 +7,7 @@ import { preferencesFor } from './preferences';
 import type { Asking, Candidate, LayerDuty, Question } from './protocol';
 import { questionFor } from './question-for';
 import { describe, type RankedStack } from './ranked-stack';
-import { candidatesFor, pointsOf, titleOf } from './candidates';
+import { candidatesFor, pointsOf } from './candidates';
 import { STOPS } from './stops';
 
 /** A hard stop that a layer of a stack breaks. */
@@ -70,7 +70,6 @@ function candidateOf(question: Question, layers: readonly ChosenLayer[]): Candid
   if (known) return { ...known, layers: [...layers] };
   return {
     id: layers.map(({ material }) => keyOfUse(material)).join('+'),
-    title: titleOf(layers),
     recipe: 'own',
     ...ownSuitability(question, layers),
     layers: [...layers],

@@ -35,10 +35,9 @@ export function judge(question: Question, candidate: Candidate): Judged {
       ? undefined
       : embroideryLoad(question.fabric, question.traits, candidate.layers, question.motif, carryFactor(record?.carried ?? []));
   // Written out: a spread here costs a third of the whole choice.
-  const { id, title, recipe, suitability, preferred, layers } = candidate;
+  const { id, recipe, suitability, preferred, layers } = candidate;
   return {
     id,
-    title,
     recipe,
     suitability,
     preferred,

@@ -122,7 +122,6 @@ export interface Question {
 /** A stack before it is judged. */
 export interface Candidate {
   id: string;
-  title: string;
   recipe: string;
   /** How well this kind of stack serves the role, 0–100. */
   suitability: number;

@@ -1,5 +1,6 @@
 import { keyOfUse, type ChosenLayer, type Extent, type Family, type Form, type Predicted, type PredictedWith } from '../layers';
 import type { PairRecord } from '../learn';
+import { titleOf } from './candidates';
 import { CRITERIA } from './criteria';
 import { weightOf } from './judge';
 import { toBuyOf } from './needs';
@@ -104,7 +105,7 @@ export function describe(stack: Judged, score: number): RankedStack {
   const total = CRITERIA.reduce((sum, criterion) => sum + weightOf(criterion, question), 0) || 1;
   return {
     id: stack.id,
-    title: stack.title,
+    title: titleOf(stack.layers),
     recipe: stack.recipe,
     layers: publicLayers(stack.layers),
     score,

@@ -1,5 +1,6 @@
 import { clothBendingLength, clothThickness, overhangFromBendingLength, type Fabric } from '../cloth';
 import type { Material } from '../layers';
+import { titleOf } from './candidates';
 import type { Asking } from './protocol';
 import type { Part } from './part';
 import { standingOf, thinned, type Standing } from './standing';
@@ -141,7 +142,8 @@ export function sensitivity(
       if (!first || first.id === best.id) continue;
       const share = level.chance * (kindOf(answer) === kindOf(now) ? SAME_KIND : 1);
       chance += share;
-      others.set(first.title, (others.get(first.title) ?? 0) + share);
+      const title = titleOf(first.layers);
+      others.set(title, (others.get(title) ?? 0) + share);
       if (level.value !== undefined) turning.push({ value: level.value, middle });
     }
     if (chance === 0) continue;
@@ -151,7 +153,7 @@ export function sensitivity(
     found.push({
       property,
       chance,
-      now: best.title,
+      now: titleOf(best.layers),
       other,
       ...(turn ? { from: turn.value, side: turn.value < turn.middle ? 'below' : 'above' } : {}),
     });

@@ -1,5 +1,6 @@
 import type { Fabric } from '../cloth';
 import { usedOf, type Material } from '../layers';
+import { titleOf } from './candidates';
 import type { Asking } from './protocol';
 import { questionFor } from './question-for';
 import { HANDS, type Care, type Part } from './part';
@@ -98,7 +99,7 @@ export function whatIf(fabric: Fabric, part: Part, library: readonly Material[],
         id,
         change: words,
         stack: standing(answer, stackId),
-        best: best && { id: best.stack.id, title: best.stack.title, score: best.score },
+        best: best && { id: best.stack.id, title: titleOf(best.stack.layers), score: best.score },
         bestChanges: best?.stack.id !== now.ranked[0]?.stack.id,
       };
     })

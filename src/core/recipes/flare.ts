@@ -25,7 +25,7 @@ export interface Flare {
 }
 
 /** What each join of a braid takes, mm. */
-export const BRAID_JOIN = 20;
+const BRAID_JOIN = 20;
 /** Largest and least measures, mm. */
 const LONGEST = 20_000;
 const MOST_CIRCLES = 12;

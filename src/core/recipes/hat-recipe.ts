@@ -2,7 +2,7 @@ import type { Mark } from '../pieces';
 import type { PieceShape, Point } from '../shape';
 import type { Role } from '../choose';
 import { ALLOWANCE } from './allowance-field';
-import { hat, hatOval, type HatDuty, type HatLayer, type HatPiece, type HatPieceName } from './hat';
+import { hat, hatOval, type HatDuty, type HatInput, type HatLayer, type HatPiece, type HatPieceName } from './hat';
 import { besideOval, ovalOf, type Oval } from './oval';
 import type { RecipeKind, RecipePiece } from './recipe';
 
@@ -71,14 +71,7 @@ export const hatRecipe: RecipeKind = {
   },
 };
 
-interface Hatted {
-  head: number;
-  ease: number;
-  oval: number;
-  bandHeight: number;
-  brimWidth: number;
-  allowance: number;
-}
+type Hatted = Omit<HatInput, 'layers'>;
 
 /** Which edges have an allowance is what the lines say: cut and sewn line agree where there is none. */
 function pieceOf(
