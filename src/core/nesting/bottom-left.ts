@@ -29,6 +29,8 @@ export interface Room {
   work?: number;
   /** Asked before each piece: once it says yes, the rest is left lying. */
   isLate?: () => boolean;
+  /** Of the lowest places the one furthest right is taken, not left. */
+  fromRight?: boolean;
 }
 
 /**
@@ -47,15 +49,17 @@ export function layBottomLeft(
 ): number[] {
   const left: number[] = [];
   const work = room.work ?? Infinity;
+  let late = false;
   for (const index of order) {
-    if (table.work >= work || room.isLate?.()) {
+    late ||= room.isLate?.() ?? false;
+    if (late || table.work >= work) {
       left.push(index);
       continue;
     }
     let best: Position | undefined;
     let bestTop = room.length;
     for (const orientation of choices[index]!) {
-      const position = lowestSpot(positions, orientation, orientations[orientation]!, table, room.width, bestTop);
+      const position = lowestSpot(positions, orientation, orientations[orientation]!, table, room, bestTop);
       if (!position) continue;
       bestTop = position.y + orientations[orientation]!.box.maxY;
       best = position;
@@ -72,7 +76,7 @@ function lowestSpot(
   orientation: number,
   { box }: Orientation,
   table: NoFitTable,
-  width: number,
+  { width, fromRight = false }: Room,
   below: number,
 ): Position | undefined {
   const minX = -box.minX;
@@ -81,7 +85,7 @@ function lowestSpot(
   const maxY = below - box.maxY;
   if (maxX < minX - EXACT || maxY < minY - EXACT) return undefined;
   for (const y of lines(positions, orientation, table, minY, maxY)) {
-    const x = firstGap(positions, orientation, table, y, minX, Math.max(minX, maxX));
+    const x = firstGap(positions, orientation, table, y, minX, Math.max(minX, maxX), fromRight);
     if (x !== undefined) return { orientation, x, y };
   }
   return undefined;
@@ -98,7 +102,7 @@ function lines(positions: Positions, orientation: number, table: NoFitTable, min
   return distinct.filter((_, i) => i % stride === 0 || i === distinct.length - 1);
 }
 
-/** First x from the left on the line at y where the form overlaps nothing. */
+/** First x from the left, or from the right, on the line at y where the form overlaps nothing. */
 function firstGap(
   positions: Positions,
   orientation: number,
@@ -106,6 +110,7 @@ function firstGap(
   y: number,
   minX: number,
   maxX: number,
+  fromRight: boolean,
 ): number | undefined {
   const { stretches } = table;
   let n = 0;
@@ -118,6 +123,7 @@ function firstGap(
     }
   });
   const taken = Array.from({ length: n }, (_, k) => [stretches[3 * k]!, stretches[3 * k + 1]!] as const);
+  if (fromRight) return lastFree(taken, minX, maxX);
   taken.sort((a, b) => a[0] - b[0]);
   let x = minX;
   for (const [from, to] of taken) {
@@ -127,4 +133,17 @@ function firstGap(
     if (x > maxX + EXACT) return undefined;
   }
   return Math.min(x, maxX);
+}
+
+/** The furthest right of the places between which nothing is taken. */
+function lastFree(taken: (readonly [number, number])[], minX: number, maxX: number): number | undefined {
+  taken.sort((a, b) => b[1] - a[1]);
+  let x = maxX;
+  for (const [from, to] of taken) {
+    if (from >= x - EXACT) continue;
+    if (to <= x + EXACT) break;
+    x = from;
+    if (x < minX - EXACT) return undefined;
+  }
+  return Math.max(x, minX);
 }

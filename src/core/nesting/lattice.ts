@@ -31,7 +31,7 @@ export function latticeLength(
   const rows = leaningRows(w, h, count, strip, gap, Math.sin(lean), Math.cos(lean));
   // Columns are the rows of the mirror image, with the sides of the rectangle swapped and the lean taken from the other axis.
   const columns = leaningRows(h, w, count, strip, gap, Math.cos(lean), Math.sin(lean));
-  const best = Math.min(rows, columns);
+  const best = Math.min(rows, columns, zigzag(w, h, count, strip, gap, Math.sin(lean), Math.cos(lean)));
   return Number.isFinite(best) ? best : undefined;
 }
 
@@ -40,6 +40,20 @@ function upright(width: number, height: number, count: number, strip: number, ga
   if (perRow < 1) return undefined;
   const full = Math.ceil(count / perRow);
   return full * height + (full - 1) * gap;
+}
+
+/**
+ * Two leaning columns at the edges of the strip, one piece left, the next right: each as low as it comes beside the one before, which it
+ * touches along one side without standing in a row with it. Wide pieces lie so.
+ */
+function zigzag(w: number, h: number, count: number, strip: number, gap: number, sin: number, cos: number): number {
+  const apart = strip - (w * cos + h * sin);
+  if (apart < -EPSILON) return Infinity;
+  // To the right it has to clear the one before along u, to the left along v; two of one column clear each other either way.
+  const right = Math.max(0, (w + gap - apart * cos) / sin);
+  const left = Math.max(0, (h + gap - apart * sin) / cos);
+  const both = Math.max(right + left, Math.min((w + gap) / sin, (h + gap) / cos));
+  return w * sin + h * cos + Math.floor((count - 1) / 2) * both + ((count - 1) % 2) * Math.min(left, right);
 }
 
 /**

@@ -8,7 +8,7 @@ import { searchAgain } from './search-again';
 import { searchEdges } from './search-edges';
 import type { Positions } from './positions';
 import { leftoverOf, compact } from './compaction';
-import { uniformLayouts } from './uniform';
+import { otherStarts } from './other-starts';
 
 export interface NestOptions extends LayingOptions {
   /** The same seed gives the same layout. */
@@ -77,7 +77,7 @@ const SQUEEZE_SHARE = 0.5;
 /**
  * Lays pieces on cloth so that little length is used, each report at least as good as the one before.
  *
- * First every piece is laid as low as it goes. What does not fit into the length is tried to be squeezed in, or in other
+ * First every piece is laid as low as it goes, also from the right and all in one turn. What does not fit into the length is tried to be squeezed in, or in other
  * orders; what does is searched for a shorter layout: first edge to edge, as pieces lie that were cut from one another,
  * then by moving pieces until none overlap in less and less length. At the end pieces are let down and to the left, so
  * that what is left over lies in one place.
@@ -102,12 +102,13 @@ export function* nest(options: NestOptions): Generator<Nested, void> {
   yield found;
   if (isLate()) return;
   if (order.length <= MOST_SEARCHED)
-    for (const uniform of uniformLayouts(laying, positions, { width, length, work: table.work + FIRST_WORK, isLate })) {
-      const fewer = left.length - remaining(uniform).length;
-      if (!(fewer > 0 || (fewer === 0 && laying.top(uniform) < laying.top(best))) || !take(uniform)) continue;
+    for (const other of otherStarts(laying, positions, { width, length, work: table.work + FIRST_WORK, isLate })) {
+      const fewer = left.length - remaining(other).length;
+      if (!(fewer > 0 || (fewer === 0 && laying.top(other) < laying.top(best))) || !take(other)) continue;
       left = remaining(best);
       yield found;
     }
+  if (isLate()) return;
 
   const searched = order.length > 0 && order.length <= MOST_SEARCHED;
   if (left.length > 0 && searched) {

@@ -3,14 +3,18 @@ import type { Laying } from './laying';
 import type { Positions } from './positions';
 
 /**
- * Layouts in which every piece lies in the same one of its turns, as far as it has as many: what a hand lays first. Laying each piece as
+ * Layouts that begin otherwise: from the right, as a piece that leans may leave room beside it on one side only; and with every piece in the
+ * same one of its turns, as far as it has as many: what a hand lays first. Laying each piece as
  * low as it goes cannot find two wide pieces set upright beside each other, as the first of them would end higher.
  *
  * @param start what lies already, and stays
- * @example [...uniformLayouts(laying, laying.positions, { width: 500, length: 500 })].length // 0
+ * @example [...otherStarts(laying, laying.positions, { width: 500, length: 500, isLate: () => true })].length // 1
  */
-export function* uniformLayouts(laying: Laying, start: Positions, room: Room): Generator<Positions, void> {
+export function* otherStarts(laying: Laying, start: Positions, room: Room): Generator<Positions, void> {
   const { choices, order, orientations, table } = laying;
+  const mirrored = start.clone();
+  layBottomLeft(mirrored, order, laying, { ...room, fromRight: true });
+  yield mirrored;
   const most = Math.max(0, ...order.map((i) => choices[i]!.length));
   for (let turn = 0; most > 1 && turn < most; turn++) {
     if (room.isLate?.()) return;
