@@ -96,6 +96,9 @@ for (const [name, path] of VIEWS) {
     });
     page.on('pageerror', (error) => faults.push(error.message));
     await open(page, path);
+    // A button that comes alive when the laying out ends fades from one colour to the other.
+    await expect(page.getByText(/^Laying out /)).toHaveCount(0, { timeout: 30_000 });
+    if (path.startsWith('/buy')) await page.waitForTimeout(500);
     expect(await findings(page)).toEqual([]);
     await page.evaluate(() => (document.documentElement.dataset['theme'] = 'lamplight'));
     // Buttons fade from one theme to the other.
