@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useState } from 'react';
+import { useCallback, useEffect, useMemo, useState } from 'react';
 import { shoppingLine, shoppingQuestion, type ShoppingLine, type ShoppingNeed } from '../core/cutlist';
 import type { Extent } from '../core/layers';
 import type { Schools } from '../core/schools';
@@ -33,10 +33,15 @@ export function useToBuy(jobId: string | undefined, stacks: readonly StackToCut[
     if (!open && missing.length > 0) setAsked(missing);
   }, [open, missing]);
   const path = jobId !== undefined && asked.length > 0 ? `/api/jobs/${jobId}/needs` : undefined;
-  const { answer, current } = useAsked<{ needs: ShoppingNeed[][] }>(path, {
+  const { answer, current, error } = useAsked<{ needs: ShoppingNeed[][] }>(path, {
     stacks: asked.map(({ layers, schools }) => ({ layers, schools })),
   });
   const needs = current ? answer?.needs : undefined;
+  // A figure that cannot be told is left out: what has to be bought is asked for again on the list.
+  const giveUp = useCallback(() => setLines((was) => new Map([...was, ...asked.map(({ id }) => [id, []] as const)])), [asked]);
+  useEffect(() => {
+    if (error !== undefined && asked.length > 0) giveUp();
+  }, [error, asked, giveUp]);
   useEffect(() => {
     if (!needs) return undefined;
     const runner = new LayoutRunner();
@@ -51,10 +56,9 @@ export function useToBuy(jobId: string | undefined, stacks: readonly StackToCut[
       }
     };
     work().catch((problem: Error) => {
-      // A figure that cannot be told is left out: what has to be bought is asked for again on the list.
-      if (!(problem instanceof GivenUp)) setLines((was) => new Map([...was, ...asked.map(({ id }) => [id, []] as const)]));
+      if (!(problem instanceof GivenUp)) giveUp();
     });
     return () => runner.close();
-  }, [needs, asked, trim, system]);
+  }, [needs, asked, giveUp, trim, system]);
   return lines;
 }

@@ -157,6 +157,12 @@ describe('motifs', () => {
     expect(body.asked.verdict.share).toBeLessThan(body.bare.verdict.share);
     expect(body.offered.length).toBeGreaterThan(1);
     expect(body.asked.inPlane.xx).toBeGreaterThan(body.bare.inPlane.xx);
+    const holes = async (needle: number) =>
+      (await post(`/api/motifs/${motif.id}/judge`, { clothId: 'cotton-lawn', needle })).body.bare.verdict.holes;
+    // A hole grows with the square of the needle.
+    expect((await holes(60)).borne / (await holes(90)).borne).toBeCloseTo(2.25, 6);
+    const blunt = await post(`/api/motifs/${motif.id}/judge`, { clothId: 'cotton-lawn', needle: 77 });
+    expect([blunt.status, blunt.body.error.field]).toEqual([400, 'needle']);
     const wrong = await post(`/api/motifs/${motif.id}/judge`, { clothId: 'cotton-lawn', layers: [{ materialId: 'nowhere' }] });
     expect([wrong.status, wrong.body.error.field]).toEqual([400, 'layers[0].materialId']);
   });

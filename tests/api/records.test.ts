@@ -21,6 +21,10 @@ describe('cloths and layers', () => {
   it('holds the library from the start', async () => {
     expect((await send('GET', '/api/cloths')).body.cloths.length).toBeGreaterThanOrEqual(30);
     expect((await send('GET', '/api/layers')).body.layers.length).toBeGreaterThanOrEqual(60);
+    const some = (await send('GET', '/api/layers?family=buckram,mulling')).body.layers as { family: string }[];
+    expect(new Set(some.map(({ family }) => family))).toEqual(new Set(['buckram', 'mulling']));
+    const wrong = await send('GET', '/api/layers?family=buckram,paper');
+    expect([wrong.status, wrong.body.error.field]).toEqual([400, 'family']);
   });
 
   it('adds, changes, deletes and takes the deletion back', async () => {

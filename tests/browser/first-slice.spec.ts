@@ -203,6 +203,8 @@ test('settings: inches everywhere, and the dark theme at once', async ({ page })
 test('from a job to all reasons, and back to it with another answer', async ({ page }) => {
   await open(page, '/projects/tq-banner?job=tq-ba-tab&stage=choose');
   const before = await page.getByRole('heading', { name: /^Chosen:/ }).innerText();
+  // What each answer takes stands on its card.
+  await expect(page.getByText(/^about .* · (the cupboard has it|buy \d)/).first()).toBeVisible({ timeout: 15_000 });
   await page.getByRole('link', { name: 'All reasons, comparison and drape' }).click();
   await expect(page).toHaveURL(/job=tq-ba-tab/);
   await alive(page);

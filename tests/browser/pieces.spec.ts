@@ -57,6 +57,32 @@ test('a flare by its recipe: sectors, braid in the hem, what to buy', async ({ p
   await expect(page.getByRole('button', { name: /^Take .*braid/ }).first()).toBeVisible();
 });
 
+test('a godet by its recipe: a strip on each of its seam lines, along its line and no edge', async ({ page }) => {
+  await open(page, '/projects/tq-toolroll');
+  await page.getByRole('button', { name: 'Pieces by a recipe' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Pieces by a recipe' });
+  for (const recipe of ['Straight waistband', 'Knit neckband', 'Godet in a slash']) {
+    await dialog.getByLabel('What is made').selectOption({ label: recipe });
+    await expect(dialog.getByRole('button', { name: 'Add 1 piece' })).toBeEnabled();
+  }
+  await dialog.getByLabel('How many').fill('2.5');
+  await expect(dialog.getByText('must be a whole number, saw 2.5')).toBeVisible();
+  await dialog.getByLabel('How many').fill('2');
+  await dialog.getByRole('button', { name: 'Add 1 piece' }).click();
+  await expect(page.getByText('1 piece added.')).toBeVisible();
+  const stages = page.getByRole('navigation', { name: 'Stages of the project' });
+  await stages.getByRole('button', { name: /Choose/ }).click();
+  await page
+    .getByRole('button', { name: /^Take / })
+    .first()
+    .click();
+  await expect(page).toHaveURL(/stage=scrap/);
+  await alive(page);
+  await stages.getByRole('button', { name: /Cut/ }).click();
+  await expect(page.getByText('It lies along the line of this job.').first()).toBeVisible();
+  await expect(page.getByRole('checkbox', { name: 'right end' })).toHaveCount(0);
+});
+
 test('a hat by its recipe: every layer in its own length, the base bought with the rest', async ({ page }) => {
   await open(page, '/projects/tq-cap');
   await page.getByRole('button', { name: 'Pieces by a recipe' }).click();
@@ -64,6 +90,8 @@ test('a hat by its recipe: every layer in its own length, the base bought with t
   await dialog.getByLabel('What is made').selectOption({ label: 'Hat' });
   await dialog.getByLabel('Head', { exact: true }).fill('56 cm');
   await dialog.getByLabel('Brim width').fill('0');
+  // The usual base stands there; another one may be picked.
+  await expect(dialog.getByLabel('Base from')).toContainText('buckram');
   await dialog.getByLabel('Base from').selectOption({ label: 'Fine buckram, 150 g' });
   await expect(dialog.getByText('57.2 cm')).toBeVisible();
   await dialog.getByRole('button', { name: 'Add 8 pieces' }).click();

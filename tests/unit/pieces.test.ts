@@ -287,6 +287,18 @@ describe('layerOutline', () => {
     expect(bounds(patch.outlines[0]!)).toEqual({ minX: 160, minY: 70, maxX: 200, maxY: 100 });
   });
 
+  it('puts the patch of a slash at its point, whichever end was named first', () => {
+    const piece = openPiece(plain);
+    const slash: [number, number][] = [[60, 0], [60, 45]]; // prettier-ignore
+    for (const line of [slash, [...slash].reverse()] as [[number, number], [number, number]][]) {
+      const patch = layerOutline(piece, 'patch', roll, { ...DEFAULT_LAYER_OUTLINE, line, size: 30 });
+      expect(bounds(patch.outlines[0]!)).toEqual({ minX: 45, minY: 30, maxX: 75, maxY: 60 });
+    }
+    // Both ends of a godet's side lie at its edge: the line is drawn from the point.
+    const side = layerOutline(piece, 'patch', roll, { ...DEFAULT_LAYER_OUTLINE, line: [[0, 100], [0, 0]], size: 30 }); // prettier-ignore
+    expect(bounds(side.outlines[0]!)).toEqual({ minX: 0, minY: 85, maxX: 15, maxY: 100 });
+  });
+
   it('puts a patch where the piece is widest when its middle is hollow', () => {
     for (const kind of ['ring', 'sector', 'half-moon'] as const) {
       const start = SHAPE_KINDS.find((each) => each.kind === kind)!.start as PieceShape;

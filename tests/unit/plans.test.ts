@@ -192,6 +192,31 @@ describe('stackSteps', () => {
     expect(ids({ cutAlready: true })).not.toContain('prewash');
   });
 
+  it('washes a second cloth as cloth is washed; only what carries glue is soaked and kept from the iron', () => {
+    const shrunk = (family: string) => {
+      const material = LIBRARY_LAYERS.find((each) => each.family === family && each.preShrink)!;
+      const steps = stackSteps({ ...input, layers: [{ material, extent: 'full', angle: 0 }] });
+      return steps.find(({ title }) => title.startsWith('Shrink '))!.detail;
+    };
+    expect(shrunk('cloth-underlining')).toMatch(/^Wash and dry .* press it smooth/);
+    expect(shrunk('woven')).toMatch(/Do not wring or iron/);
+  });
+
+  it('presses flat neither beads nor leather before anything is put on', () => {
+    const flattened = (change: object) =>
+      stackSteps({ ...input, fabric: { ...input.fabric, ...change } }).some(({ id }) => id === 'flatten');
+    expect(flattened({})).toBe(true);
+    for (const change of [
+      { surface: ['beaded'] },
+      { surface: ['pile'] },
+      { weave: 'pile' },
+      { construction: 'leather' },
+      { construction: 'coated' },
+      { ironDots: 0 },
+    ])
+      expect(flattened(change)).toBe(false);
+  });
+
   it('floats what must not be hooped, and tells of the moving needle', () => {
     const steps = stackSteps({ ...input, layers: [layer('sticky-cut-away-65-g')], stitched: true, floats: true });
     expect(steps.map(({ title }) => title).join(' ')).toContain('Hoop the sheet alone');

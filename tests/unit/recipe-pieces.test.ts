@@ -1,12 +1,14 @@
 import { describe, expect, it } from 'vitest';
 import { InputError } from '../../src/core/input-error';
-import { openPiece } from '../../src/core/pieces';
+import { DEFAULT_LAYER_OUTLINE, layerOutline, openPiece, placeCut } from '../../src/core/pieces';
 import { RECIPES, recipeOf, type RecipePiece } from '../../src/core/recipes';
 import { LIBRARY_LAYERS } from '../../src/core/library';
 import { perimeter, type Outline } from '../../src/core/shape';
 import { piecesSchema } from '../../src/schemas/records';
 import { keyOf, kindOf, tryRecipe, valuesOf } from '../../src/views/project/recipe-form';
 import { recipePieces } from '../../src/views/project/recipe-pieces';
+import { isOfLayer } from '../../src/views/project/worked';
+import type { KeptStack } from '../../src/store/jobs';
 
 const made = (id: string, values: Record<string, number> = {}) => recipeOf(kindOf(id), values);
 const opened = (piece: RecipePiece) => openPiece({ ...piece, line: 'sew', fold: null });
@@ -50,7 +52,7 @@ describe('every recipe', () => {
 
 describe('a flare as pieces', () => {
   it('has sectors whose seams together are the waist and the hem', () => {
-    const recipe = made('flare', { circles: 0.75, waist: 640, length: 420, width: 900 });
+    const recipe = made('flare', { circles: 0.75, waist: 640, length: 420, clothWidth: 900 });
     const [sector] = recipe.pieces;
     const { count } = sector!.cuts[0]!;
     expect(count).toBeGreaterThan(1);
@@ -63,6 +65,15 @@ describe('a flare as pieces', () => {
     const width = (outline: Outline) => Math.max(...outline.map(([x]) => x)) - Math.min(...outline.map(([x]) => x));
     expect(width(opened(sector!).outline)).toBeGreaterThan(width(line!) + 10);
     expect(width(opened(sector!).outline)).toBeLessThanOrEqual(900);
+  });
+
+  it('may have a hem far deeper than its seams, which alone have to leave room in the middle', () => {
+    // r = 600 / 4π = 48 mm: a seam of 10 mm leaves room, a hem of 80 mm lies outside.
+    const { pieces, facts } = made('flare', { circles: 2, waist: 600, length: 300, hem: 80, clothWidth: 1400 });
+    expect(pieces[0]!.allowances).toEqual([80, 10, 10, 10]);
+    const { outline } = opened(pieces[0]!);
+    const width = Math.max(...outline.map(([x]) => x)) - Math.min(...outline.map(([x]) => x));
+    expect(facts.find(({ words }) => words === 'Width that one takes')!.length).toBeCloseTo(width, 1);
   });
 
   it('has as many jobs and cuts as are ticked', () => {
@@ -126,6 +137,20 @@ describe('a hat as pieces', () => {
   });
 });
 
+describe('a piece that is its own layer', () => {
+  const stack = { title: 'Buckram' } as KeptStack;
+  it.each([
+    ['base', null, stack, true],
+    ['soft-interlining', null, stack, true],
+    // What has lost its cloth has to be given one.
+    ['shell', null, stack, false],
+    ['base', null, null, false],
+    ['base', 'canvas', stack, false],
+  ] as const)('a %s of cloth %s is one or not', (duty, clothId, of, is) =>
+    expect(isOfLayer({ cut: { duty, clothId }, stack: of })).toBe(is),
+  );
+});
+
 describe('a godet', () => {
   it('has sides as long as its slash, and adds what was asked', () => {
     const [godet] = made('godet', { slash: 280, adds: 210 }).pieces;
@@ -133,6 +158,25 @@ describe('a godet', () => {
     expect(arcAt(line!, 280)).toBeCloseTo(210, 0);
     expect(Math.max(...line!.map(([x, y]) => Math.hypot(x, y)))).toBeCloseTo(280, 1);
     expect(() => made('godet', { slash: 100, adds: 320 })).toThrow(/^adds/);
+    expect(() => made('godet', { count: 2.5 })).toThrow(/^count/);
+  });
+
+  it('has a strip on each seam line that covers the allowance and ends 2 mm within', () => {
+    const [godet] = made('godet', { slash: 280, adds: 210, allowance: 12 }).pieces;
+    const piece = opened(godet!);
+    const jobs = godet!.cuts[0]!.jobs;
+    expect(jobs).toHaveLength(2);
+    for (const { place } of jobs) {
+      const { outlines } = layerOutline(piece, 'strip', { rollWidth: 900 }, { ...DEFAULT_LAYER_OUTLINE, ...placeCut(place) });
+      const strip = outlines.flat();
+      // How far each corner lies within the seam line, which runs from the point at the origin.
+      const side = Math.sign(strip.reduce((sum, [x]) => sum + x, 0));
+      const half = 210 / 280 / 2;
+      const within = strip.map(([x, y]) => -(side * x * Math.cos(half) + y * Math.sin(half)));
+      expect(Math.max(...within)).toBeCloseTo(2, 1);
+      expect(Math.min(...within)).toBeCloseTo(-12, 1);
+      expect(Math.max(...strip.map(([x, y]) => Math.hypot(x, y)))).toBeGreaterThan(280);
+    }
   });
 });
 
@@ -169,8 +213,15 @@ describe('what is typed', () => {
       message: expect.stringMatching(/write a number/) as string,
     });
   });
+  it.each(RECIPES.map((kind) => [kind.id, kind] as const))(
+    'nothing yet: %s stands there whatever cloth is in hand',
+    (_, kind) => {
+      for (const rollWidth of [900, 1500])
+        expect(tryRecipe(kind, {}, { rollWidth })).toMatchObject({ recipe: { pieces: expect.any(Array) as unknown } });
+    },
+  );
   it('the width of the cloth is taken from the cloth, less its selvedges', () => {
-    expect(valuesOf(flare, {}, { rollWidth: 1120 })['width']).toBe(1100);
-    expect(valuesOf(flare, { [keyOf(flare, 'width')]: 900 }, { rollWidth: 1120 })['width']).toBe(900);
+    expect(valuesOf(flare, {}, { rollWidth: 1120 })['clothWidth']).toBe(1100);
+    expect(valuesOf(flare, { [keyOf(flare, 'clothWidth')]: 900 }, { rollWidth: 1120 })['clothWidth']).toBe(900);
   });
 });

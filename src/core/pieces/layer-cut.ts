@@ -12,7 +12,7 @@ export interface LayerCut {
   line?: [Point, Point];
   /** Width of a strip, mm. */
   width?: number;
-  /** Middle of a patch or a field, mm; the middle of the piece when it is not said. */
+  /** Middle of a patch or a field, mm; the point of a line, or the middle of the piece, when it is not said. */
   at?: Point;
   /** Edge length of a patch, mm. */
   size?: number;

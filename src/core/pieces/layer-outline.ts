@@ -2,6 +2,7 @@ import type { Extent, Material } from '../layers';
 import {
   bounds,
   difference,
+  distanceToBorder,
   innermost,
   inset,
   intersection,
@@ -73,7 +74,7 @@ export function layerOutline(
       const size = Math.min(options.size, box.maxX - box.minX, box.maxY - box.minY);
       const own = holes.map((hole) => hole.outline);
       const on = (at: Point) => intersection([rectangleAt(at, size, size)], [outline]).flatMap((path) => difference(path, own));
-      return measured(on(options.at ?? patchMiddle(piece, size, on)), whole);
+      return measured(on(options.at ?? (options.line ? pointOf(options.line, outline) : patchMiddle(piece, size, on))), whole);
     }
     case 'field': {
       const field = options.field ?? pieceSize(piece);
@@ -145,6 +146,14 @@ function segmentsOf({ edges }: OpenPiece, chosen: readonly number[]): Set<number
 function middle(outline: Outline): Point {
   const box = bounds(outline);
   return [(box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2];
+}
+
+/** Ends of a line that lie as deep in a piece to within this are alike, mm. */
+const AS_DEEP = 5;
+
+/** The point of a slash: the end that lies deeper in the piece; of two alike the first. */
+function pointOf([a, b]: [Point, Point], outline: Outline): Point {
+  return distanceToBorder(outline, b) > distanceToBorder(outline, a) + AS_DEEP ? b : a;
 }
 
 /** Places above, below and beside the middle of a piece at which a patch is tried, each way. */

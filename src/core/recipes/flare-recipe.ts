@@ -1,5 +1,5 @@
 import type { Place } from '../pieces';
-import { ALLOWANCE } from './allowance-field';
+import { ALLOWANCE, HEM } from './allowance-field';
 import { flare, flareSectors } from './flare';
 import type { RecipeCut, RecipeKind } from './recipe';
 
@@ -16,16 +16,16 @@ export const flareRecipe: RecipeKind = {
     { field: 'waist', words: 'Waist seam', kind: 'length', start: 700, min: 20, max: 10_000 },
     { field: 'length', words: 'Length', kind: 'length', start: 500, min: 10, max: 5000 },
     ALLOWANCE,
-    { field: 'hem', words: 'Hem allowance', kind: 'length', start: 10, min: 0, max: 200 },
-    { field: 'width', words: 'Cloth width', kind: 'length', start: 1400, min: 100, max: 10_000 },
+    HEM,
+    { field: 'clothWidth', words: 'Cloth width', kind: 'length', start: 1400, min: 100, max: 10_000 },
     { field: 'braid', words: 'Braid in the hem', kind: 'yes', start: 1, min: 0, max: 1 },
     { field: 'interfaced', words: 'Interfaced all over', kind: 'yes', start: 0, min: 0, max: 1 },
     { field: 'lined', words: 'Lined with the same pieces', kind: 'yes', start: 0, min: 0, max: 1 },
   ],
   make(values) {
-    const { circles, waist, length, allowance, hem, width } = values as Record<string, number> & Flared;
+    const { circles, waist, length, allowance, hem, clothWidth } = values as Record<string, number> & Flared;
     const lines = flare({ circles, waist, length, allowance });
-    const sectors = flareSectors({ circles, waist, length, allowance: Math.max(allowance, hem) }, width);
+    const sectors = flareSectors({ circles, waist, length, allowance }, clothWidth, hem);
     const atHem: Place = { kind: 'edges', edges: [0], width: BRAID };
     const shell: RecipeCut = {
       duty: 'shell',
@@ -76,5 +76,5 @@ interface Flared {
   length: number;
   allowance: number;
   hem: number;
-  width: number;
+  clothWidth: number;
 }

@@ -70,19 +70,26 @@ const MOST_SECTORS = 48;
  * The fewest equal sectors in which a flare can be cut from cloth of this width, the middle of each along the grain. Where the cloth is
  * too narrow for the length itself it says so: no number of sectors helps then.
  *
- * @param width of the cloth that can be used, mm
+ * @param width of the cloth that can be used, mm @param hem allowance at the hem, mm; that of the seams if it is not given
  * @throws {InputError} as {@link flare}, and `width` where even the narrowest sector is wider
  * @example flareSectors({ circles: 1, waist: 700, length: 500, allowance: 10 }, 1400).count // 2
  */
-export function flareSectors(input: FlareInput, width: number): FlareSectors {
+export function flareSectors(input: FlareInput, width: number, hem: number = input.allowance): FlareSectors {
   requireNumber('width', width, 'mm', { above: 0, max: LONGEST });
+  requireNumber('hem', hem, 'mm', { min: 0, max: 500 });
   const { innerRadius, outerRadius } = flare(input);
   const whole = 360 * input.circles;
   let narrowest = Infinity;
   for (let count = Math.ceil(whole / WIDEST); count <= MOST_SECTORS; count++) {
     const angle = whole / count;
-    const { outline } = drawShape({ kind: 'sector', inner: innerRadius, outer: outerRadius, angle });
-    const box = bounds(outset(outline, input.allowance).outline);
+    const { outline, edges } = drawShape({ kind: 'sector', inner: innerRadius, outer: outerRadius, angle });
+    // The first edge of a sector is its outer one.
+    const box = bounds(
+      outset(
+        outline,
+        edges.map((edge) => (edge === 0 ? hem : input.allowance)),
+      ).outline,
+    );
     narrowest = box.maxX - box.minX;
     if (narrowest <= width) return { count, angle, width: narrowest };
   }

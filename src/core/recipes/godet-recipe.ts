@@ -1,5 +1,7 @@
-import { requireNumber } from '../input-error';
-import { ALLOWANCE } from './allowance-field';
+import { InputError, requireNumber } from '../input-error';
+import type { Place } from '../pieces';
+import type { Point } from '../shape';
+import { ALLOWANCE, HEM } from './allowance-field';
 import type { RecipeKind } from './recipe';
 
 /** A layer on a seam line reaches this far beyond it, mm. */
@@ -17,12 +19,23 @@ export const godetRecipe: RecipeKind = {
     { field: 'adds', words: 'Adds to the hem', kind: 'length', start: 250, min: 10, max: 6000 },
     { field: 'count', words: 'How many', kind: 'number', start: 4, min: 1, max: 100 },
     ALLOWANCE,
-    { field: 'hem', words: 'Hem allowance', kind: 'length', start: 10, min: 0, max: 200 },
+    HEM,
   ],
   make(values) {
     const { slash, adds, count, allowance, hem } = values as Record<string, number> & Slashed;
     const angle = ((adds / slash) * 180) / Math.PI;
     requireNumber('adds', adds, 'mm', { above: 0, max: Math.PI * slash });
+    if (!Number.isInteger(count)) throw new InputError('count', `must be a whole number, saw ${count}`);
+    // A side runs from the point down to the hem; its layer covers the allowance and a little of the cloth within.
+    const half = (angle * Math.PI) / 360;
+    const besideSide = (side: 1 | -1): Place => {
+      const out = (allowance - BEYOND) / 2;
+      const at = (along: number): Point => [
+        side * (along * Math.sin(half) + out * Math.cos(half)),
+        -along * Math.cos(half) + out * Math.sin(half),
+      ];
+      return { kind: 'line', line: [at(0), at(slash)], width: allowance + BEYOND };
+    };
     return {
       pieces: [
         {
@@ -34,14 +47,11 @@ export const godetRecipe: RecipeKind = {
           cuts: [
             {
               duty: 'shell',
-              count: Math.round(count),
+              count,
               orientation: 'straight',
               jobs: [
-                {
-                  name: 'seam lines',
-                  place: { kind: 'edges', edges: [1, 3], width: allowance + BEYOND },
-                  role: 'godet-slash',
-                },
+                { name: 'right seam line', place: besideSide(1), role: 'godet-slash' },
+                { name: 'left seam line', place: besideSide(-1), role: 'godet-slash' },
               ],
             },
           ],
@@ -50,7 +60,7 @@ export const godetRecipe: RecipeKind = {
       facts: [
         { words: 'Each side, as long as the slash', length: slash },
         { words: 'Angle at the point', value: `${Math.round(angle)}°` },
-        { words: 'All of them add to the hem', length: adds * Math.round(count) },
+        { words: 'All of them add to the hem', length: adds * count },
       ],
       notes: [
         'The slash has no allowance of its own: the stitching runs from the seam’s width at the hem to nothing at the point.',

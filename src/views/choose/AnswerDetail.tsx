@@ -279,9 +279,14 @@ function NeedsLine({ stack, choice, currency, bought, back, lines }: NeedsProps)
                 : `${units.length(Math.ceil(need.length / 10) * 10)} of the roll in plain rows`}
             </li>
           ))}
-          {lines?.map(({ material, buy, covered, pieces: all, tape }) => (
+          {lines?.map(({ material, buy, covered, misfits, pieces: all, tape }) => (
             <li key={`${material.kind}-${material.id}`}>
-              {keepUnits(material.name)}, laid out in its true shape: {buy > 0 ? `${units.length(buy)} to buy` : 'nothing to buy'}
+              {keepUnits(material.name)}, laid out in its true shape:{' '}
+              {misfits > 0
+                ? `${counted(misfits, 'piece')} ${misfits === 1 ? 'fits' : 'fit'} on no roll ${units.length(material.rollWidth)} wide; take a wider one, or cut in parts`
+                : buy > 0
+                  ? `${units.length(buy)} to buy`
+                  : 'nothing to buy'}
               {tape > 0 ? '' : `, ${covered} of ${counted(all, 'piece')} from the cupboard`}
             </li>
           ))}

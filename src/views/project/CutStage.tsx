@@ -264,7 +264,9 @@ function LayerOnPiece({ work, piece, layer, settings, onChange }: LayerProps) {
   const rule = edgeRuleOf(work.wish.role);
   const placed = useMemo(() => placeCut(work.place), [work.place]);
   const besideFold = rule === 'fold' && piece.fold !== undefined && !(cut?.edges ?? placed.edges)?.length;
-  const edges = extent !== 'strip' || besideFold ? [] : stripEdges(piece, { rule, ...placed, ...cut });
+  // Along a line there is no edge to choose: the line is the job's.
+  const alongLine = placed.line !== undefined;
+  const edges = extent !== 'strip' || besideFold || alongLine ? [] : stripEdges(piece, { rule, ...placed, ...cut });
   const outline: LayerOutline = useMemo(() => {
     return layerOutline(piece, extent, material, layerCutOf(work, cut, settings.trim, piece));
   }, [piece, extent, material, cut, settings.trim, work]);
@@ -283,7 +285,9 @@ function LayerOnPiece({ work, piece, layer, settings, onChange }: LayerProps) {
             height="16rem"
             label={`${material.name} on the piece ${work.name}`}
             marked={edges}
-            onEdge={extent === 'strip' ? (edge) => onChange({ cut: { ...cut, edges: toggled(edges, edge) } }) : undefined}
+            onEdge={
+              extent === 'strip' && !alongLine ? (edge) => onChange({ cut: { ...cut, edges: toggled(edges, edge) } }) : undefined
+            }
             onPlace={
               placing
                 ? (at) => {

@@ -48,10 +48,11 @@ export default function LayerCutOptions({ work, extent, cut = {}, edges, trim, p
           <LengthField label="Size" value={cut.size ?? DEFAULT_LAYER_OUTLINE.size} min={1} onChange={(size) => set({ size })} />
         )}
       </div>
-      {extent === 'strip' && names.length > MOST_EDGES && (
+      {extent === 'strip' && cut.line && <p className="quiet text-[0.92rem]">It lies along the line of this job.</p>}
+      {extent === 'strip' && !cut.line && names.length > MOST_EDGES && (
         <p className="quiet text-[0.92rem]">Touch the edges that it runs along in the drawing.</p>
       )}
-      {extent === 'strip' && names.length <= MOST_EDGES && (
+      {extent === 'strip' && !cut.line && names.length <= MOST_EDGES && (
         <fieldset>
           <legend className="font-semibold">Along</legend>
           <div className="flex flex-wrap gap-x-5">
@@ -74,7 +75,13 @@ export default function LayerCutOptions({ work, extent, cut = {}, edges, trim, p
       )}
       {(extent === 'patch' || extent === 'field') && (
         <button type="button" className="btn" aria-pressed={placing} onClick={() => onPlacing(!placing)}>
-          {placing ? 'Touch its middle in the drawing' : cut.at ? 'Put it elsewhere' : 'It lies in the middle; put it elsewhere'}
+          {placing
+            ? 'Touch its middle in the drawing'
+            : cut.at
+              ? 'Put it elsewhere'
+              : cut.line
+                ? 'It lies at the point; put it elsewhere'
+                : 'It lies in the middle; put it elsewhere'}
         </button>
       )}
       {(extent === 'full' || extent === 'trimmed') && (

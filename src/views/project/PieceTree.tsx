@@ -7,7 +7,7 @@ import { counted } from '../../ui/text';
 import type { Cut } from '../../store/cuts';
 import type { Job } from '../../store/jobs';
 import type { Piece } from '../../store/pieces';
-import { tree, type Rows } from './worked';
+import { isOfLayer, tree, type Rows } from './worked';
 import { capital } from '../../core/letters';
 
 interface Props {
@@ -80,10 +80,8 @@ export default function PieceTree({ rows, clothName, selected, onSelect, onCopy,
                       <div className="flex items-center gap-1 pl-1">
                         <p className="quiet min-w-0 flex-1 text-[0.88rem] leading-snug">
                           {capital(DUTY_WORDS[cut.duty])}:{' '}
-                          {cut.clothId === null && jobs.some(({ stack }) => stack !== null)
-                            ? 'of its layer'
-                            : clothName(cut.clothId)}
-                          , {counted(cut.count, 'piece')}
+                          {jobs.some(({ stack }) => isOfLayer({ cut, stack })) ? 'of its layer' : clothName(cut.clothId)},{' '}
+                          {counted(cut.count, 'piece')}
                         </p>
                         {inHand && cuts.length > 1 && (
                           <button

@@ -1,12 +1,11 @@
 import { capital } from '../../core/letters';
 import type { Material } from '../../core/layers';
-import { DUTY_WORDS, type Duty } from '../../core/workpiece';
+import { DUTY_WORDS, OF_LAYERS, type Duty } from '../../core/workpiece';
 import type { Cloth } from '../../store/cloths';
 import Field from '../../ui/form/Field';
 import { SelectField } from '../../ui/form/form-fields';
 import ClothSelect from './ClothSelect';
-import type { LayerChoice, Typed } from './recipe-form';
-import { OF_LAYERS } from './recipe-pieces';
+import { fromOf, type LayerChoice, type Typed } from './recipe-form';
 
 interface Props {
   typed: Typed;
@@ -18,7 +17,8 @@ interface Props {
 
 /** What each duty is cut from. */
 export default function RecipeCutFrom({ typed, duties, cloths, layers, onChange }: Props) {
-  const options = (list: Material[]) => [['', 'not said yet'] as const, ...list.map(({ id, name }) => [id, name] as const)];
+  const { layers: picked } = fromOf(typed, layers);
+  const options = (list: Material[]) => list.map(({ id, name }) => [id, name] as const);
   return (
     <div className="space-y-3">
       <Field label="Cut from" id="recipe-cloth">
@@ -39,7 +39,7 @@ export default function RecipeCutFrom({ typed, duties, cloths, layers, onChange 
         <SelectField
           key={duty}
           label={`${capital(DUTY_WORDS[duty])} from`}
-          value={duty === 'base' ? typed.baseId : typed.interliningId}
+          value={picked[duty]?.id ?? ''}
           options={options(duty === 'base' ? layers.bases : layers.interlinings)}
           onChange={(id) => onChange(duty === 'base' ? 'baseId' : 'interliningId', id)}
         />

@@ -97,7 +97,7 @@ export default function RecipeDialog({ projectId, cloths, clothId, care, onAdded
         <FormErrors of={of} />
         <div className="sticky -bottom-6 -mb-6 flex flex-wrap gap-3 bg-base-100 py-4">
           <button className="btn btn-primary" disabled={!recipe || adding.isPending}>
-            {adding.isPending ? 'Saving …' : `Add ${counted(recipe?.pieces.length ?? 0, 'piece')}`}
+            {adding.isPending ? 'Saving …' : recipe ? `Add ${counted(recipe.pieces.length, 'piece')}` : 'Add the pieces'}
           </button>
           <button type="button" className="btn" onClick={() => dialog.current?.close()}>
             Not now

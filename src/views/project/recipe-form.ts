@@ -24,7 +24,7 @@ const INTERLININGS = ['mulling'] as const;
 
 /** What stands in a measure before anything is typed. */
 export function startOf({ field, start }: RecipeField, cloth: Pick<Cloth, 'rollWidth'> | undefined): number {
-  return field === 'width' && cloth?.rollWidth ? cloth.rollWidth - 2 * LAYING.selvedge : start;
+  return field === 'clothWidth' && cloth?.rollWidth ? cloth.rollWidth - 2 * LAYING.selvedge : start;
 }
 
 /** Measures of a recipe as they are typed, with what stands there at first. @throws {InputError} naming the field */
@@ -73,14 +73,16 @@ export interface LayerChoice {
 export function useLayers(): LayerChoice {
   const { answer } = useAsked<{ layers: Material[] }>(`/api/layers?family=${[...BASES, ...INTERLININGS].join(',')}`);
   return useMemo(() => {
-    const among = (families: readonly string[]) => (answer?.layers ?? []).filter(({ family }) => families.includes(family));
+    // The usual family first: what stands first is taken where nothing else is picked.
+    const among = (families: readonly string[]) =>
+      families.flatMap((each) => (answer?.layers ?? []).filter(({ family }) => family === each));
     return { bases: among(BASES), interlinings: among(INTERLININGS) };
   }, [answer]);
 }
 
 /** What each duty is cut from, as it was picked. */
 export function fromOf({ clothId, liningId, baseId, interliningId }: Typed, { bases, interlinings }: LayerChoice): CutFrom {
-  const found = (list: Material[], id: string) => list.find((each) => each.id === id);
+  const found = (list: Material[], id: string) => list.find((each) => each.id === id) ?? list[0];
   const [base, interlining] = [found(bases, baseId), found(interlinings, interliningId)];
   return {
     cloths: { shell: clothId, lining: liningId },

@@ -2,16 +2,13 @@ import type { Care } from '../../core/choose';
 import { flexuralRigidity } from '../../core/cloth';
 import type { Material } from '../../core/layers';
 import type { Recipe, RecipeCut } from '../../core/recipes';
-import type { Duty } from '../../core/workpiece';
+import { OF_LAYERS, type Duty } from '../../core/workpiece';
 
 /** What cuts of each duty are made of: a cloth, or a layer of the cupboard. */
 export interface CutFrom {
   cloths: Partial<Record<Duty, string | null>>;
   layers: Partial<Record<Duty, Material>>;
 }
-
-/** Duties that are cut from a layer, not from cloth. */
-export const OF_LAYERS: readonly Duty[] = ['base', 'soft-interlining'];
 
 /** A layer by itself as the stack of a job. */
 function stackOf(material: Material) {

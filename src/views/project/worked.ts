@@ -1,4 +1,4 @@
-import { workpieceOf, type Workpiece as WorkpieceOf } from '../../core/workpiece';
+import { OF_LAYERS, workpieceOf, type Workpiece as WorkpieceOf } from '../../core/workpiece';
 import type { Cut } from '../../store/cuts';
 import type { Job, KeptStack } from '../../store/jobs';
 import type { Piece } from '../../store/pieces';
@@ -13,8 +13,8 @@ export interface Worked extends Workpiece {
 }
 
 /** A base, or what softens it, is cut from its layer itself: there is no cloth that it is put on. */
-export function isOfLayer({ clothId, stack }: Pick<Workpiece, 'clothId' | 'stack'>): boolean {
-  return clothId === null && stack !== null;
+export function isOfLayer({ cut, stack }: { cut: Pick<Cut, 'clothId' | 'duty'>; stack: KeptStack | null }): boolean {
+  return cut.clothId === null && OF_LAYERS.includes(cut.duty) && stack !== null;
 }
 
 /** A change of whatever a job is made of, each field kept where it belongs. */

@@ -1,4 +1,5 @@
 import { openPiece } from '../../../../../core/pieces';
+import { OF_LAYERS } from '../../../../../core/workpiece';
 import { checkLengths } from '../../../../../core/press';
 import { writeDxf, writtenPiece } from '../../../../../formats/dxf';
 import { templates, type Paper } from '../../../../../formats/pdf';
@@ -40,7 +41,8 @@ export const GET = fileEndpoint(async ({ params, url }) => {
     case 'template.pdf': {
       const cloth = piece.clothId === null ? undefined : cloths.find(db, piece.clothId);
       // A base is cut from its layer itself.
-      const [job] = cloth ? [] : jobs.list(db, 'cut_id = ? AND stack IS NOT NULL', [piece.id], 'position');
+      const [job] =
+        cloth || !OF_LAYERS.includes(piece.duty) ? [] : jobs.list(db, 'cut_id = ? AND stack IS NOT NULL', [piece.id], 'position');
       const material = cloth?.name ?? job?.stack?.title ?? 'cloth';
       const words = `Cut ${piece.count}${piece.pairs ? ', half of them mirrored' : ''}${piece.fold === null ? '' : ', opened out: there is no fold to lay it at'}.`;
       const bytes = await templates(piece.name, [{ ...drawn, material, words }], paperOf(url, ['single']) as Paper | 'single');
