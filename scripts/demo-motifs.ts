@@ -263,7 +263,7 @@ export const demoHoopings = [
     stack: stack('Light tear-away, 30 g', ['light-tear-away-30-g']),
     place: place(260, 420),
     hoopPlace: { x: 260, y: 420, angle: 0 },
-    prepared: ['cross', 'hoop'],
+    prepared: [{ copy: 0, ticks: ['cross', 'hoop'] }],
   }),
   job('tq-job-gaiters', 'Badges on the gaiters', {
     projectId: 'tq-gaiters',
@@ -276,7 +276,7 @@ export const demoHoopings = [
     place: place(280, 130),
     hoopPlace: { x: 280, y: 130, angle: 0 },
     count: 8,
-    prepared: ['cross', 'hoop', 'mount'],
+    prepared: [{ copy: 0, ticks: ['cross', 'hoop', 'mount'] }],
     run: {
       record: 900,
       stitches: 880,
@@ -305,7 +305,7 @@ export const demoHoopings = [
     stack: stack('Light mesh cut-away, 32 g', ['light-mesh-cut-away-32-g']),
     place: place(150, 220),
     hoopPlace: { x: 150, y: 220, angle: 0 },
-    prepared: ['cross', 'hoop', 'mount'],
+    prepared: [{ copy: 0, ticks: ['cross', 'hoop', 'mount'] }],
     run: { record: 200, stitches: 190, colour: 2, drift: 0.1, speed: 600, seed: 3, stops: [], done: true, pieces: 1 },
     result: {
       doneOn: '2026-07-02',

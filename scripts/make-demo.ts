@@ -365,7 +365,7 @@ const jobs = [
 
 const bundle = {
   format: 'nembrel-bundle',
-  formatVersion: 2,
+  formatVersion: 3,
   cloths,
   layers: AT_HAND.map((id) => ({ ...materialOf(id), note: '', inStock: true })),
   projects: projects.map(({ id, name, note }) => ({ id, name, note })),

@@ -4,6 +4,7 @@ import { METHODS } from '../core/liquid';
 import { PRESS_ORDERS } from '../core/press';
 import { HAT_DUTIES } from '../core/recipes';
 import { number, oneOf, outline, shape, text } from './rules';
+import { dayWishes } from './moves';
 
 export const droopSchema = shape({
   arealDensity: number({ above: 0, max: 5000 }).required(),
@@ -157,21 +158,17 @@ const ids = yup.array().of(text(100, 1).required()).max(60, 'must name at most 6
 /** Jobs and open runs of a working day. */
 export const daySchema = shape({ jobIds: ids, runIds: ids });
 
-const few = number({ min: 1, max: 3, integer: true }).required();
 const taskId = text(200, 1).required();
 /** The day that is planned, as every tablet of the house sees it. */
 export const dayPlanSchema = shape({
   plan: shape({
     jobIds: ids,
     runIds: ids,
-    people: few,
-    irons: few,
-    evening: number({ min: 0, max: 720 }).required(),
-    aim: oneOf(['shortest', 'fewer-changes', 'board-free'] as const).default('shortest'),
-    from: yup
-      .string()
-      .matches(/^([01]\d|2[0-3]):[0-5]\d$/, 'must be a time such as 19:00')
-      .required(),
+    people: dayWishes.people.required(),
+    irons: dayWishes.irons.required(),
+    evening: dayWishes.evening.required(),
+    aim: dayWishes.aim.default('shortest'),
+    from: dayWishes.from.required(),
     done: yup.array().of(taskId).max(5000).required(),
     late: yup
       .array()

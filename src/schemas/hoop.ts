@@ -143,7 +143,16 @@ const jobFields = {
     .default(null),
   count: number({ min: 1, max: 1000, integer: true }).default(1),
   pairs: yup.boolean().default(false),
-  prepared: yup.array().of(text(60, 1).required()).default([]).max(50),
+  prepared: yup
+    .array()
+    .of(
+      shape({
+        copy: number({ min: 0, max: 999, integer: true }).required(),
+        ticks: yup.array().of(text(60, 1).required()).required().max(50, 'must hold at most 50 ticks of one copy'),
+      }).required(),
+    )
+    .default([])
+    .max(1000, 'must hold the ticks of at most 1000 copies'),
   run: run.nullable().default(null),
 };
 export const hoopingSchema = shape(jobFields);

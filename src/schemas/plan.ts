@@ -33,7 +33,8 @@ export const stacksSchema = shape({
       shape({
         jobId: id.required(),
         version: number({ min: 1, integer: true }).required(),
-        stack: stackSchema.nonNullable().required(),
+        stack: stackSchema.defined(),
+        cutDone: yup.boolean(),
       }).required(),
     )
     .required()

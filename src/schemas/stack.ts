@@ -17,6 +17,7 @@ export const stackSchema = shape({
   setting: shape({ materialId: id.required(), ...pressFields, rounds: number({ min: 1, max: 9, integer: true }) }).default(
     undefined,
   ),
+  own: yup.boolean(),
   accepted: yup.array().of(text(60, 1).required()).max(40),
 })
   .nullable()

@@ -4,6 +4,7 @@ import type { Db } from '../store/database';
 import { layers } from '../store/layers';
 import { memoryOfCloth } from '../store/log';
 import { readSettings } from '../store/settings';
+import { pairFindings } from './found-setting';
 
 /** The part of a request that says how to ask. */
 export interface AskedWith {
@@ -23,7 +24,15 @@ export interface AskedWith {
 export function askingOf(db: Db, { clothId, wishes, weights, schools, piece, limit, find }: AskedWith): Asking {
   const mine = (wishes as Wishes | undefined)?.useMine === true;
   const asking: Asking = {};
-  if (clothId !== undefined) asking.memory = memoryOfCloth(db, clothId);
+  if (clothId !== undefined) {
+    asking.memory = memoryOfCloth(db, clothId);
+    // The last finding of a pair stands first, and is the one that stays.
+    asking.found = new Map(
+      pairFindings(db, [clothId])
+        .reverse()
+        .map(({ key, setting }) => [key, setting]),
+    );
+  }
   if (clothId !== undefined || mine) {
     asking.atHand = new Set(layers.all(db).flatMap(({ id, inStock }) => (inStock ? [id] : [])));
   }

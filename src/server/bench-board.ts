@@ -1,8 +1,9 @@
-import { jobsOfRun, openRuns } from '../store/bench-runs';
+import { jobsOfRun, openRuns, timersOf } from '../store/bench-runs';
 import type { Db } from '../store/database';
 import type { KeptStack } from '../store/jobs';
 import { knownLayers } from '../store/materials';
 import { projects } from '../store/projects';
+import { lastRun } from './job-log';
 import { workOf } from '../store/workpieces';
 
 /** A run that is open, as the board shows it. */
@@ -30,8 +31,18 @@ export interface ReadyJob {
   uncut: string;
 }
 
+/** A job that was worked at the bench and is not in the logbook yet. */
+export interface DoneJob {
+  id: string;
+  name: string;
+  projectId: string;
+  runId: string;
+  finishedAt: string;
+}
+
 export interface BenchBoard {
   runs: OpenRun[];
+  toFile: DoneJob[];
   ready: { projectId: string; project: string; jobs: ReadyJob[] }[];
 }
 
@@ -54,26 +65,42 @@ export function benchBoard(db: Db): BenchBoard {
         .all() as { id: string }[]
     ).map(({ id }) => id),
   );
+  // What was worked and has its layers still is filed, not begun anew.
+  const toFile = workpieces.flatMap((work): DoneJob[] => {
+    const run = running.has(work.id) || filed.has(work.id) ? undefined : lastRun(db, work);
+    if (!run || run.filed) return [];
+    return [{ id: work.id, name: work.name, runId: run.id, finishedAt: run.finishedAt, projectId: work.projectId }];
+  });
+  const worked = new Set(toFile.map(({ id }) => id));
   const nameOf = projectNamesOf(
     db,
     runs.map(({ jobId }) => jobId),
   );
   return {
-    runs: runs.map(({ id, jobId, scrapId, plan, state }) => ({
-      ...{ id, name: plan.works ? plan.stackTitle : plan.pieceName, project: nameOf.get(jobId) ?? '', scrap: scrapId !== null },
-      jobIds: jobsOfRun({ jobId, plan }),
-      ...{
-        step: Math.min(state.step + 1, plan.steps.length),
-        steps: plan.steps.length,
-        title: plan.steps[state.step]?.title ?? '',
-      },
-      timers: [...(state.endsAt ? [{ label: plan.steps[state.step]?.title ?? '', endsAt: state.endsAt }] : []), ...state.timers],
-    })),
+    runs: runs.map((run) => {
+      const { id, jobId, scrapId, plan, state } = run;
+      return {
+        ...{ id, name: plan.works ? plan.stackTitle : plan.pieceName, project: nameOf.get(jobId) ?? '', scrap: scrapId !== null },
+        jobIds: jobsOfRun({ jobId, plan }),
+        ...{
+          step: Math.min(state.step + 1, plan.steps.length),
+          steps: plan.steps.length,
+          title: plan.steps[state.step]?.title ?? '',
+        },
+        timers: timersOf(run),
+      };
+    }),
+    toFile,
     ready: shown.flatMap(({ id: projectId, name: project }) => {
       const jobs = workpieces
         .filter(
           (work) =>
-            work.projectId === projectId && work.stack && work.clothId !== null && !running.has(work.id) && !filed.has(work.id),
+            work.projectId === projectId &&
+            work.stack &&
+            work.clothId !== null &&
+            !running.has(work.id) &&
+            !filed.has(work.id) &&
+            !worked.has(work.id),
         )
         .map(({ id, name, stack, count, done, cutDone }) => ({
           ...{ id, name, stackTitle: stack!.title, count },

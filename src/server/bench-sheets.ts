@@ -6,7 +6,7 @@ import type { Material } from '../core/layers';
 import { openPiece } from '../core/pieces';
 import { bounds, boxOutline, transformed, type Outline } from '../core/shape';
 import { formatLength, type LengthSystem } from '../core/units';
-import type { BenchSheet } from '../store/bench-runs';
+import type { BenchSheet } from '../core/bench';
 import { tablesOfProject, type CutTable } from '../store/cut-tables';
 import type { Db } from '../store/database';
 import { stockOf } from '../store/stock';

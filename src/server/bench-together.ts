@@ -11,7 +11,7 @@ import {
   type TogetherLayer,
   type TogetherStep,
 } from '../core/steps';
-import type { BenchSheet, BenchStep } from '../store/bench-runs';
+import type { BenchSheet, BenchStep } from '../core/bench';
 import type { Db } from '../store/database';
 import type { Settings } from '../store/settings';
 import type { Workpiece } from '../store/workpieces';

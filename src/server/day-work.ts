@@ -1,6 +1,7 @@
 import { InputError, within } from '../core/input-error';
 import { runTasks, type DayTask, type TimedStep } from '../core/schedule';
-import { benchRuns, jobsOfRun, type BenchPlan } from '../store/bench-runs';
+import type { BenchPlan } from '../core/bench';
+import { benchRuns, jobsOfRun } from '../store/bench-runs';
 import type { Db } from '../store/database';
 import { pacesOf } from '../store/timings';
 import { edgeOf } from './edge-of-jobs';

@@ -36,6 +36,8 @@ export interface PlannedWork {
   stack: RankedStack | null;
   /** The stack that it has now. */
   now: string | null;
+  /** That one was put together by hand: it is only replaced where the person says so. */
+  own: boolean;
   others: { id: string; title: string; score: number }[];
 }
 
@@ -115,6 +117,7 @@ export async function planProject(db: Db, projectId: string, { dropped, wanted, 
       ...{ id: work.id, version: versions.get(work.id)!, name: work.name, clothName: cloth.name, best: plan.chosen[i]!.best },
       stack: ranked.find(({ id }) => id === plan.chosen[i]!.option?.id) ?? null,
       now: work.stack?.title ?? null,
+      own: work.stack?.own === true,
       others: ranked.slice(0, OFFERED).map(({ id, title, score }) => ({ id, title, score })),
     })),
     waiting: works.filter(({ clothId }) => clothId === null).map(({ name }) => name),
@@ -124,16 +127,42 @@ export async function planProject(db: Db, projectId: string, { dropped, wanted, 
   };
 }
 
-/** Gives many jobs their stacks at once: all of them or none. @throws {InputError} {StaleError} */
-export function giveStacks(db: Db, projectId: string, given: readonly { jobId: string; version: number; stack: KeptStack }[]) {
+/** A stack for a job; none takes away the one that it has. */
+export interface GivenStack {
+  jobId: string;
+  version: number;
+  stack: KeptStack | null;
+  /** Its layers are cut, as they were before; not when nothing is said. */
+  cutDone?: boolean;
+}
+
+/**
+ * Gives many jobs their stacks at once: all of them or none.
+ *
+ * @returns the jobs as they are now, and what takes it all back @throws {InputError} {StaleError}
+ */
+export function giveStacks(db: Db, projectId: string, given: readonly GivenStack[]) {
   projects.get(db, projectId);
-  return db.transaction(() => ({
-    jobs: given.map(({ jobId, version, stack }, i) => {
+  return db.transaction(() => {
+    const before = new Map(
+      jobs
+        .byIds(
+          db,
+          given.map(({ jobId }) => jobId),
+        )
+        .map((job) => [job.id, job]),
+    );
+    const now = given.map(({ jobId, version, stack, cutDone = false }, i) => {
       const job = jobs.find(db, jobId);
       if (!job) throw new InputError(`stacks[${i}].jobId`, `points to nothing that is kept: ${JSON.stringify(jobId)}`);
       requireStack(db, stack, job.stack);
       const found = withFoundSetting(db, cuts.get(db, job.cutId).clothId, stack, job.stack);
-      return jobs.update(db, jobId, { ...job, stack: found, cutDone: false }, version);
-    }),
-  }))();
+      return jobs.update(db, jobId, { ...job, stack: found, cutDone }, version);
+    });
+    const undo = now.map(({ id, version }): GivenStack => {
+      const { stack, cutDone } = before.get(id)!;
+      return { jobId: id, version, stack, cutDone };
+    });
+    return { jobs: now, undo };
+  })();
 }

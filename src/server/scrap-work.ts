@@ -20,7 +20,8 @@ import {
 } from '../core/scrap';
 import type { PressSetting } from '../core/steps';
 import type { scrapCellSchema, scrapFileSchema, scrapWashSchema } from '../schemas/scraps';
-import { benchRuns, START_STATE, type BenchRun, type BenchStep } from '../store/bench-runs';
+import { START_STATE, type BenchStep } from '../core/bench';
+import { benchRuns, type BenchRun } from '../store/bench-runs';
 import { cloths } from '../store/cloths';
 import type { Db } from '../store/database';
 import { StaleError } from '../store/errors';

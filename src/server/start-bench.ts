@@ -8,15 +8,17 @@ import { layerCutOf } from '../core/workpiece';
 import { ironSole, MOVE_SECONDS, pressPlan, type PressStop, type PressTool } from '../core/press';
 import type { Outline } from '../core/shape';
 import { stepsForBatch, stepsForCopies, type Order, type Step } from '../core/steps';
-import { benchRuns, openRunOf, START_STATE, type BenchPlan, type BenchRun, type BenchStep } from '../store/bench-runs';
+import { START_STATE, type BenchPlan, type BenchStep } from '../core/bench';
+import { benchRuns, jobsOfRun, openRunOf, type BenchRun } from '../store/bench-runs';
 import { cloths } from '../store/cloths';
 import type { Db } from '../store/database';
 import { chosenOf } from '../store/materials';
 import { projects } from '../store/projects';
 import { readSettings } from '../store/settings';
 import { pacesOf } from '../store/timings';
-import { getWorkpiece, type Workpiece } from '../store/workpieces';
+import { getWorkpiece, workpiecesByIds, type Workpiece } from '../store/workpieces';
 import { doneTogether } from './bench-together';
+import { foundFor } from './found-setting';
 import { orderOfJob } from './order-of-work';
 import { workplaceOf } from './own-times';
 
@@ -146,7 +148,10 @@ function plannedWork(db: Db, jobId: string): Planned {
         }).stops,
     );
   };
-  const one = stepsFor(question, chosen, work.stack.setting, order, workplaceOf(db));
+  const one = stepsFor(question, chosen, {
+    ...{ found: foundFor(db, work.clothId, work.stack), order, clothCut: work.done, layersCut: work.cutDone },
+    ...workplaceOf(db),
+  });
   return { work, clothName: cloth.name, outline: piece.outline, plate, chosen, order, one, stopsOn };
 }
 
@@ -154,4 +159,30 @@ function plannedWork(db: Db, jobId: string): Planned {
 function withStops<S extends Step>(step: S, { stopsOn }: Planned): S & Pick<BenchStep, 'stops'> {
   if (step.kind !== 'press' || step.layer === undefined) return step;
   return { ...step, stops: stopsOn(step.layer, step.seconds) };
+}
+
+/** Jobs of a run, by name, whose layers were changed since it was planned. */
+export function changedSince(db: Db, { jobId, scrapId, plan }: BenchRun): string[] {
+  if (scrapId !== null) return [];
+  const works = plan.works ?? [{ jobId, name: plan.pieceName, stackTitle: plan.stackTitle }];
+  const now = new Map(
+    workpiecesByIds(
+      db,
+      works.map((work) => work.jobId),
+    ).map((work) => [work.id, work]),
+  );
+  return works.flatMap((work) => {
+    const job = now.get(work.jobId);
+    return job && job.stack?.title !== work.stackTitle ? [work.name] : [];
+  });
+}
+
+/** Gives a run up and plans one for the same jobs as they are now. @throws {InputError} when a job has no layers any more */
+export function startAnew(db: Db, runId: string): BenchRun {
+  return db.transaction(() => {
+    const run = benchRuns.get(db, runId);
+    benchRuns.remove(db, run.id);
+    const there = workpiecesByIds(db, jobsOfRun(run)).map(({ id }) => id);
+    return startBatch(db, there, run.plan.sheets?.some(({ load }) => load) ? 'press' : 'iron');
+  })();
 }

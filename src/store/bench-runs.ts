@@ -1,72 +1,6 @@
-import type { BatchStep } from '../core/steps';
-import type { Outline } from '../core/shape';
-import type { PressStop } from '../core/press';
-import type { Dampness } from '../core/liquid';
+import type { BenchPlan, BenchState, BenchTimer } from '../core/bench';
 import type { Db } from './database';
 import { Table, type Kept } from './table';
-
-/** A step with the iron stops that were planned for it, when it is pressed. */
-export interface BenchStep extends BatchStep {
-  stops?: PressStop[];
-  /** Number of the sheet or load that it is done on, from 0. */
-  on?: number;
-  /** What of the sheet lies on the board, when it goes over it in several moves. mm. */
-  area?: { minX: number; minY: number; maxX: number; maxY: number };
-}
-
-/** An uncut layer with pieces on it, or a load of a flat press. mm. */
-export interface BenchSheet {
-  outline: Outline;
-  pieces: { name: string; workId: string; outline: Outline }[];
-  /** Plate of the press under which it lies; without one it is pressed with the iron. */
-  plate?: Outline;
-  /** A length of cloth lies on all of it. */
-  whole?: true;
-  /** It is the plate itself, with cut pieces and cut layers on it. */
-  load?: true;
-}
-
-/** One job of a batch. */
-export interface BenchWork {
-  jobId: string;
-  name: string;
-  clothName: string;
-  stackTitle: string;
-  outline: Outline;
-}
-
-/** What a run was started with; it does not change when its jobs are edited later. */
-export interface BenchPlan {
-  pieceName: string;
-  clothName: string;
-  stackTitle: string;
-  outline: Outline;
-  plate: Outline;
-  steps: BenchStep[];
-  /** The jobs of a batch; a run of one job has none. */
-  works?: BenchWork[];
-  /** What several pieces lie on at once. */
-  sheets?: BenchSheet[];
-  /** How many times longer than computed cloth was taken to dry when the run was planned. */
-  dryingPace?: number;
-}
-
-export interface BenchState {
-  step: number;
-  stop: number;
-  /** ISO time at which the running countdown ends. */
-  endsAt: string | null;
-  /** Seconds left when it was paused. */
-  pausedLeft: number | null;
-  /** Pieces that cool or dry while the next is worked on. */
-  timers: { label: string; endsAt: string }[];
-  /** Checks that are ticked. */
-  checks: string[];
-  /** When steps were come to, one after the other. */
-  stamps?: { step: number; at: string }[];
-  /** How long cloth hung until it was as it should be, or was found too dry: by the hand. Seconds. */
-  hung?: { step: number; seconds: number; found: Dampness }[];
-}
 
 export interface BenchRunFields {
   /** The job, or the first of a batch. */
@@ -92,8 +26,6 @@ export function jobsOfRun({ jobId, plan }: Pick<BenchRunFields, 'jobId' | 'plan'
   return plan.works?.map((work) => work.jobId) ?? [jobId];
 }
 
-export const START_STATE: BenchState = { step: 0, stop: 0, endsAt: null, pausedLeft: null, timers: [], checks: [] };
-
 const OPEN = 'scrap_id IS NULL AND finished_at IS NULL';
 /** A batch names its jobs in its plan. */
 const OF_JOB = `(job_id = ? OR EXISTS (SELECT 1 FROM json_each(plan, '$.works') WHERE json_extract(value, '$.jobId') = ?))`;
@@ -106,4 +38,16 @@ export function openRunOf(db: Db, jobId: string): BenchRun | undefined {
 /** Every run that has been started and not finished, the last one first, scraps too. */
 export function openRuns(db: Db): BenchRun[] {
   return benchRuns.list(db, 'finished_at IS NULL', [], 'updated_at DESC', { limit: 100 });
+}
+
+/** The run of a job that was finished last. */
+export function lastRunOf(db: Db, jobId: string): BenchRun | undefined {
+  const finished = `scrap_id IS NULL AND finished_at IS NOT NULL AND ${OF_JOB}`;
+  return benchRuns.list(db, finished, [jobId, jobId], 'finished_at DESC', { limit: 1 })[0];
+}
+
+/** What runs by itself at the bench: countdowns, pieces that cool or dry. */
+export function timersOf({ id, plan, state }: BenchRun): BenchTimer[] {
+  const own = state.endsAt ? [{ label: plan.steps[state.step]?.title ?? '', endsAt: state.endsAt }] : [];
+  return [...own, ...state.timers].map((timer) => ({ runId: id, ...timer }));
 }

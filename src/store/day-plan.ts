@@ -1,14 +1,7 @@
-import type { DayOptions, DayState } from '../core/schedule';
+import { dayMoved, type DayMove, type DayPlan } from '../core/schedule';
 import type { Db } from './database';
+import { newMoves, type SentMove } from './moves';
 import { readSettingRow, writeSettingRow } from './setting-row';
-
-/** How the working day is planned, and what became of it so far. */
-export interface DayPlan extends DayOptions, DayState {
-  jobIds: string[];
-  runIds: string[];
-  /** Time of day at which it begins: `19:00`. */
-  from: string;
-}
 
 export interface KeptDayPlan {
   /** None before the first was kept. */
@@ -27,4 +20,17 @@ export function readDayPlan(db: Db): KeptDayPlan {
 /** Keeps it if nobody else did meanwhile. @throws {StaleError} with what is kept now */
 export function writeDayPlan(db: Db, plan: DayPlan, version: number): KeptDayPlan {
   return writeSettingRow(db, KEY, plan, version, () => readDayPlan(db));
+}
+
+/** Makes moves on the plan as it is kept, each once. */
+export function moveDayPlan(db: Db, moves: readonly SentMove<DayMove>[]): KeptDayPlan {
+  return db
+    .transaction(() => {
+      const kept = readDayPlan(db);
+      const heard = newMoves(db, KEY, moves);
+      if (heard.length === 0) return kept;
+      const plan = heard.reduce<DayPlan | null>((was, { move }) => dayMoved(was, move), kept.plan)!;
+      return writeDayPlan(db, plan, kept.version);
+    })
+    .immediate();
 }

@@ -60,6 +60,13 @@ export interface HoopingResult {
   washed: { doneOn: string; wrong: string[] } | null;
 }
 
+/** Preparing steps and checks that are done on one copy of a set, by their ids. */
+export interface CopyTicks {
+  /** Number of the copy, from 0. */
+  copy: number;
+  ticks: string[];
+}
+
 export interface HoopingFields {
   name: string;
   note: string;
@@ -79,8 +86,8 @@ export interface HoopingFields {
   count: number;
   /** Half of them mirrored. */
   pairs: boolean;
-  /** Ids of preparing steps that are done. */
-  prepared: string[];
+  /** What is done to prepare each copy of the set. */
+  prepared: CopyTicks[];
   run: HoopingRun | null;
   result: HoopingResult | null;
 }

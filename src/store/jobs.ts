@@ -27,6 +27,8 @@ export interface KeptStack {
   schools?: Partial<Schools>;
   /** Setting that a scrap test found best for one of the layers; it goes before the leaflet's. */
   setting?: FoundSetting;
+  /** It was put together by the person. */
+  own?: boolean;
   /** Hard stops that the person knows of and takes all the same. */
   accepted?: string[];
 }

@@ -65,15 +65,23 @@ export interface ListedEntry extends LogEntry {
   project: { id: string; name: string } | null;
 }
 
-/** @param outcome good, fair, poor, or all @throws {InputError} */
-export function logPage(db: Db, asked: PageAsked, outcome: string): Page<ListedEntry> {
+/** The project that an entry's job belongs to. */
+const PROJECT_OF = (
+  column: string,
+) => `(SELECT p.${column} FROM job j JOIN cut c ON c.id = j.cut_id JOIN piece i ON i.id = c.piece_id
+  JOIN project p ON p.id = i.project_id WHERE j.id = log_entry.job_id)`;
+
+/** @param outcome good, fair, poor, or all @param project id of one; empty for all @throws {InputError} */
+export function logPage(db: Db, asked: PageAsked, { outcome, project }: { outcome: string; project: string }): Page<ListedEntry> {
   if (!['all', 'good', 'fair', 'poor'].includes(outcome))
     throw new InputError('outcome', `must be all, good, fair or poor, saw ${JSON.stringify(outcome.slice(0, 30))}`);
+  const where = [...(outcome === 'all' ? [] : ['outcome = ?']), ...(project === '' ? [] : [`${PROJECT_OF('id')} = ?`])];
   const page = pageOf(db, logEntries, asked, {
-    searched: ['title', 'cloth_name', 'stack_title', 'note'],
+    searched: ['title', 'cloth_name', 'stack_title', 'note', PROJECT_OF('name')],
     sorts: {},
     order: 'done_on DESC, created_at DESC, id',
-    ...(outcome === 'all' ? {} : { where: 'outcome = ?', params: [outcome] }),
+    where: where.length > 0 ? where.join(' AND ') : '1',
+    params: [...(outcome === 'all' ? [] : [outcome]), ...(project === '' ? [] : [project])],
   });
   const owners = new Map(
     workpiecesByIds(

@@ -101,6 +101,11 @@ export function logOfJob(db: Db, jobId: string): LogEntry[] {
   return logEntries.list(db, 'job_id = ?', [jobId], 'done_on DESC, created_at DESC, id');
 }
 
+/** Jobs of a run that are filed. */
+export function filedOfRun(db: Db, runId: string): string[] {
+  return logEntries.list(db, 'bench_run_id = ?', [runId], 'id').flatMap(({ jobId }) => jobId ?? []);
+}
+
 /** Everything that was filed about a cloth, newest first. */
 export function logOfCloth(db: Db, clothId: string): LogEntry[] {
   return logEntries.list(db, 'cloth_id = ?', [clothId], 'done_on DESC, created_at DESC, id');

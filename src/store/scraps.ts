@@ -60,10 +60,10 @@ export function scrapsOf(db: Db, jobId: string): Scrap[] {
   return scraps.list(db, 'job_id = ?', [jobId], 'created_at DESC, rowid DESC');
 }
 
-/** Scraps of one cloth with one stack (its layer keys in order) that were filed, the last one first. */
-export function filedScrapsOf(db: Db, clothId: string, layerIds: readonly string[]): Scrap[] {
-  const where = 'cloth_id = ? AND layer_ids = ? AND filed_on IS NOT NULL';
-  return scraps.list(db, where, [clothId, JSON.stringify(layerIds)], 'filed_on DESC, updated_at DESC');
+/** Scraps of some cloths that were filed, the last one first. */
+export function filedScrapsOf(db: Db, clothIds: readonly string[]): Scrap[] {
+  const where = 'cloth_id IN (SELECT value FROM json_each(?)) AND filed_on IS NOT NULL';
+  return scraps.list(db, where, [JSON.stringify(clothIds)], 'filed_on DESC, updated_at DESC');
 }
 
 /** Scraps whose after-wash reading is still to come, earliest first. */

@@ -1,7 +1,7 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { lastingLayers, type Role } from '../core/choose';
 import { useQuery } from '@tanstack/react-query';
-import { client } from './query';
+import { useClient } from './query';
 import type { Fabric } from '../core/cloth';
 import { shearStiffness, type Support } from '../core/drape';
 import { scaleMaterial, stackStiffness, type Material, joinedAs, usedOf } from '../core/layers';
@@ -47,7 +47,7 @@ export default function HangSimulator({ fabric, clothName, stackTitle, role, lay
           }),
         ),
     },
-    client,
+    useClient(),
   );
   const [view, setView] = useState<View>('round');
   const [percent, setPercent] = useState(100);

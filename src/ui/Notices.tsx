@@ -1,6 +1,8 @@
 import { useEffect } from 'react';
 import { toast, Toaster } from 'sonner';
+import { resendMoves } from './saving/outbox';
 import { resend, resendUnsaved, type Resent } from './saving/resend';
+import { tellUndo } from './undo-next';
 import { forgetUnsaved } from './saving/unsaved';
 
 /** Says what became of a change that an earlier page could not get confirmed. */
@@ -29,6 +31,10 @@ function tell(result: Resent): void {
 export default function Notices() {
   useEffect(() => {
     void resendUnsaved().then((results) => results.forEach(tell));
+    tellUndo();
+    void resendMoves().then((refused) =>
+      refused.forEach((why) => toast.error(`Something that was done before could not be kept. ${why}`, { duration: Infinity })),
+    );
   }, []);
   useEffect(() => {
     const root = document.documentElement;

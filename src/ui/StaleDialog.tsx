@@ -1,6 +1,7 @@
 import { useEffect, useRef } from 'react';
 import { differences } from './saving/differences';
 import type { Conflict } from './saving/saver';
+import { useUnits } from './units-context';
 
 interface Props<T> {
   conflict: Conflict<T>;
@@ -15,7 +16,8 @@ interface Props<T> {
 export default function StaleDialog<T extends object>({ conflict, words, onMine, onTheirs, onClose }: Props<T>) {
   const dialog = useRef<HTMLDialogElement>(null);
   useEffect(() => dialog.current?.showModal(), []);
-  const rows = differences(conflict.mine, conflict.theirs, words);
+  const { system } = useUnits();
+  const rows = differences(conflict.mine, conflict.theirs, words, system);
   return (
     <dialog
       ref={dialog}

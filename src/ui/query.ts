@@ -10,17 +10,32 @@ const AFTER = 400;
  * What the screens of one page know of the server. It stands on this computer or on the home network: whether there is an internet
  * does not matter to it, and an answer is never so old that it need not be asked again.
  */
-export const client = new QueryClient({
-  defaultOptions: {
-    queries: {
-      networkMode: 'always',
-      refetchOnWindowFocus: false,
-      retry: (times, error) => (error as ApiError).status === 0 && times < ASK_AGAIN,
-      retryDelay: AFTER,
+function newClient(): QueryClient {
+  return new QueryClient({
+    defaultOptions: {
+      queries: {
+        networkMode: 'always',
+        refetchOnWindowFocus: false,
+        retry: (times, error) => (error as ApiError).status === 0 && times < ASK_AGAIN,
+        retryDelay: AFTER,
+      },
+      mutations: { networkMode: 'always' },
     },
-    mutations: { networkMode: 'always' },
-  },
-});
+  });
+}
+
+let ofThisPage: QueryClient | undefined;
+
+/** The client of the page in this browser. */
+export const browserClient = (): QueryClient => (ofThisPage ??= newClient());
+
+/**
+ * The one client of this page. Where the server paints there is no page yet: every hook gets one of its own, that lives as long as the
+ * painting does. One that was kept there would paint for everybody what it was told first.
+ */
+export function useClient(): QueryClient {
+  return useState(() => (typeof window === 'undefined' ? newClient() : browserClient()))[0];
+}
 
 interface AskOptions<T> {
   /** The answer to the first question, where it came with the page. */
@@ -56,7 +71,7 @@ export function useAsked<T>(path: string | undefined, body?: unknown, { start }:
       enabled: path !== undefined,
       ...(atStart ? { initialData: start, refetchOnMount: false } : {}),
     },
-    client,
+    useClient(),
   );
   const [before, setBefore] = useState(start);
   const { data } = query;
@@ -93,5 +108,5 @@ export function useSame<T>(value: T): T {
 
 /** Something that the server is told to do, with how it stands; what is refused is in `error`. */
 export function useWrite<T, R>(write: (what: T) => Promise<R>, options: UseMutationOptions<R, ApiError, T> = {}) {
-  return useMutation<R, ApiError, T>({ mutationFn: write, ...options }, client);
+  return useMutation<R, ApiError, T>({ mutationFn: write, ...options }, useClient());
 }

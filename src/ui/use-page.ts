@@ -1,5 +1,5 @@
 import { useCallback, useRef, useState } from 'react';
-import { client, useAsked, useRested } from './query';
+import { useAsked, useClient, useRested } from './query';
 
 /** One page of a list as the server cuts it. */
 export interface Page<T> {
@@ -32,13 +32,17 @@ export function usePage<T extends { id: string }>(path: string, start: Page<T>, 
   // What is told late (a row that came back) is told to the page that is shown then.
   const shownAt = useRef(address);
   shownAt.current = address;
-  const change = useCallback((to: (was: Page<T>) => Page<T>) => {
-    const queryKey = [shownAt.current, undefined];
-    client.setQueryData<Page<T>>(queryKey, (was) => (was ? to(was) : was));
-    // An answer that is on its way may not know of it yet.
-    if (client.isFetching({ queryKey }) > 0)
-      void client.cancelQueries({ queryKey }).then(() => client.refetchQueries({ queryKey }));
-  }, []);
+  const client = useClient();
+  const change = useCallback(
+    (to: (was: Page<T>) => Page<T>) => {
+      const queryKey = [shownAt.current, undefined];
+      client.setQueryData<Page<T>>(queryKey, (was) => (was ? to(was) : was));
+      // An answer that is on its way may not know of it yet.
+      if (client.isFetching({ queryKey }) > 0)
+        void client.cancelQueries({ queryKey }).then(() => client.refetchQueries({ queryKey }));
+    },
+    [client],
+  );
   return {
     ...shown,
     rows: gone.size > 0 ? shown.rows.filter(({ id }) => !gone.has(id)) : shown.rows,

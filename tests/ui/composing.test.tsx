@@ -100,7 +100,7 @@ describe('a batch that is finished', () => {
     };
     render(
       <UnitsProvider value="metric">
-        <BenchDone run={run} projectId="p" logs={{ a: log, b: log } as never} />
+        <BenchDone run={run} projectId="p" logs={{ a: log, b: log } as never} filed={[]} />
       </UnitsProvider>,
     );
     for (const button of screen.getAllByRole('button', { name: 'File it in the logbook' })) await userEvent.click(button);

@@ -1,13 +1,13 @@
 import { act, render, renderHook, screen, waitFor } from '@testing-library/react';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
-import { client } from '../../src/ui/query';
-import type { DayPlan } from '../../src/store/day-plan';
+import { browserClient } from '../../src/ui/query';
+import { dayMoved, type DayMove, type DayPlan } from '../../src/core/schedule';
 import PlanNow, { Meanwhile } from '../../src/views/bench/PlanNow';
 import { useDayPlan } from '../../src/views/day/use-day-plan';
 import { fakeServer } from './fake-server';
 
-const START: DayPlan = { jobIds: [], runIds: [], people: 1, irons: 1, evening: 0, from: '19:00', done: [], late: [] };
-const done = (id: string) => (was: DayPlan) => ({ ...was, done: [...was.done, id] });
+const done = (id: string): DayMove => ({ kind: 'done', id });
+const NO_RUNS: string[] = [];
 
 describe('the plan of the day', () => {
   /** What the server keeps. */
@@ -15,67 +15,70 @@ describe('the plan of the day', () => {
   let away = false;
   beforeEach(() => {
     vi.useFakeTimers();
-    client.clear();
+    browserClient().clear();
     kept = { plan: null, version: 0 };
     away = false;
+    const heard = new Set<string>();
     fakeServer(({ method, body }) => {
       if (away) return 'away';
       if (method === 'GET') return [200, kept];
-      if ((body['plan'] as DayPlan).done.includes('refused')) return [400, { error: { message: 'plan.done: is too much', field: 'plan.done' } }]; // prettier-ignore
-      if (body['version'] !== kept.version) return [409, { error: { message: 'stale', field: null }, current: kept }];
-      kept = { plan: body['plan'] as DayPlan, version: kept.version + 1 };
+      const moves = body['moves'] as { id: string; move: DayMove }[];
+      if (moves.some(({ move }) => 'id' in move && move.id === 'refused'))
+        return [400, { error: { message: 'moves[0].move.id: is too much', field: 'moves[0].move.id' } }];
+      const fresh = moves.filter(({ id }) => !heard.has(id));
+      for (const { id } of fresh) heard.add(id);
+      kept = { plan: fresh.reduce<DayPlan | null>((was, { move }) => dayMoved(was, move), kept.plan), version: kept.version + 1 };
       return [200, kept];
     });
   });
   const pass = (ms: number) => act(() => vi.advanceTimersByTimeAsync(ms));
-  const open = () => renderHook(() => useDayPlan(kept, () => START)).result;
+  const open = () => renderHook(() => useDayPlan(kept, NO_RUNS)).result;
 
   it('is kept with every change', async () => {
     const tablet = open();
-    act(() => tablet.current.set(done('a')));
-    act(() => tablet.current.set(done('b')));
+    act(() => tablet.current.make(done('a')));
+    act(() => tablet.current.make(done('b')));
     expect(tablet.current.now.done).toEqual(['a', 'b']);
     await pass(50);
     expect(kept.plan!.done).toEqual(['a', 'b']);
   });
 
-  it('changed on two tablets at once loses neither change', async () => {
+  it('changed on two tablets at once loses neither change; late twice is late by both', async () => {
     const [one, other] = [open(), open()];
-    act(() => one.current.set(done('a')));
+    act(() => one.current.make({ kind: 'late', id: 'a', minutes: 5 }));
+    act(() => other.current.make({ kind: 'late', id: 'a', minutes: 5 }));
+    act(() => other.current.make(done('b')));
     await pass(10);
-    act(() => other.current.set(done('b')));
-    await pass(10);
-    expect(kept.plan!.done).toEqual(['a', 'b']);
-    expect(other.current.now.done).toEqual(['a', 'b']);
+    expect(kept.plan).toMatchObject({ done: ['b'], late: [{ id: 'a', minutes: 10 }] });
     // The first sees it too, within a few seconds.
     await pass(5000);
-    expect(one.current.now.done).toEqual(['a', 'b']);
+    expect(one.current.now.done).toEqual(['b']);
   });
 
-  it('says when the server is away, keeps what was changed, and sends it with the next change', async () => {
-    const tablet = open();
+  it('says when the server is away, keeps what was changed over a reload, and sends it by itself', async () => {
+    const { result: tablet, unmount } = renderHook(() => useDayPlan(kept, NO_RUNS));
     away = true;
-    act(() => tablet.current.set(done('a')));
+    act(() => tablet.current.make(done('a')));
     await pass(50);
     expect(tablet.current.trouble).toContain('not answering');
     expect(tablet.current.now.done).toEqual(['a']);
+    unmount();
+    const anew = open();
+    expect(anew.current.now.done).toEqual(['a']);
     away = false;
-    act(() => tablet.current.set(done('b')));
-    await pass(50);
-    expect(tablet.current.trouble).toBeUndefined();
-    expect(kept.plan!.done).toEqual(['a', 'b']);
+    await pass(9000);
+    expect(anew.current.trouble).toBeUndefined();
+    expect(kept.plan!.done).toEqual(['a']);
   });
 
   it('takes back what is refused for itself, so that the next change is not lost with it', async () => {
     const tablet = open();
-    act(() => tablet.current.set(done('refused')));
+    act(() => tablet.current.make(done('refused')));
+    act(() => tablet.current.make(done('b')));
     await pass(50);
     expect(tablet.current.trouble).toContain('too much');
-    expect(tablet.current.now.done).toEqual([]);
-    act(() => tablet.current.set(done('b')));
-    await pass(50);
+    expect(tablet.current.now.done).toEqual(['b']);
     expect(kept.plan!.done).toEqual(['b']);
-    expect(tablet.current.trouble).toBeUndefined();
   });
 });
 

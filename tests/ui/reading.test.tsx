@@ -1,6 +1,5 @@
 import { render, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { useState } from 'react';
 import { describe, expect, it, vi } from 'vitest';
 import { LIBRARY_CLOTHS } from '../../src/core/library';
 import { CLOTH_TESTS } from '../../src/core/measure';
@@ -8,7 +7,6 @@ import type { LengthSystem } from '../../src/core/units';
 import { UnitsProvider } from '../../src/ui/units-context';
 import CsvView from '../../src/views/csv/CsvView';
 import HoopForm from '../../src/views/hoop/HoopForm';
-import type { Project } from '../../src/store/projects';
 import ProjectHeading from '../../src/views/project/ProjectHeading';
 import ProjectsView from '../../src/views/projects/ProjectsView';
 import ReadingForm from '../../src/views/scrap/ReadingForm';
@@ -184,10 +182,7 @@ describe('a project', () => {
     ...{ id: 'p', name: 'Banner', note: 'two of them', version: 2, createdAt: '', updatedAt: '' },
     ...{ makes: 1, variant: '', care: null, notions: [], archived: false },
   };
-  function Heading() {
-    const [now, setNow] = useState<Project>(project);
-    return <ProjectHeading project={now} onSaved={setNow} />;
-  }
+  const Heading = () => <ProjectHeading project={project} onChange={() => {}} />;
 
   it('is renamed with its version', async () => {
     const sent = fakeServer(savesAll);
@@ -205,8 +200,23 @@ describe('a project', () => {
     await press('Rename or make more');
     await type('Name', 'Flag');
     await press('Save');
-    expect(await screen.findByRole('alert')).toBeVisible();
+    expect(await screen.findByText(/does not answer/)).toBeVisible();
     expect(screen.getByLabelText('Name')).toHaveValue('Flag');
+  });
+
+  it('keeps the tick of a notion while the server is away, and sends it by itself', async () => {
+    let away = true;
+    const sent = fakeServer((one, count) => (away ? 'away' : savesAll(one, count)));
+    const notions = [{ name: 'zip', count: 1, there: false }];
+    render(<ProjectHeading project={{ ...project, notions }} onChange={() => {}} />);
+    await userEvent.click(screen.getByLabelText('1 × zip'));
+    expect(screen.getByLabelText('1 × zip')).toBeChecked();
+    await waitFor(() => expect(sent.length).toBeGreaterThan(0));
+    // A reload would find it here.
+    expect(JSON.stringify(localStorage)).toContain('there');
+    away = false;
+    await waitFor(() => expect(JSON.stringify(localStorage)).not.toContain('nembrel-unsaved'), { timeout: 10_000 });
+    expect(sent.at(-1)!.body).toMatchObject({ notions: [{ name: 'zip', there: true }] });
   });
 
   it('needs a name to begin with; n leads to its field', async () => {

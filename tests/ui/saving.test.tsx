@@ -157,7 +157,7 @@ describe('where two versions differ', () => {
     const mine = { ...PIECE, version: 1, cut: { trim: 3, edges: [1] }, layers: [{ title: 'A', extent: 'full' }] };
     const theirs = { ...PIECE, version: 2, cut: { trim: 4, edges: [1] }, layers: [{ title: 'A', extent: 'strip' }] };
     expect(differences(mine, theirs)).toEqual([
-      { field: 'Cut, trim', mine: '3', theirs: '4' },
+      { field: 'Cut, trimmed by', mine: '3 mm', theirs: '4 mm' },
       { field: 'Layers 1, extent', mine: 'full', theirs: 'strip' },
     ]);
     expect(differences(mine, { ...mine, version: 9 })).toEqual([]);
@@ -171,7 +171,7 @@ describe('where two versions differ', () => {
         <StaleDialog conflict={{ mine: { width: 40 }, theirs: { width: 45 } }} onMine={mine} onTheirs={theirs} onClose={closed} />
       </dialog>,
     );
-    expect(screen.getByRole('row', { name: 'Width 40 45' })).toBeVisible();
+    expect(screen.getByRole('row', { name: 'Width 40 mm 45 mm' })).toBeVisible();
     await userEvent.click(screen.getByRole('button', { name: 'Save mine over it' }));
     await userEvent.click(screen.getByRole('button', { name: 'Keep the other, drop mine' }));
     expect([mine.mock.calls.length, theirs.mock.calls.length]).toEqual([1, 1]);

@@ -1,6 +1,6 @@
 import '@testing-library/jest-dom/vitest';
 import { cleanup } from '@testing-library/react';
-import { client } from '../../src/ui/query';
+import { browserClient } from '../../src/ui/query';
 import { afterEach, beforeEach, vi } from 'vitest';
 
 /** The document has no dialogs of its own: they open, and closing tells, as browsers do. */
@@ -34,6 +34,6 @@ vi.stubGlobal('matchMedia', () => ({ matches: false, addEventListener() {}, remo
 beforeEach(() => localStorage.clear());
 afterEach(() => {
   cleanup();
-  client.clear();
+  browserClient().clear();
   vi.useRealTimers();
 });

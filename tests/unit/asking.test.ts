@@ -18,7 +18,7 @@ import { clothBendingLength, clothThickness, type Fabric } from '../../src/core/
 import { scaleMaterial, stackStiffness, usesOf, type ChosenLayer } from '../../src/core/layers';
 import { LIBRARY_CLOTHS, LIBRARY_LAYERS } from '../../src/core/library';
 import { DEFAULT_SCHOOLS, SCHOOLS, schoolsOf } from '../../src/core/schools';
-import { orderOfWork, pressSetting, stackSteps, stepsForCopies, type StepsFor } from '../../src/core/steps';
+import { orderOfWork, pressSetting, stackSteps, type FoundSetting, stepsForCopies, type StepsFor } from '../../src/core/steps';
 
 const cloth = (name: string): Fabric => LIBRARY_CLOTHS.find((each) => each.name === name)!;
 const layer = libraryLayer;
@@ -206,7 +206,7 @@ describe('schools of practice', () => {
     const steps = stackSteps({
       ...input,
       schools: schoolsOf({ heat: 'long' }),
-      found: { materialId: fusible.id, ironDots: 2, seconds: 7, steam: false, cover: 'paper' },
+      found: [{ materialId: fusible.id, ironDots: 2, seconds: 7, steam: false, cover: 'paper' }],
     });
     expect(steps.find(({ kind }) => kind === 'press')).toMatchObject({ seconds: 7 });
   });
@@ -215,7 +215,7 @@ describe('schools of practice', () => {
 describe('a setting that was found, in a stack of several layers', () => {
   const woven = layer('medium-woven-fusible-60-g');
   const fleece = LIBRARY_LAYERS.find(({ family, form }) => family === 'fleece' && form === 'fusible')!;
-  const pressed = (found?: StepsFor['found']) =>
+  const pressed = (found?: FoundSetting) =>
     stackSteps({
       fabric: poplin,
       layers: [woven, fleece].map((material) => ({ material, extent: 'full' as const, angle: 0 })),
@@ -225,7 +225,7 @@ describe('a setting that was found, in a stack of several layers', () => {
       washed: true,
       cutAlready: false,
       schools: DEFAULT_SCHOOLS,
-      ...(found ? { found } : {}),
+      ...(found ? { found: [found] } : {}),
     })
       .filter(({ kind }) => kind === 'press')
       .map(({ seconds }) => seconds);

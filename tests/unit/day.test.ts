@@ -1,14 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import {
-  eveningsOf,
-  firstOf,
-  NOTHING_DONE,
-  planDay,
-  runTasks,
-  stillPlanned,
-  type DayTask,
-  type TimedStep,
-} from '../../src/core/schedule';
+import { eveningsOf, firstOf, planDay, runTasks, stillPlanned, type DayTask, type TimedStep } from '../../src/core/schedule';
 import { pacesFrom } from '../../src/core/learn';
 import { writeCalendar } from '../../src/formats/ics/calendar';
 import { clock, sums } from '../../src/views/day/day-plan';
@@ -119,7 +110,7 @@ describe('a day', () => {
   const runs = [{ id: 'soak', tasks: soak }, { id: 'baste', tasks: baste }]; // prettier-ignore
 
   it('bastes while it soaks, and is planned anew when something is late or done', () => {
-    expect(planDay(runs, NOTHING_DONE, options)[0]!.plan.makespan).toBe(55);
+    expect(planDay(runs, { done: [], late: [] }, options)[0]!.plan.makespan).toBe(55);
     const late = planDay(runs, { done: [], late: [{ id: 'soak/1', minutes: 15 }] }, options);
     expect(late[0]!.plan.makespan).toBe(70);
     const done = planDay(runs, { done: ['soak/0', 'soak/1'], late: [] }, options);

@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { readNumber, readOptional } from '../../src/ui/form/reading';
 import { readFibres } from '../../src/views/cupboard/draft-parsing';
-import { act, actionFor, back, ringOut, secondsLeft, setAside } from '../../src/views/bench/bench-moves';
-import type { BenchPlan, BenchState } from '../../src/store/bench-runs';
+import { act, actionFor, back, ringOut, secondsLeft, setAside } from '../../src/core/bench/moves';
+import type { BenchPlan, BenchState } from '../../src/core/bench';
 import { fromQuery, partOf, START, toQuery } from '../../src/views/choose/sentence-state';
 import { CARES, CUTS, HANDS, ROLES, STRETCHES } from '../../src/core/choose';
 

@@ -269,7 +269,7 @@ describe('rounds that a scrap found', () => {
   };
   const found = { materialId: 'starch', ironDots: 2, seconds: 10, steam: false, cover: 'cloth' };
   const wet = (rounds?: number, stitched = false) =>
-    stackSteps({ ...input, stitched, found: { ...found, ...(rounds ? { rounds } : {}) } }).filter(({ id }) =>
+    stackSteps({ ...input, stitched, found: [{ ...found, ...(rounds ? { rounds } : {}) }] }).filter(({ id }) =>
       id.endsWith('-wet'),
     );
 
@@ -283,9 +283,13 @@ describe('rounds that a scrap found', () => {
     const damp = [{ ...starch[0]!, material: joinedAs(starch[0]!.material, 'damp') }];
     const schools = { ...DEFAULT_SCHOOLS, strongStarch: 'rounds' as const };
     const rounds = (of?: number) =>
-      stackSteps({ ...input, layers: damp, schools, stitched: true, ...(of ? { found: { ...found, rounds: of } } : {}) }).filter(
-        ({ id }) => id.endsWith('-wet'),
-      ).length;
+      stackSteps({
+        ...input,
+        layers: damp,
+        schools,
+        stitched: true,
+        ...(of ? { found: [{ ...found, rounds: of }] } : {}),
+      }).filter(({ id }) => id.endsWith('-wet')).length;
     expect([rounds(), rounds(2)]).toEqual([3, 2]);
   });
 });

@@ -4,11 +4,11 @@ import type { ShoppingLine } from '../../src/core/cutlist';
 import { LIBRARY_CLOTHS, LIBRARY_LAYERS } from '../../src/core/library';
 import { CLOTH_TESTS, type TestField } from '../../src/core/measure';
 import { formatSize } from '../../src/core/units';
-import type { BenchPlan, BenchState } from '../../src/store/bench-runs';
+import type { BenchPlan, BenchState } from '../../src/core/bench';
 import { counted, keepUnits, readableDate } from '../../src/ui/text';
-import { act, actionFor, back, ringOut, secondsLeft, setAside } from '../../src/views/bench/bench-moves';
+import { act, actionFor, back, ringOut, secondsLeft, setAside } from '../../src/core/bench/moves';
 import { buyingFor, buyingOf, groupAnswers, keptStack, minutesWords, piecesWords, verdict } from '../../src/views/choose/answers';
-import { usedSetting } from '../../src/views/logbook/used-setting';
+import { usedSetting } from '../../src/core/steps';
 import { readTyped, writeReading } from '../../src/views/test-bench/ReadingField';
 
 const poplin = LIBRARY_CLOTHS.find(({ name }) => name === 'Shirting poplin')!;
@@ -131,14 +131,16 @@ describe('answers in words', () => {
 
   it('the setting that was used: a scrap’s before the leaflet’s, a shoe counts as no cover', () => {
     const leaflet = { ironDots: 2, seconds: 10, steam: true, cover: 'cloth' as const, coolMinutes: 5 };
-    expect(usedSetting({ ironDots: 3, seconds: 7, steam: false, cover: 'shoe' }, leaflet)).toEqual({
+    const web = { id: 'web', leaflet };
+    expect(usedSetting([web], [{ materialId: 'web', ironDots: 3, seconds: 7, steam: false, cover: 'shoe' }])).toEqual({
       ironDots: 3,
       seconds: 7,
       steam: false,
       cover: 'none',
     });
-    expect(usedSetting(undefined, leaflet)).toEqual({ ironDots: 2, seconds: 10, steam: true, cover: 'cloth' });
-    expect(usedSetting(undefined, undefined).seconds).toBe(0);
+    // What was found for another layer is not this one's.
+    expect(usedSetting([web], [{ materialId: 'fleece', ironDots: 3, seconds: 7, steam: false, cover: 'none' }]).seconds).toBe(10);
+    expect(usedSetting([], []).seconds).toBe(0);
   });
 });
 

@@ -10,6 +10,7 @@ export type { Avoid, Care, CutGrain, Embroidery, Hand, Part, Role, StretchWish }
 export { ROLE_PROFILES } from './roles';
 export type { SeeThrough } from './see-through';
 export { orderFor, stepsFor } from './steps-for';
+export type { WorkedHow } from './steps-for';
 export type { Workplace } from './steps-for';
 export type { RoleArea, RoleKind, RoleProfile } from './roles';
 export { ROLE_WORDS, CARE_WORDS, CUT_WORDS, STRETCH_WORDS } from './words';

@@ -1,3 +1,4 @@
+import type { FoundSetting } from '../steps';
 import type { Fabric } from '../cloth';
 import type { ChosenLayer, Family, Material } from '../layers';
 import type { Blended, PairRecord } from '../learn';
@@ -96,6 +97,8 @@ export interface Asking {
   schools?: Partial<Schools>;
   /** Size and count of the pieces; a typical one for the role if not given. */
   piece?: PieceSize;
+  /** What scraps of this cloth found, by the layer with its use. */
+  found?: ReadonlyMap<string, FoundSetting>;
 }
 
 /** What is asked: the same for every candidate of one question. */
@@ -117,6 +120,8 @@ export interface Question {
   weights: Weights;
   schools: Schools;
   piece: PieceSize;
+  /** What scraps of this cloth found, by the layer with its use. */
+  found: ReadonlyMap<string, FoundSetting>;
 }
 
 /** A stack before it is judged. */

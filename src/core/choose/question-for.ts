@@ -1,6 +1,7 @@
 import type { Fabric } from '../cloth';
 import type { PairRecord } from '../learn';
 import { schoolsOf } from '../schools';
+import type { FoundSetting } from '../steps';
 import { motifDensity, typicalDensity } from './embroidery-load';
 import { HAND_BANDS, type Hand, type Part } from './part';
 import { typicalPiece } from './piece-size';
@@ -10,6 +11,7 @@ import { traitsOf } from './traits';
 
 /** Nothing was filed yet. */
 const NO_MEMORY: ReadonlyMap<string, PairRecord> = new Map();
+const NOTHING_FOUND: ReadonlyMap<string, FoundSetting> = new Map();
 const NOTHING_AT_HAND: ReadonlySet<string> = new Set();
 
 /** The next softer feel. */
@@ -49,5 +51,6 @@ export function questionFor(fabric: Fabric, part: Part, asking: Asking = {}): Qu
     weights: asking.weights ?? {},
     schools: schoolsOf(asking.schools),
     piece: asking.piece ?? typicalPiece(part.role),
+    found: asking.found ?? NOTHING_FOUND,
   };
 }

@@ -4,7 +4,7 @@ import { titleOf } from './candidates';
 import { CRITERIA } from './criteria';
 import { weightOf } from './judge';
 import { toBuyOf } from './needs';
-import type { CriterionId, Judged, Needs, ToBuy } from './protocol';
+import type { Question, CriterionId, Judged, Needs, ToBuy } from './protocol';
 import { cautionsFor, reasonsFor } from './remarks';
 import { seeThrough, type SeeThrough } from './see-through';
 import { stepsFor } from './steps-for';
@@ -126,7 +126,7 @@ export function describe(stack: Judged, score: number): RankedStack {
     })),
     reasons: reasonsFor(stack),
     cautions: cautionsFor(stack),
-    steps: stepsFor(question, stack.layers).map((step) => step.title),
+    steps: stepsFor(question, stack.layers, { found: foundFor(question, stack.layers) }).map((step) => step.title),
     needs: stack.needs,
     toBuy: toBuyOf(question, stack.layers),
     ...(question.profile.kind === 'garment' || question.wishes.opaque
@@ -135,6 +135,11 @@ export function describe(stack: Judged, score: number): RankedStack {
     ...(load ? { load: { stitches: load.density, carried: load.carried, share: load.share } } : {}),
     ...(stack.record ? { memory: memoryOf(stack, stack.record) } : {}),
   };
+}
+
+/** What scraps found for the layers of a stack. */
+function foundFor({ found }: Question, layers: readonly ChosenLayer[]) {
+  return found.size === 0 ? [] : layers.flatMap(({ material }) => found.get(keyOfUse(material)) ?? []);
 }
 
 function memoryOf({ predicted }: Judged, { readings, good, fair, poor }: PairRecord) {

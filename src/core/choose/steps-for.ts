@@ -24,6 +24,17 @@ export interface Workplace {
   iron?: Iron;
 }
 
+/** What else bears on how a stack is worked. */
+export interface WorkedHow extends Workplace {
+  /** What scraps of this cloth found for its layers. */
+  found?: readonly FoundSetting[];
+  /** When pieces are cut; by what was asked when it is not said. */
+  order?: Order | undefined;
+  /** What is cut already: it is neither washed nor cut again. */
+  clothCut?: boolean;
+  layersCut?: boolean;
+}
+
 /**
  * The working order of a stack for what was asked: prepare, cut, apply, check.
  *
@@ -32,9 +43,7 @@ export interface Workplace {
 export function stepsFor(
   question: Question,
   layers: readonly ChosenLayer[],
-  found?: FoundSetting,
-  order: Order = orderFor(question, layers),
-  workplace: Workplace = {},
+  { order = orderFor(question, layers), clothCut, ...how }: WorkedHow = {},
 ): Step[] {
   const { fabric, part, profile, traits, schools, piece } = question;
   const stitched = profile.kind === 'stitch';
@@ -46,15 +55,14 @@ export function stepsFor(
     floats: stitched && (traits.hoopMarks || floatsBySchool(schools, layers)),
     bias: part.cut === 'bias',
     washed: part.care !== 'none' && part.care !== 'dry-clean',
-    cutAlready: part.cutAlready === true,
+    cutAlready: part.cutAlready === true || clothCut === true,
     schools,
-    ...(found ? { found } : {}),
     order: stitched ? 'cut-first' : order,
     longest: Math.max(piece.width, piece.height),
     yardage: piece.width * piece.height * piece.count,
     around: 2 * (piece.width + piece.height),
     modelled: part.role === 'modelling',
-    ...workplace,
+    ...how,
   });
 }
 

@@ -1,5 +1,5 @@
 import type { NestPiece } from '../nesting';
-import type { Mark, PieceCut } from '../pieces';
+import type { Mark, GrainCut } from '../pieces';
 import type { Outline, Point } from '../shape';
 
 /** One shape that is cut from a material, as often as needed, with all that its drawing shows. */
@@ -34,7 +34,7 @@ export interface CutItem {
   /** Direction of the grain line, degrees counter-clockwise from upright; null where there is none. */
   grain: number | null;
   /** How the piece lies to the grain, for the words beside the arrow. */
-  cut: PieceCut;
+  cut: GrainCut;
   /** It lies one way up only: a print or a nap. */
   oneWay: boolean;
   /** The line at which it lies on folded cloth; null where there is none. */

@@ -15,7 +15,7 @@ import {
   tapeLength,
   type LayerOutline,
   type OpenPiece,
-  type PieceCut,
+  type GrainCut,
   type Turns,
 } from '../pieces';
 import { difference, isInside, regionArea, slitOpen, transformed, type Outline } from '../shape';
@@ -102,7 +102,7 @@ export function itemsOf(
   cut: Pick<LayerOutline, 'outlines' | 'holes'>,
   piece: Pick<OpenPiece, 'seam' | 'marks'>,
   faceDown: boolean,
-  { turns, flip, cut: lies, oneWay }: { turns: Turns; flip: boolean; cut: PieceCut; oneWay: boolean },
+  { turns, flip, cut: lies, oneWay }: { turns: Turns; flip: boolean; cut: GrainCut; oneWay: boolean },
 ): CutItem[] {
   const found: CutItem[] = [];
   const grain = grainOfTurns(turns);

@@ -1,13 +1,13 @@
 import type { Extent, Material } from '../layers';
 import { edgeRuleOf, type Role } from '../choose';
-import { placeCut, type EdgeRule, type LayerCut, type PieceCut, type PieceSpec, type Place } from '../pieces';
+import { placeCut, type EdgeRule, type LayerCut, type GrainCut, type PieceSpec, type Place } from '../pieces';
 
 /** A part of a project, as far as cutting is concerned. */
 export interface ListedPart {
   id: string;
   name: string;
   piece: PieceSpec;
-  cut: PieceCut;
+  cut: GrainCut;
   /** Pieces in all; half of them mirrored when they come in pairs. */
   count: number;
   pairs: boolean;
@@ -26,7 +26,7 @@ export interface KeptPart extends PieceSpec {
   id: string;
   name: string;
   clothId: string | null;
-  wish: { role?: Role; cut: PieceCut; embroidery?: { width: number; height: number } };
+  wish: { role?: Role; cut: GrainCut; embroidery?: { width: number; height: number } };
   /** Where its job is done; for a cut without one there is none. */
   place?: Place;
   count: number;

@@ -12,7 +12,7 @@ export { layerOutline, stripEdges } from './layer-outline';
 export type { LayerOutline } from './layer-outline';
 export { allowedTurns, clothTurns, FREELY, grainLine, grainOfTurns, usualGrain, type Turns } from './turns';
 export { freeTurns } from './free-turns';
-export type { Grained, GrainCut as PieceCut } from './turns';
+export type { Grained, GrainCut } from './turns';
 export { runsIntoSeam, seamBulkOf } from './seam-bulk';
 export type { SeamBulk } from './seam-bulk';
 export { oneSided, tapeLength, tapeRun } from './tape';

@@ -1,18 +1,21 @@
 import { InputError, requireNumber } from '../input-error';
-import type { OpenPiece } from '../pieces';
-import { bounds, isInside, type Point } from '../shape';
+import { edgeRuns, type GrainCut, type OpenPiece } from '../pieces';
+import { isInside, type Point } from '../shape';
 
-/** Which way a length of a piece runs, to the grain upright. */
+/** Which way a length of a piece runs, to the grain of its cloth. */
 const CHECK_WAYS = ['along', 'across', 'bias'] as const;
 export type CheckWay = (typeof CHECK_WAYS)[number];
 
 /** A length of a piece that is measured against its pattern. */
 export interface CheckLength {
-  way: CheckWay;
+  /** A curved edge is followed with a tape; it runs all ways. */
+  way: CheckWay | 'edge';
   from: Point;
   to: Point;
   /** By the pattern, mm. */
   length: number;
+  /** The line of a curved edge, from its beginning to its end. */
+  path?: Point[];
 }
 
 /** Lines are followed in steps of this, mm, and end to this. */
@@ -20,29 +23,69 @@ const STEP = 2;
 const FINE = 0.01;
 /** Shorter ones tell nothing: the ruler does not read finer. */
 const SHORTEST = 40;
+/** An edge is curved when it leaves its chord by more than this, mm. */
+const CURVED = 3;
+/** Curved edges that are measured, the longest first. */
+const MOST_EDGES = 2;
+
+/** How far the grain of a cut is turned from the pattern's arrow, degrees. */
+const TURNED: Record<GrainCut, number> = { straight: 0, cross: 90, bias: 45 };
 
 /**
- * Lengths by which a piece is held against its pattern: two along the grain, one across, one on the bias; each the longest run inside the
- * piece on its line. Small pieces have fewer.
+ * Lengths by which a piece is held against its pattern: two along the grain of its cloth, one across, one on the bias, each the longest run
+ * inside the piece on its line; and its curved edges, which are what grows. Small pieces have fewer.
  *
- * @param piece as it is cut, opened out, grain upright, mm
+ * @param piece as it is cut, opened out, mm @param cut how the grain of the cloth runs along the pattern's arrow
  * @example checkLengths(piece).map(({ way, length }) => [way, Math.round(length)]) // [['along', 100], ['along', 100], ['across', 300], ['bias', 141]]
  */
-export function checkLengths(piece: OpenPiece): CheckLength[] {
-  const { minX, minY, maxX, maxY } = bounds(piece.outline);
-  const [w, h] = [maxX - minX, maxY - minY];
-  const middle: Point = [minX + w / 2, minY + h / 2];
-  const reach = Math.hypot(w, h);
+export function checkLengths(piece: OpenPiece, cut: GrainCut = 'straight'): CheckLength[] {
+  const angle = (((piece.grain ?? 0) + TURNED[cut]) * Math.PI) / 180;
+  const along: Point = [-Math.sin(angle), Math.cos(angle)];
+  const across: Point = [Math.cos(angle), Math.sin(angle)];
+  const [lowU, highU] = extent(piece, along);
+  const [lowV, highV] = extent(piece, across);
+  const [u, v] = [highU - lowU, highV - lowV];
+  /** A point by how far it lies along and across. */
+  const at = (a: number, c: number): Point => [along[0] * a + across[0] * c, along[1] * a + across[1] * c];
+  const reach = Math.hypot(u, v);
+  const [midU, midV] = [(lowU + highU) / 2, (lowV + highV) / 2];
+  const diagonal: Point = [(along[0] + across[0]) * Math.SQRT1_2, (along[1] + across[1]) * Math.SQRT1_2];
   const lines: [CheckWay, Point, Point][] = [
-    ['along', [minX + w / 4, minY - STEP], [0, 1]],
-    ['along', [minX + (3 * w) / 4, minY - STEP], [0, 1]],
-    ['across', [minX - STEP, middle[1]], [1, 0]],
-    ['bias', [middle[0] - reach * Math.SQRT1_2, middle[1] - reach * Math.SQRT1_2], [Math.SQRT1_2, Math.SQRT1_2]],
+    ['along', at(lowU - STEP, lowV + v / 4), along],
+    ['along', at(lowU - STEP, lowV + (3 * v) / 4), along],
+    ['across', at(midU, lowV - STEP), across],
+    ['bias', at(midU - reach * Math.SQRT1_2, midV - reach * Math.SQRT1_2), diagonal],
   ];
-  return lines.flatMap(([way, start, direction]) => {
+  const straight = lines.flatMap(([way, start, direction]): CheckLength[] => {
     const run = longestRun(piece, start, direction, 2 * reach + 2 * STEP);
     return run && run.length >= SHORTEST ? [{ way, ...run }] : [];
   });
+  return [...straight, ...curvedEdges(piece)];
+}
+
+/** From where to where a piece reaches in some direction. */
+function extent({ outline }: OpenPiece, [dx, dy]: Point): [number, number] {
+  const reached = outline.map(([x, y]) => x * dx + y * dy);
+  return [Math.min(...reached), Math.max(...reached)];
+}
+
+/** The longest curved edges, each with its line. */
+function curvedEdges(piece: OpenPiece): CheckLength[] {
+  return edgeRuns(piece)
+    .flatMap(({ points, closed }): CheckLength[] => {
+      const [from, to] = [points[0]!, points.at(-1)!];
+      const length = points.slice(1).reduce((sum, p, i) => sum + Math.hypot(p[0] - points[i]![0], p[1] - points[i]![1]), 0);
+      if (closed || length < SHORTEST || points.every((p) => offChord(p, from, to) <= CURVED)) return [];
+      return [{ way: 'edge', from, to, length, path: points }];
+    })
+    .sort((a, b) => b.length - a.length)
+    .slice(0, MOST_EDGES);
+}
+
+function offChord([x, y]: Point, a: Point, b: Point): number {
+  const length = Math.hypot(b[0] - a[0], b[1] - a[1]);
+  if (length < FINE) return Math.hypot(x - a[0], y - a[1]);
+  return Math.abs((x - a[0]) * (b[1] - a[1]) - (y - a[1]) * (b[0] - a[0])) / length;
 }
 
 /** The longest run of a line inside the piece. */
@@ -120,7 +163,9 @@ export function judgeShape(
       return [way, own.length === 0 ? null : own.reduce((sum, each) => sum + each, 0) / own.length];
     }),
   ) as Record<CheckWay, number | null>;
-  return { verdict: verdictOf(off, allowance), differences, shrank };
+  const stretched =
+    lengths.some(({ way }, i) => way === 'edge' && off[i]! > 0) && lengths.every(({ way }, i) => way === 'edge' || off[i]! <= 0);
+  return { verdict: stretched ? 'lay-again' : verdictOf(off, allowance), differences, shrank };
 }
 
 function verdictOf(off: readonly number[], allowance: number): ShapeVerdict {

@@ -28,8 +28,6 @@ export interface DayState {
   late: { id: string; minutes: number }[];
 }
 
-export const NOTHING_DONE: DayState = { done: [], late: [] };
-
 /** Tasks that are still to be done, with what is late reckoned in; what waited on a done one waits no more. */
 function leftOf(tasks: readonly DayTask[], { done, late }: DayState): DayTask[] {
   return tasks

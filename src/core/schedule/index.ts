@@ -1,4 +1,4 @@
-export { firstOf, NOTHING_DONE, planDay, stillPlanned } from './day';
+export { firstOf, planDay, stillPlanned } from './day';
 export type { DayOptions, DayState, PlannedNow } from './day';
 export { eveningsOf } from './evenings';
 export type { Evening } from './evenings';
@@ -8,3 +8,5 @@ export { schedule } from './schedule';
 export type { Aim, Schedule, ScheduleOptions, Task } from './schedule';
 export { timingsOf } from './timings';
 export type { FinishedRun } from './timings';
+export { dayMoved, FIRST_DAY } from './day-moves';
+export type { DayMove, DayPlan, DayWishes } from './day-moves';

@@ -4,3 +4,5 @@ export { candidatesPlan, FEWEST_CANDIDATES, GRIDS, MOST_CANDIDATES, SETTING_GRID
 export type { Grid, ScrapCell, ScrapPlan, SettingGrid, SprayDose } from './scrap-plan';
 export { scrapSteps } from './scrap-steps';
 export { doseWords, givesTooMuch, MOST_ROUNDS, sprayPlan, STRIP } from './spray';
+export { settingsFound } from './pair-finding';
+export type { PairFinding } from './pair-finding';

@@ -18,7 +18,9 @@ const EXTENT_CUT: Record<string, string> = {
  *
  * @example cutSteps(stepsInput).length > 0 // true
  */
-export function cutSteps({ layers, bias, stitched, cutAlready, order = 'cut-first' }: StepsFor): Step[] {
+export function cutSteps(input: StepsFor): Step[] {
+  const { layers, bias, stitched, cutAlready, order = 'cut-first' } = input;
+  if (input.layersCut) return cutAlready || stitched || order === 'fuse-length' ? [] : [clothOnly(bias)];
   const cut = layers.filter(({ material }) => material.form !== 'liquid');
   if (cut.length === 0) return stitched || cutAlready ? [] : [treatedCloth(bias)];
   const uncut = order === 'cut-first' ? undefined : layers[sheetLayer(layers)];
@@ -56,6 +58,11 @@ function treatedCloth(bias: boolean): Step {
     'Cut the pieces from the treated cloth',
     `Only now: it keeps the size that it has after pressing.${bias ? ' On the bias, as marked.' : ''}`,
   );
+}
+
+/** The layers lie there cut; only the cloth is missing. */
+function clothOnly(bias: boolean): Step {
+  return cutStep('Cut the cloth pieces', `The layers are cut already.${bias ? ' On the bias, as marked.' : ''}`);
 }
 
 function clothAlone(bias: boolean, cutAlready: boolean, others: string): Step {

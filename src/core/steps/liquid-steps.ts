@@ -2,6 +2,7 @@ import { drying, methodOf, pickUpOf, secondsUnderIron, type Air, type Method } f
 import { isSoaked, type Material } from '../layers';
 import { lower } from '../letters';
 import type { Step, StepsFor } from './step';
+import { foundOf } from './press-setting';
 import { COVER, HEAT_SAFETY, IRON, SPRAY_SAFETY } from './words';
 
 /** How long a mist and a damp spray soak in before they are pressed, s. */
@@ -37,7 +38,7 @@ export function liquidSteps(material: Material, input: StepsFor): Step[] {
 
 /** How often a scrap of the pair found that this liquid is to be put on. */
 function foundRounds(material: Material, { found }: StepsFor): number | undefined {
-  return found?.materialId === material.id ? found.rounds : undefined;
+  return foundOf(material, found)?.rounds;
 }
 
 function wayOf(material: Material, { stitched, schools }: StepsFor): Wet {
@@ -52,7 +53,7 @@ const prepared = (id: string, step: Omit<Step, 'id' | 'stage'>): Step => ({ id, 
 
 /** How the iron is set for a liquid: its leaflet, or what a scrap found; the schools of heat are about glue. */
 function ironWords(material: Material, { found, cutAlready }: StepsFor): string {
-  const setting = found?.materialId === material.id ? found : material.leaflet;
+  const setting = foundOf(material, found) ?? material.leaflet;
   return `Iron ${IRON[setting.ironDots]}, no steam, ${COVER[setting.cover]}. ${
     cutAlready ? 'Lift and set down; do not pull the cut edges.' : 'Move the iron along the grain, without pulling.'
   }`;
@@ -144,7 +145,7 @@ const faceByFace: Wet = (material, input) =>
 const bySections: Wet = (material, input) => {
   const { id } = material;
   const { found, longest } = input;
-  const setting = found?.materialId === id ? found : material.leaflet;
+  const setting = foundOf(material, found) ?? material.leaflet;
   const sections = longest === undefined ? undefined : Math.max(1, Math.ceil(longest / IRON_LENGTH));
   const many = sections === undefined || sections === 1 ? '' : ` The strip has about ${sections} sections.`;
   return [

@@ -11,7 +11,7 @@ import { lower } from '../letters';
  * @example prepareSteps(stepsInput).length > 0 // true
  */
 export function prepareSteps(input: StepsFor): Step[] {
-  const { fabric, layers, washed, cutAlready, schools } = input;
+  const { fabric, layers, washed, cutAlready, schools, layersCut } = input;
   const steps: Step[] = [];
   if (washed && fabric.prewashed !== true && !cutAlready && fabric.water !== 'spots') {
     steps.push({
@@ -28,7 +28,7 @@ export function prepareSteps(input: StepsFor): Step[] {
   // Glue must not meet the iron before its time; a second cloth is washed as cloth is.
   const glued = shrinking.filter(({ material }) => material.glue !== 'none');
   const plain = shrinking.filter(({ material }) => material.glue === 'none');
-  if (washed && glued.length > 0)
+  if (washed && !layersCut && glued.length > 0)
     steps.push(
       shrinkStep(
         'preshrink',
@@ -36,7 +36,7 @@ export function prepareSteps(input: StepsFor): Step[] {
         'Lay it in hand-warm water for twenty minutes, roll it in a towel and dry it flat. Do not wring or iron it.',
       ),
     );
-  if (washed && plain.length > 0)
+  if (washed && !layersCut && plain.length > 0)
     steps.push(shrinkStep('prewash-layer', plain, 'Wash and dry it as the finished thing will be washed, then press it smooth.'));
   if (fabric.ironDots > 0 && !ruinedByPressing(fabric) && !isSealed(fabric)) {
     steps.push({

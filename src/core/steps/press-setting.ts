@@ -1,5 +1,5 @@
 import type { Fabric } from '../cloth';
-import type { Material } from '../layers';
+import type { Cover, Material } from '../layers';
 import type { Schools } from '../schools';
 import { COVER, IRON, IRON_SHORT } from './words';
 
@@ -61,11 +61,39 @@ export function pressSetting({ leaflet }: Material, fabric: Pick<Fabric, 'water'
  */
 export function settingFor(
   material: Material,
-  { fabric, schools, found }: { fabric: Pick<Fabric, 'water'>; schools: Schools; found?: FoundSetting },
+  { fabric, schools, found }: { fabric: Pick<Fabric, 'water'>; schools: Schools; found?: readonly FoundSetting[] },
 ): PressSetting {
-  if (found?.materialId !== material.id) return pressSetting(material, fabric, schools);
-  const { ironDots, seconds, steam, cover } = found;
+  const own = foundOf(material, found);
+  if (!own) return pressSetting(material, fabric, schools);
+  const { ironDots, seconds, steam, cover } = own;
   return { ironDots, seconds, steam, cover };
+}
+
+/**
+ * What was found for a layer, the first that is for it.
+ *
+ * @example foundOf(lightWoven, []) // undefined
+ */
+export function foundOf({ id }: Pick<Material, 'id'>, found: readonly FoundSetting[] | undefined): FoundSetting | undefined {
+  return found?.find(({ materialId }) => materialId === id);
+}
+
+/** Of a stack of which nothing is pressed. */
+const NOT_PRESSED: PressSetting = { ironDots: 0, seconds: 0, steam: false, cover: 'none' };
+
+/**
+ * With what a stack is pressed, as it is filed: its first layer that is, as a scrap found it, else as its leaflet says. A shoe on the iron is no
+ * cover of the cloth.
+ *
+ * @example usedSetting([lightWoven], []).seconds // 12
+ */
+export function usedSetting(
+  materials: readonly Pick<Material, 'id' | 'leaflet'>[],
+  found: readonly FoundSetting[],
+): PressSetting & { cover: Cover } {
+  const pressed = materials.find(({ leaflet }) => leaflet.seconds > 0);
+  const { ironDots, seconds, steam, cover } = (pressed && foundOf(pressed, found)) ?? pressed?.leaflet ?? NOT_PRESSED;
+  return { ironDots, seconds, steam, cover: (cover === 'shoe' ? 'none' : cover) as Cover };
 }
 
 /**

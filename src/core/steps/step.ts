@@ -53,8 +53,10 @@ export interface StepsFor {
   cutAlready: boolean;
   /** Schools of practice that are followed. */
   schools: Schools;
-  /** Setting that was found best on a scrap of this very pair, and the layer it is for. */
-  found?: FoundSetting;
+  /** Settings that were found best on scraps of this cloth, and the layers they are for. */
+  found?: readonly FoundSetting[];
+  /** The layers are cut already. */
+  layersCut?: boolean;
   /** When pieces are cut; cloth and layer apart when it is not said. */
   order?: Order;
   /** Longest side of the piece, mm; a long one is tacked before it is pressed. */

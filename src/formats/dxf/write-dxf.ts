@@ -1,4 +1,4 @@
-import { grainLine, MARK_WORDS, markLines, type Mark, type OpenPiece, type PieceCut } from '../../core/pieces';
+import { grainLine, MARK_WORDS, markLines, type Mark, type OpenPiece, type GrainCut } from '../../core/pieces';
 import type { Placement } from '../../core/nesting';
 import { bounds, innermost, isInside, type Outline, type Point } from '../../core/shape';
 
@@ -12,7 +12,7 @@ export interface WrittenPiece {
   /** Direction of the grain line, degrees counter-clockwise from upright; null where there is none. */
   grain: number | null;
   /** How it lies to the grain. */
-  cut: PieceCut;
+  cut: GrainCut;
   /** It lies one way up only. */
   oneWay: boolean;
   /** Ends of the line that is laid at a fold; null where there is none. */
@@ -38,7 +38,7 @@ export interface WrittenLayout {
 export function writtenPiece(
   name: string,
   piece: OpenPiece,
-  lies: { cut: PieceCut; grain: number; oneWay?: boolean },
+  lies: { cut: GrainCut; grain: number; oneWay?: boolean },
   count: number,
 ): WrittenPiece {
   return {

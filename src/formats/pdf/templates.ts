@@ -11,7 +11,7 @@ export interface Template extends Omit<WrittenPiece, 'count'> {
   /** How many are cut, and which way up: “16, half of them face down”. */
   words: string;
   /** Lengths by which the finished piece is held against it, numbered in this order. */
-  lengths?: readonly { from: Point; to: Point; words: string }[];
+  lengths?: readonly { from: Point; to: Point; path?: readonly Point[]; words: string }[];
 }
 
 /** Kept free by printers, and what neighbouring sheets share, mm. */
@@ -150,7 +150,7 @@ function drawnLines(piece: Template, put: (p: Point) => Point): [Point, Point][]
     ...piece.marks.flatMap((mark) =>
       markLines(mark).flatMap((line) => line.slice(1).map((p, i): [Point, Point] => [put(line[i]!), put(p)])),
     ),
-    ...(piece.lengths ?? []).map(({ from, to }): [Point, Point] => [put(from), put(to)]),
+    ...(piece.lengths ?? []).flatMap(({ from, to, path }): [Point, Point][] => (path ? [] : [[put(from), put(to)]])),
     ...written,
     ...grain,
     name,
@@ -231,7 +231,10 @@ function draw(page: Page, piece: Template, put: (p: Point) => Point): void {
     if (crossed) page.line([x - 2, y + 2], [x + 2, y - 2], { weight: 0.3 });
     if (kind !== 'drill') page.text(MARK_WORDS[kind], [x + 3, y - 1.2], { size: 3.2 });
   }
-  (piece.lengths ?? []).forEach(({ from, to, words }, i) => {
+  (piece.lengths ?? []).forEach(({ from, to, path, words }, i) => {
+    // A curved edge is drawn by the outline itself; its number stands at its middle.
+    const middle = path && put(path[Math.floor(path.length / 2)]!);
+    if (middle) return page.text(`${i + 1}  ${words}`, [middle[0] + 2, middle[1] - 1.5], { size: 3.6, bold: true });
     const [a, b] = [put(from), put(to)];
     page.line(a, b, { weight: 0.35, dash: [5, 2] });
     // A fifth of the way along, where the lines do not cross yet.
@@ -239,6 +242,7 @@ function draw(page: Page, piece: Template, put: (p: Point) => Point): void {
       size: 3.6,
       bold: true,
     });
+    return undefined;
   });
   const name = nameAt(piece, put);
   page.text(piece.name, name.at, { size: 5, bold: true, centre: name.centre });

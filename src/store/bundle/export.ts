@@ -15,6 +15,7 @@ import { seams } from '../seams';
 import { stockThere } from '../stock';
 import type { Table } from '../table';
 import type { Bundle } from './import';
+import { BUNDLE_FORMAT } from './upgrade';
 
 const RECORD_ONLY = ['version', 'createdAt', 'updatedAt', 'origin', 'measuredBendingLength', 'fromTable', 'usedBy'];
 
@@ -50,7 +51,7 @@ export function exportBundle(db: Db): Bundle {
   const usedMotifs = hooped.map(({ motifId }) => motifId);
   return {
     format: 'nembrel-bundle',
-    formatVersion: 2,
+    formatVersion: BUNDLE_FORMAT,
     cloths: withUsed(db, cloths, usedCloths, ({ origin }) => origin === 'own'),
     layers: withUsed(db, layers, [...usedOf('layer'), ...stacked], ({ origin, inStock }) => origin === 'own' || inStock),
     projects: openProjects.map(portable),

@@ -1,3 +1,5 @@
+import { InputError } from '../../core/input-error';
+
 type Row = Record<string, unknown>;
 
 const rows = (value: unknown): Row[] => (Array.isArray(value) ? (value as Row[]) : []);
@@ -25,19 +27,15 @@ function present(row: Row): Row {
   return Object.fromEntries(Object.entries(row).filter(([, value]) => value !== undefined));
 }
 
-/**
- * A bundle as this version writes it, whatever version wrote it. What is no bundle at all is handed on as it is: the schema says so.
- *
- * @param bundle as it was read, not checked yet
- */
-export function upgradeBundle(bundle: unknown): unknown {
-  if (!isRow(bundle) || bundle['formatVersion'] !== 1) return bundle;
-  const { parts, ...rest } = bundle;
+/** Format that this version writes. */
+export const BUNDLE_FORMAT = 3;
+
+/** The first version knew parts: one row where the second has a piece, a cut and a job. */
+function fromFirst({ parts, ...bundle }: Row): Row {
   const done = rows(parts).map((part, i) => split(isRow(part) ? part : {}, i + 1));
   const ofJob = (list: unknown) => rows(list).map((row) => (isRow(row) ? renamed(row, { partId: 'jobId' }) : row));
   return {
-    ...rest,
-    formatVersion: 2,
+    ...bundle,
     pieces: done.map(({ piece }) => present(piece)),
     cuts: done.map(({ cut }) => present(cut)),
     jobs: done.map(({ job }) => present(job)),
@@ -48,4 +46,43 @@ export function upgradeBundle(bundle: unknown): unknown {
       ? {}
       : { tables: rows(bundle['tables']).map((row) => (isRow(row) ? renamed(row, { partIds: 'workIds' }) : row)) }),
   };
+}
+
+/** The second version kept the ticks of all copies in one list, those of later copies with their number before them: `2/hoop`. */
+function fromSecond(bundle: Row): Row {
+  if (bundle['hoopings'] === undefined) return bundle;
+  return {
+    ...bundle,
+    hoopings: rows(bundle['hoopings']).map((row) =>
+      isRow(row) && Array.isArray(row['prepared']) ? { ...row, prepared: ticksByCopy(row['prepared']) } : row,
+    ),
+  };
+}
+
+function ticksByCopy(ticks: readonly unknown[]): unknown[] {
+  const byCopy = new Map<number, unknown[]>();
+  for (const tick of ticks) {
+    const [, number, id] = /^(?:(\d{1,4})\/)?(.*)$/s.exec(String(tick))!;
+    const copy = Number(number ?? 0);
+    byCopy.set(copy, [...(byCopy.get(copy) ?? []), typeof tick === 'string' ? id : tick]);
+  }
+  return [...byCopy].map(([copy, done]) => ({ copy, ticks: done }));
+}
+
+/**
+ * A bundle as this version writes it, whatever version wrote it. What is no bundle at all is handed on as it is: the schema says so.
+ *
+ * @param bundle as it was read, not checked yet
+ * @throws {InputError} when a newer version wrote it
+ */
+export function upgradeBundle(bundle: unknown): unknown {
+  if (!isRow(bundle)) return bundle;
+  const { formatVersion } = bundle;
+  if (typeof formatVersion === 'number' && formatVersion > BUNDLE_FORMAT)
+    throw new InputError(
+      'formatVersion',
+      `is ${formatVersion}: a newer Nembrel wrote this file, and this one reads bundles up to ${BUNDLE_FORMAT}. Update Nembrel, then bring it in again`,
+    );
+  const second = formatVersion === 1 ? fromFirst(bundle) : bundle;
+  return formatVersion === 1 || formatVersion === 2 ? { ...fromSecond(second), formatVersion: BUNDLE_FORMAT } : bundle;
 }

@@ -1,6 +1,7 @@
 import { benchRuns } from '../bench-runs';
 import type { Db } from '../database';
-import { withMeasured, type LogFields } from '../log';
+import { InputError } from '../../core/input-error';
+import { filedOfRun, withMeasured, type LogFields } from '../log';
 import { jobs } from '../jobs';
 import { requireKept } from './references';
 
@@ -19,4 +20,16 @@ export function requireLog(db: Db, body: LogBody, current?: LogFields): LogField
   ] as const;
   requireKept(db, references, current);
   return withMeasured(body);
+}
+
+/** A new entry: besides, a run is filed once for each of its jobs. @throws {InputError} naming the field */
+export function requireNewLog(db: Db, body: LogBody): LogFields {
+  const fields = requireLog(db, body);
+  const { benchRunId, jobId } = body;
+  if (benchRunId !== null && jobId !== null && filedOfRun(db, benchRunId).includes(jobId))
+    throw new InputError(
+      'benchRunId',
+      'is of a run that is filed for this job already; the logbook has its entry, which can be corrected there',
+    );
+  return fields;
 }

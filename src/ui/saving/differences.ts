@@ -1,4 +1,7 @@
 import { capital } from '../../core/letters';
+import type { LengthSystem } from '../../core/units';
+import { labelOf, numberWords } from './field-words';
+
 /** A field in which two versions of a record differ: its name in words, and both values in words. */
 export interface Difference {
   field: string;
@@ -18,9 +21,14 @@ const LONGEST_TEXT = 80;
  * In which fields two versions differ, down into nested ones. What is shown is worked out from the fields themselves, so
  * that none can be forgotten.
  *
- * @param words names of fields, where the plain name of the field would not do
+ * @param words names of fields on this screen, where they differ from the usual ones @param system in which lengths are told
  */
-export function differences(mine: object, theirs: object, words: Readonly<Record<string, string>> = {}): Difference[] {
+export function differences(
+  mine: object,
+  theirs: object,
+  words: Readonly<Record<string, string>> = {},
+  system: LengthSystem = 'metric',
+): Difference[] {
   const found: Difference[] = [];
   compare(mine, theirs, []);
   return found.length <= MOST_SHOWN
@@ -36,7 +44,7 @@ export function differences(mine: object, theirs: object, words: Readonly<Record
       }
     } else if (isListOfRecords(a) && isListOfRecords(b) && a.length === b.length) {
       a.forEach((each, i) => compare(each, b[i], [...path, String(i + 1)]));
-    } else found.push({ field: named(path, words), mine: inWords(a), theirs: inWords(b) });
+    } else found.push({ field: named(path, words), mine: inWords(a, path, system), theirs: inWords(b, path, system) });
   }
 }
 
@@ -48,6 +56,12 @@ export function same(a: unknown, b: unknown): boolean {
   return [...new Set([...Object.keys(a), ...Object.keys(b)])].every((key) => same(a[key], b[key]));
 }
 
+/** Whether a record has everything that was to be saved: the save arrived, only its answer did not. */
+export function arrived(body: object, current: object): boolean {
+  const kept = current as Record<string, unknown>;
+  return Object.entries(body).every(([key, value]) => key === 'version' || same(value, kept[key]));
+}
+
 function isRecord(value: unknown): value is Record<string, unknown> {
   return typeof value === 'object' && value !== null && !Array.isArray(value);
 }
@@ -56,25 +70,34 @@ function isListOfRecords(value: unknown): value is Record<string, unknown>[] {
   return Array.isArray(value) && value.length > 0 && value.length <= LONGEST_LIST && value.every(isRecord);
 }
 
-/** `['stack', 'layers', '1', 'cut', 'trim']` → “Stack, layers 1, cut, trim”. */
+/** `['stack', 'layers', '1', 'cut', 'trim']` → “Layers, layers 1, cut, trimmed by”. */
 function named(path: readonly string[], words: Readonly<Record<string, string>>): string {
-  const spelled = path.map((key, i) => (i === 0 ? words[key] : undefined) ?? spaced(key));
-  const text = spelled.reduce((all, each) => (all === '' ? each : /^\d+$/.test(each) ? `${all} ${each}` : `${all}, ${each}`), '');
+  const spelled = path.map((key, i) => (i === 0 ? words[key] : undefined) ?? labelOf(key));
+  const text = spelled.reduce(
+    (all, each) =>
+      all === '' ? each : /^\d+$/.test(each) ? `${all} ${each}` : `${all}, ${each.charAt(0).toLowerCase()}${each.slice(1)}`,
+    '',
+  );
   return capital(text);
 }
 
-function spaced(key: string): string {
-  return key.replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`);
-}
-
-function inWords(value: unknown): string {
+function inWords(value: unknown, path: readonly string[], system: LengthSystem): string {
   if (value === null || value === undefined || value === '') return 'nothing';
   if (typeof value === 'boolean') return value ? 'yes' : 'no';
-  if (typeof value === 'number') return String(Math.round(value * 1000) / 1000);
-  if (typeof value === 'string') return value.length > LONGEST_TEXT ? `${value.slice(0, LONGEST_TEXT)} …` : value;
+  // An entry of a list is told as the list is.
+  const field = path.findLast((key) => !/^\d+$/.test(key)) ?? '';
+  if (typeof value === 'number') return numberWords(field, value, system);
+  if (typeof value === 'string')
+    return value.length > LONGEST_TEXT
+      ? `${value.slice(0, LONGEST_TEXT)} …`
+      : /^[a-z-]+$/.test(value)
+        ? value.replace(/-/g, ' ')
+        : value;
   if (Array.isArray(value)) {
     const plain = value.every((each) => typeof each !== 'object');
-    return plain && value.length <= 2 * LONGEST_LIST ? value.map(inWords).join(', ') || 'none' : `${value.length} entries`;
+    return plain && value.length <= 2 * LONGEST_LIST
+      ? value.map((each) => inWords(each, path, system)).join(', ') || 'none'
+      : `${value.length} entries`;
   }
   const record = value as Record<string, unknown>;
   const title = record['title'] ?? record['name'];

@@ -1,5 +1,5 @@
 import { type ApiError, call } from '../api';
-import { same } from './differences';
+import { arrived } from './differences';
 import { allUnsaved, forgetUnsaved, type Unsaved } from './unsaved';
 
 /** What became of a change that an earlier page could not get confirmed. */
@@ -32,9 +32,7 @@ export async function resend(unsaved: Unsaved, version = unsaved.body.version): 
     if (error.status === 0) return undefined;
     if (error.status !== 409) return { kind: 'refused', unsaved, why: error.message };
     const current = error.current as { version: number } & Record<string, unknown>;
-    // It had arrived after all; only the answer did not.
-    const arrived = Object.entries(body).every(([key, value]) => key === 'version' || same(value, current[key]));
-    if (!arrived) return { kind: 'conflict', unsaved, current };
+    if (!arrived(body, current)) return { kind: 'conflict', unsaved, current };
     forgetUnsaved(address);
     return { kind: 'saved', address };
   }

@@ -1,4 +1,5 @@
 import { ApiError, call } from '../api';
+import { arrived } from './differences';
 import { forgetUnsaved, keepUnsaved } from './unsaved';
 
 export interface Versioned {
@@ -159,17 +160,12 @@ export class Saver<T extends Versioned> {
       const saved = was
         ? await call<T>('PUT', this.address(was), this.body(sent))
         : await call<T>('POST', this.options.create ?? this.options.base, this.body(sent));
-      this.failures = 0;
-      // What was changed while this was on its way is still to be saved.
-      this.pending = this.pending === sent ? undefined : this.pending;
-      if (!this.pending) forgetUnsaved(this.address(saved));
-      this.tell({ record: saved, unsaved: this.pending !== undefined, saving: false, away: false, error: undefined });
-      if (this.pending) this.keep();
-      return saved;
+      return this.confirmed(sent, was ? { ...was, ...saved } : saved);
     } catch (problem) {
       const error = problem instanceof ApiError ? problem : new ApiError((problem as Error).message, 0, null);
       if (error.status === 409 && was && error.current) {
         const theirs = error.current as T;
+        if (arrived(this.body(sent), theirs)) return this.confirmed(sent, theirs);
         this.tell({ saving: false, away: false, conflict: { mine: { ...was, ...this.pending, version: was.version }, theirs } });
       } else if (error.status === 0 || error.status >= 502) {
         this.tell({ saving: false, away: true, error: undefined });
@@ -177,6 +173,17 @@ export class Saver<T extends Versioned> {
       } else this.tell({ saving: false, away: false, error });
       return undefined;
     }
+  }
+
+  /** What was sent is kept. */
+  private confirmed(sent: Partial<T>, saved: T): T {
+    this.failures = 0;
+    // What was changed while this was on its way is still to be saved.
+    this.pending = this.pending === sent ? undefined : this.pending;
+    if (!this.pending) forgetUnsaved(this.address(saved));
+    this.tell({ record: saved, unsaved: this.pending !== undefined, saving: false, away: false, error: undefined });
+    if (this.pending) this.keep();
+    return saved;
   }
 
   private plan(after: number): void {

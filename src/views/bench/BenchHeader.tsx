@@ -1,8 +1,7 @@
 import { ArrowLeft, DoorOpen, FastForward, Pointer, Speech, TimerReset, Volume2, VolumeX } from 'lucide-react';
 import { formatDuration } from '../../core/units';
 import type { BenchRun } from '../../store/bench-runs';
-import { back } from './bench-moves';
-import { canSpeak } from './sounds';
+import { canSpeak } from '../../ui/sounds';
 import { useEffect, useState } from 'react';
 import type { useBenchRun } from './use-bench-run';
 
@@ -15,7 +14,7 @@ interface Props {
 /** Top of the bench: what is worked on, what cools or dries, how stops go on, sound, the way back and out. */
 export default function BenchHeader({ run, bench, projectId }: Props) {
   const { plan } = run;
-  const { state, now, loud, flowing, spoken, move, toggleFlow, toggleSound, toggleVoice } = bench;
+  const { state, now, loud, flowing, spoken, make, goBack, toggleFlow, toggleSound, toggleVoice } = bench;
   // Only the browser knows whether it can speak.
   const [speaks, setSpeaks] = useState(false);
   useEffect(() => setSpeaks(canSpeak()), []);
@@ -32,7 +31,7 @@ export default function BenchHeader({ run, bench, projectId }: Props) {
               key={timer.endsAt}
               type="button"
               className={`btn ${rest === 0 ? 'btn-accent' : 'btn-outline'} max-w-96 text-xl!`}
-              onClick={() => move({ ...state, timers: state.timers.filter((each) => each !== timer) })}
+              onClick={() => make({ kind: 'dismiss', endsAt: timer.endsAt })}
               aria-label={`${timer.label}: ${rest === 0 ? 'time is up' : formatDuration(rest)}. Take it away.`}
             >
               <TimerReset size={18} aria-hidden="true" />
@@ -68,7 +67,7 @@ export default function BenchHeader({ run, bench, projectId }: Props) {
             <Speech size={22} aria-hidden="true" />
           </button>
         )}
-        <button type="button" className="btn btn-ghost" onClick={() => move(back(state))}>
+        <button type="button" className="btn btn-ghost" onClick={goBack}>
           <ArrowLeft size={20} aria-hidden="true" /> Back
         </button>
         <a className="btn btn-ghost" href={plan.works ? '/bench' : `/projects/${projectId}?job=${run.jobId}&stage=apply`}>

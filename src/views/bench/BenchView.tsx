@@ -1,13 +1,15 @@
 import { formatDuration, type LengthSystem } from '../../core/units';
 import { keepUnits } from '../../ui/text';
 import { UnitsProvider } from '../../ui/units-context';
-import type { BenchRun, BenchStep } from '../../store/bench-runs';
+import type { BenchStep } from '../../core/bench';
+import type { BenchRun } from '../../store/bench-runs';
 import BenchDone from './BenchDone';
 import BenchHeader from './BenchHeader';
 import { useBenchRun } from './use-bench-run';
+import ChangedSince from './ChangedSince';
 import CheckBoxes from './CheckBoxes';
-import type { JobLog } from './job-log';
-import { mistedFirst, outlineOf, setAside, placeOf, stopsOf } from './bench-moves';
+import type { JobLog } from '../../server/job-log';
+import { mistedFirst, outlineOf, placeOf, stopsOf } from '../../core/bench';
 import DampButtons from './DampButtons';
 import { Meanwhile } from './PlanNow';
 import PressDrawing from './PressDrawing';
@@ -24,20 +26,24 @@ interface Props {
   projectId: string;
   /** What is filed of each job, by its id. */
   logs: Record<string, JobLog>;
+  /** Ids of its jobs that are in the logbook already. */
+  filed: readonly string[];
+  /** Names of its jobs whose layers were changed since it was planned. */
+  changed: readonly string[];
 }
 
 /** Other work is only offered while something waits for so long, s. */
 const WORTH_FILLING = 180;
 
 /** The bench: one step at a time, for hands that hold an iron. Every move is kept at once, so a reload goes on where it was. */
-export default function BenchView({ run, units, sound, projectId, logs }: Props) {
+export default function BenchView({ run, units, sound, projectId, logs, filed, changed }: Props) {
   const bench = useBenchRun(run, sound);
-  const { state, finished, flash, trouble, step, left, action, running, move, tap } = bench;
+  const { state, finished, flash, trouble, step, left, action, running, make, tap } = bench;
   const { plan } = run;
   if (finished)
     return (
       <UnitsProvider value={units}>
-        <BenchDone run={{ ...run, state }} projectId={projectId} logs={logs} />
+        <BenchDone run={{ ...run, state }} projectId={projectId} logs={logs} filed={filed} />
       </UnitsProvider>
     );
   const stops = step?.stops ?? [];
@@ -62,6 +68,7 @@ export default function BenchView({ run, units, sound, projectId, logs }: Props)
         Bench: {plan.pieceName}, {plan.stackTitle}
       </h1>
       <BenchHeader run={run} bench={bench} projectId={projectId} />
+      <ChangedSince runId={run.id} names={changed} />
       {trouble && (
         <p role="alert" className="mt-2 rounded-box bg-error p-2 font-semibold text-error-content">
           {trouble}
@@ -121,7 +128,7 @@ export default function BenchView({ run, units, sound, projectId, logs }: Props)
                 checks={step.checks}
                 ticked={state.checks}
                 narrow={Boolean(drawn)}
-                onTick={(checks) => move({ ...state, checks })}
+                onTick={(check, on) => make({ kind: 'tick', check, on })}
               />
             )}
             {actOf(step) === 'hoop' && (
@@ -143,7 +150,7 @@ export default function BenchView({ run, units, sound, projectId, logs }: Props)
           {bigWord}
         </button>
         {action.kind === 'finish' && running.length > 0 && (
-          <button type="button" className="btn btn-outline h-24! px-6 text-xl!" onClick={() => move(state, true)}>
+          <button type="button" className="btn btn-outline h-24! px-6 text-xl!" onClick={() => make({ kind: 'finish' })}>
             Finish all the same
           </button>
         )}
@@ -152,7 +159,7 @@ export default function BenchView({ run, units, sound, projectId, logs }: Props)
           <button
             type="button"
             className="btn btn-outline h-24! px-6 text-xl!"
-            onClick={() => move(setAside(plan, state, Date.now()))}
+            onClick={() => make({ kind: 'aside', step: state.step })}
           >
             Let it run, go on
           </button>

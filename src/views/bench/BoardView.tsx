@@ -2,7 +2,7 @@ import { CalendarClock, Droplets, Play, TimerReset } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { formatDuration } from '../../core/units';
 import { call, plainMessage, type ApiError } from '../../ui/api';
-import { counted, keepUnits } from '../../ui/text';
+import { counted, keepUnits, readableDate } from '../../ui/text';
 import type { PressTool } from '../../core/press';
 import PlanNow from './PlanNow';
 import ToolChoice from './ToolChoice';
@@ -81,6 +81,23 @@ export default function BoardView({ board, press }: { board: BenchBoard; press: 
           </ul>
         )}
       </section>
+      {board.toFile.length > 0 && (
+        <section className="mt-6" aria-label="Done, to be filed">
+          <h2 className="chalk-heading">Done, to be filed</h2>
+          <ul className="mt-1">
+            {board.toFile.map(({ id, name, runId, finishedAt }) => (
+              <li key={id} className="flex min-h-[48px] flex-wrap items-center justify-between gap-x-3">
+                <span>
+                  <strong>{name}</strong>, worked on {readableDate(finishedAt)}
+                </span>
+                <a className="btn" href={`/bench/${runId}`}>
+                  File how it came out
+                </a>
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
       <section className="mt-6" aria-label="What can be done next">
         <div className="flex flex-wrap items-center justify-between gap-3">
           <h2 className="chalk-heading">Next</h2>

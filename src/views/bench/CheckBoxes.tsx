@@ -1,7 +1,7 @@
 interface Props {
   checks: string[];
   ticked: string[];
-  onTick: (ticked: string[]) => void;
+  onTick: (check: string, on: boolean) => void;
   /** A drawing stands beside them. */
   narrow: boolean;
 }
@@ -31,7 +31,7 @@ export default function CheckBoxes({ checks, ticked, onTick, narrow }: Props) {
                 type="checkbox"
                 className={`checkbox checkbox-success ${close ? '' : 'checkbox-lg'}`}
                 checked={ticked.includes(check)}
-                onChange={(e) => onTick(e.target.checked ? [...ticked, check] : ticked.filter((c) => c !== check))}
+                onChange={(e) => onTick(check, e.target.checked)}
               />
               {check}
             </label>
@@ -39,7 +39,7 @@ export default function CheckBoxes({ checks, ticked, onTick, narrow }: Props) {
         ))}
       </ul>
       {checks.length > 3 && open.length > 0 && (
-        <button type="button" className="btn btn-outline mt-3" onClick={() => onTick([...ticked, ...open])}>
+        <button type="button" className="btn btn-outline mt-3" onClick={() => open.forEach((check) => onTick(check, true))}>
           {open.length === checks.length ? `All ${checks.length} are right` : 'The rest is right too'}
         </button>
       )}

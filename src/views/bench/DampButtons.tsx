@@ -1,6 +1,6 @@
-import type { BenchPlan } from '../../store/bench-runs';
+import type { BenchPlan } from '../../core/bench';
 import { formatDuration } from '../../core/units';
-import { felt, moreSeconds, stillWet } from './bench-moves';
+import { moreSeconds, type BenchMove } from '../../core/bench';
 import type { useBenchRun } from './use-bench-run';
 
 interface Props {
@@ -11,19 +11,19 @@ interface Props {
 }
 
 /** How the cloth on the line feels: too wet, right before its time, or gone dry. */
-export default function DampButtons({ bench: { state, left, move }, plan, until }: Props) {
-  const button = (words: string, next: () => Parameters<typeof move>[0]) => (
-    <button type="button" className="btn btn-outline h-24! px-6 text-xl!" onClick={() => move(next())}>
+export default function DampButtons({ bench: { state, left, make }, plan, until }: Props) {
+  const { step } = state;
+  const button = (words: string, move: BenchMove) => (
+    <button type="button" className="btn btn-outline h-24! px-6 text-xl!" onClick={() => make(move)}>
       {words}
     </button>
   );
   return (
     <>
-      {left === undefined &&
-        button(`Still wet: ${formatDuration(moreSeconds(plan, state))} more`, () => stillWet(plan, state, Date.now()))}
+      {left === undefined && button(`Still wet: ${formatDuration(moreSeconds(plan, state))} more`, { kind: 'longer', step })}
       {left !== undefined &&
-        button(until === 'damp' ? 'It is damp already' : 'It is dry already', () => felt(state, 'right', Date.now()))}
-      {until === 'damp' && button('It has gone dry', () => felt(state, 'too-dry', Date.now()))}
+        button(until === 'damp' ? 'It is damp already' : 'It is dry already', { kind: 'felt', step, found: 'right' })}
+      {until === 'damp' && button('It has gone dry', { kind: 'felt', step, found: 'too-dry' })}
     </>
   );
 }

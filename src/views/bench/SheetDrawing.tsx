@@ -1,5 +1,5 @@
 import { bounds, transformed, type Outline } from '../../core/shape';
-import type { BenchSheet, BenchStep } from '../../store/bench-runs';
+import type { BenchSheet, BenchStep } from '../../core/bench';
 
 interface Props {
   sheet: BenchSheet;

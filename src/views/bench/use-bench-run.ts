@@ -1,10 +1,10 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
-import type { BenchRun, BenchState } from '../../store/bench-runs';
-import { act, actionFor, back, felt, ringOut, secondsLeft, stamped } from './bench-moves';
-import { ring, say, SET_DOWN, STOP_ENDS, timerMotif } from './sounds';
+import type { BenchRun } from '../../store/bench-runs';
+import { actionFor, benchMoved, secondsLeft, type BenchMove, type BenchStanding } from '../../core/bench';
+import { useMoves } from '../../ui/use-moves';
+import { ring, say, SET_DOWN, STOP_ENDS, timerMotif } from '../../ui/sounds';
 import { useClock } from './use-clock';
-import { useSavedState } from './use-saved-state';
 
 /** Kept in the browser: each stop waits for a tap; what comes is said aloud. */
 const TAPPED = 'nembrel-bench-tapped';
@@ -22,14 +22,23 @@ function useSwitch(key: string): [on: boolean, toggle: () => void] {
   return [on, toggle];
 }
 
+/** How often it is asked whether the run was moved on at another tablet, ms. */
+const ASKED_EVERY = 1000;
+
+const standing = ({ state, finishedAt }: BenchRun): BenchStanding => ({ state, finished: finishedAt !== null });
+
 /** A run at the bench: where it stands, its clocks and sounds, and how it is moved on. */
 export function useBenchRun(run: BenchRun, sound: boolean) {
   const { plan } = run;
-  const { state, finished, trouble, move: save } = useSavedState(run);
-  const move = useCallback(
-    (next: BenchState, done?: boolean) => save(stamped(plan, state, next, Date.now()), done),
-    [save, plan, state],
-  );
+  const moved = useCallback((was: BenchStanding, move: BenchMove, at: number) => benchMoved(plan, was, move, at), [plan]);
+  const [over, setOver] = useState(run.finishedAt !== null);
+  const moves = useMoves<BenchRun, BenchStanding, BenchMove>({
+    ...{ path: `/api/bench/${run.id}`, start: run, standing, moved },
+    every: over ? undefined : ASKED_EVERY,
+  });
+  const { make, trouble } = moves;
+  const { state, finished } = moves.now;
+  useEffect(() => setOver(finished), [finished]);
   const now = useClock();
   const [flash, setFlash] = useState(false);
   const [loud, setLoud] = useState(sound);
@@ -47,8 +56,8 @@ export function useBenchRun(run: BenchRun, sound: boolean) {
     if (loud) ring(audio.current, STOP_ENDS);
     setFlash(true);
     setTimeout(() => setFlash(false), 350);
-    move(ringOut(plan, state, tapped ? undefined : Date.now()));
-  }, [left, state, plan, move, loud, finished, tapped]);
+    make({ kind: 'rung', step: state.step, stop: state.stop, flowing: !tapped });
+  }, [left, state, make, loud, finished, tapped]);
 
   const seconds = step?.kind === 'press' ? step.seconds : undefined;
   const setDown = left !== undefined && seconds !== undefined && left <= seconds;
@@ -80,15 +89,24 @@ export function useBenchRun(run: BenchRun, sound: boolean) {
     audio.current ??= new AudioContext();
     if (finished) return;
     // What is still warm moves in the hand: the run ends when it has cooled, or when somebody says so.
-    if (action.kind === 'finish') return running.length === 0 ? move(state, true) : undefined;
-    const right = step?.until !== undefined && action.kind === 'next';
-    move(right ? felt(state, 'right', Date.now()) : act(state, action, Date.now()));
-  }, [action, finished, move, state, step, running.length]);
+    const { step: at, stop } = state;
+    switch (action.kind) {
+      case 'finish':
+        return running.length === 0 ? make({ kind: 'finish' }) : undefined;
+      case 'next':
+        return make(step?.until === undefined ? { kind: 'next', step: at } : { kind: 'felt', step: at, found: 'right' });
+      case 'start':
+        return make({ kind: 'start', step: at, stop, seconds: action.seconds });
+      default:
+        return make({ kind: action.kind, step: at, stop });
+    }
+  }, [action, finished, make, state, step, running.length]);
+  const goBack = useCallback(() => make({ kind: 'back', step: state.step, stop: state.stop }), [make, state.step, state.stop]);
   useHotkeys('space', tap, { preventDefault: true, enabled: !finished }, [tap]);
-  useHotkeys('backspace', () => move(back(state)), { preventDefault: true, enabled: !finished }, [state]);
+  useHotkeys('backspace', goBack, { preventDefault: true, enabled: !finished }, [goBack]);
 
   return {
-    ...{ state, finished, trouble, now, flash, step, left, action, running, move, tap },
+    ...{ state, finished, trouble, now, flash, step, left, action, running, make, tap, goBack },
     ...{ loud, toggleSound: () => setLoud(!loud), flowing: !tapped, toggleFlow, spoken, toggleVoice },
   };
 }

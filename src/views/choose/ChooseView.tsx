@@ -17,6 +17,7 @@ import MoreWishes from './MoreWishes';
 import RuledOut from './RuledOut';
 import Sentence from './Sentence';
 import { likeName } from './like-words';
+import AskDialog from '../../ui/AskDialog';
 import { useTakeBack, type FromJob } from './use-take-back';
 import { useRefused } from './use-refused';
 import { askedWith, partOf, toQuery, type SentenceState } from './sentence-state';
@@ -118,6 +119,15 @@ export default function ChooseView({ units, currency, ways, cloths, from, trim, 
 
   return (
     <UnitsProvider value={units}>
+      {back?.asked && (
+        <AskDialog
+          title={`Another stack for “${back.name}”?`}
+          words={back.asked.lost}
+          yes="Take it all the same"
+          onYes={back.asked.yes}
+          onClose={back.asked.no}
+        />
+      )}
       <Sentence
         state={state}
         cloths={cloths}

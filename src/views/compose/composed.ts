@@ -81,6 +81,7 @@ export function stackOf(
     })),
     predicted,
     reasons,
+    own: true,
     cautions: [...stops.map(({ words }) => words), ...cautions].slice(0, 30),
     ...(schools ? { schools } : {}),
     ...(stops.length > 0 ? { accepted: [...new Set(stops.map(({ id }) => id))] } : {}),

@@ -9,7 +9,7 @@ import { useUnits } from '../../ui/units-context';
 import type { Cloth } from '../../store/cloths';
 import { readNumber, readOptional } from '../../ui/form/reading';
 import { readFibres, WIDTH_HINT, writeFibres } from './draft-parsing';
-import RecordDialog from './RecordDialog';
+import RecordDialog from '../../ui/form/RecordDialog';
 
 interface Props {
   /** Absent for a new cloth. */

@@ -27,7 +27,7 @@ import { useUnits } from '../../ui/units-context';
 import type { Layer } from '../../store/layers';
 import { readNumber, readOptional } from '../../ui/form/reading';
 import { readFibres, WIDTH_HINT, writeFibres } from './draft-parsing';
-import RecordDialog from './RecordDialog';
+import RecordDialog from '../../ui/form/RecordDialog';
 
 interface Props {
   /** Absent for a new layer. */

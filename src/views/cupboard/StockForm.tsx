@@ -14,7 +14,7 @@ import { useUnits } from '../../ui/units-context';
 import type { Stock } from '../../store/stock';
 import { readNumber } from '../../ui/form/reading';
 import { WIDTH_HINT } from './draft-parsing';
-import RecordDialog from './RecordDialog';
+import RecordDialog from '../../ui/form/RecordDialog';
 
 /** A cloth or layer that something can be kept of. */
 export interface StockMaterial {

@@ -1,13 +1,13 @@
 import { CalendarDays, Printer, RotateCcw } from 'lucide-react';
 import { useMemo } from 'react';
 import { PACES, type Pace, type Paces } from '../../core/learn';
-import { NOTHING_DONE, planDay, stillPlanned, type DayTask } from '../../core/schedule';
+import { planDay, stillPlanned, type DayPlan, type DayTask, type DayWishes } from '../../core/schedule';
 import { useAsked } from '../../ui/query';
 import { SelectField } from '../../ui/form/form-fields';
 import { counted, keepUnits } from '../../ui/text';
 import type { BenchBoard } from '../../server/bench-board';
 import type { DayRun } from '../../server/day-work';
-import type { DayPlan, KeptDayPlan } from '../../store/day-plan';
+import type { KeptDayPlan } from '../../store/day-plan';
 import { useDayPlan } from './use-day-plan';
 import EveningPlan from './EveningPlan';
 
@@ -37,6 +37,9 @@ function minutesOf(from: string): number {
   return match ? Number(match[1]) * 60 + Number(match[2]) : 18 * 60;
 }
 
+/** One touch makes a task so much later, minutes. */
+const LATE_BY = 5;
+
 /** Before the first answer. */
 const NONE: DayRun[] = [];
 
@@ -61,11 +64,8 @@ function ownWords(paces: Paces): string {
 
 /** The working day: which runs, in which order, what goes alongside, until when. */
 export default function DayView({ board, kept, paces }: Props) {
-  const plan = useDayPlan(kept, () => ({
-    ...{ jobIds: [], runIds: board.runs.filter(({ scrap }) => !scrap).map(({ id }) => id), people: 1, irons: 1 },
-    ...{ evening: 0, from: '19:00' },
-    ...NOTHING_DONE,
-  }));
+  const begun = useMemo(() => board.runs.filter(({ scrap }) => !scrap).map(({ id }) => id), [board]);
+  const plan = useDayPlan(kept, begun);
   const { jobIds, runIds, people, irons, evening, aim = 'shortest', from, done: ticked, late: lateness } = plan.now;
   const ready = useMemo(() => board.ready.flatMap(({ project, jobs }) => jobs.map((job) => ({ ...job, project }))), [board]);
   // What was chosen before may be begun, filed or deleted by now.
@@ -82,24 +82,14 @@ export default function DayView({ board, kept, paces }: Props) {
     [runs, ticked, lateness, people, irons, evening, aim],
   );
   const start = minutesOf(from);
-  const toggle = (field: 'jobIds' | 'runIds', id: string) =>
-    plan.set((was) => {
-      if (!still[field].includes(id)) return { ...was, [field]: [...was[field], id] };
-      // A run may be planned through a job that was begun in it.
-      const begun = field === 'runIds' ? (board.runs.find((run) => run.id === id)?.jobIds ?? []) : [id];
-      return {
-        ...was,
-        jobIds: was.jobIds.filter((each) => !begun.includes(each)),
-        runIds: was.runIds.filter((each) => each !== id),
-      };
-    });
-  const set = (change: Partial<DayPlan>) => plan.set((was) => ({ ...was, ...change }));
-  const done = (id: string) => plan.set((was) => ({ ...was, done: [...was.done, id] }));
-  const late = (id: string) =>
-    plan.set((was) => {
-      const before = was.late.find((each) => each.id === id)?.minutes ?? 0;
-      return { ...was, late: [...was.late.filter((each) => each.id !== id), { id, minutes: before + 5 }] };
-    });
+  const toggle = (field: 'jobIds' | 'runIds', id: string) => {
+    const none = { jobIds: [], runIds: [] };
+    if (!still[field].includes(id)) return plan.make({ kind: 'add', ...none, [field]: [id] });
+    // A run may be planned through a job that was begun in it.
+    const jobsOf = field === 'runIds' ? (board.runs.find((run) => run.id === id)?.jobIds ?? []) : [id];
+    plan.make({ kind: 'leave-out', jobIds: jobsOf, runIds: field === 'runIds' ? [id] : [] });
+  };
+  const set = (wishes: Partial<DayWishes>) => plan.make({ kind: 'wish', wishes });
   const saveCalendar = async () => {
     const { writeCalendar } = await import('../../formats/ics/calendar');
     const today = new Date();
@@ -216,13 +206,13 @@ export default function DayView({ board, kept, paces }: Props) {
                 evening={each}
                 runs={runs.map(({ id, name }) => ({ id, name: keepUnits(name) }))}
                 from={start}
-                onDone={done}
-                onLate={late}
+                onDone={(id) => plan.make({ kind: 'done', id })}
+                onLate={(id) => plan.make({ kind: 'late', id, minutes: LATE_BY })}
               />
             ))
           )}
           {(ticked.length > 0 || lateness.length > 0) && (
-            <button type="button" className="btn no-print" onClick={() => set(NOTHING_DONE)}>
+            <button type="button" className="btn no-print" onClick={() => plan.make({ kind: 'anew' })}>
               <RotateCcw size={18} aria-hidden="true" /> Plan it as if nothing were done or late
             </button>
           )}

@@ -7,7 +7,7 @@ import { useKeptForm } from '../../ui/form/use-kept-form';
 import { hoopSchema } from '../../schemas/hoop';
 import { useUnits } from '../../ui/units-context';
 import type { KeptHoop } from '../../store/hoops';
-import RecordDialog from '../cupboard/RecordDialog';
+import RecordDialog from '../../ui/form/RecordDialog';
 
 interface Props {
   /** Absent for a new one. */

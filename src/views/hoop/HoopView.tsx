@@ -229,7 +229,7 @@ function stageWords({ result, run, hoopPlace, stack, prepared, count }: Hooping)
   if (result) return result.washed ? 'Filed, and looked at after the wash' : 'Filed';
   if (run?.done && run.pieces >= count) return 'Sewn: check it';
   if (run) return count > 1 ? `Sewing, ${run.pieces} of ${count} done` : 'Sewing';
-  if (hoopPlace && stack) return prepared.length > 0 ? 'Being prepared' : 'Placed';
+  if (hoopPlace && stack) return prepared.some(({ ticks }) => ticks.length > 0) ? 'Being prepared' : 'Placed';
   return 'To be placed';
 }
 

@@ -227,7 +227,7 @@ function View({ hooping: start, startStage, ...data }: Props) {
 function nextStage({ result, run, hoopPlace, stack, prepared, count }: Hooping): Stage {
   if (result || (run?.done && run.pieces >= count)) return 'check';
   if (run) return 'sew';
-  if (hoopPlace && stack && prepared.length > 0) return 'prepare';
+  if (hoopPlace && stack && prepared.some(({ ticks }) => ticks.length > 0)) return 'prepare';
   return 'place';
 }
 

@@ -13,6 +13,7 @@ import {
 } from '../../core/hoop';
 import type { ChosenLayer } from '../../core/layers';
 import type { Outline } from '../../core/shape';
+import type { CopyTicks } from '../../store/hoopings';
 import { counted } from '../../ui/text';
 import { useUnits } from '../../ui/units-context';
 import { edgeWords } from './edge-words';
@@ -26,9 +27,8 @@ interface Props extends HoopingData {
   role: StitchRole;
   /** Number of the piece of the set that is in hand, from 0. */
   pieceNumber: number;
-  /** Ids of steps that are done, those of later pieces with the piece's number: `2/hoop`. */
-  prepared: readonly string[];
-  onPrepared: (prepared: string[]) => void;
+  prepared: readonly CopyTicks[];
+  onPrepared: (prepared: CopyTicks[]) => void;
   onNext: () => void;
 }
 
@@ -59,9 +59,13 @@ export default function PrepareStage({
   const steps = hoopingSteps(hoop, placed.floats, layers, starch !== undefined, placed.hoopPlace.angle);
   const folds = hoopFolds(placed.ground.outline, placed.place, placed.hoopPlace);
   const hoopTurn = turnWords(placed.hoopPlace.angle);
-  const key = (id: string) => (pieceNumber === 0 ? id : `${pieceNumber}/${id}`);
-  const isDone = (id: string) => prepared.includes(key(id));
-  const toggle = (id: string) => onPrepared(isDone(id) ? prepared.filter((each) => each !== key(id)) : [...prepared, key(id)]);
+  const ticks = prepared.find(({ copy }) => copy === pieceNumber)?.ticks ?? [];
+  const isDone = (id: string) => ticks.includes(id);
+  const toggle = (id: string) =>
+    onPrepared([
+      ...prepared.filter(({ copy }) => copy !== pieceNumber),
+      { copy: pieceNumber, ticks: isDone(id) ? ticks.filter((each) => each !== id) : [...ticks, id] },
+    ]);
   const ids = steps.flatMap(({ id, checks }) => (checks ? checks.map((_, i) => `${id}-${i}`) : [id]));
   const left = ids.filter((id) => !isDone(id)).length;
   return (

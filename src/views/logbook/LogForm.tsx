@@ -1,8 +1,9 @@
 import { useId, useMemo } from 'react';
 import { COVERS, type Cover, type Predicted } from '../../core/layers';
-import type { OpenPiece } from '../../core/pieces';
+import type { GrainCut, OpenPiece } from '../../core/pieces';
 import { checkLengths, judgeShape } from '../../core/press';
 import { formatLength, parseLengthBeside, type LengthSystem } from '../../core/units';
+import { OUTCOMES } from './outcomes';
 import ShapeCheck from './ShapeCheck';
 import { useWrite } from '../../ui/query';
 import { call } from '../../ui/api';
@@ -28,16 +29,13 @@ interface Props {
   ticked: string[];
   /** The piece itself, where its shape can be held against the pattern: as it is cut, with its smallest allowance, mm. */
   piece?: OpenPiece | undefined;
+  /** How the grain of its cloth runs along the pattern's arrow. */
+  grain?: GrainCut | undefined;
   /** Its cut, of which the check template is printed. */
   cutId?: string | undefined;
   onFiled: (entry: LogEntry) => void;
 }
 
-const OUTCOMES: [LogEntry['outcome'], string][] = [
-  ['good', 'It came out well'],
-  ['fair', 'It is passable'],
-  ['poor', 'It went wrong'],
-];
 const COVER_WORDS: Record<Cover, string> = {
   none: 'no cover',
   paper: 'baking paper',
@@ -62,13 +60,14 @@ function readable(text: string, byPattern: number, system: LengthSystem): number
 }
 
 /** Files how it went: outcome, checks, settings that were really used, and an overhang reading if one was taken. */
-export default function LogForm({ start, checks, ticked, piece, cutId, onFiled }: Props) {
+export default function LogForm({ start, checks, ticked, piece, grain, cutId, onFiled }: Props) {
   const id = useId();
   const units = useUnits();
-  const lengths = useMemo(() => (piece ? checkLengths(piece) : []), [piece]);
-  const allowance = Math.min(...(piece?.allowances.filter((mm) => mm > 0) ?? []), 10);
+  const lengths = useMemo(() => (piece ? checkLengths(piece, grain) : []), [piece, grain]);
+  const sewn = piece?.allowances.filter((mm) => mm > 0) ?? [];
+  const allowance = sewn.length > 0 ? Math.min(...sewn) : 0;
   const of = useKeptForm({
-    key: `log ${start.benchRunId ?? start.jobId ?? start.title}`,
+    key: `log ${start.benchRunId ?? ''} ${start.jobId ?? start.title}`,
     schema: logSchema,
     start: () => ({
       outcome: 'good' as LogEntry['outcome'],

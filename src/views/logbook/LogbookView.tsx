@@ -1,9 +1,11 @@
-import { Trash2 } from 'lucide-react';
 import { lazy, Suspense, useEffect, useState } from 'react';
 import { useRemoval } from '../../ui/use-removal';
-import PredictedMeasured from '../../ui/PredictedMeasured';
 import { counted, keepUnits, readableDate, today } from '../../ui/text';
+import type { LengthSystem } from '../../core/units';
 import Pager from '../../ui/Pager';
+import { UnitsProvider } from '../../ui/units-context';
+import EditEntry from './EditEntry';
+import LogRow, { OUTCOME_WORDS } from './LogRow';
 import { usePage, type Page } from '../../ui/use-page';
 import type { ListedEntry } from '../../store/lists';
 import type { LogEntry, MeasuredPair } from '../../store/log';
@@ -11,26 +13,30 @@ import type { LogEntry, MeasuredPair } from '../../store/log';
 /** Charts come after the entries: their library is large. */
 const PredictionChart = lazy(() => import('./PredictionChart'));
 
-const OUTCOMES: Record<LogEntry['outcome'], { words: string; badge: string; mark: string }> = {
-  good: { words: 'came out well', badge: 'badge-success', mark: '●' },
-  fair: { words: 'passable', badge: 'badge-accent', mark: '◐' },
-  poor: { words: 'went wrong', badge: 'badge-error', mark: '○' },
-};
-
 /** Everything that was filed, newest first, with what was expected against what was measured. */
 export default function LogbookView({
   start,
   due,
   measured,
+  units,
+  projects,
+  startProject,
 }: {
   /** Scraps whose wash is still to be looked at, earliest first. */
   due: { id: string; title: string; clothName: string; washDue: string; href: string }[];
   start: Page<ListedEntry>;
+  units: LengthSystem;
+  /** Projects by which it can be searched. */
+  projects: { id: string; name: string }[];
+  /** The project that is looked at to begin with; empty for all. */
+  startProject: string;
   measured: { pairs: MeasuredPair[]; total: number; inside: number };
 }) {
   const [search, setSearch] = useState('');
   const [outcome, setOutcome] = useState<LogEntry['outcome'] | 'all'>('all');
-  const list = usePage('/api/log', start, { search, outcome: outcome === 'all' ? '' : outcome });
+  const [project, setProject] = useState(startProject);
+  const [editing, setEditing] = useState<ListedEntry>();
+  const list = usePage('/api/log', start, { search, outcome: outcome === 'all' ? '' : outcome, project });
   const shown = list.rows;
   const remove = useRemoval<ListedEntry>({
     address: ({ id }) => `/api/log/${id}`,
@@ -61,7 +67,8 @@ export default function LogbookView({
     );
   }
   return (
-    <>
+    <UnitsProvider value={units}>
+      {editing && <EditEntry entry={editing} onSaved={list.put} onClose={() => setEditing(undefined)} />}
       <div className="flex flex-wrap items-end justify-between gap-4">
         <h1 className="text-2xl font-bold">Logbook</h1>
         <div className="flex flex-wrap items-end gap-3">
@@ -69,20 +76,33 @@ export default function LogbookView({
             Outcome
             <select className="select w-48" value={outcome} onChange={(e) => setOutcome(e.target.value as typeof outcome)}>
               <option value="all">every outcome</option>
-              {Object.entries(OUTCOMES).map(([key, { words }]) => (
+              {Object.entries(OUTCOME_WORDS).map(([key, { words }]) => (
                 <option key={key} value={key}>
                   {words}
                 </option>
               ))}
             </select>
           </label>
+          {projects.length > 0 && (
+            <label className="font-semibold">
+              Project
+              <select className="select w-56" value={project} onChange={(e) => setProject(e.target.value)}>
+                <option value="">every project</option>
+                {projects.map(({ id, name }) => (
+                  <option key={id} value={id}>
+                    {name}
+                  </option>
+                ))}
+              </select>
+            </label>
+          )}
           <label className="font-semibold">
             Search
             <input
               type="search"
               className="input w-64"
               value={search}
-              placeholder="cloth, layer, note …"
+              placeholder="cloth, layer, project …"
               onChange={(e) => setSearch(e.target.value)}
             />
           </label>
@@ -108,62 +128,9 @@ export default function LogbookView({
       )}
       <div className="mt-4 grid items-start gap-5 lg:grid-cols-[1fr_24rem]">
         <ol className="space-y-2">
-          {shown.map((entry) => {
-            const { project } = entry;
-            const words = OUTCOMES[entry.outcome];
-            return (
-              <li key={entry.id} className="sheet grid gap-x-4 gap-y-1 p-3 md:grid-cols-[1fr_13rem_44px]">
-                <div className="min-w-0">
-                  <p className="flex flex-wrap items-center gap-x-3">
-                    <span className="font-bold">{entry.title}</span>
-                    <span className={`badge ${words.badge}`}>
-                      <span aria-hidden="true">{words.mark}</span> {words.words}
-                    </span>
-                    <span className="quiet text-[0.92rem]">
-                      {readableDate(entry.doneOn)}
-                      {entry.kind === 'scrap' ? ', scrap test' : ''}
-                    </span>
-                  </p>
-                  <p>
-                    {keepUnits(entry.stackTitle)} on {entry.clothName}
-                    {project && (
-                      <>
-                        {', in '}
-                        <a
-                          className="font-semibold text-primary underline underline-offset-2"
-                          href={`/projects/${project.id}?job=${entry.jobId}&stage=file`}
-                        >
-                          {project.name}
-                        </a>
-                      </>
-                    )}
-                  </p>
-                  {entry.checks.failed.length > 0 && (
-                    <p className="text-[0.95rem]">Not ticked: {entry.checks.failed.join('; ')}</p>
-                  )}
-                  {entry.note && <p className="quiet text-[0.95rem]">{entry.note}</p>}
-                </div>
-                {entry.predictedBendingLength !== null ? (
-                  <PredictedMeasured
-                    predicted={entry.predictedBendingLength}
-                    low={entry.predictedLow!}
-                    high={entry.predictedHigh!}
-                    measured={entry.measuredBendingLength}
-                  />
-                ) : (
-                  <span />
-                )}
-                <button
-                  type="button"
-                  className="btn btn-ghost btn-icon"
-                  aria-label={`Take ${entry.title} of ${readableDate(entry.doneOn)} out`}
-                  onClick={() => remove(entry)}
-                >
-                  <Trash2 size={18} aria-hidden="true" />
-                </button>
-              </li>
-            );
-          })}
+          {shown.map((entry) => (
+            <LogRow key={entry.id} entry={entry} onEdit={() => setEditing(entry)} onRemove={() => remove(entry)} />
+          ))}
           {shown.length === 0 && <li className="py-4">Nothing filed has all of those words.</li>}
           <li>
             <Pager
@@ -194,6 +161,6 @@ export default function LogbookView({
           </aside>
         )}
       </div>
-    </>
+    </UnitsProvider>
   );
 }

@@ -4,7 +4,7 @@ import { TextInput } from '../../ui/form/form-fields';
 import { closedPath } from '../../ui/svg-path';
 import { useUnits } from '../../ui/units-context';
 
-const WAY_WORDS = { along: 'Along the grain', across: 'Across', bias: 'On the bias' } as const;
+const WAY_WORDS = { along: 'Along the grain', across: 'Across', bias: 'On the bias', edge: 'Along the curved edge' } as const;
 
 /** What a verdict asks for, with the largest difference in words. */
 function verdictWords({ verdict, differences }: ShapeJudged, write: (mm: number) => string): string {
@@ -19,13 +19,17 @@ function verdictWords({ verdict, differences }: ShapeJudged, write: (mm: number)
     case 'recut':
       return `It came out up to ${largest} short, more than its seam allowance can give. Cut it anew, larger by that, or put the layer on before it is cut.`;
     case 'lay-again':
-      return 'Longer one way and shorter the other: it was pulled out of shape. Damp it, coax it to the pattern, press it without moving the iron; then read again.';
+      return 'It was pulled out of shape: longer one way, or along a curve, than the other. Damp it, coax it to the pattern, press it without moving the iron; then read again.';
   }
 }
 
 /** Where the number of a length stands: outside the piece, so that narrow ones stay readable. */
 function besideLine(lengths: readonly CheckLength[], i: number, unit: number, [left, right]: [number, number]) {
-  const { way, from, to } = lengths[i]!;
+  const { way, from, to, path } = lengths[i]!;
+  if (path) {
+    const [x, y] = path[Math.floor(path.length / 2)]!;
+    return { x, y: -y - 7 * unit };
+  }
   const first = lengths.findIndex((each) => each.way === way) === i;
   const outLeft = left - 8 * unit;
   const outRight = right + 8 * unit;
@@ -63,7 +67,7 @@ export default function ShapeCheck({ outline, lengths, allowance, measured, pape
     <fieldset>
       <legend className="mb-1 font-semibold">Does it still have its shape?</legend>
       <p className="quiet">
-        Cold and flat, with the ruler along the lines that are drawn. Leave empty what you did not measure.
+        Cold and flat, with the ruler along the lines that are drawn, a tape along curves. Leave empty what you did not measure.
         {paper && (
           <>
             {' '}
@@ -83,10 +87,11 @@ export default function ShapeCheck({ outline, lengths, allowance, measured, pape
           aria-label={`The piece with the ${lengths.length} lengths to measure, numbered`}
         >
           <path d={closedPath(outline)} fill="var(--color-base-100)" stroke="var(--ink)" strokeWidth={unit} />
-          {lengths.map(({ from, to }, i) => (
+          {lengths.map(({ from, to, path = [from, to] }, i) => (
             <g key={i}>
               <path
-                d={`M${from[0]} ${-from[1]}L${to[0]} ${-to[1]}`}
+                d={path.map(([x, y], k) => `${k === 0 ? 'M' : 'L'}${x} ${-y}`).join('')}
+                fill="none"
                 stroke="var(--chalk)"
                 strokeWidth={1.4 * unit}
                 strokeDasharray={`${3 * unit} ${2 * unit}`}

@@ -6,11 +6,14 @@ import { counted, keepUnits } from '../../ui/text';
 interface Props {
   plan: ProjectPlan;
   asked: PlanAsked;
+  /** Jobs whose own stack is given up for the plan's. */
+  replaced: readonly string[];
+  onReplace: (jobId: string, on: boolean) => void;
   onChange: (to: Partial<PlanAsked>) => void;
 }
 
 /** Jobs against materials: what each takes, how well that serves it; a stack can be held, a material left out. */
-export default function PlanGrid({ plan, asked, onChange }: Props) {
+export default function PlanGrid({ plan, asked, replaced, onReplace, onChange }: Props) {
   const lock = (jobId: string, stackId: string | undefined) => {
     const { [jobId]: _was, ...locked } = asked.locked;
     onChange({ locked: stackId === undefined ? locked : { ...locked, [jobId]: stackId } });
@@ -49,7 +52,7 @@ export default function PlanGrid({ plan, asked, onChange }: Props) {
           </tr>
         </thead>
         <tbody>
-          {plan.jobs.map(({ id, name, clothName, stack, best, others }) => {
+          {plan.jobs.map(({ id, name, clothName, stack, best, others, now, own }) => {
             const held = asked.locked[id] !== undefined;
             const uses = new Set(stack?.layers.map(({ materialId }) => usedOf(materialId).materialId));
             return (
@@ -81,6 +84,17 @@ export default function PlanGrid({ plan, asked, onChange }: Props) {
                       {held ? <Lock size={18} aria-hidden="true" /> : <LockOpen size={18} aria-hidden="true" />}
                     </button>
                   </span>
+                  {own && (
+                    <label className="mt-1 flex min-h-11 cursor-pointer items-center gap-2 font-normal">
+                      <input
+                        type="checkbox"
+                        className="checkbox"
+                        checked={replaced.includes(id)}
+                        onChange={(event) => onReplace(id, event.target.checked)}
+                      />
+                      <span>Put together by hand: {keepUnits(now ?? '')}. It stays, unless this is ticked.</span>
+                    </label>
+                  )}
                 </th>
                 {plan.materials.map((material) => (
                   <td key={material.id} className="text-center">

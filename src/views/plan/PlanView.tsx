@@ -1,14 +1,21 @@
-import { useAsked, useWrite, client } from '../../ui/query';
+import { useAsked, useWrite, useClient } from '../../ui/query';
 import { Check } from 'lucide-react';
 import { useState } from 'react';
 import type { LengthSystem } from '../../core/units';
 import { call } from '../../ui/api';
 import { counted } from '../../ui/text';
+import { undoToast } from '../../ui/undo-toast';
 import { UnitsProvider } from '../../ui/units-context';
 import type { PlanAsked, ProjectPlan } from '../../server/plan-project';
 import PlanGrid from './PlanGrid';
 import PlanSides from './PlanSides';
 import { keptStack } from '../choose/answers';
+
+/** What became of giving jobs their stacks. */
+interface Given {
+  jobs: { id: string; version: number; stack: { title: string } }[];
+  undo: object[];
+}
 
 interface Props {
   project: { id: string; name: string };
@@ -21,25 +28,34 @@ const NOTHING: PlanAsked = { dropped: [], wanted: [], locked: {} };
 /** All jobs of a project against the fewest materials that serve them. */
 export default function PlanView({ project, start, units }: Props) {
   const [asked, setAsked] = useState(NOTHING);
+  /** Jobs whose own stack is given up for the plan's. */
+  const [replaced, setReplaced] = useState<readonly string[]>([]);
   const path = `/api/projects/${project.id}/plan`;
   const found = useAsked<ProjectPlan>(path, asked, { start });
+  const client = useClient();
   const plan = found.answer ?? start;
   const taking = useWrite(
     () =>
-      call<{ jobs: { id: string; version: number; stack: { title: string } }[] }>('PUT', `/api/projects/${project.id}/stacks`, {
-        stacks: plan.jobs.flatMap(({ id: jobId, version, stack }) =>
-          stack ? [{ jobId, version, stack: keptStack(stack) }] : [],
+      call<Given>('PUT', `/api/projects/${project.id}/stacks`, {
+        stacks: plan.jobs.flatMap(({ id: jobId, version, stack, own }) =>
+          stack && (!own || replaced.includes(jobId)) ? [{ jobId, version, stack: keptStack(stack) }] : [],
         ),
       }),
     {
-      onSuccess: ({ jobs }) =>
+      onSuccess: ({ jobs, undo }) => {
+        undoToast(`${counted(jobs.length, 'job')} took what was planned.`, async () => {
+          await call('PUT', `/api/projects/${project.id}/stacks`, { stacks: undo });
+          taking.reset();
+          await found.again();
+        });
         client.setQueryData<ProjectPlan>([path, asked], {
           ...plan,
           jobs: plan.jobs.map((job) => {
             const now = jobs.find(({ id }) => id === job.id);
-            return now ? { ...job, version: now.version, now: now.stack.title } : job;
+            return now ? { ...job, version: now.version, now: now.stack.title, own: false } : job;
           }),
-        }),
+        });
+      },
     },
   );
   const change = (to: Partial<PlanAsked>) => {
@@ -106,7 +122,13 @@ export default function PlanView({ project, start, units }: Props) {
         </div>
       ) : (
         <div className="mt-4 grid items-start gap-5 xl:grid-cols-[1fr_20rem]">
-          <PlanGrid plan={plan} asked={asked} onChange={change} />
+          <PlanGrid
+            plan={plan}
+            asked={asked}
+            replaced={replaced}
+            onReplace={(id, on) => setReplaced((was) => (on ? [...was, id] : was.filter((each) => each !== id)))}
+            onChange={change}
+          />
           <div className="space-y-4">
             <PlanSides plan={plan} asked={asked} onChange={change} />
             {(asked.dropped.length > 0 || asked.wanted.length > 0 || Object.keys(asked.locked).length > 0) && (

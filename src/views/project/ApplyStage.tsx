@@ -1,14 +1,14 @@
 import { Play, Printer, RotateCcw } from 'lucide-react';
 import { useMemo, useState } from 'react';
-import { questionFor, sizeOfPiece, stepsFor, type Workplace } from '../../core/choose';
-import { fabricOf } from '../../core/cloth';
-import { isFusible, type Material } from '../../core/layers';
+import type { Workplace } from '../../core/choose';
+import { isFusible } from '../../core/layers';
 import { openPiece } from '../../core/pieces';
-import { actOf, type Order, type Step } from '../../core/steps';
-import { schoolsOf } from '../../core/schools';
+import { actOf, type FoundSetting, type Order, type Step } from '../../core/steps';
 import { formatDuration } from '../../core/units';
 import type { ApiError } from '../../ui/api';
 import { call } from '../../ui/api';
+import { readableDate } from '../../ui/text';
+import type { LastRun } from '../../server/job-log';
 import type { Cloth } from '../../store/cloths';
 import type { Settings } from '../../store/settings';
 import type { PressTool } from '../../core/press';
@@ -16,6 +16,7 @@ import { FaceSigns, GlueOnIron } from '../../ui/steps/FaceAndGlue';
 import StepDrawing from '../../ui/steps/StepDrawing';
 import ToolChoice, { hasPress } from '../bench/ToolChoice';
 import type { StageLayer } from './CutStage';
+import { workSteps } from './work-steps';
 import type { Worked } from './worked';
 
 interface Props {
@@ -25,27 +26,41 @@ interface Props {
   settings: Settings;
   /** Where and with what the person works. */
   workplace: Workplace;
+  /** What scraps found for its layers on its cloth. */
+  found: readonly FoundSetting[];
   /** When its pieces are cut and fused. */
   order: Order | undefined;
+  /** The run in which it was worked last. */
+  lastRun: LastRun | undefined;
   /** Bench run that has been started and not finished. */
   openRun: string | undefined;
   onChoose: () => void;
+  onFile: () => void;
 }
 
 const STAGE_HEADINGS = { prepare: 'Prepare', cut: 'Cut', apply: 'Apply', check: 'Check' } as const;
 
 /** What will be done at the bench, and the way there. */
-export default function ApplyStage({ work, cloth, layers, settings, workplace, order, openRun, onChoose }: Props) {
+export default function ApplyStage({
+  work,
+  cloth,
+  layers,
+  settings,
+  workplace,
+  found,
+  order,
+  openRun,
+  lastRun,
+  onChoose,
+  onFile,
+}: Props) {
   const [error, setError] = useState<string>();
   const press = hasPress(settings);
   const [tool, setTool] = useState<PressTool>(press ? 'press' : 'iron');
-  const steps = useMemo(() => {
-    if (!cloth || !work.stack) return [];
-    const known = layers.filter((layer): layer is StageLayer & { material: Material } => layer.material !== undefined);
-    const schools = schoolsOf(settings.schools, work.stack.schools);
-    const piece = sizeOfPiece(openPiece(work), work.wish.role, work.count, settings.trim, work.place);
-    return stepsFor(questionFor(fabricOf(cloth), work.wish, { schools, piece }), known, work.stack.setting, order, workplace);
-  }, [work, cloth, layers, settings, order, workplace]);
+  const steps = useMemo(
+    () => workSteps(work, cloth, layers, settings, { found, order, ...workplace }),
+    [work, cloth, layers, settings, order, workplace, found],
+  );
   if (!cloth || !work.stack) {
     return (
       <div className="sheet p-6">
@@ -59,6 +74,7 @@ export default function ApplyStage({ work, cloth, layers, settings, workplace, o
       </div>
     );
   }
+  const done = openRun ? undefined : lastRun;
   const glued = layers.some(({ material }) => material !== undefined && isFusible(material.form));
   const { outline } = openPiece(work);
   /** The layer of a step ends inside the cut edge. */
@@ -86,11 +102,19 @@ export default function ApplyStage({ work, cloth, layers, settings, workplace, o
           <Printer size={18} aria-hidden="true" /> Print the steps
         </button>
         {press && !openRun && <ToolChoice tool={tool} onChoose={setTool} />}
-        <button type="button" className="btn btn-primary" onClick={() => void start()}>
+        <button type="button" className={`btn ${done ? '' : 'btn-primary'}`} onClick={() => void start()}>
           {openRun ? <RotateCcw size={19} aria-hidden="true" /> : <Play size={19} aria-hidden="true" />}
-          {openRun ? 'Go on where it was' : 'Start at the bench'}
+          {openRun ? 'Go on where it was' : done ? 'Work it once more' : 'Start at the bench'}
         </button>
       </div>
+      {done && (
+        <p className="mt-3 flex flex-wrap items-center gap-3 border-l-4 border-success pl-3">
+          <span>It was worked at the bench on {readableDate(done.finishedAt)}.</span>
+          <button type="button" className="btn btn-primary" onClick={onFile}>
+            {done.filed ? 'See what was filed' : 'File how it came out'}
+          </button>
+        </p>
+      )}
       {layers.some(({ material }) => material?.form === 'liquid') && (
         <p className="mt-3">
           <a className="font-semibold text-primary underline underline-offset-2" href={`/wet?job=${work.id}`}>
@@ -118,6 +142,7 @@ export default function ApplyStage({ work, cloth, layers, settings, workplace, o
                 {step.seconds !== undefined && step.kind === 'wait' ? ` (${formatDuration(step.seconds)})` : ''}
               </p>
               <p>{step.detail}</p>
+              {step.safety && <p className="border-l-4 border-accent pl-2">{step.safety}</p>}
               {step.checks && (
                 <ul className="list-disc pl-5">
                   {step.checks.map((check) => (

@@ -6,6 +6,7 @@ import { openPiece } from '../../core/pieces';
 import { schoolsOf, type Schools } from '../../core/schools';
 import { fabricOf } from '../../core/cloth';
 import type { ApiError } from '../../ui/api';
+import AskDialog from '../../ui/AskDialog';
 import DroopDrawing from '../../ui/DroopDrawing';
 import { useUnits } from '../../ui/units-context';
 import SchoolSelects from '../../ui/SchoolSelects';
@@ -13,6 +14,7 @@ import { counted, keepUnits } from '../../ui/text';
 import WeightSliders from '../../ui/WeightSliders';
 import type { Cloth } from '../../store/cloths';
 import { groupAnswers, keptStack, minutesWords, verdict } from '../choose/answers';
+import { keptJob, lostBy, offerStackBack } from '../choose/take-stack';
 import { useBought } from '../choose/use-bought';
 import { START, toQuery, type SentenceState } from '../choose/sentence-state';
 import type { KeptStack } from '../../store/jobs';
@@ -44,23 +46,25 @@ const STITCHED: readonly Worked['wish']['role'][] = ['embroidery', 'badge', 'app
 /** Chooses the stack of a job: the best of each kind, one tap to take it. */
 export default function ChooseStage({ work, cloth, cloths, materials, trim, ways, onSave, onCloth, onNext }: Props) {
   const [refused, setRefused] = useState<string>();
+  /** A stack that would cost work, and what. */
+  const [asked, setAsked] = useState<{ stack: KeptStack; lost: string }>();
   const [all, setAll] = useState(false);
   const [composing, setComposing] = useState(false);
   const [weights, setWeights] = useState<Weights>({});
   const [schools, setSchools] = useState<Partial<Schools>>(work.stack?.schools ?? {});
   const size = useMemo(() => sizeOfPiece(openPiece(work), work.wish.role, work.count, trim, work.place), [work, trim]);
   const fabric = useMemo(() => cloth && fabricOf(cloth), [cloth]);
-  const asked = useMemo(() => cloth && { clothId: cloth.id, weights, schools, piece: size }, [cloth, weights, schools, size]);
+  const question = useMemo(() => cloth && { clothId: cloth.id, weights, schools, piece: size }, [cloth, weights, schools, size]);
   const known = useMemo(() => new Map(materials.map((material) => [material.id, addableOf(material)])), [materials]);
-  const { answer: choice, error: unanswered } = useAsked<Choice>(fabric && asked ? '/api/choose' : undefined, {
+  const { answer: choice, error: unanswered } = useAsked<Choice>(fabric && question ? '/api/choose' : undefined, {
     ...{ fabric, part: work.wish, limit: 80 },
-    ...asked,
+    ...question,
   });
   const error = refused ?? unanswered;
   const groups = useMemo(() => (choice ? groupAnswers(choice.ranked) : []), [choice]);
   const { bought } = useBought({ jobId: work.id, groups, schools, trim, system: useUnits().system });
 
-  if (!cloth || !fabric || !asked) {
+  if (!cloth || !fabric || !question) {
     return (
       <div className="sheet p-6">
         <h2 className="chalk-heading">Which cloth is “{work.name}” cut from?</h2>
@@ -71,31 +75,36 @@ export default function ChooseStage({ work, cloth, cloths, materials, trim, ways
       </div>
     );
   }
-  const take = async (stack: RankedStack) => {
+  const give = async (stack: KeptStack) => {
     setRefused(undefined);
+    const before = { stack: work.stack, cutDone: work.cutDone };
     try {
-      const saved = await onSave(work, {
-        stack: keptStack(stack, schools),
-        cutDone: false,
-      });
+      if (!(await onSave(work, { stack, cutDone: false }))) return;
+      if (before.stack) offerStackBack(work.name, before, await keptJob(work.id));
       // A layer that this page has not seen yet has to be fetched with it.
-      if (saved) location.assign(`?job=${work.id}&stage=scrap`);
+      location.assign(`?job=${work.id}&stage=scrap`);
     } catch (problem) {
       setRefused((problem as ApiError).message);
     }
   };
-  /** Takes a stack that was put together, with the stops that are known. */
-  const takeOwn = async (stack: KeptStack) => {
-    setRefused(undefined);
-    try {
-      const saved = await onSave(work, { stack, cutDone: false });
-      if (saved) location.assign(`?job=${work.id}&stage=scrap`);
-    } catch (problem) {
-      setRefused((problem as ApiError).message);
-    }
+  /** Asks first where work would be lost by it. */
+  const takeOwn = (stack: KeptStack) => {
+    const lost = lostBy(work);
+    if (lost === undefined) return void give(stack);
+    return setAsked({ stack, lost });
   };
+  const take = (stack: RankedStack) => takeOwn(keptStack(stack, schools));
   return (
     <div className="space-y-4">
+      {asked && (
+        <AskDialog
+          title={`Another stack for “${work.name}”?`}
+          words={asked.lost}
+          yes="Take it all the same"
+          onYes={() => void give(asked.stack)}
+          onClose={() => setAsked(undefined)}
+        />
+      )}
       {work.stack && (
         <div className="sheet flex flex-wrap items-center justify-between gap-4 p-4">
           <div>
@@ -168,10 +177,10 @@ export default function ChooseStage({ work, cloth, cloths, materials, trim, ways
           <ComposeStack
             fabric={fabric}
             part={work.wish}
-            asked={asked}
+            asked={question}
             cloths={cloths.map(({ id, name, origin }) => ({ id, name, own: origin === 'own' }))}
             start={composedFrom(work.stack, known)}
-            onTake={(stack) => void takeOwn(stack)}
+            onTake={(stack) => takeOwn(stack)}
           />
         </Suspense>
       ) : (
@@ -203,7 +212,7 @@ export default function ChooseStage({ work, cloth, cloths, materials, trim, ways
                   value=""
                   onChange={(event) => {
                     const other = others.find(({ id }) => id === event.target.value);
-                    if (other) void take(other);
+                    if (other) take(other);
                   }}
                 >
                   <option value="">or another weight: {others.length}</option>
@@ -218,7 +227,7 @@ export default function ChooseStage({ work, cloth, cloths, materials, trim, ways
             <div className="shrink-0 text-center">
               <p className="text-2xl leading-none font-bold">{Math.round(best.score)}</p>
               <p className="quiet mb-1 text-[0.85rem]">{verdict(best.score)}</p>
-              <button type="button" className="btn btn-primary" onClick={() => void take(best)} aria-label={`Take ${best.title}`}>
+              <button type="button" className="btn btn-primary" onClick={() => take(best)} aria-label={`Take ${best.title}`}>
                 Take it
               </button>
             </div>

@@ -6,24 +6,32 @@ import PredictedMeasured from '../../ui/PredictedMeasured';
 import { readableDate } from '../../ui/text';
 import type { Cloth } from '../../store/cloths';
 import LogForm from '../logbook/LogForm';
-import { usedSetting } from '../logbook/used-setting';
+import { usedSetting, type FoundSetting } from '../../core/steps';
+import type { LastRun } from '../../server/job-log';
 import type { StageLayer } from './CutStage';
 import type { Worked } from './worked';
 
 interface Props {
   work: Worked;
   cloth: Cloth | undefined;
-  layers: StageLayer[];
   log: LogEntry[];
+  layers: StageLayer[];
+  /** What scraps found for its layers on its cloth. */
+  found: readonly FoundSetting[];
+  /** The run at the bench that it was worked in last. */
+  lastRun: LastRun | undefined;
+  /** What is looked at, by its steps; where it was not worked at the bench. */
+  checks: string[];
   onFiled: (entry: LogEntry) => void;
 }
 
 const OUTCOME_WORDS: Record<LogEntry['outcome'], string> = { good: 'came out well', fair: 'passable', poor: 'went wrong' };
 
 /** What has been filed about the job, and the form to file more. */
-export default function FileStage({ work, cloth, layers, log, onFiled }: Props) {
+export default function FileStage({ work, cloth, layers, found, log, lastRun, checks, onFiled }: Props) {
   const opened = useMemo(() => openPiece(work), [work]);
-  const pressed = layers.find(({ material }) => (material?.leaflet.seconds ?? 0) > 0)?.material;
+  // A run is filed once; what is filed after it is another look.
+  const run = lastRun && !lastRun.filed && !log.some(({ benchRunId }) => benchRunId === lastRun.id) ? lastRun : undefined;
   return (
     <div className="space-y-5">
       {log.map((entry) => (
@@ -49,22 +57,30 @@ export default function FileStage({ work, cloth, layers, log, onFiled }: Props) 
       {work.stack && cloth ? (
         <div className="sheet p-5">
           <h2 className="text-xl font-bold">{log.length > 0 ? 'File another' : `File “${work.name}”`}</h2>
+          {run && (
+            <p className="quiet">Worked at the bench on {readableDate(run.finishedAt)}; what was ticked there is ticked here.</p>
+          )}
           <LogForm
+            key={run?.id ?? 'by hand'}
             start={{
               jobId: work.id,
-              benchRunId: null,
+              benchRunId: run?.id ?? null,
               kind: 'piece',
               title: work.name,
               clothId: cloth.id,
               clothName: cloth.name,
               stackTitle: work.stack.title,
               layerIds: work.stack.layers.map(keptKey),
-              settings: usedSetting(work.stack.setting, pressed?.leaflet),
+              settings: usedSetting(
+                layers.flatMap(({ material }) => material ?? []),
+                found,
+              ),
               predicted: work.stack.predicted,
             }}
-            checks={['Edges hold against a fingernail', 'Corners hold', 'No bubbles', 'Same size as the paper pattern']}
-            ticked={[]}
+            checks={run?.checks ?? checks}
+            ticked={run?.ticked ?? []}
             piece={opened}
+            grain={work.wish.cut}
             cutId={work.cutId}
             onFiled={onFiled}
           />

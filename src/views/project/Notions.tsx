@@ -1,5 +1,4 @@
 import { ChevronDown, Plus, X } from 'lucide-react';
-import { useState } from 'react';
 import { InputError } from '../../core/input-error';
 import { notionSchema } from '../../schemas/records';
 import { TextInput } from '../../ui/form/form-fields';
@@ -10,21 +9,11 @@ import type { Notion } from '../../store/projects';
 
 interface Props {
   notions: readonly Notion[];
-  /** Saves them; a change shows at once, and goes again where it cannot be kept. */
-  onChange: (notions: Notion[]) => Promise<void>;
+  onChange: (notions: Notion[]) => void;
 }
 
 /** What a project needs besides cloth and layers: zips, rings, thread; ticked when it is there. */
-export default function Notions({ notions: kept, onChange }: Props) {
-  const [pending, setPending] = useState<Notion[]>();
-  const notions = pending ?? kept;
-  // One change after the other: each is of the version that the last one made.
-  const busy = pending !== undefined;
-  const change = async (next: Notion[]) => {
-    setPending(next);
-    await onChange(next);
-    setPending(undefined);
-  };
+export default function Notions({ notions, onChange }: Props) {
   const of = useKeptForm({
     schema: notionSchema,
     start: () => ({ name: '', count: '1' }),
@@ -51,9 +40,8 @@ export default function Notions({ notions: kept, onChange }: Props) {
                     type="checkbox"
                     className="checkbox"
                     checked={notion.there}
-                    disabled={busy}
                     onChange={(event) =>
-                      void change(notions.map((each, k) => (k === i ? { ...each, there: event.target.checked } : each)))
+                      onChange(notions.map((each, k) => (k === i ? { ...each, there: event.target.checked } : each)))
                     }
                   />
                   {notion.count} × {notion.name}
@@ -62,8 +50,7 @@ export default function Notions({ notions: kept, onChange }: Props) {
                   type="button"
                   className="btn btn-ghost btn-icon"
                   aria-label={`Take ${notion.name} off the list`}
-                  disabled={busy}
-                  onClick={() => void change(notions.filter((_, k) => k !== i))}
+                  onClick={() => onChange(notions.filter((_, k) => k !== i))}
                 >
                   <X size={18} aria-hidden="true" />
                 </button>
@@ -76,7 +63,7 @@ export default function Notions({ notions: kept, onChange }: Props) {
           noValidate
           onSubmit={(event) =>
             void form.handleSubmit((notion) => {
-              void change([...notions, notion as Notion]);
+              onChange([...notions, notion as Notion]);
               form.reset();
             })(event)
           }
@@ -87,7 +74,7 @@ export default function Notions({ notions: kept, onChange }: Props) {
           <div className="w-64">
             <TextInput label="Notion" placeholder="zip, 30 cm" {...field('name')} />
           </div>
-          <button className="btn mt-7" disabled={busy}>
+          <button className="btn mt-7">
             <Plus size={18} aria-hidden="true" /> Add it
           </button>
         </form>

@@ -1,56 +1,57 @@
 import { Archive, ArchiveRestore, Pencil, Repeat } from 'lucide-react';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { CARE_WORDS } from '../../core/choose';
 import { useWrite } from '../../ui/query';
 import { call, plainMessage } from '../../ui/api';
-import type { Conflict } from '../../ui/saving/saver';
+import SavingWords from '../../ui/saving/SavingWords';
 import StaleDialog from '../../ui/StaleDialog';
 import { counted } from '../../ui/text';
+import { useSaver } from '../../ui/use-saver';
 import type { Project } from '../../store/projects';
 import Notions from './Notions';
 import ProjectFields from './ProjectFields';
 
 interface Props {
   project: Project;
-  onSaved: (project: Project) => void;
+  /** Told what the project is like now. */
+  onChange: (project: Project) => void;
 }
 
-const WORDS = { makes: 'How many are made', variant: 'Variant', care: 'Care', notions: 'Notions', archived: 'Put away' };
+/** What is sent of a project. */
+const toBody = ({ name, note, makes, variant, care, notions, archived, version }: Project) => ({
+  ...{ name, note, makes, variant, care, notions, archived, version },
+});
 
 /** The project's name, note, variant and how many of it are made, changed in place; and the same thing sewn again. */
-export default function ProjectHeading({ project, onSaved }: Props) {
+export default function ProjectHeading({ project: start, onChange }: Props) {
   const [editing, setEditing] = useState(false);
-  const [conflict, setConflict] = useState<Conflict<Project>>();
-  const saving = useWrite(
-    ({ id, createdAt: _created, updatedAt: _updated, ...body }: Project) => call<Project>('PUT', `/api/projects/${id}`, body),
-    {
-      onSuccess: (saved) => {
-        onSaved(saved);
-        setEditing(false);
-      },
-      onError: (problem, mine) => {
-        if (problem.status === 409) setConflict({ mine, theirs: problem.current as Project });
-      },
-    },
-  );
-  /** Saves it. @returns whether it was */
-  const put = (changed: Project): Promise<boolean> =>
-    saving.mutateAsync(changed).then(
-      () => true,
-      () => false,
-    );
+  const own = useSaver(start, { base: '/api/projects', toBody });
+  const project = own.record;
+  useEffect(() => onChange(project), [project, onChange]);
+  /** Saves it at once. @returns whether it was */
+  const put = async (fields: Partial<Project>): Promise<boolean> => {
+    own.change(fields);
+    return (await own.save()) !== undefined;
+  };
   const again = useWrite(() => call<{ id: string }>('POST', `/api/projects/${project.id}/again`), {
     onSuccess: ({ id }) => location.assign(`/projects/${id}`),
   });
-  const refused = saving.error && saving.error.status !== 409 ? saving.error : again.error;
+  const refused = own.error ?? again.error ?? undefined;
   return (
     <header className="mb-4">
       {editing ? (
         <ProjectFields
           project={project}
-          refused={refused ?? undefined}
-          onSave={(fields) => put({ ...project, ...fields })}
-          onClose={() => (setEditing(false), saving.reset())}
+          refused={refused}
+          onSave={async (fields) => {
+            const saved = await put(fields);
+            if (saved) setEditing(false);
+            return saved;
+          }}
+          onClose={() => {
+            setEditing(false);
+            if (own.error) own.drop();
+          }}
         />
       ) : (
         <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1">
@@ -71,33 +72,25 @@ export default function ProjectHeading({ project, onSaved }: Props) {
           <button type="button" className="btn btn-ghost" onClick={() => again.mutate(undefined)}>
             <Repeat size={17} aria-hidden="true" /> Sew it again
           </button>
-          <button type="button" className="btn btn-ghost" onClick={() => void put({ ...project, archived: !project.archived })}>
+          <button type="button" className="btn btn-ghost" onClick={() => own.change({ archived: !project.archived })}>
             {project.archived ? <ArchiveRestore size={17} aria-hidden="true" /> : <Archive size={17} aria-hidden="true" />}
             {project.archived ? 'Take it up again' : 'Put it away'}
           </button>
         </div>
       )}
-      <Notions notions={project.notions} onChange={async (notions) => void (await put({ ...project, notions }))} />
+      <Notions notions={project.notions} onChange={(notions) => own.change({ notions })} />
+      {own.away && <SavingWords state={own} />}
       {refused && !editing && (
         <p role="alert" className="mt-2 font-semibold text-error">
           {plainMessage(refused)}
         </p>
       )}
-      {conflict && (
+      {own.conflict && (
         <StaleDialog
-          conflict={conflict}
-          words={WORDS}
-          onTheirs={() => {
-            onSaved(conflict.theirs);
-            setEditing(false);
-            setConflict(undefined);
-          }}
-          onMine={() => {
-            const mine = { ...conflict.mine, version: conflict.theirs.version };
-            setConflict(undefined);
-            void put(mine);
-          }}
-          onClose={() => setConflict(undefined)}
+          conflict={own.conflict}
+          onTheirs={() => own.settle('theirs')}
+          onMine={() => own.settle('mine')}
+          onClose={() => own.settle('later')}
         />
       )}
     </header>

@@ -4,6 +4,7 @@ import { useHotkeys } from 'react-hotkeys-hook';
 import { toast } from 'sonner';
 import { clothThickness } from '../../core/cloth';
 import { EXTENT_WORDS, joinedAs } from '../../core/layers';
+import type { PairFinding } from '../../core/scrap';
 import { cutPieceOf } from '../../core/workpiece';
 import { call, type ApiError } from '../../ui/api';
 import CrossSection from '../../ui/CrossSection';
@@ -40,18 +41,6 @@ interface Props {
   startStage: Stage;
 }
 
-/** Names of fields where two versions of a record are shown. */
-const WORDS = {
-  stack: 'Layers',
-  clothId: 'Cloth',
-  done: 'Cloth cut',
-  cutDone: 'Layers cut',
-  line: 'Drawn line',
-  allowances: 'Seam allowances',
-  own: 'Allowances of this cut',
-  count: 'How many',
-};
-
 /** A project: the tape of stages, its pieces, the stage of the job in hand, and its cross-section. */
 // Composition: rows and the job in hand are handed to tape, tree and stage; what changes them is in its hook.
 // eslint-disable-next-line max-lines-per-function
@@ -63,6 +52,7 @@ export default function ProjectView({ data, startWork, startStage }: Props) {
   const [stage, setStage] = useState<Stage>(startStage);
   const [log, setLog] = useState(data.log);
   const [scraps, setScraps] = useState(data.scraps);
+  const [findings, setFindings] = useState(data.findings);
   const [importing, setImporting] = useState(false);
   const [byRecipe, setByRecipe] = useState(false);
   const [cutting, setCutting] = useState<Piece>();
@@ -91,11 +81,13 @@ export default function ProjectView({ data, startWork, startStage }: Props) {
 
   /** Takes over what the server changed besides: the setting that a scrap found, and its logbook entries. */
   const refresh = async (id: string) => {
-    const [fresh, { log: filed }] = await Promise.all([
+    const [fresh, { log: filed }, { findings: found }] = await Promise.all([
       call<Job>('GET', `/api/jobs/${id}`),
-      call<{ log: LogEntry[] }>('GET', '/api/log'),
+      call<{ log: LogEntry[] }>('GET', `/api/log?job=${id}`),
+      call<{ findings: PairFinding[] }>('GET', `/api/projects/${project.id}/findings`),
     ]);
     savers.take('jobs', fresh);
+    setFindings(found);
     setLog((all) => [...filed.filter((entry) => entry.jobId === id), ...all.filter((entry) => entry.jobId !== id)]);
   };
   const copy = async (from: Piece) => {
@@ -134,7 +126,7 @@ export default function ProjectView({ data, startWork, startStage }: Props) {
 
   return (
     <UnitsProvider value={data.settings.units}>
-      <ProjectHeading project={project} onSaved={setProject} />
+      <ProjectHeading project={data.project} onChange={setProject} />
       {savers.away && (
         <p className="mb-2">
           <SavingWords state={{ record: null, saving: false, unsaved: true, away: true }} />
@@ -222,6 +214,7 @@ export default function ProjectView({ data, startWork, startStage }: Props) {
               layers={layers}
               data={data}
               log={log}
+              findings={findings}
               scraps={scraps}
               savers={savers}
               onSave={save}
@@ -295,7 +288,6 @@ export default function ProjectView({ data, startWork, startStage }: Props) {
       {savers.conflict && (
         <StaleDialog
           conflict={savers.conflict}
-          words={WORDS}
           onTheirs={() => savers.settle('theirs')}
           onMine={() => savers.settle('mine')}
           onClose={() => savers.settle('later')}

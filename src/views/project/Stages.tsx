@@ -1,3 +1,5 @@
+import { settingsFound, type PairFinding } from '../../core/scrap';
+import type { FoundSetting } from '../../core/steps';
 import type { CutPiece } from '../../core/workpiece';
 import type { Cloth } from '../../store/cloths';
 import type { LogEntry } from '../../store/log';
@@ -10,6 +12,7 @@ import FileStage from './FileStage';
 import ScrapStage from './ScrapStage';
 import type { ProjectData, Stage } from './types';
 import type { useWorkSavers } from './use-work-savers';
+import { workSteps } from './work-steps';
 import { isOfLayer, type WorkChange, type Worked } from './worked';
 import OfLayer from './OfLayer';
 
@@ -25,6 +28,7 @@ interface Props {
   layers: StageLayer[];
   data: ProjectData;
   log: LogEntry[];
+  findings: readonly PairFinding[];
   scraps: Scrap[];
   savers: ReturnType<typeof useWorkSavers>;
   onSave: (work: Worked, change: WorkChange) => Promise<boolean>;
@@ -32,6 +36,12 @@ interface Props {
   onFiled: (entry: LogEntry) => void;
   onScrap: (scrap: Scrap) => void;
   onScrapGone: (scrap: Scrap) => void;
+}
+
+/** What is known of how the layers of a job are put on: what was found for each pair, else what the job took over once. */
+function foundFor(findings: readonly PairFinding[], { clothId, stack }: Worked): FoundSetting[] {
+  if (clothId === null || !stack) return [];
+  return [...settingsFound(findings, clothId, stack.layers), ...(stack.setting ? [stack.setting] : [])];
 }
 
 /** The stage of the job in hand. */
@@ -105,7 +115,10 @@ export default function Stages(props: Props) {
           settings={settings}
           workplace={data.workplace}
           order={data.orders[work.id]}
+          found={foundFor(props.findings, work)}
           openRun={data.openRuns[work.id]}
+          lastRun={data.lastRuns[work.id]}
+          onFile={() => onGo('file')}
           onChoose={choose}
         />
       );
@@ -116,6 +129,11 @@ export default function Stages(props: Props) {
           work={work}
           cloth={cloth}
           layers={layers}
+          found={foundFor(props.findings, work)}
+          lastRun={data.lastRuns[work.id]}
+          checks={workSteps(work, cloth, layers, settings, { order: data.orders[work.id], ...data.workplace }).flatMap(
+            (step) => step.checks ?? [],
+          )}
           log={props.log.filter(({ jobId }) => jobId === work.id)}
           onFiled={props.onFiled}
         />

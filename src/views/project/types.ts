@@ -1,5 +1,6 @@
 import type { Workplace } from '../../core/choose';
 import type { Material } from '../../core/layers';
+import type { PairFinding } from '../../core/scrap';
 import type { Order } from '../../core/steps';
 import type { Cloth } from '../../store/cloths';
 import type { CutTable } from '../../store/cut-tables';
@@ -7,6 +8,7 @@ import type { LogEntry } from '../../store/log';
 import type { Project } from '../../store/projects';
 import type { Scrap } from '../../store/scraps';
 import type { Settings } from '../../store/settings';
+import type { LastRun } from '../../server/job-log';
 import { isOfLayer, type Rows, type Worked } from './worked';
 
 /** Everything that the stages of a project show, as the page hands it over. */
@@ -22,6 +24,10 @@ export interface ProjectData {
   clothLog: LogEntry[];
   /** When the pieces of each job are cut and fused: as the table and the bench have it. */
   orders: Record<string, Order>;
+  /** What scraps found for the cloths of this project, the last one first. */
+  findings: PairFinding[];
+  /** The run in which each job was worked last, where it was. */
+  lastRuns: Record<string, LastRun>;
   /** Jobs with a bench run that is open. */
   openRuns: Record<string, string>;
   settings: Settings;

@@ -1,10 +1,12 @@
 import { useMemo, useState } from 'react';
-import { toast } from 'sonner';
 import type { Paces } from '../../core/learn';
 import type { Air } from '../../core/liquid';
-import { call, plainMessage, type ApiError } from '../../ui/api';
+import { plainMessage } from '../../ui/api';
 import { TextField } from '../../ui/form/form-fields';
+import SavingWords from '../../ui/saving/SavingWords';
+import StaleDialog from '../../ui/StaleDialog';
 import { counted, keepUnits } from '../../ui/text';
+import { useSaver } from '../../ui/use-saver';
 import { UnitsProvider } from '../../ui/units-context';
 import type { WetJob } from '../../server/wet-work';
 import type { Cloth } from '../../store/cloths';
@@ -46,8 +48,19 @@ function lengthThing({ key, clothId, length, width, method }: ClothLength, cloth
   ];
 }
 
+/** The settings as a record that is saved. */
+interface KeptSettings {
+  id: string;
+  version: number;
+  settings: Settings;
+}
+
 function Wet({ jobs, cloths, settings: kept, drying, start }: Props) {
-  const [settings, setSettings] = useState(kept);
+  const own = useSaver<KeptSettings>(
+    { id: 'settings', ...kept },
+    { base: '/api', toBody: ({ settings, version }) => ({ settings, version }) },
+  );
+  const settings = own.record;
   const [chosen, setChosen] = useState(start.length > 0 ? start : jobs.map(({ id }) => id));
   const [lengths, setLengths] = useState<ClothLength[]>([]);
   const [sides, setSides] = useState<1 | 2>(2);
@@ -69,18 +82,26 @@ function Wet({ jobs, cloths, settings: kept, drying, start }: Props) {
     });
   }, [jobs, chosen, lengths, cloths, mlPerPull, share, strengthFault, sides, airTemperature, airHumidity, airSpeed, drying]);
   /** Bottle and air are the person's own: kept for the next time, and for the bench. */
-  const keep = async (change: Partial<Settings>) => {
-    setSettings((was) => ({ ...was, settings: { ...was.settings, ...change } }));
-    try {
-      const now = await call<typeof kept>('GET', '/api/settings');
-      setSettings(await call('PUT', '/api/settings', { settings: { ...now.settings, ...change }, version: now.version }));
-    } catch (problem) {
-      toast.error(plainMessage(problem as ApiError));
-    }
-  };
+  const keep = (change: Partial<Settings>) => own.change({ settings: { ...settings.settings, ...change } });
   return (
     <>
-      <h1 className="text-2xl font-bold">Sprays, starch and soaking</h1>
+      <div className="flex flex-wrap items-center justify-between gap-3">
+        <h1 className="text-2xl font-bold">Sprays, starch and soaking</h1>
+        <SavingWords state={own} />
+      </div>
+      {own.error && (
+        <p role="alert" className="mt-2 font-semibold text-error">
+          {plainMessage(own.error)}
+        </p>
+      )}
+      {own.conflict && (
+        <StaleDialog
+          conflict={own.conflict}
+          onTheirs={() => own.settle('theirs')}
+          onMine={() => own.settle('mine')}
+          onClose={() => own.settle('later')}
+        />
+      )}
       <div className="mt-3 grid items-start gap-5 lg:grid-cols-[1fr_1.25fr]">
         <div className="space-y-5">
           <section className="sheet space-y-3 p-4" aria-label="What is made wet">
@@ -108,14 +129,14 @@ function Wet({ jobs, cloths, settings: kept, drying, start }: Props) {
             </ul>
             <LengthRows rows={lengths} cloths={cloths} onChange={setLengths} />
           </section>
-          <BottlePanel mlPerPull={mlPerPull} onCalibrated={(ml) => void keep({ mlPerPull: Math.round(ml * 1000) / 1000 })} />
+          <BottlePanel mlPerPull={mlPerPull} onCalibrated={(ml) => keep({ mlPerPull: Math.round(ml * 1000) / 1000 })} />
           <AirPanel
             air={air}
             drying={drying}
             sides={sides}
             onSides={setSides}
             onAir={({ temperature, humidity, airSpeed: speed }) =>
-              void keep({ airTemperature: temperature, airHumidity: humidity, airSpeed: speed })
+              keep({ airTemperature: temperature, airHumidity: humidity, airSpeed: speed })
             }
           />
         </div>

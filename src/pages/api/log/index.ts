@@ -4,16 +4,20 @@ import { database } from '../../../server/database';
 import { logPage, PAGE_SIZES } from '../../../store/lists';
 import { logEntries, logList, logOfJob } from '../../../store/log';
 import { pageAsked } from '../../../store/page';
-import { requireLog, type LogBody } from '../../../store/rules/log';
+import { requireNewLog, type LogBody } from '../../../store/rules/log';
 
-/** One page with `page`, what belongs to a job with `job`, or all. */
+/** One page with `page` (of a `project`, of an `outcome`), what belongs to a job with `job`, or all. */
 export const GET = endpoint(({ url: { searchParams } }) => {
   const db = database();
-  if (searchParams.has('page')) return logPage(db, pageAsked(searchParams, PAGE_SIZES.log), searchParams.get('outcome') ?? 'all');
+  if (searchParams.has('page'))
+    return logPage(db, pageAsked(searchParams, PAGE_SIZES.log), {
+      outcome: searchParams.get('outcome') ?? 'all',
+      project: searchParams.get('project') ?? '',
+    });
   const job = searchParams.get('job');
   return { log: job === null ? logList(db) : logOfJob(db, job) };
 });
 
-export const POST = jsonEndpoint(logSchema, (body) => logEntries.insert(database(), requireLog(database(), body as LogBody)), {
+export const POST = jsonEndpoint(logSchema, (body) => logEntries.insert(database(), requireNewLog(database(), body as LogBody)), {
   status: 201,
 });

@@ -3,7 +3,8 @@ import { benchUpdateSchema } from '../../../../schemas/records';
 import { database } from '../../../../server/database';
 import { learnTimes } from '../../../../server/own-times';
 import { recordEndpoints } from '../../../../server/record-endpoints';
-import { benchRuns, type BenchState } from '../../../../store/bench-runs';
+import type { BenchState } from '../../../../core/bench';
+import { benchRuns } from '../../../../store/bench-runs';
 
 const record = recordEndpoints(benchRuns, benchUpdateSchema, ({ state, finished }, current) => ({
   jobId: current.jobId,

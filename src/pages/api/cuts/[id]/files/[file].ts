@@ -51,7 +51,10 @@ export const GET = fileEndpoint(async ({ params, url }) => {
     case 'check.pdf': {
       const { units } = readSettings(db).settings;
       const words = 'Lay the cold piece on it, face up: every edge on its line.';
-      const lengths = checkLengths(opened).map(({ from, to, length }) => ({ from, to, words: formatLength(length, units) }));
+      const lengths = checkLengths(opened, piece.wish.cut).map(({ length, ...line }) => ({
+        ...line,
+        words: formatLength(length, units),
+      }));
       const bytes = await templates(
         `${piece.name}, to check`,
         [{ ...drawn, material: 'Check after pressing', words, lengths }],

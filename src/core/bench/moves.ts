@@ -1,6 +1,6 @@
-import type { Dampness } from '../../core/liquid';
-import { MOVE_SECONDS } from '../../core/press';
-import type { BenchPlan, BenchState, BenchStep } from '../../store/bench-runs';
+import type { Dampness } from '../liquid';
+import { MOVE_SECONDS } from '../press';
+import type { BenchPlan, BenchState, BenchStep } from './run';
 
 /** What the one big target does next. */
 export type BenchAction =
@@ -132,4 +132,82 @@ export function felt(state: BenchState, found: Dampness, now: number): BenchStat
 /** Whether the cloth of this step had gone too dry on the line, so that it is misted first. */
 export function mistedFirst({ hung = [], step }: BenchState): boolean {
   return hung.some((each) => each.step === step - 1 && each.found === 'too-dry');
+}
+
+/**
+ * What was done at the bench, as it is sent: never where that led to. Two tablets that do something in the same second are both heard,
+ * and what a third says an hour later still counts, unless the run has gone past it.
+ */
+export type BenchMove =
+  | { kind: 'tick'; check: string; on: boolean }
+  /** The next step, from the one that was in hand. */
+  | { kind: 'next'; step: number }
+  | { kind: 'start'; step: number; stop: number; seconds: number }
+  | { kind: 'pause' | 'resume' | 'back'; step: number; stop: number }
+  /** The countdown ran out; stops go on by themselves, or wait for a tap. */
+  | { kind: 'rung'; step: number; stop: number; flowing: boolean }
+  /** The wait goes on alongside. */
+  | { kind: 'aside'; step: number }
+  /** A clock that runs alongside is taken away. */
+  | { kind: 'dismiss'; endsAt: string }
+  | { kind: 'felt'; step: number; found: Dampness }
+  /** Still too wet: more time. */
+  | { kind: 'longer'; step: number }
+  | { kind: 'finish' };
+
+/** Where a run stands, and whether it is done. */
+export interface BenchStanding {
+  state: BenchState;
+  finished: boolean;
+}
+
+/**
+ * Where a run stands after a move. A move that was made from a step or stop at which the run does not stand any more changes nothing:
+ * somebody else has made it already, or has gone another way. Ticks are kept wherever the run stands.
+ *
+ * @param at when it was done, ms since 1970
+ * @example benchMoved({ pieceName: '', clothName: '', stackTitle: '', outline: [], plate: [], steps: [] }, { state: START_STATE, finished: false }, { kind: 'tick', check: 'Flat', on: true }, 0).state.checks // ['Flat']
+ */
+export function benchMoved(plan: BenchPlan, { state, finished }: BenchStanding, move: BenchMove, at: number): BenchStanding {
+  if (move.kind === 'tick') {
+    const others = state.checks.filter((check) => check !== move.check);
+    return { state: { ...state, checks: move.on ? [...others, move.check] : others }, finished };
+  }
+  if (move.kind === 'dismiss')
+    return { state: { ...state, timers: state.timers.filter(({ endsAt }) => endsAt !== move.endsAt) }, finished };
+  if (move.kind === 'finish') return { state, finished: true };
+  const elsewhere = move.step !== state.step || ('stop' in move && move.stop !== state.stop);
+  if (finished || elsewhere) return { state, finished };
+  return { state: stamped(plan, state, movedHere(plan, state, move, at), at), finished };
+}
+
+/** A move from where the run stands. */
+function movedHere(
+  plan: BenchPlan,
+  state: BenchState,
+  move: Exclude<BenchMove, { kind: 'tick' | 'dismiss' | 'finish' }>,
+  at: number,
+): BenchState {
+  switch (move.kind) {
+    case 'next':
+      return act(state, { kind: 'next' }, at);
+    case 'start':
+      return state.endsAt === null && state.pausedLeft === null
+        ? act(state, { kind: 'start', seconds: move.seconds }, at)
+        : state;
+    case 'pause':
+      return state.endsAt === null ? state : act(state, { kind: 'pause' }, at);
+    case 'resume':
+      return state.pausedLeft === null ? state : act(state, { kind: 'resume' }, at);
+    case 'back':
+      return back(state);
+    case 'rung':
+      return ringOut(plan, state, move.flowing ? at : undefined);
+    case 'aside':
+      return setAside(plan, state, at);
+    case 'felt':
+      return felt(state, move.found, at);
+    case 'longer':
+      return stillWet(plan, state, at);
+  }
 }

@@ -1,12 +1,12 @@
 import { useEffect, useRef, useState, type ReactNode } from 'react';
 import type { FieldValues } from 'react-hook-form';
-import { call } from '../../ui/api';
-import FormErrors from '../../ui/form/FormErrors';
-import RestoredDraft from '../../ui/form/RestoredDraft';
-import type { KeptForm } from '../../ui/form/use-kept-form';
-import { useWrite } from '../../ui/query';
-import type { Conflict } from '../../ui/saving/saver';
-import StaleDialog from '../../ui/StaleDialog';
+import { call } from '../api';
+import FormErrors from './FormErrors';
+import RestoredDraft from './RestoredDraft';
+import type { KeptForm } from './use-kept-form';
+import { useWrite } from '../query';
+import type { Conflict } from '../saving/saver';
+import StaleDialog from '../StaleDialog';
 
 interface Versioned {
   id: string;

@@ -4,6 +4,8 @@ type Motif = readonly number[];
 /** End of a stop, and the iron has to stand. */
 export const STOP_ENDS: Motif = [880];
 export const SET_DOWN: Motif = [660];
+/** A timer of the bench, on another screen. */
+export const TIMER_RINGS: Motif = [520, 660, 880];
 /** Timers that run alongside: each has a motif of its own, so that they are told apart from the other side of the room. */
 const TIMERS: readonly Motif[] = [[520], [520, 660], [660, 520], [440, 520, 660], [660, 440, 660], [440, 440, 660]];
 

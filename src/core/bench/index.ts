@@ -1,0 +1,6 @@
+export { START_STATE } from './run';
+export type { BenchPlan, BenchSheet, BenchState, BenchStep, BenchTimer, BenchWork } from './run';
+export { actionFor, benchMoved, mistedFirst, moreSeconds, outlineOf, placeOf, secondsLeft, stopsOf } from './moves';
+export type { BenchAction, BenchMove, BenchStanding } from './moves';
+export { tickedFor } from './ticked';
+export type { Ticked } from './ticked';

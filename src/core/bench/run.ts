@@ -1,0 +1,77 @@
+import type { Dampness } from '../liquid';
+import type { PressStop } from '../press';
+import type { Outline } from '../shape';
+import type { BatchStep } from '../steps';
+
+/** A step with the iron stops that were planned for it, when it is pressed. */
+export interface BenchStep extends BatchStep {
+  stops?: PressStop[];
+  /** Number of the sheet or load that it is done on, from 0. */
+  on?: number;
+  /** What of the sheet lies on the board, when it goes over it in several moves. mm. */
+  area?: { minX: number; minY: number; maxX: number; maxY: number };
+}
+
+/** An uncut layer with pieces on it, or a load of a flat press. mm. */
+export interface BenchSheet {
+  outline: Outline;
+  pieces: { name: string; workId: string; outline: Outline }[];
+  /** Plate of the press under which it lies; without one it is pressed with the iron. */
+  plate?: Outline;
+  /** A length of cloth lies on all of it. */
+  whole?: true;
+  /** It is the plate itself, with cut pieces and cut layers on it. */
+  load?: true;
+}
+
+/** One job of a batch. */
+export interface BenchWork {
+  jobId: string;
+  name: string;
+  clothName: string;
+  stackTitle: string;
+  outline: Outline;
+}
+
+/** What a run was started with; it does not change when its jobs are edited later. */
+export interface BenchPlan {
+  pieceName: string;
+  clothName: string;
+  stackTitle: string;
+  outline: Outline;
+  plate: Outline;
+  steps: BenchStep[];
+  /** The jobs of a batch; a run of one job has none. */
+  works?: BenchWork[];
+  /** What several pieces lie on at once. */
+  sheets?: BenchSheet[];
+  /** How many times longer than computed cloth was taken to dry when the run was planned. */
+  dryingPace?: number;
+}
+
+export interface BenchState {
+  step: number;
+  stop: number;
+  /** ISO time at which the running countdown ends. */
+  endsAt: string | null;
+  /** Seconds left when it was paused. */
+  pausedLeft: number | null;
+  /** Pieces that cool or dry while the next is worked on. */
+  timers: { label: string; endsAt: string }[];
+  /** Checks that are ticked. */
+  checks: string[];
+  /** When steps were come to, one after the other. */
+  stamps?: { step: number; at: string }[];
+  /** How long cloth hung until it was as it should be, or was found too dry: by the hand. Seconds. */
+  hung?: { step: number; seconds: number; found: Dampness }[];
+}
+
+/** Where a run begins. */
+export const START_STATE: BenchState = { step: 0, stop: 0, endsAt: null, pausedLeft: null, timers: [], checks: [] };
+
+/** Something that runs by itself at the bench. */
+export interface BenchTimer {
+  runId: string;
+  label: string;
+  endsAt: string;
+}
