@@ -158,7 +158,7 @@ const ids = yup.array().of(text(100, 1).required()).max(60, 'must name at most 6
 /** Jobs and open runs of a working day. */
 export const daySchema = shape({ jobIds: ids, runIds: ids });
 
-const taskId = text(200, 1).required();
+const taskId = text(6000, 1).required();
 /** The day that is planned, as every tablet of the house sees it. */
 export const dayPlanSchema = shape({
   plan: shape({

@@ -24,7 +24,8 @@ const BENCH: ReadonlyMap<string, yup.ObjectShape> = new Map<string, yup.ObjectSh
 ]);
 
 const ids = yup.array().of(id.required()).required().max(500, 'must name at most 500');
-const task = text(300, 1).required();
+/** A task; one that stands for several names them all. */
+const task = text(6000, 1).required();
 const few = () => number({ min: 1, max: 3, integer: true });
 
 /** What the day is planned by, besides the work itself. */

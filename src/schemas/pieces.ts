@@ -118,6 +118,7 @@ export const placeSchema = yup.lazy(
 /** How one layer of a stack is cut where it differs from the usual. */
 const layerCut = shape({
   trim: number({ min: 0, max: 100 }),
+  past: number({ min: 0, max: 500 }),
   edges: yup
     .array()
     .of(number({ min: 0, max: 2100, integer: true }).required())

@@ -1,4 +1,4 @@
-import { jobsOfRun, openRuns, timersOf } from '../store/bench-runs';
+import { jobsOfRun, openRuns, shortName, timersOf } from '../store/bench-runs';
 import type { Db } from '../store/database';
 import type { KeptStack } from '../store/jobs';
 import { knownLayers } from '../store/materials';
@@ -80,7 +80,7 @@ export function benchBoard(db: Db): BenchBoard {
     runs: runs.map((run) => {
       const { id, jobId, scrapId, plan, state } = run;
       return {
-        ...{ id, name: plan.works ? plan.stackTitle : plan.pieceName, project: nameOf.get(jobId) ?? '', scrap: scrapId !== null },
+        ...{ id, name: shortName(plan), project: nameOf.get(jobId) ?? '', scrap: scrapId !== null },
         jobIds: jobsOfRun({ jobId, plan }),
         ...{
           step: Math.min(state.step + 1, plan.steps.length),

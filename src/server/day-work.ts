@@ -1,7 +1,7 @@
 import { InputError, within } from '../core/input-error';
 import { runTasks, type DayTask, type TimedStep } from '../core/schedule';
 import type { BenchPlan } from '../core/bench';
-import { benchRuns, jobsOfRun } from '../store/bench-runs';
+import { benchRuns, jobsOfRun, shortName } from '../store/bench-runs';
 import type { Db } from '../store/database';
 import { pacesOf } from '../store/timings';
 import { edgeOf } from './edge-of-jobs';
@@ -37,7 +37,7 @@ export function dayRuns(db: Db, jobIds: readonly string[], runIds: readonly stri
 }
 
 function dayRun(db: Db, id: string, plan: BenchPlan, jobIds: readonly string[], from: number): DayRun {
-  const name = plan.works ? plan.stackTitle : plan.pieceName;
+  const name = shortName(plan);
   const steps: TimedStep[] = plan.steps.slice(from);
   return { id, name, tasks: runTasks({ id, name, steps, edge: edgeOf(db, jobIds), from, paces: pacesOf(db) }) };
 }

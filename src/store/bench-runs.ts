@@ -51,3 +51,9 @@ export function timersOf({ id, plan, state }: BenchRun): BenchTimer[] {
   const own = state.endsAt ? [{ label: plan.steps[state.step]?.title ?? '', endsAt: state.endsAt }] : [];
   return [...own, ...state.timers].map((timer) => ({ runId: id, ...timer }));
 }
+
+/** What a run is called in few words: a batch by its first job and how many more there are. */
+export function shortName({ works, pieceName }: BenchPlan): string {
+  const [first, ...others] = works ?? [];
+  return first ? `${first.name}${others.length > 0 ? ` and ${others.length} more` : ''}` : pieceName;
+}

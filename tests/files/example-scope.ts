@@ -1,3 +1,4 @@
+import { START_STATE, type BenchPlan } from '../../src/core/bench';
 import { choose, questionFor, type Part } from '../../src/core/choose';
 import { judge } from '../../src/core/choose/judge';
 import { candidatesFor } from '../../src/core/choose/candidates';
@@ -27,9 +28,22 @@ const hoop: Hoop = {
   ...{ kind: 'screw', mount: 'arm', mountSide: 'left' },
 } as Hoop;
 const pieces = [{ id: 'a', outline: square(100), count: 3, rotations: [0] }];
-const cutItem = { ...pieces[0]!, workId: 'w', name: 'Patch', first: 0, letter: true, flip: false, free: false };
+const cutItem = { ...pieces[0]!, workId: 'w', twinOf: null, name: 'Patch', first: 0, letter: true, flip: false, free: false };
+
+const step = (id: string, more: object) => ({ id, stage: 'apply', title: id, detail: '', ...more });
+/** A piece is laid, pressed in two stops of two lifts, and cools for five minutes. */
+const benchPlan = {
+  ...{ pieceName: 'Patch', clothName: 'Poplin', stackTitle: 'A layer', outline: square(100), plate: square(50) },
+  steps: [
+    step('lay', { kind: 'do' }),
+    step('press', { kind: 'press', seconds: 10, lifts: 2, stops: [{}, {}] }),
+    step('cool', { kind: 'wait', seconds: 300 }),
+  ],
+} as unknown as BenchPlan;
 
 export const exampleScope = {
+  benchPlan,
+  START_STATE,
   ...{
     LIBRARY_CLOTHS,
     LIBRARY_LAYERS,
@@ -73,7 +87,16 @@ export const exampleScope = {
     ...{ washed: true, cutAlready: false, schools: DEFAULT_SCHOOLS },
   },
   listed: {
-    ...{ id: 'w', name: 'Patch', piece: { ...spec, own: null }, cut: 'straight', count: 2, pairs: false, oneWay: false },
+    ...{
+      id: 'w',
+      name: 'Patch',
+      piece: { ...spec, own: null },
+      cut: 'straight',
+      count: 2,
+      pairs: false,
+      mirrored: false,
+      oneWay: false,
+    },
     ...{ clothId: null, rule: 'longest', layers: [{ material: lightWoven, extent: 'full' }] },
   },
   front: { ...spec, id: 'front', projectId: 'p', name: 'Front' },

@@ -278,7 +278,17 @@ describe('how far a layer reaches', () => {
     const [changed, placed] = [vi.fn(), vi.fn()];
     render(
       <LayerCutOptions
-        {...{ work, extent: 'full', cut: undefined, edges: [2], trim: 6, placing: false, onPlacing: placed, onChange: changed }}
+        {...{
+          work,
+          extent: 'full',
+          cut: undefined,
+          edges: [2],
+          trim: 6,
+          past: 3,
+          placing: false,
+          onPlacing: placed,
+          onChange: changed,
+        }}
         {...props}
       />,
     );

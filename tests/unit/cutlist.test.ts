@@ -33,6 +33,7 @@ function part(change: Partial<ListedPart> = {}, material: Material = woven): Lis
     cut: 'straight',
     count: 4,
     pairs: false,
+    mirrored: false,
     oneWay: false,
     clothId: 'linen',
     rule: 'top',

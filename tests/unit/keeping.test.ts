@@ -58,7 +58,7 @@ describe('lists by pages', () => {
     expect(new Set(tear.map(({ family }) => family))).toEqual(new Set(['tear-away']));
     const [mine, any] = [true, false].map((own) => layerPage(db, asked(''), 'all', own).total);
     expect(mine!).toBeLessThan(any!);
-    const good = logPage(db, asked('', 50), 'good').rows;
+    const good = logPage(db, asked('', 50), { outcome: 'good', project: '' }).rows;
     expect(good.length).toBeGreaterThan(0);
     expect(good.every(({ outcome }) => outcome === 'good')).toBe(true);
     expect(clothPage(db, asked('', 100), true).total).toBeLessThan(clothPage(db, asked('', 100), false).total);

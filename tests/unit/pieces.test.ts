@@ -273,7 +273,7 @@ describe('layerOutline', () => {
     expect(layerOutline(piece, 'field', roll, { ...DEFAULT_LAYER_OUTLINE, field: { width: 80, height: 60 } }).area).toBe(
       160 * 140,
     );
-    expect(tapeLength(layerOutline(piece, 'strip', { rollWidth: 10 }), { rollWidth: 10 }, 3)).toBe(3 * 220);
+    expect(tapeLength(layerOutline(piece, 'strip', { rollWidth: 10 }), { rollWidth: 10 }, 3)).toBe(3 * 200);
   });
 
   it('lays a strip along the edges that are chosen, and a patch where it is wanted', () => {
@@ -281,7 +281,8 @@ describe('layerOutline', () => {
     const strip = layerOutline(piece, 'strip', roll, { ...DEFAULT_LAYER_OUTLINE, edges: [1, 3], width: 20 });
     expect(strip.outlines).toHaveLength(2);
     expect(strip.area).toBeCloseTo(2 * 20 * 80, 3);
-    expect(strip.runningLength).toBe(200);
+    // From seam to seam, as its edges are sewn.
+    expect(strip.runningLength).toBeCloseTo(2 * 80, 6);
     const patch = layerOutline(piece, 'patch', roll, { ...DEFAULT_LAYER_OUTLINE, at: [180, 90], size: 40 });
     // What would hang over the edge of the piece is not cut.
     expect(bounds(patch.outlines[0]!)).toEqual({ minX: 160, minY: 70, maxX: 200, maxY: 100 });

@@ -192,10 +192,11 @@ describe('hard stops, one by one', () => {
               avoid: ['fusible', 'liquid', 'spray-glue', 'sewing-by-hand'],
             });
             const question = questionFor(fabric, wish, asking);
+            const seen = questionFor(fabric, wish, { wishes: { opaque: true } });
             for (const stop of STOPS) {
               if (met.has(stop.id)) continue;
               for (const duty of ['main', 'strip', 'patch', 'treatment'] as const)
-                if (USES.some((each) => stop.when(question, each, duty))) met.add(stop.id);
+                if (USES.some((each) => stop.when(question, each, duty) || stop.when(seen, each, duty))) met.add(stop.id);
             }
           }
         }
@@ -211,7 +212,8 @@ describe('reasons and cautions', () => {
     expect(new Set(remarks.map(({ id }) => id)).size).toBe(remarks.length);
     const patterns: [string, RegExp][] = [
       ['worked-before', /^Came out well on this cloth/],
-      ['in-band', /^Hangs (fluid|soft|firm|crisp|rigid), as you asked/],
+      ['in-band', /^Hangs \w+, as (you asked|this part usually does)/],
+      ['leads-the-cloth', /^Heavier than the cloth itself/],
       ['cool-melt', /^Its glue melts at the cool setting/],
       ['sewn-spares-face', /^Goes in without the iron/],
       ['carries', /^Carries this many stitches/],
@@ -249,7 +251,7 @@ describe('reasons and cautions', () => {
     };
     const motif = { stitches: 9000, width: 80, height: 80, nearEdge: true };
     // Those that only one asking in particular brings up come below; the rest is looked for until all are found.
-    const rare = ['worked-before', 'went-wrong-before', 'cloth-shrinks', 'motif-too-dense'];
+    const rare = ['leads-the-cloth', 'worked-before', 'went-wrong-before', 'cloth-shrinks', 'motif-too-dense'];
     for (const fabric of LIBRARY_CLOTHS) {
       for (const role of ROLES) {
         if (waiting.every(([name]) => rare.includes(name))) break;
@@ -263,6 +265,8 @@ describe('reasons and cautions', () => {
           note(choose(fabric, part(role, more), LIBRARY_LAYERS, { limit: 12 }).ranked);
       }
     }
+    const heavy = layer('cotton-poplin-underlining-115-g');
+    note(choose({ ...poplin, arealDensity: 80 }, part('bodice'), [heavy], { limit: 3 }).ranked);
     const dense = { ...motif, stitches: 16_000 };
     note(ask(poplin, part('embroidery', { embroidery: dense })).ranked);
     note(ask({ ...poplin, shrinkLength: 5 }, part('collar')).ranked);

@@ -195,6 +195,8 @@ describe('a batch that is fused together', () => {
     jobs.update(db, second, { ...job, stack: { ...job.stack!, setting: setting(1) } as never }, job.version);
     const front = jobs.get(db, FRONT);
     jobs.update(db, FRONT, { ...front, stack: { ...front.stack!, setting: setting(2) } as never }, front.version);
+    // What a scrap of the pair found would go before it.
+    db.prepare('DELETE FROM scrap').run();
     const run = startBatch(db, [FRONT, second]);
     for (const sheet of run.plan.sheets!) expect(new Set(sheet.pieces.map(({ workId }) => workId)).size).toBe(1);
     const hows = steps(run)

@@ -34,7 +34,7 @@ import {
 const rectangle = (width: number, height: number): Outline => [[0, 0], [width, 0], [width, height], [0, height]]; // prettier-ignore
 const leaning: Outline = [[0, 0], [80, 0], [120, 60], [40, 60]]; // prettier-ignore
 const item = (id: string, outline: Outline, more: Partial<CutItem> = {}): CutItem => ({
-  ...{ id, workId: id, name: id, outline, holes: [], seam: [], marks: [], count: 1, first: 1, letter: '' },
+  ...{ id, workId: id, twinOf: null, name: id, outline, holes: [], seam: [], marks: [], count: 1, first: 1, letter: '' },
   ...{ edge: outline, rotations: [0, 180], free: false, flip: false, mirrored: false, grain: 0 },
   ...{ cut: 'straight', oneWay: false, fold: null },
   ...more,
@@ -74,7 +74,10 @@ describe('cloth that lies folded', () => {
 
   it('cuts a pair once from both layers, and warns of single pieces that come out mirrored', () => {
     const twin = leaning.map(([x, y]): Point => [-x, y]).reverse();
-    const pair = foldedItems([item('side', leaning, { count: 3 }), item('sidem', twin, { count: 3, mirrored: true })], 0);
+    const pair = foldedItems(
+      [item('side', leaning, { count: 3 }), item('sidem', twin, { count: 3, mirrored: true, twinOf: 'side' })],
+      0,
+    );
     expect(pair.items.map(({ id, count }) => [id, count])).toEqual([['side', 3]]);
     expect(pair.mirroredBy).toEqual([]);
     // Felt goes by the grain line that was drawn, if any, to find out what is a half.

@@ -11,30 +11,50 @@ function atStep(state: BenchState, step: number): BenchState {
   return { ...state, step, stop: 0, endsAt: null, pausedLeft: null };
 }
 
-/** Seconds left of the running or paused countdown, never below 0; undefined when there is none. */
+/**
+ * Seconds left of the running or paused countdown, never below 0; undefined when there is none.
+ *
+ * @example secondsLeft({ ...START_STATE, pausedLeft: 7 }, 0) // 7
+ */
 export function secondsLeft(state: BenchState, now: number): number | undefined {
   if (state.pausedLeft !== null) return state.pausedLeft;
   if (state.endsAt === null) return undefined;
   return Math.max(0, (Date.parse(state.endsAt) - now) / 1000);
 }
 
-/** How often the iron is set down in a step: every stop, with all its lifts, on every copy. */
+/**
+ * How often the iron is set down in a step: every stop, with all its lifts, on every copy.
+ *
+ * @example stopsOf(benchPlan.steps[1]) // 4
+ */
 export function stopsOf({ stops, lifts = 1, copies = 1 }: BenchStep): number {
   return (stops?.length ?? 1) * lifts * copies;
 }
 
-/** Where the iron stands in a step: which stop of which copy, and which lift. */
+/**
+ * Where the iron stands in a step: which stop of which copy, and which lift.
+ *
+ * @example placeOf(benchPlan.steps[1], 3) // { stop: 1, lift: 1, copy: 0 }
+ */
 export function placeOf({ stops, lifts = 1 }: BenchStep, done: number): { stop: number; lift: number; copy: number } {
   const each = (stops?.length ?? 1) * lifts;
   return { stop: Math.floor((done % each) / lifts), lift: done % lifts, copy: Math.floor(done / each) };
 }
 
-/** The piece that a step is done on. */
+/**
+ * The piece that a step is done on.
+ *
+ * @example outlineOf(benchPlan, benchPlan.steps[0]).length // 4
+ */
 export function outlineOf(plan: BenchPlan, { work }: BenchStep): BenchPlan['outline'] {
   return (work === undefined ? undefined : plan.works?.[work]?.outline) ?? plan.outline;
 }
 
-/** What a tap means right now. */
+/**
+ * What a tap means right now.
+ *
+ * @example actionFor(benchPlan, { ...START_STATE, step: 1 }) // { kind: 'start', seconds: 10 }
+ */
 export function actionFor(plan: BenchPlan, state: BenchState): BenchAction {
   const step = plan.steps[state.step];
   if (!step) return { kind: 'finish' };
@@ -46,7 +66,11 @@ export function actionFor(plan: BenchPlan, state: BenchState): BenchAction {
   return last ? { kind: 'finish' } : { kind: 'next' };
 }
 
-/** Carries an action out. */
+/**
+ * Carries an action out.
+ *
+ * @example act(START_STATE, { kind: 'start', seconds: 10 }, 0).endsAt // '1970-01-01T00:00:10.000Z'
+ */
 export function act(state: BenchState, action: BenchAction, now: number): BenchState {
   switch (action.kind) {
     case 'next':
@@ -67,6 +91,7 @@ export function act(state: BenchState, action: BenchAction, now: number): BenchS
  * step comes up by itself, so that a hand that holds an iron need not tap.
  *
  * @param now when stops go on by themselves: the next one's countdown begins, with the time to move the iron before it
+ * @example ringOut(benchPlan, { ...START_STATE, step: 1, stop: 3 }).step // 2
  */
 export function ringOut(plan: BenchPlan, state: BenchState, now?: number): BenchState {
   const step = plan.steps[state.step];
@@ -82,7 +107,11 @@ export function ringOut(plan: BenchPlan, state: BenchState, now?: number): Bench
   return { ...next, endsAt: new Date(now + (MOVE_SECONDS + (step.seconds ?? 10)) * 1000).toISOString() };
 }
 
-/** Lets a wait run alongside while the next step is begun. */
+/**
+ * Lets a wait run alongside while the next step is begun.
+ *
+ * @example setAside(benchPlan, { ...START_STATE, step: 2 }, 0).timers[0].label // 'Patch: cool'
+ */
 export function setAside(plan: BenchPlan, state: BenchState, now: number): BenchState {
   const step = plan.steps[state.step]!;
   const left = secondsLeft(state, now) ?? step.seconds ?? 0;
@@ -95,14 +124,22 @@ export function setAside(plan: BenchPlan, state: BenchState, now: number): Bench
   );
 }
 
-/** One move back: to the stop before, or to the step before. */
+/**
+ * One move back: to the stop before, or to the step before.
+ *
+ * @example back({ ...START_STATE, step: 1, stop: 2 }).stop // 1
+ */
 export function back(state: BenchState): BenchState {
   if (state.endsAt !== null || state.pausedLeft !== null) return { ...state, endsAt: null, pausedLeft: null };
   if (state.stop > 0) return { ...state, stop: state.stop - 1 };
   return atStep(state, Math.max(0, state.step - 1));
 }
 
-/** A move with the time at which another step was come to, or a wait began: from these it is seen how long things take. */
+/**
+ * A move with the time at which another step was come to, or a wait began: from these it is seen how long things take.
+ *
+ * @example stamped(benchPlan, START_STATE, { ...START_STATE, step: 1 }, 0).stamps.length // 1
+ */
 export function stamped(plan: BenchPlan, before: BenchState, after: BenchState, now: number): BenchState {
   const begins =
     plan.steps[after.step]?.kind === 'wait' && before.endsAt === null && before.pausedLeft === null && after.endsAt !== null;
@@ -111,17 +148,29 @@ export function stamped(plan: BenchPlan, before: BenchState, after: BenchState, 
   return { ...after, stamps: [...(after.stamps ?? []), { step: after.step, at: new Date(now).toISOString() }] };
 }
 
-/** More time for cloth that still is too wet: a quarter of what was reckoned. */
+/**
+ * More time for cloth that still is too wet: a quarter of what was reckoned.
+ *
+ * @example stillWet(benchPlan, { ...START_STATE, step: 2 }, 0).endsAt // '1970-01-01T00:02:00.000Z'
+ */
 export function stillWet(plan: BenchPlan, state: BenchState, now: number): BenchState {
   return act({ ...state, stop: 1, endsAt: null, pausedLeft: null }, { kind: 'start', seconds: moreSeconds(plan, state) }, now);
 }
 
-/** How long that is, s: at least two minutes, in whole ones. */
+/**
+ * How long that is, s: at least two minutes, in whole ones.
+ *
+ * @example moreSeconds(benchPlan, { ...START_STATE, step: 2 }) // 120
+ */
 export function moreSeconds(plan: BenchPlan, state: BenchState): number {
   return 60 * Math.max(2, Math.round((plan.steps[state.step]?.seconds ?? 0) / 240));
 }
 
-/** Cloth was felt and found right, or too dry: that is kept, and the next step comes up. */
+/**
+ * Cloth was felt and found right, or too dry: that is kept, and the next step comes up.
+ *
+ * @example felt({ ...START_STATE, step: 2 }, 'right', 0).step // 3
+ */
 export function felt(state: BenchState, found: Dampness, now: number): BenchState {
   const since = state.stamps?.findLast(({ step }) => step === state.step)?.at;
   const hung = [...(state.hung ?? [])];
@@ -129,7 +178,11 @@ export function felt(state: BenchState, found: Dampness, now: number): BenchStat
   return atStep({ ...state, hung }, state.step + 1);
 }
 
-/** Whether the cloth of this step had gone too dry on the line, so that it is misted first. */
+/**
+ * Whether the cloth of this step had gone too dry on the line, so that it is misted first.
+ *
+ * @example mistedFirst({ ...START_STATE, step: 3, hung: [{ step: 2, seconds: 60, found: 'too-dry' }] }) // true
+ */
 export function mistedFirst({ hung = [], step }: BenchState): boolean {
   return hung.some((each) => each.step === step - 1 && each.found === 'too-dry');
 }

@@ -1,7 +1,7 @@
 import type { Fabric } from '../cloth';
 import { stackStiffness, keyOfUse, type Material, type Predicted } from '../layers';
 import { careTurn, type CareTurn } from './care-turn';
-import type { Part } from './part';
+import type { Part, Role } from './part';
 import type { Asking, PieceSize, Question } from './protocol';
 import { questionFor } from './question-for';
 import { describe, publicLayers, publicPredicted, type RankedStack, type StackLayer } from './ranked-stack';
@@ -117,9 +117,15 @@ function ruledOutOf(refused: readonly Refused[], find: string | undefined): Pick
 const MOST_RULED_OUT = 400;
 const FEW_RULED_OUT = 10;
 
+/** Where the cloth itself is cut open. */
+const CUT_OPEN: readonly Role[] = ['buttonhole', 'welt', 'zip-area', 'godet-slash', 'inner-corner'];
+
 function bareWords({ profile, hand, traits, part, wishes, fabric }: Question, inBand: boolean): string {
   if (profile.kind === 'stitch') return '';
-  if (profile.opening) return `The cloth is cut open here: ${profile.phrase} always gets something.`;
+  if (profile.opening)
+    return CUT_OPEN.includes(part.role)
+      ? `The cloth is cut open here: ${profile.phrase} always gets something.`
+      : `It is pulled at here: ${profile.phrase} always gets something.`;
   if (part.role === 'bag-lining' && traits.sealed) return 'A coated lining has body of its own and can be left bare.';
   // Only feel is what the cloth can have by itself.
   const more =

@@ -76,6 +76,9 @@ function candidateOf(question: Question, layers: readonly ChosenLayer[]): Candid
   };
 }
 
+/** Most that a stack gets which breaks a hard stop. */
+const STOPPED = 40;
+
 /**
  * Judges a stack of one's own as `choose` judges its proposals: same criteria, same prediction, same words; a stack that `choose`
  * offers gets the same score to the last digit.
@@ -97,5 +100,7 @@ export function judgeStack(fabric: Fabric, part: Part, layers: readonly ChosenLa
       layer: i,
     })),
   );
-  return { ...describe(stack, scoreOf(stack)), stops };
+  // What does harm is never well judged, however well it would serve otherwise.
+  const score = scoreOf(stack);
+  return { ...describe(stack, stops.length > 0 ? Math.min(score, STOPPED) : score), stops };
 }

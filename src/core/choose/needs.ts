@@ -29,7 +29,9 @@ const SPRAYED = 9;
 const SHRUNK = 3;
 
 /** Length that a strip runs on a piece, mm. */
-const stripRun = ({ piece }: Pick<Question, 'piece'>): number => piece.edge ?? Math.max(piece.width, piece.height);
+const stripRun = ({ piece }: Pick<Question, 'piece'>): number =>
+  // Along the line that is sewn, from seam to seam.
+  piece.edge ?? Math.max(1, Math.max(piece.width, piece.height) - 2 * allowanceOf(piece));
 
 /** A piece that ends so far inside its edge all round, mm. */
 function within({ width, height }: Pick<Question['piece'], 'width' | 'height'>, by: number): [width: number, height: number] {

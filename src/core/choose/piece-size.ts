@@ -16,6 +16,7 @@ export function edgeRuleOf(role: Role): EdgeRule {
   switch (role) {
     case 'hem':
     case 'flare-hem':
+      return 'hem';
     case 'knit-binding':
     case 'shoulder-seam':
     case 'zip-area':

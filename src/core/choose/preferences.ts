@@ -13,6 +13,8 @@ const moving = (q: Question) => wornPanel(q) && knit(q) && q.part.stretch !== 's
 const opaque = ({ wishes }: Question) => wishes.opaque === true;
 /** Somebody said how the finished thing should feel. */
 const feelSaid = ({ part }: Question) => part.hand !== undefined;
+/** Up to the weight of a voile a woven layer falls with flowing cloth, g/m². */
+const VOILE = 60;
 const sewn = ({ form }: Material) => form === 'sew-in';
 const glued = ({ form }: Material) => isFusible(form);
 const liquid = ({ form }: Material) => form === 'liquid';
@@ -25,6 +27,10 @@ const CLOTH: readonly Preference[] = [
   { id: 'dense-under-sheer', when: (q) => wornPanel(q) && q.fabric.sheer === 'sheer', fits: (l) => l.opacity !== 'sheer' && l.family !== 'organza', points: -14, words: 'dulls sheer cloth' },
   { id: 'loose-tricot', families: ['tricot'], when: (q) => wornPanel(q) && q.traits.loose, points: 14, words: 'settles into a loose weave' },
   { id: 'loose-firm', families: ['nonwoven', 'weft'], when: (q) => wornPanel(q) && q.traits.loose, points: -8, words: 'lies stiffly under a loose weave' },
+  { id: 'paper-on-flow', families: ['nonwoven', 'organdy', 'weft'], when: (q) => wornPanel(q) && q.traits.flows && !feelSaid(q), points: -20, words: 'cracks like paper in cloth that flows' },
+  { id: 'firm-woven-on-flow', families: ['woven', 'cloth-underlining'], when: (q) => wornPanel(q) && q.traits.flows && !feelSaid(q), fits: (l) => l.arealDensity > VOILE, points: -12, words: 'is more than flowing cloth carries' },
+  { id: 'drapes-with-flow', families: ['tricot', 'organza'], when: (q) => wornPanel(q) && q.traits.flows && !knit(q) && !feelSaid(q), points: 14, words: 'hangs with the cloth' },
+  { id: 'light-woven-with-flow', families: ['woven'], when: (q) => wornPanel(q) && q.traits.flows && !knit(q) && !feelSaid(q), fits: (l) => l.arealDensity <= VOILE, points: 6, words: 'hangs with the cloth' },
   { id: 'knit-stretch', families: ['stretch-knit'], when: (q) => wornPanel(q) && knit(q), points: 14, words: 'moves with a knit' },
   { id: 'knit-tricot', families: ['tricot'], when: (q) => wornPanel(q) && knit(q), points: 12, words: 'moves with a knit' },
   { id: 'knit-nonwoven', families: ['nonwoven'], when: (q) => wornPanel(q) && knit(q) && q.part.stretch !== 'stop', points: -14, words: 'does not move with a knit' },
@@ -32,6 +38,7 @@ const CLOTH: readonly Preference[] = [
   { id: 'knit-moving', families: ['tricot', 'stretch-knit'], when: moving, points: 10, words: 'moves with a knit' },
   { id: 'knit-held', families: ['nonwoven', 'woven', 'weft', 'organza', 'organdy'], when: moving, points: -30, words: 'holds a knit where it should move' },
   { id: 'opaque-underlined', families: ['cloth-underlining'], when: opaque, fits: (l) => l.opacity !== 'sheer', points: 14, words: 'hangs like cloth and hides what lies behind' },
+  { id: 'heavier-underlining', families: ['cloth-underlining'], when: ({ profile }) => profile.kind === 'garment', fits: (l, q) => l.arealDensity > 1.2 * q.fabric.arealDensity, points: -16, words: 'is heavier than the cloth and leads it' },
   { id: 'opaque-sheer', when: opaque, fits: (l) => (l.opacity === 'sheer' || l.family === 'organza') && l.form !== 'liquid', points: -40, words: 'lets light through as before' },
   { id: 'opaque-glued', when: (q) => opaque(q) && wornPanel(q) && (q.profile.phrase.includes('bodice') || q.profile.phrase.includes('panel')), fits: glued, points: -24, words: 'makes a film of the whole piece' },
   { id: 'bias-permanent', families: ['stretch-knit', 'tricot', 'organza', 'cloth-underlining', 'woven', 'nonwoven'], when: (q) => q.part.role === 'bias-piece' && !feelSaid(q), points: -16, words: 'stays in a piece that only has to be handled' },

@@ -1,9 +1,9 @@
-import type { Fabric } from '../cloth';
+import { clothBendingLength, type Fabric } from '../cloth';
 import type { PairRecord } from '../learn';
 import { schoolsOf } from '../schools';
 import type { FoundSetting } from '../steps';
 import { motifDensity, typicalDensity } from './embroidery-load';
-import { HAND_BANDS, type Hand, type Part } from './part';
+import { HAND_BANDS, HANDS, type Hand, type Part } from './part';
 import { typicalPiece } from './piece-size';
 import type { Asking, Question } from './protocol';
 import { ROLE_PROFILES } from './roles';
@@ -16,6 +16,15 @@ const NOTHING_AT_HAND: ReadonlySet<string> = new Set();
 
 /** The next softer feel. */
 const SOFTER: Record<Hand, Hand> = { fluid: 'fluid', soft: 'fluid', firm: 'soft', crisp: 'firm', rigid: 'crisp' };
+
+/** The feel a step firmer than the one in whose band a cloth hangs by itself. */
+function aStepFirmer(fabric: Fabric): Hand {
+  const own = clothBendingLength(fabric).value;
+  const at = HANDS.findIndex((hand) => own < HAND_BANDS[hand][1]);
+  return HANDS[Math.min(HANDS.length - 1, at < 0 ? HANDS.length - 1 : at + 1)]!;
+}
+
+const softerOf = (a: Hand, b: Hand): Hand => (HANDS.indexOf(a) <= HANDS.indexOf(b) ? a : b);
 
 /**
  * Builds the question that rules are written against.
@@ -30,7 +39,10 @@ export function questionFor(fabric: Fabric, part: Part, asking: Asking = {}): Qu
   const usual = fabric.construction === 'knit' && profile.kind === 'garment' ? SOFTER[profile.hand] : profile.hand;
   // A waist that must keep its stretch is not boarded up.
   const eases = part.role === 'waistband' && part.stretch === 'keep';
-  const hand = part.hand ?? (eases ? SOFTER[usual] : usual);
+  const traits = traitsOf(fabric, part);
+  // Cloth that flows is held a step firmer than it hangs by itself, whatever the part is in a crisper cloth.
+  const held = traits.flows && profile.kind === 'garment' ? softerOf(usual, aStepFirmer(fabric)) : usual;
+  const hand = part.hand ?? (eases ? SOFTER[held] : held);
   const typical = typicalDensity(part.role);
   const motif = part.embroidery
     ? motifDensity(part.embroidery)
@@ -41,7 +53,7 @@ export function questionFor(fabric: Fabric, part: Part, asking: Asking = {}): Qu
     fabric,
     part,
     profile,
-    traits: traitsOf(fabric, part),
+    traits,
     hand,
     band: HAND_BANDS[hand],
     motif,

@@ -63,7 +63,12 @@ export const REASONS: readonly Remark[] = [
     id: 'in-band',
     when: ({ predicted, question: { band, profile } }) =>
       profile.kind !== 'stitch' && predicted.bendingLength >= band[0] && predicted.bendingLength <= band[1],
-    words: ({ question }) => `Hangs ${question.hand}, as you asked.`,
+    words: ({ question: { hand, part, traits } }) =>
+      part.hand !== undefined
+        ? `Hangs ${hand}, as you asked.`
+        : traits.flows
+          ? `Hangs ${hand}: a step firmer than the cloth does by itself.`
+          : `Hangs ${hand}, as this part usually does.`,
   },
   {
     id: 'family-fits',
@@ -207,6 +212,14 @@ export const CAUTIONS: readonly Remark[] = [
       question.part.embroidery?.nearEdge !== undefined &&
       question.part.embroidery.nearEdge !== false,
     words: () => 'The motif lies near an edge: check that the hoop has cloth to hold, or float it on a sticky or sprayed sheet.',
+  },
+  {
+    id: 'leads-the-cloth',
+    when: ({ layers, question: { fabric, profile } }) =>
+      profile.kind === 'garment' &&
+      layers.some(({ material }) => material.family === 'cloth-underlining' && material.arealDensity > fabric.arealDensity),
+    words: ({ question: { fabric } }) =>
+      `Heavier than the cloth itself (${Math.round(fabric.arealDensity)} g/m²): the underlining decides how it hangs, not the cloth.`,
   },
   {
     id: 'too-stiff',

@@ -1,6 +1,6 @@
 import type { Fabric } from '../cloth';
-import type { ChosenLayer, Material } from '../layers';
-import { opacityOf, type LightSheet, type Opacity } from '../seethrough';
+import { CLOTH_ID, type ChosenLayer, type Material } from '../layers';
+import { lightSheet, opacityOf, type LightSheet, type Opacity } from '../seethrough';
 
 /** A cloth by itself, and with what lies behind it. */
 export interface SeeThrough {
@@ -8,30 +8,42 @@ export interface SeeThrough {
   backed: Opacity;
 }
 
-/** Starting figures: what a shade throws back, what a kind of cloth lets through. */
-const REFLECTS = { light: 0.7, mid: 0.35, dark: 0.06 } as const;
-const LETS_THROUGH = { opaque: 0.05, veiled: 0.25, sheer: 0.55 } as const;
 /** Share of holes in cloth that has them. */
 const HOLES = 0.25;
 const NET_HOLES = 0.6;
-/** No more light than this is thrown back and let through together; the rest is swallowed. */
-const MOST = 0.95;
 
-function sheet(tone: keyof typeof REFLECTS, sheer: keyof typeof LETS_THROUGH, openArea: number): LightSheet {
-  const transmittance = LETS_THROUGH[sheer];
-  return { reflectance: Math.min(REFLECTS[tone], MOST - transmittance), transmittance, openArea };
-}
+/** How open threads or fibres stand, against a plain weave of the same weight. */
+const OPEN_WEAVES = new Map<string | undefined, number>([
+  ['loose', 1.5],
+  ['satin', 0.8],
+  ['twill', 0.8],
+  ['jersey', 1.1],
+  ['sweater', 1.6],
+]);
+const OPEN_FAMILIES = new Map<Material['family'], number>([
+  ['tricot', 1.2],
+  ['stretch-knit', 1.2],
+  ['weft', 1.3],
+  ['woven', 1.2],
+  ['mesh', 1.6],
+  ['nonwoven', 0.8],
+  ['organza', 1.3],
+]);
 
-/** A cloth as light meets it, from its shade and how far print can be read through it. */
-function clothSheet({ tone, sheer, surface, weave, construction }: Fabric): LightSheet {
-  const open = construction === 'net' ? NET_HOLES : surface.includes('openwork') || weave === 'eyelet' ? HOLES : 0;
-  // Holes let through by themselves; the cloth round them is as dense as others.
-  return sheet(tone, open > 0 && sheer !== 'sheer' ? 'opaque' : sheer, open);
+/** A cloth as light meets it, by its weight, weave and shade, and how print was seen through it. */
+function clothSheet({ arealDensity, tone, sheer, surface, weave, construction }: Fabric): LightSheet {
+  const holes = construction === 'net' ? NET_HOLES : surface.includes('openwork') || weave === 'eyelet' ? HOLES : 0;
+  const made = { arealDensity, tone, openness: OPEN_WEAVES.get(weave) ?? 1, holes };
+  // Through holes print is read whatever the cloth round them is like.
+  return lightSheet(holes > 0 ? made : { ...made, looks: sheer });
 }
 
 /** Shades in the order of how near they are to a cloth's own. */
-function layerSheet({ opacity, tones }: Material, { tone }: Fabric): LightSheet {
-  return sheet(tones.includes(tone) ? tone : tones[0]!, opacity, 0);
+function layerSheet({ id, family, arealDensity, opacity, tones }: Material, { tone }: Fabric): LightSheet {
+  const shade = tones.includes(tone) ? tone : tones[0]!;
+  const made = { arealDensity, tone: shade, openness: OPEN_FAMILIES.get(family) ?? 1, holes: 0 };
+  // Through a cloth of the cupboard somebody looked.
+  return lightSheet(id.startsWith(CLOTH_ID) ? { ...made, looks: opacity } : made);
 }
 
 /**

@@ -1,17 +1,7 @@
-import { edgeLength, edgesByRule, pieceSize, placeArea, type OpenPiece, type Place } from '../pieces';
+import { DEFAULT_LAYER_OUTLINE, pieceSize, placeArea, placeCut, stripRun, type OpenPiece, type Place } from '../pieces';
 import type { Role } from './part';
 import { edgeRuleOf } from './piece-size';
 import type { PieceSize } from './protocol';
-
-/** Length that a strip runs on a piece, mm. */
-function stripLength(piece: OpenPiece, role: Role, place: Place | undefined): number {
-  if (place?.kind === 'edges') return edgeLength(piece, place.edges);
-  if (place?.kind === 'line')
-    return Math.hypot(place.line[1][0] - place.line[0][0], place.line[1][1] - place.line[0][1]) + place.width;
-  const rule = edgeRuleOf(role);
-  const fold = rule === 'fold' ? piece.fold : undefined;
-  return fold ? Math.hypot(fold[1][0] - fold[0][0], fold[1][1] - fold[0][1]) : edgeLength(piece, edgesByRule(piece, rule));
-}
 
 /**
  * Size of a described piece as the questions of choosing need it, mm.
@@ -28,7 +18,7 @@ export function sizeOfPiece(piece: OpenPiece, role: Role, count: number, trim?: 
     count,
     allowance: Math.max(0, ...piece.allowances),
     trim,
-    edge: stripLength(piece, role, place),
+    edge: stripRun(piece, { ...DEFAULT_LAYER_OUTLINE, rule: edgeRuleOf(role), ...(place ? placeCut(place) : {}) }),
     grain: piece.grain,
     ...(area ? { area } : {}),
     ...(place?.kind === 'edges' || place?.kind === 'line' ? { strip: place.width } : {}),

@@ -4,6 +4,7 @@ import { finishedBand } from './piece-size';
 import type { Question, Stop } from './protocol';
 import { STRETCHY } from './traits';
 import { capital } from '../letters';
+import type { Role } from './part';
 
 const IRON_WORDS = ['no iron', 'a cool iron', 'a medium iron', 'a hot iron'];
 
@@ -35,6 +36,9 @@ const WETTING: Family[] = ['starch', 'pressing-spray', 'liquid-stabilizer', 'edg
 function washes(layer: Material, care: string): boolean {
   return WASH_ORDER.indexOf(layer.wash) >= WASH_ORDER.indexOf(NEEDED_WASH[care]!);
 }
+
+/** What is underlined as a whole with a second cloth. */
+const UNDERLINED: readonly Role[] = ['bodice', 'whole-panel', 'jacket-front'];
 
 export const STOPS: readonly Stop[] = [
   {
@@ -237,7 +241,9 @@ export const STOPS: readonly Stop[] = [
   {
     id: 'too-heavy',
     group: 'Weight',
-    when: ({ fabric, profile }, layer, duty) => {
+    when: ({ fabric, profile, part }, layer, duty) => {
+      // A second cloth that is heavier leads the first, and harms nothing: that is a caution.
+      if (layer.family === 'cloth-underlining' && UNDERLINED.includes(part.role)) return false;
       if (profile.kind !== 'garment' || layer.form === 'liquid' || temporary(layer)) return false;
       const allowance =
         layer.family === 'waistband-strip' || layer.family === 'stay-tape' || layer.family === 'braid'
@@ -263,6 +269,18 @@ export const STOPS: readonly Stop[] = [
       (profile.kind === 'garment' || profile.kind === 'stitch') &&
       part.role !== 'badge',
     words: () => 'It would show through this sheer cloth as a solid patch.',
+  },
+  {
+    id: 'see-through-itself',
+    group: 'Look',
+    when: ({ wishes, profile }, layer, duty) =>
+      wishes.opaque === true &&
+      profile.kind === 'garment' &&
+      duty === 'main' &&
+      !temporary(layer) &&
+      layer.form !== 'liquid' &&
+      (layer.family === 'organza' || layer.opacity === 'sheer'),
+    words: () => 'It is seen through itself: behind it the cloth stays as it is.',
   },
   {
     id: 'wrong-shade',

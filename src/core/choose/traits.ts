@@ -1,4 +1,4 @@
-import { fibreShare, isSealed, ruinedByPressing, type Fabric } from '../cloth';
+import { clothBendingLength, fibreShare, isSealed, ruinedByPressing, type Fabric } from '../cloth';
 import type { Part } from './part';
 
 /** What follows from a cloth's description, worked out once for all rules. */
@@ -22,6 +22,8 @@ export interface Traits {
   /** A hoop would leave a mark that stays. */
   hoopMarks: boolean;
   loose: boolean;
+  /** Hangs in folds by itself: silk, viscose, crepe, satin, fine knits that are as soft as their kind mostly is. */
+  flows: boolean;
   /** Share of fibres that soak up water, 0–1. */
   natural: number;
 }
@@ -37,6 +39,18 @@ const BRUSHED = 0.0033;
 
 function isBrushed({ thickness, arealDensity, sheer, surface }: Fabric): boolean {
   return sheer === 'opaque' && !surface.includes('crinkled') && thickness !== undefined && thickness / arealDensity > BRUSHED;
+}
+
+/** Cloth that hangs softer than this flows, mm of bending length, when it is of a kind that does. */
+const FLOWING = 18.5;
+const FINE_KNIT = 180;
+
+function flows(fabric: Fabric, weave: string): boolean {
+  const kind =
+    fibreShare(fabric, 'silk', 'viscose', 'acetate') >= 0.5 ||
+    (fabric.construction === 'woven' && (weave === 'crepe' || weave === 'satin')) ||
+    (fabric.construction === 'knit' && fabric.arealDensity <= FINE_KNIT);
+  return kind && clothBendingLength(fabric).value < FLOWING;
 }
 
 /**
@@ -78,6 +92,7 @@ export function traitsOf(fabric: Fabric, part: Part): Traits {
     needsTopping: pile || has('lofty') || has('looped') || weave === 'terry' || weave === 'fleece',
     hoopMarks: sealed || pile,
     loose,
+    flows: flows(fabric, weave),
     natural: fibreShare(fabric, 'cotton', 'linen', 'wool', 'silk', 'viscose'),
   };
 }

@@ -7,6 +7,8 @@ export interface CutItem {
   /** Part, layer and number of the outline; unique in a list. */
   id: string;
   workId: string;
+  /** Of the second half of a pair: the item of the first; null otherwise. */
+  twinOf: string | null;
   /** Name of the piece. */
   name: string;
   /** Counter-clockwise, as it lies on the table at no turn, mm; a ring is slit open, so that others can be laid inside it. */

@@ -25,7 +25,7 @@ const SAME = 0.01;
 export function foldedItems(items: readonly CutItem[], gap: number): FoldedItems {
   const found: FoldedItems = { items: [], locked: [], mirroredBy: [] };
   let y = 0;
-  const right = items.filter((item) => !item.id.endsWith('m'));
+  const right = items.filter(({ twinOf }) => twinOf === null);
   for (const item of right) {
     // Along its grain, if it has one to go by, even where the cloth has none.
     const turn = item.free ? -(item.grain ?? 0) : item.rotations[0]!;
@@ -48,7 +48,7 @@ export function foldedItems(items: readonly CutItem[], gap: number): FoldedItems
       }
       continue;
     }
-    const twin = items.find((other) => other.id === `${item.id}m`);
+    const twin = items.find(({ twinOf }) => twinOf === item.id);
     const all = item.count + (twin?.count ?? 0);
     if (!twin && all > 1) found.mirroredBy.push(item.name);
     found.items.push({ ...item, count: Math.ceil(all / 2) });

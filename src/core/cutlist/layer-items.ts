@@ -92,12 +92,12 @@ export function layerItems(
 }
 
 /**
- * Items for every outline of a piece, those of the second half of a pair mirrored.
+ * Items for every outline of a piece, those of the second half of a pair mirrored against the first.
  *
  * @example itemsOf(listed, 'x', { outlines: [square(100)], holes: [] }, piece, false, { turns: [0], flip: false, cut: 'straight', oneWay: false }).length // 1
  */
 export function itemsOf(
-  part: Pick<ListedPart, 'id' | 'name' | 'count' | 'pairs'>,
+  part: Pick<ListedPart, 'id' | 'name' | 'count' | 'pairs' | 'mirrored'>,
   id: string,
   cut: Pick<LayerOutline, 'outlines' | 'holes'>,
   piece: Pick<OpenPiece, 'seam' | 'marks'>,
@@ -109,7 +109,7 @@ export function itemsOf(
   const halves = part.pairs ? [Math.ceil(part.count / 2), Math.floor(part.count / 2)] : [part.count];
   halves.forEach((count, half) => {
     if (count === 0) return;
-    const mirrored = (half === 1) !== faceDown;
+    const mirrored = [half === 1, faceDown, part.mirrored].filter(Boolean).length % 2 === 1;
     const put = (outline: Outline): Outline => (mirrored ? transformed(outline, true, 0).reverse() : outline);
     cut.outlines.forEach((outline, k) => {
       const own = cut.holes.filter((hole) => isInside(hole[0]!, outline));
@@ -118,6 +118,7 @@ export function itemsOf(
       const marks = seam.length > 0 ? piece.marks : piece.marks.filter(({ at }) => isInside(at, outline));
       found.push({
         id: `${id}/${k}${half === 1 ? 'm' : ''}`,
+        twinOf: half === 1 ? `${id}/${k}` : null,
         workId: part.id,
         name: part.name,
         outline: slitOpen(put(outline), own.map(put)),

@@ -1,4 +1,5 @@
 import type { Extent, Material } from '../layers';
+import { isMirrored, type Duty } from '../workpiece/duty';
 import { edgeRuleOf, type Role } from '../choose';
 import { placeCut, type EdgeRule, type LayerCut, type GrainCut, type PieceSpec, type Place } from '../pieces';
 
@@ -11,6 +12,8 @@ export interface ListedPart {
   /** Pieces in all; half of them mirrored when they come in pairs. */
   count: number;
   pairs: boolean;
+  /** It is cut as the mirror image of its pattern: it lies wrong side to wrong side with what is cut by it. */
+  mirrored: boolean;
   /** A print or nap of the cloth runs one way. */
   oneWay: boolean;
   clothId: string | null;
@@ -25,6 +28,7 @@ export interface ListedPart {
 export interface KeptPart extends PieceSpec {
   id: string;
   name: string;
+  duty?: Duty;
   clothId: string | null;
   wish: { role?: Role; cut: GrainCut; embroidery?: { width: number; height: number } };
   /** Where its job is done; for a cut without one there is none. */
@@ -54,6 +58,7 @@ export function listedPart(part: KeptPart, materialOf: (id: string) => Material 
     cut: wish.cut,
     count,
     pairs,
+    mirrored: part.duty !== undefined && isMirrored(part.duty),
     oneWay,
     clothId,
     rule: wish.role ? edgeRuleOf(wish.role) : 'longest',

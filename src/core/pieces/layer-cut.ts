@@ -1,4 +1,4 @@
-import type { Material } from '../layers';
+import type { Family, Material } from '../layers';
 import type { Point } from '../shape';
 import type { EdgeRule } from './strip-edges';
 
@@ -10,8 +10,10 @@ export interface LayerCut {
   edges?: number[];
   /** A line that a strip lies along instead of an edge: a slash, mm. */
   line?: [Point, Point];
-  /** Width of a strip, mm. */
+  /** Width of a strip, mm: all of it, with what lies past the seam line. */
   width?: number;
+  /** How far a strip reaches past the seam line into the allowance, mm; as its kind usually does when it is not said. */
+  past?: number;
   /** Middle of a patch or a field, mm; the point of a line, or the middle of the piece, when it is not said. */
   at?: Point;
   /** Edge length of a patch, mm. */
@@ -33,6 +35,26 @@ export interface LayerOutlineOptions extends LayerCut {
 }
 
 export const DEFAULT_LAYER_OUTLINE: LayerOutlineOptions = { trim: 6, width: 30, size: 50, fieldMargin: 40, rule: 'top' };
+
+/** A strip that is to be caught in its seam reaches this far past the line, mm. */
+const CAUGHT = 3;
+
+/**
+ * How far a strip reaches past the seam line, mm: a stay lies across it, its middle on the line; any other is just caught; one in a hem
+ * begins at the hem's fold.
+ *
+ * @param width of the strip, mm
+ * @example pastSeam({ family: 'stay-tape' }, 12, { rule: 'longest' }) // 6
+ */
+export function pastSeam(
+  { family }: { family?: Family | undefined },
+  width: number,
+  { past, rule }: Pick<LayerOutlineOptions, 'past' | 'rule'>,
+): number {
+  if (past !== undefined) return Math.min(past, width);
+  if (rule === 'hem') return 0;
+  return family === 'stay-tape' ? width / 2 : Math.min(CAUGHT, width);
+}
 
 /** Materials sold by the metre of a narrow width are used as they come, not cut to a shape, mm. */
 const TAPE_WIDTH = 200;

@@ -14,8 +14,8 @@ import {
   type Point,
 } from '../shape';
 import { pieceSize, type OpenPiece } from './piece';
-import { DEFAULT_LAYER_OUTLINE, isTape, type LayerOutlineOptions } from './layer-cut';
-import { edgeLength, edgesByRule } from './strip-edges';
+import { DEFAULT_LAYER_OUTLINE, isTape, pastSeam, type LayerOutlineOptions } from './layer-cut';
+import { edgesByRule, sewnLength } from './strip-edges';
 
 export interface LayerOutline {
   /** Counter-clockwise, mm. */
@@ -42,7 +42,7 @@ const DUST = 1;
 export function layerOutline(
   piece: OpenPiece,
   extent: Extent,
-  material: Pick<Material, 'rollWidth'>,
+  material: Pick<Material, 'rollWidth'> & Partial<Pick<Material, 'family'>>,
   options: LayerOutlineOptions = DEFAULT_LAYER_OUTLINE,
 ): LayerOutline {
   const { outline, allowances, holes } = piece;
@@ -67,8 +67,7 @@ export function layerOutline(
     case 'net':
       return moved((allowance) => allowance);
     case 'strip':
-      if (options.line) return alongLine(piece, options.line, isTape(material) ? material.rollWidth : options.width, whole);
-      return strip(piece, isTape(material) ? material.rollWidth : options.width, options, whole);
+      return strip(piece, material, options, whole);
     case 'patch': {
       const box = bounds(outline);
       const size = Math.min(options.size, box.maxX - box.minX, box.maxY - box.minY);
@@ -107,27 +106,55 @@ function alongLine({ outline, holes }: OpenPiece, [a, b]: [Point, Point], width:
 }
 
 /**
- * The strip is what lies between the seam line and the same line moved in by its width along the chosen edges; or what lies
- * beside the fold, where nothing is chosen and the rule says so.
+ * A strip along a line of the piece; beside the fold, where nothing is chosen and the rule says so; or along edges: what lies between a line
+ * a little past the seam line and the same line moved in by the strip's width.
  */
-function strip(piece: OpenPiece, width: number, options: LayerOutlineOptions, whole: number): LayerOutline {
+function strip(
+  piece: OpenPiece,
+  material: Pick<Material, 'rollWidth'> & Partial<Pick<Material, 'family'>>,
+  options: LayerOutlineOptions,
+  whole: number,
+): LayerOutline {
   const { outline, allowances, fold } = piece;
-  const net = inset(outline, allowances).outlines;
-  if (fold && options.rule === 'fold' && !options.edges?.length) {
+  const width = isTape(material) ? material.rollWidth : options.width;
+  if (options.line) return alongLine(piece, options.line, width, whole);
+  const runningLength = stripRun(piece, options);
+  if (fold && besideFold(piece, options)) {
     const [a, b] = fold;
-    const runningLength = Math.hypot(b[0] - a[0], b[1] - a[1]);
-    const [nx, ny] = [-(b[1] - a[1]) / runningLength, (b[0] - a[0]) / runningLength];
+    const length = Math.hypot(b[0] - a[0], b[1] - a[1]);
+    const [nx, ny] = [-(b[1] - a[1]) / length, (b[0] - a[0]) / length];
     const beside: Outline = [a, b, [b[0] + width * nx, b[1] + width * ny], [a[0] + width * nx, a[1] + width * ny]];
-    return { ...measured(intersection([beside], net), whole), runningLength };
+    return { ...measured(intersection([beside], inset(outline, allowances).outlines), whole), runningLength };
   }
-  const edges = stripEdges(piece, options);
-  const chosen = segmentsOf(piece, edges);
+  const chosen = segmentsOf(piece, stripEdges(piece, options));
+  const past = pastSeam(material, width, options);
+  // From the cut edge: where the strip begins, and where it ends.
+  const begins = (allowance: number) => Math.max(0, allowance - past);
+  const outer = inset(
+    outline,
+    allowances.map((allowance, i) => (chosen.has(i) ? begins(allowance) : allowance)),
+  ).outlines;
   const inner = inset(
     outline,
-    allowances.map((allowance, i) => (chosen.has(i) ? allowance + width : 0)),
+    allowances.map((allowance, i) => (chosen.has(i) ? begins(allowance) + width : 0)),
   ).outlines;
-  const left = inner.length > 0 ? net.flatMap((path) => difference(path, inner)) : net;
-  return { ...measured(left, whole), runningLength: edgeLength(piece, edges) };
+  const left = inner.length > 0 ? outer.flatMap((path) => difference(path, inner)) : outer;
+  return { ...measured(left, whole), runningLength };
+}
+
+const besideFold = ({ fold }: OpenPiece, { edges, rule }: Pick<LayerOutlineOptions, 'edges' | 'rule'>): boolean =>
+  fold !== undefined && rule === 'fold' && !edges?.length;
+
+/**
+ * Length that a strip runs on a piece, mm: along the sewn line of its edges, the fold, or a line with half its width past both ends.
+ *
+ * @example stripRun(piece, { rule: 'longest', width: 30 }) // 280
+ */
+export function stripRun(piece: OpenPiece, options: Pick<LayerOutlineOptions, 'edges' | 'line' | 'rule' | 'width'>): number {
+  const apart = ([a, b]: [Point, Point]) => Math.hypot(b[0] - a[0], b[1] - a[1]);
+  if (options.line) return apart(options.line) + options.width;
+  if (besideFold(piece, options)) return apart(piece.fold!);
+  return sewnLength(piece, stripEdges(piece, options));
 }
 
 /**

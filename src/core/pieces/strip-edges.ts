@@ -1,11 +1,11 @@
-import { signedArea, type Outline } from '../shape';
+import { inset, signedArea, sourcesOf, type Outline } from '../shape';
 import type { OpenPiece } from './piece';
 
 /**
- * Where a strip runs when nobody said so: along the longest edge (a hem), along the hollow one (a neckline, an armhole), beside
- * the fold (a waistband), or along the top.
+ * Where a strip runs when nobody said so: along the longest edge (a shoulder, a zip), from the hem's fold along the longest one, along the
+ * hollow one (a neckline, an armhole), beside the fold (a waistband), or along the top.
  */
-export const EDGE_RULES = ['longest', 'hollow', 'fold', 'top'] as const;
+export const EDGE_RULES = ['longest', 'hem', 'hollow', 'fold', 'top'] as const;
 export type EdgeRule = (typeof EDGE_RULES)[number];
 
 /** Share of an edge that has to look up for it to be the top. */
@@ -20,7 +20,7 @@ const MOSTLY = 0.5;
 export function edgesByRule(piece: OpenPiece, rule: EdgeRule): number[] {
   const lengths = byEdge(piece, (outline, i) => segmentLength(outline, i));
   const longest = largest(lengths);
-  if (rule === 'longest') return [longest];
+  if (rule === 'longest' || rule === 'hem') return [longest];
   if (rule === 'hollow') {
     const turns = byEdge(piece, hollowTurn);
     const most = largest(turns);
@@ -41,6 +41,23 @@ const LEAST_HOLLOW = 0.2;
  */
 export function edgeLength({ outline, edges }: Pick<OpenPiece, 'outline' | 'edges'>, chosen: readonly number[]): number {
   return edges.reduce((sum, edge, i) => (chosen.includes(edge) ? sum + segmentLength(outline, i) : sum), 0);
+}
+
+/**
+ * Length of the line that is sewn along some edges of a piece, mm: what a stay, a strip or a braid along them measures.
+ *
+ * @example sewnLength(piece, [0]) // 280
+ */
+export function sewnLength({ outline, edges, allowances }: OpenPiece, chosen: readonly number[]): number {
+  const [sewn, ...more] = inset(outline, allowances).outlines;
+  // Where the allowances leave no one line the cut edge is what there is to go by.
+  if (!sewn || more.length > 0) return edgeLength({ outline, edges }, chosen);
+  const sources = sourcesOf(
+    sewn,
+    outline,
+    allowances.map((mm) => -mm),
+  );
+  return edgeLength({ outline: sewn, edges: sources.map((i) => edges[i]!) }, chosen);
 }
 
 function byEdge({ outline, edges }: OpenPiece, value: (outline: Outline, i: number) => number): Map<number, number> {

@@ -6,6 +6,7 @@ import {
   polygonArea,
   regionArea,
   requireOutline,
+  signedArea,
   transformed,
   unionOf,
   type Outline,
@@ -84,9 +85,9 @@ export function pressPlan(options: PressOptions): PressPlan {
     );
   }
 
-  const level = rowsOfStops(outline, sole, overlap, 0);
-  const upright = rowsOfStops(outline, sole, overlap, 90);
-  const rows = upright.flat().length < level.flat().length ? upright : level;
+  const rows = ([0, 90] as const)
+    .flatMap((rotation) => layings(outline, sole, overlap, rotation))
+    .reduce((best, each) => (each.flat().length < best.flat().length ? each : best));
   const stops = ordered(rows, outline, order);
   if (stops.length > MOST_STOPS)
     throw new InputError('plate', `is too small for this piece: ${stops.length} stops, at most ${MOST_STOPS} are planned`);
@@ -106,11 +107,53 @@ function plateOutline(plate: PressOptions['plate']): Outline {
   return boxOutline({ minX: -w, minY: -h, maxX: w, maxY: h });
 }
 
-/** Stops in rows from the bottom, each row from the left, for a plate turned by `rotation` (0 or 90). */
-function rowsOfStops(outline: Outline, sole: Rectangle, overlap: number, rotation: 0 | 90): PressStop[][] {
+/** Corners that turn inward at which a piece is divided, the most that are tried. */
+const MOST_DIVIDED = 6;
+
+/**
+ * Rows of stops for a plate turned by `rotation` (0 or 90): from the bottom of the piece to its top, or below and above an inner corner by
+ * themselves, where an arm of the piece ends.
+ */
+function layings(outline: Outline, sole: Rectangle, overlap: number, rotation: 0 | 90): PressStop[][][] {
   // Turn the piece instead of the plate, lay level rows, and turn the stops back.
   const piece = transformed(outline, false, -rotation);
-  const box = bounds(piece);
+  const { minY, maxY } = bounds(piece);
+  const whole = rowsOfStops(piece, sole, overlap, rotation, [minY, maxY]);
+  const divided = innerCorners(piece)
+    .filter((y) => y > minY + overlap && y < maxY - overlap)
+    .slice(0, MOST_DIVIDED)
+    .map((y) => [
+      ...rowsOfStops(piece, sole, overlap, rotation, [minY, y + overlap / 2]),
+      ...rowsOfStops(piece, sole, overlap, rotation, [y - overlap / 2, maxY]),
+    ]);
+  return [whole, ...divided];
+}
+
+/** Heights of the corners at which an outline turns inward; few-cornered pieces only, a curve has no arms. */
+function innerCorners(outline: Outline): number[] {
+  const n = outline.length;
+  if (n > 40) return [];
+  const winding = Math.sign(signedArea(outline));
+  return outline.flatMap(([x, y], i) => {
+    const [a, b] = [outline[(i + n - 1) % n]!, outline[(i + 1) % n]!];
+    const turn = (x - a[0]) * (b[1] - y) - (y - a[1]) * (b[0] - x);
+    return turn * winding < 0 ? [y] : [];
+  });
+}
+
+/** Stops in rows from the bottom of a band to its top, each row from the left. */
+function rowsOfStops(
+  whole: Outline,
+  sole: Rectangle,
+  overlap: number,
+  rotation: 0 | 90,
+  [low, high]: [number, number],
+): PressStop[][] {
+  const around = bounds(whole);
+  const band: Outline = boxOutline({ minX: around.minX - 1, minY: low, maxX: around.maxX + 1, maxY: high });
+  const parts = low <= around.minY && high >= around.maxY ? [whole] : intersection([whole], [band]);
+  const piece = parts.length === 1 ? parts[0]! : whole;
+  const box = { minY: low, maxY: high };
   const width = sole.maxX - sole.minX;
   const height = sole.maxY - sole.minY;
   const count = spread(box.maxY - box.minY, height, overlap);

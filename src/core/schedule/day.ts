@@ -1,4 +1,5 @@
 import { eveningsOf, type Evening } from './evenings';
+import { oneLoad, tasksOf } from './loads';
 import { BY_HAND, BY_IRON, type DayTask } from './run-tasks';
 import { schedule, type Aim } from './schedule';
 
@@ -29,13 +30,13 @@ export interface DayState {
 }
 
 /** Tasks that are still to be done, with what is late reckoned in; what waited on a done one waits no more. */
-function leftOf(tasks: readonly DayTask[], { done, late }: DayState): DayTask[] {
+function leftOf(tasks: readonly DayTask[], done: ReadonlySet<string>, late: ReadonlyMap<string, number>): DayTask[] {
   return tasks
-    .filter(({ id }) => !done.includes(id))
+    .filter(({ id }) => !done.has(id))
     .map((task) => ({
       ...task,
-      minutes: task.minutes + (late.find(({ id }) => id === task.id)?.minutes ?? 0),
-      after: task.after.filter((id) => !done.includes(id)),
+      minutes: task.minutes + (late.get(task.id) ?? 0),
+      after: task.after.filter((id) => !done.has(id)),
     }));
 }
 
@@ -50,11 +51,15 @@ export function planDay(
   { people, irons, evening, aim }: DayOptions,
 ): Evening<DayTask>[] {
   const capacity = { [BY_HAND]: people, [BY_IRON]: irons };
-  const left = runs.map(({ tasks }) => leftOf(tasks, state)).filter((tasks) => tasks.length > 0);
-  if (left.length === 0) return [];
+  const done = new Set(state.done.flatMap(tasksOf));
+  const late = new Map<string, number>();
+  for (const { id, minutes: more } of state.late) for (const each of tasksOf(id)) late.set(each, (late.get(each) ?? 0) + more);
+  const open = runs.map(({ tasks }) => leftOf(tasks, done, late)).filter((tasks) => tasks.length > 0);
+  if (open.length === 0) return [];
+  const left = oneLoad(open).filter((tasks) => tasks.length > 0);
   if (evening > 0) return eveningsOf(left, capacity, evening, aimOf(aim));
   const tasks = left.flat();
-  return [{ tasks, plan: schedule({ tasks, capacity, aim: aimOf(aim) }), long: false }];
+  return [{ tasks, plan: schedule({ tasks, capacity, aim: aimOf(aim) }), long: false, overnight: [] }];
 }
 
 /** What a day was planned for, and how things stand at the bench by now. */

@@ -5,7 +5,7 @@ import type { SetStep } from '../steps';
 import type { Task } from './schedule';
 
 /** A step as it stands on the bench, with the iron stops that it takes. */
-export type TimedStep = Pick<SetStep, 'id' | 'kind' | 'stage' | 'title' | 'seconds' | 'lifts' | 'copies' | 'checks'> & {
+export type TimedStep = Pick<SetStep, 'id' | 'kind' | 'stage' | 'title' | 'seconds' | 'lifts' | 'copies' | 'checks' | 'until'> & {
   stops?: readonly unknown[] | undefined;
 };
 
@@ -28,6 +28,10 @@ export interface DayTask extends Task {
   title: string;
   /** Hands are needed for it; otherwise it dries or cools by itself. */
   hands: boolean;
+  /** A wait that may as well go on over night: what is dry or cold then is just dry or cold. */
+  overnight?: true;
+  /** It is one machine load, whatever else is washed with it. */
+  load?: 'wash';
 }
 
 /** What holds tasks up. */
@@ -37,9 +41,12 @@ export const BY_IRON = 'iron';
 /** Minutes of handling for what has no clock of its own, and how long it then dries by itself. */
 const DOING: Record<string, { hands: number; waits?: number }> = {
   prewash: { hands: 5, waits: 150 },
+  'prewash-layer': { hands: 5, waits: 150 },
   preshrink: { hands: 5, waits: 140 },
   flatten: { hands: 6 },
 };
+/** Steps that go into the machine with whatever else is washed. */
+const WASHED = ['prewash', 'prewash-layer'];
 const USUAL = 3;
 /** Minutes for a metre that is cut, and that is basted or sewn on by hand. */
 const CUTTING = 1;
@@ -59,10 +66,10 @@ export function runTasks({ id, name, steps, edge, from = 0, paces = USUAL_PACES 
   const found: DayTask[] = [];
   /** Titles of the steps of the last task, in their order. */
   let titles: string[] = [];
-  const add = (step: string, title: string, minutes: number, uses: string[]) => {
+  const add = (step: string, title: string, minutes: number, uses: string[], more: Pick<DayTask, 'overnight' | 'load'> = {}) => {
     const last = found.at(-1);
     const hands = uses.length > 0;
-    if (last && hands && last.hands && last.minutes + minutes <= PORTION) {
+    if (last && hands && last.hands && !last.load && !more.load && last.minutes + minutes <= PORTION) {
       titles.push(title);
       last.minutes += minutes;
       // Laying and pressing alternate piece by piece: the iron stays on for both.
@@ -74,15 +81,20 @@ export function runTasks({ id, name, steps, edge, from = 0, paces = USUAL_PACES 
     const after = last ? [last.id] : [];
     found.push({
       ...{ id: `${id}/${step}`, run: id, title: `${name}: ${titleOf(titles)}`, minutes, uses, hands, after },
+      ...more,
     });
   };
   for (const [i, step] of steps.entries()) {
     const pace = paceOf(step);
     const minutes = stepMinutes(step, steps, edge) * (pace ? paces[pace].factor : 1);
     const ironed = step.kind === 'press' || (step.kind === 'do' && IRONED.test(step.title));
-    add(`${from + i}`, step.title, minutes, step.kind === 'wait' ? [] : ironed ? [BY_HAND, BY_IRON] : [BY_HAND]);
+    const uses = step.kind === 'wait' ? [] : ironed ? [BY_HAND, BY_IRON] : [BY_HAND];
+    // Only what has to be caught while it is damp cannot wait for the morning.
+    const overnight = step.kind === 'wait' && step.until !== 'damp' ? { overnight: true as const } : {};
+    const load = step.kind === 'do' && WASHED.includes(ownId(step.id)) ? { load: 'wash' as const } : {};
+    add(`${from + i}`, step.title, minutes, uses, { ...overnight, ...load });
     const waits = step.kind === 'do' ? DOING[ownId(step.id)]?.waits : undefined;
-    if (waits) add(`${from + i}-dries`, `${step.title}: it dries`, waits * paces.drying.factor, []);
+    if (waits) add(`${from + i}-dries`, `${step.title}: it dries`, waits * paces.drying.factor, [], { overnight: true, ...load });
   }
   return found;
 }

@@ -25,6 +25,8 @@ export interface ScheduleOptions {
   seed?: number;
   /** What the plan is good for besides being short; short alone when it is not said. */
   aim?: Aim | undefined;
+  /** Share of the usual work that is spent on looking for a shorter plan; all of it when it is not said, none for a first one. */
+  effort?: number;
 }
 
 /** What a plan is measured by, minutes; the least is best. */
@@ -35,8 +37,11 @@ export type Aim =
   | { kind: 'free-soon'; resource: string };
 
 const MOST_TASKS = 2000;
-/** Work that is spent on the search: pairs of tasks that are looked at. Small plans are tried thousands of times, 300 tasks some hundred. */
-const WORK = 60_000_000;
+/**
+ * Work that is spent on the search: holders of a resource that are looked at. Counted, not timed, so that a plan is the same on a busy machine;
+ * a fifth of a second or so. Small plans are tried thousands of times; a plan of hundreds of tasks as often as there is work left for, once at least.
+ */
+const WORK = 12_000_000;
 const MOST_TRIES = 4000;
 /** Times closer than this are the same, minutes. */
 const SAME = 1e-9;
@@ -50,6 +55,8 @@ interface Numbered {
   capacity: number[];
   /** Longest chain of tasks that begins with each, itself included, minutes. */
   tail: Float64Array;
+  /** Work that was spent so far. */
+  spent: { work: number };
 }
 
 /**
@@ -60,7 +67,7 @@ interface Numbered {
  * @throws {InputError} for cycles, unknown tasks, resources of which there are none, and figures that cannot be
  * @example schedule({ tasks: [{ id: 'soak', minutes: 30, uses: [], after: [] }, { id: 'press', minutes: 5, uses: ['iron'], after: ['soak'] }], capacity: { iron: 1 } }).makespan // 35
  */
-export function schedule({ tasks, capacity, seed = 1, aim }: ScheduleOptions): Schedule {
+export function schedule({ tasks, capacity, seed = 1, aim, effort = 1 }: ScheduleOptions): Schedule {
   const plan = numbered(tasks, capacity);
   const count = tasks.length;
   if (count === 0) return { makespan: 0, starts: [] };
@@ -76,10 +83,10 @@ export function schedule({ tasks, capacity, seed = 1, aim }: ScheduleOptions): S
   };
   let best = tried(plan.tail);
   // Nothing says when such a plan is as good as can be: it is looked for a third as long.
-  const work = aim ? WORK / 3 : WORK;
-  const tries = Math.max(20, Math.min(aim ? MOST_TRIES / 4 : MOST_TRIES, Math.floor(work / (count * count * 4))));
+  const work = effort * (aim ? WORK / 3 : WORK);
+  const tries = effort * (aim ? MOST_TRIES / 4 : MOST_TRIES);
   const urgency = new Float64Array(count);
-  for (let i = 0; i < tries && best.end > least + SAME; i++) {
+  for (let i = 0; i < tries && plan.spent.work < work && best.end > least + SAME; i++) {
     // Around the tails, or around the best plan so far: what begins early there is tried early again.
     const spread = (0.05 + 0.6 * random()) * best.end;
     const near = i % 2 === 1;
@@ -164,7 +171,7 @@ function numbered(tasks: readonly Task[], capacity: Readonly<Record<string, numb
   before.forEach((all, k) => all.forEach((b) => next[b]!.push(k)));
   const minutes = Float64Array.from(tasks, (task) => task.minutes);
   const capacities = names.map((name) => Math.floor(capacity[name]!));
-  return { minutes, uses, before, next, capacity: capacities, tail: tails(tasks, minutes, before, next) };
+  return { minutes, uses, before, next, capacity: capacities, tail: tails(tasks, minutes, before, next), spent: { work: 0 } };
 }
 
 /** Longest chain from the beginning of each task to the end. @throws {InputError} where tasks wait on each other in a ring */
@@ -201,7 +208,7 @@ interface Placed {
 }
 
 /** Puts tasks one by one at the earliest time that is free for them, of those that may begin the most urgent first. */
-function serial({ minutes, uses, before, next, capacity }: Numbered, urgency: ArrayLike<number>): Placed {
+function serial({ minutes, uses, before, next, capacity, spent }: Numbered, urgency: ArrayLike<number>): Placed {
   const count = minutes.length;
   const start = new Float64Array(count);
   const open = before.map(({ length }) => length);
@@ -209,8 +216,10 @@ function serial({ minutes, uses, before, next, capacity }: Numbered, urgency: Ar
   /** Tasks that hold each resource. */
   const held = capacity.map((): number[] => []);
   let end = 0;
+  spent.work += count;
   while (ready.length > 0) {
     let at = 0;
+    spent.work += ready.length;
     for (let i = 1; i < ready.length; i++) if (urgency[ready[i]!]! > urgency[ready[at]!]!) at = i;
     const k = ready[at]!;
     ready[at] = ready[ready.length - 1]!;
@@ -238,6 +247,7 @@ function serial({ minutes, uses, before, next, capacity }: Numbered, urgency: Ar
   function freeOf(r: number, from: number, to: number): number {
     const most = capacity[r]!;
     const there = held[r]!.filter((k) => start[k]! < to - SAME && start[k]! + minutes[k]! > from + SAME);
+    spent.work += held[r]!.length + there.length * there.length;
     if (there.length < most) return from;
     // The most that run at once begin with one of them.
     let first = Infinity;

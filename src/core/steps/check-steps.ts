@@ -1,4 +1,5 @@
 import { isFusible } from '../layers';
+import { rinseWords } from './liquid-steps';
 import type { Step, StepsFor } from './step';
 
 /** A layer that gives so much across leaves a knit its stretch, %. */
@@ -9,7 +10,9 @@ const STILL_GIVES = 12;
  *
  * @example checkSteps(stepsInput).length > 0 // true
  */
-export function checkSteps({ fabric, layers, stitched, cutAlready, bias }: StepsFor): Step[] {
+export function checkSteps(input: StepsFor): Step[] {
+  const { fabric, layers, stitched, cutAlready, bias } = input;
+  const rinse = stitched ? '' : rinseWords(input);
   const checks: string[] = [];
   if (stitched) {
     checks.push(
@@ -48,7 +51,7 @@ export function checkSteps({ fabric, layers, stitched, cutAlready, bias }: Steps
       stage: 'check',
       kind: 'check',
       title: 'Check it before you go on',
-      detail: 'Tick what is right. Leave open what is not; you can note it when you file the result.',
+      detail: `Tick what is right. Leave open what is not; you can note it when you file the result.${rinse && ` ${rinse}`}`,
       checks,
     },
   ];

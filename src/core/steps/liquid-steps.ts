@@ -273,23 +273,14 @@ function drysIn({ fabric, air = STILL_ROOM }: StepsFor, method: Method, until: '
 const RINSED: readonly Material['family'][] = ['starch', 'liquid-stabilizer', 'edge-stiffener'];
 
 /**
- * The step that rinses a liquid out when the thing is finished; none for what is never washed.
+ * How what was put in comes out again once the thing is sewn; empty where it stays or nothing is washed.
  *
- * @example rinseSteps({ ...stepsInput, layers: [{ material: starch, extent: 'full', angle: 0 }] }).length // 1
+ * @example rinseWords({ ...stepsInput, layers: [{ material: starch, extent: 'full', angle: 0 }] }).length > 0 // true
  */
-export function rinseSteps({ layers, washed, modelled = false }: StepsFor): Step[] {
+export function rinseWords({ layers, washed, modelled = false }: StepsFor): string {
   const liquid = layers.find(({ material }) => material.form === 'liquid' && RINSED.includes(material.family))?.material;
-  if (!liquid || !washed || modelled) return [];
-  return [
-    {
-      id: `${liquid.id}-rinse`,
-      stage: 'check',
-      kind: 'do',
-      title:
-        liquid.family === 'edge-stiffener'
-          ? 'When it is sewn: leave the stiffener in, or wash it out'
-          : `When it is finished: rinse ${lower(liquid.use?.of ?? liquid.name)} out`,
-      detail: 'In hand-warm water, as the thing will be washed, until the water stays clear and the cloth is soft again.',
-    },
-  ];
+  if (!liquid || !washed || modelled) return '';
+  return liquid.family === 'edge-stiffener'
+    ? 'When the thing is sewn, leave the stiffener in or wash it out.'
+    : `When the thing is sewn, rinse ${lower(liquid.use?.of ?? liquid.name)} out in hand-warm water, until it stays clear and the cloth is soft again.`;
 }

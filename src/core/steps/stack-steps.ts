@@ -1,7 +1,6 @@
 import { applySteps } from './apply-steps';
 import { checkSteps } from './check-steps';
 import { cutSteps } from './cut-steps';
-import { rinseSteps } from './liquid-steps';
 import { prepareSteps } from './prepare-steps';
 import type { Step, StepsFor } from './step';
 import { stitchSteps } from './stitch-steps';
@@ -19,6 +18,5 @@ export function stackSteps(input: StepsFor): Step[] {
     ...cutSteps(input),
     ...(input.stitched ? stitchSteps(input) : applySteps(input)),
     ...checkSteps(input),
-    ...rinseSteps(input),
   ];
 }

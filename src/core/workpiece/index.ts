@@ -1,4 +1,4 @@
-export { DUTIES, DUTY_WORDS, OF_LAYERS } from './duty';
+export { DUTIES, DUTY_WORDS, isMirrored, OF_LAYERS } from './duty';
 export type { Duty } from './duty';
 export { layerCutOf, layersTogether } from './lying-together';
 export type { LayeredJob, LayersTogether, LyingTogether } from './lying-together';

@@ -218,8 +218,8 @@ export default function DayView({ board, kept, paces }: Props) {
           )}
           <p className="quiet text-[0.95rem]">
             Pressing is counted stop by stop, cutting at a minute a metre, what has no clock at three minutes; give or take a
-            third. {ownWords(paces)} Nothing stays wet or warm from one evening to the next. Every tablet of the house shows the
-            same plan.
+            third. {ownWords(paces)} What only has to dry or cool goes on over night; nothing is left that must be caught damp.
+            Every tablet of the house shows the same plan.
           </p>
         </div>
       </div>

@@ -22,7 +22,7 @@ function wholeMinutes(minutes: number): string {
 
 /** One evening: drawn along time, and as an order of work to tick. */
 export default function EveningPlan({ title, evening, runs, from, onDone, onLate }: Props) {
-  const { tasks, plan, long } = evening;
+  const { tasks, plan, long, overnight } = evening;
   const { hands, all } = sums(tasks);
   const own = runs.filter(({ id }) => tasks.some(({ run }) => run === id));
   return (
@@ -71,6 +71,21 @@ export default function EveningPlan({ title, evening, runs, from, onDone, onLate
           );
         })}
       </ol>
+      {overnight.length > 0 && (
+        <div className="mt-2 border-t border-base-300 pt-2">
+          <p className="font-semibold">Over night, by itself</p>
+          <ul>
+            {overnight.map(({ id, title: what }) => (
+              <li key={id} className="flex items-center gap-3 py-1">
+                <span className="flex-1">{keepUnits(what)}</span>
+                <button type="button" className="btn no-print" onClick={() => onDone(id)}>
+                  Done
+                </button>
+              </li>
+            ))}
+          </ul>
+        </div>
+      )}
       <p className="sr-only">{counted(plan.starts.length, 'task')} are left.</p>
     </section>
   );

@@ -13,6 +13,9 @@ import {
   type LayerCut,
   type LayerOutline,
   type OpenPiece,
+  pastSeam,
+  isTape,
+  tapeRun,
 } from '../../core/pieces';
 import type { ApiError } from '../../ui/api';
 import PieceDrawing from '../../ui/piece/PieceDrawing';
@@ -267,9 +270,8 @@ function LayerOnPiece({ work, piece, layer, settings, onChange }: LayerProps) {
   // Along a line there is no edge to choose: the line is the job's.
   const alongLine = placed.line !== undefined;
   const edges = extent !== 'strip' || besideFold || alongLine ? [] : stripEdges(piece, { rule, ...placed, ...cut });
-  const outline: LayerOutline = useMemo(() => {
-    return layerOutline(piece, extent, material, layerCutOf(work, cut, settings.trim, piece));
-  }, [piece, extent, material, cut, settings.trim, work]);
+  const lies = useMemo(() => layerCutOf(work, cut, settings.trim, piece), [work, cut, settings.trim, piece]);
+  const outline: LayerOutline = useMemo(() => layerOutline(piece, extent, material, lies), [piece, extent, material, lies]);
   const count = outline.outlines.length;
   const splits = count > 1 && extent !== 'strip';
   return (
@@ -306,6 +308,7 @@ function LayerOnPiece({ work, piece, layer, settings, onChange }: LayerProps) {
             cut={{ ...placed, ...cut }}
             edges={edges}
             trim={settings.trim}
+            past={pastSeam(material, isTape(material) ? material.rollWidth : lies.width, lies)}
             placing={placing}
             onPlacing={setPlacing}
             onChange={onChange}
@@ -322,7 +325,11 @@ function LayerOnPiece({ work, piece, layer, settings, onChange }: LayerProps) {
             {outline.runningLength !== undefined && (
               <>
                 <dt className="quiet">Along the edge</dt>
-                <dd className="font-semibold">{units.length(outline.runningLength)} a piece</dd>
+                <dd className="font-semibold">
+                  {isTape(material)
+                    ? `${units.length(tapeRun(outline.runningLength, 1))} a piece, its ends counted`
+                    : `${units.length(outline.runningLength)} a piece`}
+                </dd>
               </>
             )}
           </dl>

@@ -13,6 +13,8 @@ interface Props {
   edges: readonly number[];
   /** The person's usual trim, mm. */
   trim: number;
+  /** How far a strip reaches past the seam line, mm. */
+  past: number;
   /** The next touch of the drawing says where the patch lies. */
   placing: boolean;
   onPlacing: (placing: boolean) => void;
@@ -23,9 +25,10 @@ interface Props {
 const MOST_EDGES = 14;
 
 /** How far a layer reaches on its piece, and what goes with that. */
-export default function LayerCutOptions({ work, extent, cut = {}, edges, trim, placing, onPlacing, onChange }: Props) {
+export default function LayerCutOptions({ work, extent, cut = {}, edges, trim, past, placing, onPlacing, onChange }: Props) {
   const set = (change: LayerCut) => onChange({ cut: { ...cut, ...change } });
   const names = edgeNames(work.shape);
+  const besideFold = edges.length === 0;
   return (
     <div className="space-y-3">
       <div className="grid gap-4">
@@ -42,6 +45,14 @@ export default function LayerCutOptions({ work, extent, cut = {}, edges, trim, p
             value={cut.width ?? DEFAULT_LAYER_OUTLINE.width}
             min={1}
             onChange={(width) => set({ width })}
+          />
+        )}
+        {extent === 'strip' && !cut.line && !besideFold && (
+          <LengthField
+            label="Of that past the seam line"
+            value={past}
+            hint={past > 0 ? 'So that the stitching catches it.' : 'It begins at the line.'}
+            onChange={(mm) => set({ past: mm })}
           />
         )}
         {extent === 'patch' && (

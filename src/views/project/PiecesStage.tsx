@@ -78,6 +78,7 @@ interface JobDraft {
 
 const RULE_WORDS: Record<EdgeRule, string> = {
   longest: 'the longest edge',
+  hem: 'the longest edge',
   hollow: 'the hollow edge',
   fold: 'beside the fold',
   top: 'the top edge',

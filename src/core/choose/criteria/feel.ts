@@ -13,7 +13,10 @@ export const feel: Criterion = {
     if (profile.kind === 'stitch') return 0;
     // Stiff only while it is sewn, and washed out: how it hangs meanwhile is nobody's wish, unless it is said.
     if (part.role === 'knit-binding' && part.hand === undefined) return 6;
-    return profile.area === 'patch' ? 8 : profile.area === 'strip' ? 14 : 26;
+    if (profile.area === 'patch') return 8;
+    if (profile.area === 'strip') return 14;
+    // What somebody said counts for more than what is usual.
+    return part.hand === undefined ? 26 : 40;
   },
   score: ({ predicted, question }) => {
     const [low, high] = question.band;

@@ -14,7 +14,8 @@ export const opacity: Criterion = {
   weight: ({ wishes }) => (wishes.opaque === true ? 30 : 0),
   score: ({ layers, question }) => {
     const backed = seeThrough(question.fabric, layers).backed.opacity;
-    return backed >= VEILED ? ramp(backed, VEILED, 40, OPAQUE, 100) : ramp(backed, 40, 0, VEILED, 40);
+    if (backed >= OPAQUE) return 100;
+    return backed >= VEILED ? ramp(backed, VEILED, 35, OPAQUE, 88) : ramp(backed, 40, 0, VEILED, 35);
   },
   why: ({ layers, question }) => {
     const { bare, backed } = seeThrough(question.fabric, layers);

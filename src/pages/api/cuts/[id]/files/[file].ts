@@ -1,5 +1,5 @@
-import { openPiece } from '../../../../../core/pieces';
-import { OF_LAYERS } from '../../../../../core/workpiece';
+import { mirrorPiece, openPiece } from '../../../../../core/pieces';
+import { isMirrored, OF_LAYERS } from '../../../../../core/workpiece';
 import { checkLengths } from '../../../../../core/press';
 import { writeDxf, writtenPiece } from '../../../../../formats/dxf';
 import { templates, type Paper } from '../../../../../formats/pdf';
@@ -20,8 +20,11 @@ export const GET = fileEndpoint(async ({ params, url }) => {
   const db = database();
   const [piece] = cutPiecesByIds(db, [params['id']!]);
   if (!piece) throw new NotFoundError('cut');
-  const opened = openPiece(piece);
-  const drawn = writtenPiece(piece.name, opened, { cut: piece.wish.cut, grain: piece.grain, oneWay: piece.oneWay }, piece.count);
+  // What lies wrong side to wrong side with the outer cloth is drawn as it is cut: mirrored.
+  const mirrored = isMirrored(piece.duty);
+  const opened = mirrored ? mirrorPiece(openPiece(piece)) : openPiece(piece);
+  const lies = { cut: piece.wish.cut, grain: opened.grain ?? piece.grain, oneWay: piece.oneWay };
+  const drawn = writtenPiece(piece.name, opened, lies, piece.count);
   switch (params['file']) {
     case 'piece.dxf':
       return { name: `${piece.name}.dxf`, type: 'image/vnd.dxf', bytes: writeDxf([drawn]) };
@@ -44,7 +47,9 @@ export const GET = fileEndpoint(async ({ params, url }) => {
       const [job] =
         cloth || !OF_LAYERS.includes(piece.duty) ? [] : jobs.list(db, 'cut_id = ? AND stack IS NOT NULL', [piece.id], 'position');
       const material = cloth?.name ?? job?.stack?.title ?? 'cloth';
-      const words = `Cut ${piece.count}${piece.pairs ? ', half of them mirrored' : ''}${piece.fold === null ? '' : ', opened out: there is no fold to lay it at'}.`;
+      const words = `Cut ${piece.count}${piece.pairs ? ', half of them mirrored' : ''}${piece.fold === null ? '' : ', opened out: there is no fold to lay it at'}.${
+        mirrored ? ' Mirror image of the outer cloth: they lie wrong side to wrong side.' : ''
+      }`;
       const bytes = await templates(piece.name, [{ ...drawn, material, words }], paperOf(url, ['single']) as Paper | 'single');
       return { name: `${piece.name}.pdf`, type: 'application/pdf', bytes };
     }
