@@ -1,7 +1,7 @@
 import node from '@astrojs/node';
 import react from '@astrojs/react';
 import tailwindcss from '@tailwindcss/vite';
-import { defineConfig } from 'astro/config';
+import { defineConfig, passthroughImageService } from 'astro/config';
 import { build } from 'esbuild';
 import { readdirSync } from 'node:fs';
 
@@ -36,6 +36,8 @@ export default defineConfig({
   security: { checkOrigin: false },
   devToolbar: { enabled: false },
   telemetry: false,
+  // Pictures are handed out as they are; the address of the framework's own service answers that there is none.
+  image: { service: passthroughImageService(), endpoint: { route: '/_image', entrypoint: './src/server/no-pictures.ts' } },
   experimental: {
     // Astro hashes the scripts it writes; src/middleware.ts moves them into our HTTP header.
     csp: true,

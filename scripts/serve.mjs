@@ -3,7 +3,7 @@ import compression from 'compression';
 import { createServer as createHttpServer } from 'node:http';
 import { createServer } from 'node:net';
 import { existsSync } from 'node:fs';
-import { dirname, join } from 'node:path';
+import { dirname, join, posix } from 'node:path';
 import { fileURLToPath, pathToFileURL } from 'node:url';
 import sirv from 'sirv';
 
@@ -62,6 +62,16 @@ const files = sirv(join(root, 'dist/client'), {
     if (path.startsWith('/_astro/')) response.setHeader('cache-control', 'public, max-age=31536000, immutable');
   },
 });
+/** A path as it is meant: decoded, however often it was encoded, and without “.”, “..” and doubled slashes; none where it cannot be read. */
+function plainPath(url) {
+  let path = url.split(/[?#]/)[0];
+  try {
+    for (let times = 0; times < 5 && /%[0-9a-f]{2}/i.test(path); times++) path = decodeURIComponent(path);
+  } catch {
+    return undefined;
+  }
+  return posix.normalize(`/${path.replaceAll('\\', '/')}`).replace(/^\/+/, '/').toLowerCase();
+}
 const METHODS = ['GET', 'HEAD', 'POST', 'PUT', 'DELETE'];
 
 // The application sets its own, stricter headers; these stand on whatever is answered before it is reached.
@@ -73,13 +83,10 @@ const server = createHttpServer((request, response) => {
     response.end(JSON.stringify({ error: { message, field: null } }));
   };
   if (!METHODS.includes(request.method)) return refuse(405, `${request.method} is not answered here.`);
-  try {
-    decodeURI(request.url);
-  } catch {
-    return refuse(400, 'The address cannot be read.');
-  }
-  // The framework's own image service is not used; nothing of it is open.
-  if (request.url.startsWith('/_image')) return refuse(404, 'There is no such address.');
+  const path = plainPath(request.url);
+  if (path === undefined) return refuse(400, 'The address cannot be read.');
+  // The framework's own picture service is not used; nothing of it is open, however its address is spelled.
+  if (path.startsWith('/_image')) return refuse(404, 'There is no such address.');
   const application = () => handler(request, response);
   // At once, in the same turn: of a request whose sender went away while files were looked through nothing can be made any more.
   if (request.url.startsWith('/api/') || (request.method !== 'GET' && request.method !== 'HEAD'))

@@ -36,25 +36,28 @@ function typed(kind: PieceShape['kind']) {
   if (kind === 'rectangle' || kind === 'rounded' || kind === 'angled') Object.assign(fields, { corners, corner: measure() });
   return shape(fields).required();
 }
-const schemas = Object.fromEntries(PIECE_KINDS.map((kind) => [kind, kind === 'drawn' ? drawn : typed(kind)]));
+/** By a map: a plain object knows words of its own, such as “constructor”. */
+const schemas = new Map<unknown, ReturnType<typeof typed> | typeof drawn>(
+  PIECE_KINDS.map((kind) => [kind, kind === 'drawn' ? drawn : typed(kind)]),
+);
 
 const anyKind = shape({ kind: oneOf(PIECE_KINDS).required() }).required();
 
 /** The shape of a piece, each kind with its own measures. */
-const pieceShape = yup.lazy((value: { kind?: string } | undefined) => schemas[value?.kind ?? ''] ?? anyKind);
+const pieceShape = yup.lazy((value: { kind?: string } | undefined) => schemas.get(value?.kind) ?? anyKind);
 
 /** A mark: some run to another place, some have a width. */
-const markSchemas = Object.fromEntries(
-  MARK_KINDS.map((kind) => [
+const markSchemas = new Map<unknown, yup.ObjectSchema<Mark>>(
+  MARK_KINDS.map((kind): [MarkKind, yup.ObjectSchema<Mark>] => [
     kind,
     shape({
       kind: oneOf([kind]).required(),
       at: point,
       ...(runsOn(kind) ? { to: point } : {}),
       ...(isWide(kind) ? { width: number({ min: 0.5, max: 1000 }).required() } : {}),
-    }).required(),
+    }).required() as unknown as yup.ObjectSchema<Mark>,
   ]),
-) as Record<MarkKind, yup.ObjectSchema<Mark>>;
+);
 /** Says that the kind is wrong, and nothing else. */
 const anyMark = shape({
   kind: oneOf(MARK_KINDS).required(),
@@ -65,7 +68,7 @@ const anyMark = shape({
 
 const marks = yup
   .array()
-  .of(yup.lazy((value: { kind?: MarkKind } | undefined) => (value?.kind && markSchemas[value.kind]) || anyMark))
+  .of(yup.lazy((value: { kind?: MarkKind } | undefined) => markSchemas.get(value?.kind) ?? anyMark))
   .max(200, 'must hold at most 200 marks')
   .default([]);
 
@@ -85,7 +88,7 @@ export const pieceFields = {
 };
 
 /** Where a job is done on its cut. */
-const placeKinds = {
+const placeKinds: Record<PlaceKind, yup.Schema> = {
   usual: shape({ kind: oneOf(['usual'] as const).required() }).required(),
   whole: shape({ kind: oneOf(['whole'] as const).required() }).required(),
   edges: shape({
@@ -111,9 +114,8 @@ const placeKinds = {
   field: shape({ kind: oneOf(['field'] as const).required(), at: point }).required(),
 };
 const anyPlace = shape({ kind: oneOf(PLACE_KINDS).required() }).required();
-export const placeSchema = yup.lazy(
-  (value: { kind?: string } | undefined) => (placeKinds[(value?.kind ?? '') as PlaceKind] as yup.Schema | undefined) ?? anyPlace,
-);
+const PLACES = new Map<unknown, yup.Schema>(Object.entries(placeKinds));
+export const placeSchema = yup.lazy((value: { kind?: string } | undefined) => PLACES.get(value?.kind) ?? anyPlace);
 
 /** How one layer of a stack is cut where it differs from the usual. */
 const layerCut = shape({

@@ -2,7 +2,7 @@ import type { APIContext, APIRoute } from 'astro';
 import type * as yup from 'yup';
 import { InputError } from '../core/input-error';
 import { validate } from '../schemas/validate';
-import { DatabaseError, writeTrouble } from '../store/database-trouble';
+import { DatabaseError, isBusy, writeTrouble } from '../store/database-trouble';
 import { NotFoundError, StaleError } from '../store/errors';
 import { RequestError } from './errors';
 
@@ -83,6 +83,16 @@ export function errorAnswer(error: unknown): Response {
   if (error instanceof NotFoundError) return json({ error: { message: error.message, field: null } }, 404);
   if (error instanceof StaleError)
     return json({ error: { message: error.message, field: 'version' }, current: error.current }, 409);
+  if (isBusy(error))
+    return json(
+      {
+        error: {
+          message: 'Something large is being written just now. Nothing of this is lost; it is tried again in a moment.',
+          field: null,
+        },
+      },
+      503,
+    );
   const trouble = writeTrouble(error);
   if (trouble) {
     console.error(error);

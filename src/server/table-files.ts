@@ -16,7 +16,8 @@ import type { Treatment } from '../core/pieces';
 import { bounds, transformed } from '../core/shape';
 import { formatLength, formatSize, type LengthSystem } from '../core/units';
 import { grainWords, writeDxf, type WrittenPiece } from '../formats/dxf';
-import { cuttingList, layoutSheet, PAPERS, templates, type Paper, type Template } from '../formats/pdf';
+import { cuttingList, layoutSheet, PAPERS, type Paper, type Template } from '../formats/pdf';
+import { computed } from './compute';
 import { writeSvg } from '../formats/svg';
 import { cutTables, type CutTable } from '../store/cut-tables';
 import type { Db } from '../store/database';
@@ -53,7 +54,7 @@ export function paperOf(url: URL, extra: readonly string[] = []): Paper {
  *
  * @throws {NotFoundError} @throws {InputError} when nothing is laid yet, or the pieces have changed since
  */
-export async function tableFile(db: Db, tableId: string, file: TableFile, url: URL): Promise<MadeFile> {
+export async function tableFile(db: Db, tableId: string, file: TableFile, url: URL, signal: AbortSignal): Promise<MadeFile> {
   const laid = laidTable(db, tableId);
   const name = `${laid.project}-${laid.material.name}-${file}`;
   switch (file) {
@@ -64,10 +65,10 @@ export async function tableFile(db: Db, tableId: string, file: TableFile, url: U
       return {
         name,
         type: 'application/pdf',
-        bytes: await templates(
-          laid.project,
-          laid.items.map((item) => template(item, laid)),
-          paper,
+        bytes: await computed(
+          'templates',
+          { title: laid.project, pieces: laid.items.map((item) => template(item, laid)), paper },
+          signal,
         ),
       };
     }

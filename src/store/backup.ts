@@ -73,3 +73,23 @@ export function checkBackup(path: string): BackupCount {
     db.close();
   }
 }
+
+/**
+ * Leaves of a checked backup only what is our own: triggers and views, which would act by themselves once it is opened, are taken out.
+ *
+ * @returns the names of what was taken out
+ */
+export function keepOwnSchema(path: string): string[] {
+  const db = new Database(path);
+  try {
+    const strange = db
+      .prepare(
+        "SELECT type, name FROM sqlite_master WHERE type IN ('trigger', 'view') OR sql LIKE 'CREATE VIRTUAL%' ORDER BY type",
+      )
+      .all() as { type: string; name: string }[];
+    for (const { type, name } of strange) db.exec(`DROP ${type.toUpperCase()} IF EXISTS "${name.replaceAll('"', '""')}"`);
+    return strange.map(({ name }) => name);
+  } finally {
+    db.close();
+  }
+}

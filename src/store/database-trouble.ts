@@ -44,11 +44,15 @@ export function plainTrouble(error: unknown, path: string): Error {
   return words ? new DatabaseError(words(path)) : (error as Error);
 }
 
+/** Something else is being written, such as a large file that is brought in: it is over soon. */
+export function isBusy(error: unknown): boolean {
+  return /^SQLITE_(BUSY|LOCKED)/.test((error as Coded).code ?? '');
+}
+
 /** Plain words for a write that failed while the application runs; undefined for anything else. */
 export function writeTrouble(error: unknown): string | undefined {
   const code = (error as Coded).code ?? '';
   if (/^(SQLITE_FULL|ENOSPC)/.test(code)) return 'The disk is full. Nothing of this was saved; make room and save again.';
-  if (/^SQLITE_(BUSY|LOCKED)/.test(code)) return 'The database is held by another program. Nothing of this was saved; try again.';
   if (/^SQLITE_READONLY/.test(code)) return 'The database may not be written to. Nothing of this was saved.';
   if (/^SQLITE_(CORRUPT|IOERR)/.test(code))
     return 'The database file is damaged or its disk fails. Nothing of this was saved; bring a backup back.';

@@ -6,13 +6,19 @@ import { DatabaseError, plainTrouble } from './database-trouble';
 
 export type Db = Database.Database;
 
+/**
+ * How long a write waits for another one, ms. The driver waits in its thread, and the server answers nobody meanwhile: what is held longer is
+ * told as busy, and the screens send it again.
+ */
+const PATIENCE = 400;
+
 /** Opens a connection to a file that is known to be up to date: WAL with full synchronisation, references kept. */
-export function connect(path: string): Db {
+export function connect(path: string, patience = PATIENCE): Db {
   const db = new Database(path);
   db.pragma('journal_mode = WAL');
   db.pragma('synchronous = FULL');
   db.pragma('foreign_keys = ON');
-  db.pragma('busy_timeout = 5000');
+  db.pragma(`busy_timeout = ${patience}`);
   return db;
 }
 

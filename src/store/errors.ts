@@ -1,7 +1,8 @@
 /** A row that is not there, with the words that a person reads. */
 export class NotFoundError extends Error {
-  constructor(what: string) {
-    super(`There is no such ${what}. It may have been deleted in another tab.`);
+  /** @param thing what is not there, in a word */
+  constructor(readonly thing: string) {
+    super(`There is no such ${thing}. It may have been deleted in another tab.`);
     this.name = 'NotFoundError';
   }
 }

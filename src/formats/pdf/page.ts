@@ -15,11 +15,10 @@ import {
   setFillingColor,
   setLineWidth,
   setStrokingColor,
-  StandardFonts,
   stroke,
-  type PDFFont,
   type PDFPage,
 } from 'pdf-lib';
+import { Lettering } from './fonts';
 
 /** Papers that templates are made for, mm. */
 export const PAPERS = { a4: [210, 297], letter: [215.9, 279.4], a3: [297, 420] } as const;
@@ -46,8 +45,8 @@ const LEADING = 1.35;
 export class Page {
   private constructor(
     private readonly page: PDFPage,
-    private readonly plain: PDFFont,
-    private readonly bold: PDFFont,
+    private readonly plain: Lettering,
+    private readonly bold: Lettering,
     readonly width: number,
     readonly height: number,
   ) {}
@@ -55,8 +54,7 @@ export class Page {
   /** Adds a sheet to a document. */
   static async add(document: PDFDocument, width: number, height: number): Promise<Page> {
     const page = document.addPage([width * POINTS_PER_MM, height * POINTS_PER_MM]);
-    const plain = await document.embedFont(StandardFonts.Helvetica);
-    const bold = await document.embedFont(StandardFonts.HelveticaBold);
+    const { plain, bold } = await letteringOf(document);
     return new Page(page, plain, bold, width, height);
   }
 
@@ -132,18 +130,23 @@ export class Page {
       centre = false,
     }: { size?: number; bold?: boolean; turn?: number; centre?: boolean } = {},
   ): void {
-    const font = bold ? this.bold : this.plain;
+    const lettering = bold ? this.bold : this.plain;
     const points = size * POINTS_PER_MM;
     const safe = printable(words);
-    const shift = centre ? font.widthOfTextAtSize(safe, points) / 2 / POINTS_PER_MM : 0;
-    this.page.drawText(safe, {
-      x: this.x(x - shift),
-      y: this.y(y),
-      size: points,
-      font,
-      color: BLACK,
-      rotate: degrees(turn),
-    });
+    const shift = centre ? lettering.width(safe, points) / 2 / POINTS_PER_MM : 0;
+    const [cos, sin] = [Math.cos((turn * Math.PI) / 180), Math.sin((turn * Math.PI) / 180)];
+    let along = 0;
+    for (const { font, letters } of lettering.runs(safe)) {
+      this.page.drawText(letters, {
+        x: this.x(x - shift) + along * cos,
+        y: this.y(y) + along * sin,
+        size: points,
+        font,
+        color: BLACK,
+        rotate: degrees(turn),
+      });
+      along += font.widthOfTextAtSize(letters, points);
+    }
   }
 
   /** Words broken into lines of a width, mm. */
@@ -152,7 +155,7 @@ export class Page {
     let line = '';
     for (const word of printable(words).split(' ')) {
       const longer = line ? `${line} ${word}` : word;
-      if (line && this.plain.widthOfTextAtSize(longer, size * POINTS_PER_MM) / POINTS_PER_MM > width) {
+      if (line && this.plain.width(longer, size * POINTS_PER_MM) / POINTS_PER_MM > width) {
         lines.push(line);
         line = word;
       } else line = longer;
@@ -187,14 +190,22 @@ export class Page {
   }
 }
 
-/** The built-in font knows Latin letters; anything else is written as near as it goes. */
+/** Letters and signs as they are, without what only steers a terminal. */
 function printable(text: string): string {
-  return text
-    .replace(/[’‘]/g, "'")
-    .replace(/[“”]/g, '"')
-    .replace(/[–—−]/g, '-')
-    .replace(/…/g, '...')
-    .replace(/[^\u0020-\u007e\u00a0-\u00ff€]/g, '?');
+  return text.replace(/[\p{Cc}\p{Cf}]/gu, ' ').replace(/\u00a0|\u202f/g, ' ');
+}
+
+/** Fonts of a document: read and put into it once, however many sheets it has. */
+const LETTERING = new WeakMap<PDFDocument, { plain: Lettering; bold: Lettering }>();
+
+async function letteringOf(document: PDFDocument): Promise<{ plain: Lettering; bold: Lettering }> {
+  let both = LETTERING.get(document);
+  if (!both)
+    LETTERING.set(
+      document,
+      (both = { plain: await Lettering.of(document, 'plain'), bold: await Lettering.of(document, 'bold') }),
+    );
+  return both;
 }
 
 /** A document with our name on it and no date, so that the same sheet is the same file. */

@@ -1,3 +1,4 @@
+import { InputError } from '../../core/input-error';
 import type { PDFDocument } from 'pdf-lib';
 import { MARK_WORDS, markLines } from '../../core/pieces';
 import { bounds, isInside, type Box, type Outline, type Point } from '../../core/shape';
@@ -25,6 +26,12 @@ const FOOT = 70;
  * size. Every template carries the 50 mm square, its name, layer, grain and which side lies up.
  */
 export async function templates(title: string, pieces: readonly Template[], paper: Paper | 'single'): Promise<Uint8Array> {
+  const sheets = paper === 'single' ? pieces.length : pieces.reduce((sum, piece) => sum + sheetsOf(piece, paper), 0);
+  if (sheets > MOST_SHEETS)
+    throw new InputError(
+      'paper',
+      `would take ${sheets} sheets, and at most ${MOST_SHEETS} are printed at once; take larger paper, one sheet for each piece, or fewer pieces`,
+    );
   const document = await newDocument(title);
   for (const piece of pieces) {
     if (paper === 'single') await onOneSheet(document, piece);
@@ -48,7 +55,11 @@ async function onOneSheet(document: PDFDocument, piece: Template): Promise<void>
   label(page, piece, [MARGIN + 58, height + 2 * MARGIN + 12]);
 }
 
-async function tiled(document: PDFDocument, piece: Template, paper: Paper): Promise<void> {
+/** More sheets than this are not printed at home in one go. */
+const MOST_SHEETS = 300;
+
+/** How a piece is laid on sheets that overlap: upright or turned by a quarter, whichever takes fewer. */
+function tiling(piece: Template, paper: Paper) {
   const [paperWidth, paperHeight] = PAPERS[paper];
   const [stepX, stepY] = [paperWidth - 2 * MARGIN - OVERLAP, paperHeight - 2 * MARGIN - OVERLAP];
   const sheets = (width: number, height: number) =>
@@ -59,6 +70,16 @@ async function tiled(document: PDFDocument, piece: Template, paper: Paper): Prom
   const [a, b] = [sheets(upright.width, upright.height), sheets(turned.width, turned.height)];
   const { put } = b[0] * b[1] < a[0] * a[1] ? turned : upright;
   const [columns, rows] = b[0] * b[1] < a[0] * a[1] ? b : a;
+  return { paperWidth, paperHeight, stepX, stepY, put, columns, rows };
+}
+
+function sheetsOf(piece: Template, paper: Paper): number {
+  const { columns, rows } = tiling(piece, paper);
+  return columns * rows;
+}
+
+async function tiled(document: PDFDocument, piece: Template, paper: Paper): Promise<void> {
+  const { paperWidth, paperHeight, stepX, stepY, put, columns, rows } = tiling(piece, paper);
   const shiftOf = (row: number, column: number): Point => [MARGIN - column * stepX, MARGIN - row * stepY];
   let keyed = false;
   for (let row = 0; row < rows; row++) {

@@ -2,19 +2,26 @@ import { join } from 'node:path';
 import { Worker, type TransferListItem } from 'node:worker_threads';
 import { InputError } from '../../core/input-error';
 import { projectRoot } from '../../store/project-root';
+import { NotFoundError } from '../../store/errors';
 import { RequestError } from '../errors';
 import type { ThreadAnswer } from './answer';
 
 /** What a thread does; each has its own bundle (`dist/threads/NAME.mjs`). */
-export type ThreadName = 'cut-plan' | 'read-motif' | 'read-outlines' | 'read-table' | 'bundle' | 'check-backup';
+export type ThreadName =
+  'cut-plan' | 'read-motif' | 'read-outlines' | 'read-table' | 'bundle' | 'check-backup' | 'compute' | 'day';
 
 /** Threads at work at once. Layouts have places of their own: whoever waits for one does not wait for somebody's file. */
-const PLACES = { layouts: 4, files: 2 };
+const PLACES = { layouts: 4, files: 2, computing: 2, day: 1 };
 type Queue = keyof typeof PLACES;
-const queueOf = (name: ThreadName): Queue => (name === 'cut-plan' ? 'layouts' : 'files');
+const QUEUES = new Map<ThreadName, Queue>([
+  ['cut-plan', 'layouts'],
+  ['compute', 'computing'],
+  ['day', 'day'],
+]);
+const queueOf = (name: ThreadName): Queue => QUEUES.get(name) ?? 'files';
 
-const working: Record<Queue, number> = { layouts: 0, files: 0 };
-const waiting: Record<Queue, (() => void)[]> = { layouts: [], files: [] };
+const working: Record<Queue, number> = { layouts: 0, files: 0, computing: 0, day: 0 };
+const waiting: Record<Queue, (() => void)[]> = { layouts: [], files: [], computing: [], day: [] };
 
 async function turn(queue: Queue): Promise<void> {
   if (working[queue] >= PLACES[queue]) await new Promise<void>((resolve) => waiting[queue].push(resolve));
@@ -78,6 +85,7 @@ export async function inThread<T>(
     signal.addEventListener('abort', stop, { once: true });
     worker.once('message', (answer: ThreadAnswer<T>) => {
       if ('result' in answer) resolve(answer.result);
+      else if ('missing' in answer) reject(new NotFoundError(answer.missing));
       else reject(new InputError(answer.error.field, answer.error.message));
     });
     worker.once('error', (error: NodeJS.ErrnoException) => reject(error.code === 'ERR_WORKER_OUT_OF_MEMORY' ? tooMuch() : error));

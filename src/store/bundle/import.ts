@@ -51,16 +51,47 @@ type Kind = (typeof KINDS)[number];
 /** How many of each kind were new. */
 export type ImportCount = Record<Kind, number>;
 
+/** So many records are written in one go; others write in between. */
+const PORTION = 100;
+
 /**
- * Puts a bundle that its schema has passed into the database in one transaction: all of it or nothing. What is kept by a form is
- * kept by the same rules here. Records whose id is there already are left as they are, so that the same file can be brought in
- * twice; those that were deleted come back.
+ * Puts a bundle that its schema has passed into the database: all of it or nothing. What is kept by a form is kept by the same rules here.
+ * Records whose id is there already are left as they are, so that the same file can be brought in twice; those that were deleted come back.
  *
  * @throws {InputError} naming the record and its field, also when it points to one that is neither in the bundle nor in the database
  */
-// One transaction, in the order in which records point to each other.
-// eslint-disable-next-line max-lines-per-function
 export function importBundle(db: Db, bundle: Bundle): ImportCount {
+  return db.transaction(() => {
+    const bringing = bundleRows(db, bundle);
+    for (let step = bringing.next(); ; step = bringing.next()) if (step.done) return step.value;
+  })();
+}
+
+/**
+ * The same in portions, each confirmed by itself, so that nobody waits for a large one. A bundle that has a fault must be found out before:
+ * see {@link importBundle} on a copy.
+ *
+ * @param rest lets others write in between
+ */
+export function importInPortions(db: Db, bundle: Bundle, rest: () => void): ImportCount {
+  const bringing = bundleRows(db, bundle);
+  for (;;) {
+    const done = db.transaction(() => {
+      for (let i = 0; i < PORTION; i++) {
+        const step = bringing.next();
+        if (step.done) return step.value;
+      }
+      return undefined;
+    })();
+    if (done) return done;
+    rest();
+  }
+}
+
+/** Brings one record after the other, in the order in which they point to each other. @returns how many were new */
+// A table of kinds, each with how it is brought in.
+// eslint-disable-next-line max-lines-per-function
+function* bundleRows(db: Db, bundle: Bundle): Generator<void, ImportCount> {
   const count = Object.fromEntries(KINDS.map((kind) => [kind, 0])) as ImportCount;
   const bring: { [K in Kind]: (record: Bundle[K][number]) => boolean } = {
     cloths: ({ id, ...cloth }) => {
@@ -157,13 +188,11 @@ export function importBundle(db: Db, bundle: Bundle): ImportCount {
       return true;
     },
   };
-  db.transaction(() => {
-    for (const kind of KINDS)
-      (bundle[kind] as { id: string }[]).forEach((record, i) => {
-        const isNew = within(`${kind}[${i}]`, () => (bring[kind] as (record: { id: string }) => boolean)(record));
-        if (isNew) count[kind]++;
-      });
-  })();
+  for (const kind of KINDS)
+    for (const [i, record] of (bundle[kind] as { id: string }[]).entries()) {
+      if (within(`${kind}[${i}]`, () => (bring[kind] as (record: { id: string }) => boolean)(record))) count[kind]++;
+      yield;
+    }
   return count;
 }
 

@@ -1,3 +1,3 @@
 export { exportBundle } from './export';
 export { upgradeBundle } from './upgrade';
-export { importBundle, type Bundle, type ImportCount } from './import';
+export { importBundle, importInPortions, type Bundle, type ImportCount } from './import';

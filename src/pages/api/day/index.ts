@@ -1,6 +1,6 @@
 import { dayPlanSchema, daySchema } from '../../../schemas/compute';
 import { database } from '../../../server/database';
-import { dayRuns } from '../../../server/day-work';
+import { dayRunsKept } from '../../../server/day-kept';
 import { endpoint, jsonEndpoint } from '../../../server/endpoint';
 import { readDayPlan, writeDayPlan } from '../../../store/day-plan';
 
@@ -9,4 +9,4 @@ export const GET = endpoint(() => readDayPlan(database()));
 export const PUT = jsonEndpoint(dayPlanSchema, ({ plan, version }) => writeDayPlan(database(), plan, version));
 
 /** What some jobs and open runs come to as tasks: how long each takes, what it holds, what it waits for. */
-export const POST = jsonEndpoint(daySchema, ({ jobIds, runIds }) => ({ runs: dayRuns(database(), jobIds, runIds) }));
+export const POST = jsonEndpoint(daySchema, ({ jobIds, runIds }) => dayRunsKept(database(), jobIds, runIds));

@@ -2,7 +2,8 @@ import { mirrorPiece, openPiece } from '../../../../../core/pieces';
 import { isMirrored, OF_LAYERS } from '../../../../../core/workpiece';
 import { checkLengths } from '../../../../../core/press';
 import { writeDxf, writtenPiece } from '../../../../../formats/dxf';
-import { templates, type Paper } from '../../../../../formats/pdf';
+import type { Paper } from '../../../../../formats/pdf';
+import { computed } from '../../../../../server/compute';
 import { writeSvg } from '../../../../../formats/svg';
 import { bounds } from '../../../../../core/shape';
 import { formatLength } from '../../../../../core/units';
@@ -16,7 +17,7 @@ import { jobs } from '../../../../../store/jobs';
 import { cutPiecesByIds } from '../../../../../store/workpieces';
 
 /** A piece as it is cut from cloth, opened out: as DXF, SVG, a template at full size, or one to hold it against when it is pressed. */
-export const GET = fileEndpoint(async ({ params, url }) => {
+export const GET = fileEndpoint(async ({ params, url, request }) => {
   const db = database();
   const [piece] = cutPiecesByIds(db, [params['id']!]);
   if (!piece) throw new NotFoundError('cut');
@@ -50,7 +51,11 @@ export const GET = fileEndpoint(async ({ params, url }) => {
       const words = `Cut ${piece.count}${piece.pairs ? ', half of them mirrored' : ''}${piece.fold === null ? '' : ', opened out: there is no fold to lay it at'}.${
         mirrored ? ' Mirror image of the outer cloth: they lie wrong side to wrong side.' : ''
       }`;
-      const bytes = await templates(piece.name, [{ ...drawn, material, words }], paperOf(url, ['single']) as Paper | 'single');
+      const bytes = await computed(
+        'templates',
+        { title: piece.name, pieces: [{ ...drawn, material, words }], paper: paperOf(url, ['single']) as Paper | 'single' },
+        request.signal,
+      );
       return { name: `${piece.name}.pdf`, type: 'application/pdf', bytes };
     }
     case 'check.pdf': {
@@ -60,10 +65,14 @@ export const GET = fileEndpoint(async ({ params, url }) => {
         ...line,
         words: formatLength(length, units),
       }));
-      const bytes = await templates(
-        `${piece.name}, to check`,
-        [{ ...drawn, material: 'Check after pressing', words, lengths }],
-        paperOf(url, ['single']) as Paper | 'single',
+      const bytes = await computed(
+        'templates',
+        {
+          title: `${piece.name}, to check`,
+          pieces: [{ ...drawn, material: 'Check after pressing', words, lengths }],
+          paper: paperOf(url, ['single']) as Paper | 'single',
+        },
+        request.signal,
       );
       return { name: `${piece.name}-check.pdf`, type: 'application/pdf', bytes };
     }

@@ -4,8 +4,8 @@ import { database } from '../../../../../server/database';
 import { NotFoundError } from '../../../../../store/errors';
 
 /** A print or file of a cutting table. */
-export const GET = fileEndpoint(({ params, url }) => {
+export const GET = fileEndpoint(({ params, url, request }) => {
   const file = params['file'] as TableFile;
   if (!TABLE_FILES.includes(file)) throw new NotFoundError('file');
-  return tableFile(database(), params['id']!, file, url);
+  return tableFile(database(), params['id']!, file, url, request.signal);
 });
