@@ -75,23 +75,25 @@ function gathered(db: Db, waiting: readonly { key: string; work: LayeredWork | C
     ...layers
       .byIds(db, idsOf('layer'))
       .filter(({ form }) => form !== 'liquid')
-      .map((layer): [string, TableMaterial] => [`layer/${layer.id}`, layerMaterial(layer)]),
+      // The library's prices are typical ones: what nobody typed is no price to count with.
+      .map((layer): [string, TableMaterial] => [
+        `layer/${layer.id}`,
+        layer.origin === 'library' ? { ...layerMaterial(layer), pricePerMetre: 0 } : layerMaterial(layer),
+      ]),
     ...cloths.byIds(db, idsOf('cloth')).map((cloth): [string, TableMaterial] => [`cloth/${cloth.id}`, clothMaterial(cloth)]),
   ]);
+  const had = new Set(layers.byIds(db, idsOf('layer')).flatMap(({ id, inStock }) => (inStock ? [`layer/${id}`] : [])));
   const needs = new Map<string, Need>();
   for (const { key, work } of waiting) {
     const material = materialOf.get(key);
     if (!material) continue;
     const need = needs.get(key);
     if (need) need.works.push(work);
-    else
-      needs.set(key, {
-        material,
-        works: [work],
-        stock: stockOf(db, material.kind, material.id),
-        treatment: null,
-        method: 'cut-first',
-      });
+    else {
+      const stock = stockOf(db, material.kind, material.id);
+      const some = had.has(key) && stock.length === 0 ? { some: true } : {};
+      needs.set(key, { material, works: [work], stock, treatment: null, method: 'cut-first', ...some });
+    }
   }
   for (const need of needs.values()) {
     if (need.material.kind === 'cloth')

@@ -10,7 +10,7 @@ import {
   type TableMaterial,
   type TableSource,
 } from '../core/cutlist';
-import { lengthToBuy } from '../core/cutplan';
+import { lengthToBuy, shopWords } from '../core/cutplan';
 import { InputError } from '../core/input-error';
 import type { Treatment } from '../core/pieces';
 import { bounds, transformed } from '../core/shape';
@@ -108,7 +108,8 @@ function written(item: CutItem): WrittenPiece {
 }
 
 function faceWords({ material, table }: Laid): string {
-  if (!material.oneSided) return material.kind === 'cloth' ? 'The cloth lies right side up.' : 'Either side may lie up.';
+  if (!material.oneSided)
+    return material.kind === 'cloth' ? 'The cloth lies right side up.' : 'Either side of the layer may lie up.';
   return table.options.glueUp
     ? 'The layer lies glue side up, patterns face up.'
     : 'The layer lies glue side down, patterns face down: the outlines are mirrored.';
@@ -119,6 +120,7 @@ function template(item: CutItem, laid: Laid): Template {
   return {
     ...piece,
     material: laid.material.name,
+    either: item.flip,
     words: `Cut ${item.count}${item.mirrored ? ', mirrored' : ''}. ${faceWords(laid)}`,
   };
 }
@@ -148,7 +150,7 @@ async function list(laid: Laid, paper: Paper): Promise<Uint8Array> {
             : [];
         }),
       ),
-      buy: buy ? `To buy: ${formatLength(buy.buy, units)}, squaring included.` : 'Nothing has to be bought.',
+      buy: buy ? `To buy: ${shopWords(buy.buy, units)}, squaring included.` : 'Nothing has to be bought.',
       face: faceWords(laid),
       rows: items.map((item) => {
         const { minX, minY, maxX, maxY } = bounds(item.outline);

@@ -36,6 +36,8 @@ export const projects = new Table<ProjectFields>('project', 'project', {
 
 /** A project with how far its jobs have come. */
 export interface ProjectSummary extends Project {
+  /** Cuts of its pieces, and how many are cut from their cloth with all their layers. */
+  cuts: number;
   jobs: number;
   chosen: number;
   cut: number;
@@ -48,7 +50,7 @@ export function summariesOf(db: Db, rows: readonly Project[]): ProjectSummary[] 
     (
       db
         .prepare(
-          `SELECT p.project_id AS id, count(*) AS jobs, sum(j.stack IS NOT NULL) AS chosen, sum(j.cut_done AND c.done) AS cut,
+          `SELECT p.project_id AS id, count(*) AS jobs, sum(j.stack IS NOT NULL) AS chosen,
                   sum(EXISTS (SELECT 1 FROM log_entry l WHERE l.job_id = j.id AND l.deleted_at IS NULL)) AS filed
              FROM piece p JOIN cut c ON c.piece_id = p.id AND c.deleted_at IS NULL JOIN job j ON j.cut_id = c.id AND j.deleted_at IS NULL
              WHERE p.deleted_at IS NULL AND p.project_id IN (SELECT value FROM json_each(?)) GROUP BY p.project_id`,
@@ -57,14 +59,28 @@ export function summariesOf(db: Db, rows: readonly Project[]): ProjectSummary[] 
         id: string;
         jobs: number;
         chosen: number;
-        cut: number;
         filed: number;
       }[]
     ).map((row) => [row.id, row]),
   );
+  // What is cut is counted by what is cut: a piece without a job is cloth to be cut all the same.
+  const cutCounts = new Map(
+    (
+      db
+        .prepare(
+          `SELECT p.project_id AS id, count(*) AS cuts,
+                  sum((c.done OR c.cloth_id IS NULL) AND NOT EXISTS (
+                    SELECT 1 FROM job j WHERE j.cut_id = c.id AND j.deleted_at IS NULL AND j.stack IS NOT NULL AND NOT j.cut_done)) AS cut
+             FROM piece p JOIN cut c ON c.piece_id = p.id AND c.deleted_at IS NULL
+             WHERE p.deleted_at IS NULL AND p.project_id IN (SELECT value FROM json_each(?)) GROUP BY p.project_id`,
+        )
+        .all(JSON.stringify(rows.map(({ id }) => id))) as { id: string; cuts: number; cut: number }[]
+    ).map((row) => [row.id, row]),
+  );
   return rows.map((project) => {
-    const { jobs = 0, chosen = 0, cut = 0, filed = 0 } = counts.get(project.id) ?? {};
-    return { ...project, jobs, chosen, cut, filed };
+    const { jobs = 0, chosen = 0, filed = 0 } = counts.get(project.id) ?? {};
+    const { cuts = 0, cut = 0 } = cutCounts.get(project.id) ?? {};
+    return { ...project, cuts, jobs, chosen, cut, filed };
   });
 }
 

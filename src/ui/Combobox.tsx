@@ -1,5 +1,5 @@
 import { ChevronDown } from 'lucide-react';
-import { useId, useRef, useState, type KeyboardEvent } from 'react';
+import { useId, useRef, useState, type KeyboardEvent, type ReactNode } from 'react';
 import VirtualRows from './VirtualRows';
 
 export interface ComboOption {
@@ -16,6 +16,8 @@ interface Props {
   groups: readonly { label: string; options: readonly ComboOption[] }[];
   /** Words for nothing chosen; without them one has to be picked. */
   none?: string | undefined;
+  /** What is offered where nothing that is typed is found. */
+  nothing?: ReactNode;
   onChange: (id: string | null) => void;
 }
 
@@ -35,8 +37,25 @@ export function matches(typed: string, words: string): boolean {
     .every((word) => text.includes(word));
 }
 
+/** Place of the option that is meant by what is typed, among those that fit: the very name before one that begins so, that before others. */
+function bestOf(typed: string, all: readonly ComboOption[]): number {
+  const text = typed.trim().toLowerCase();
+  const fits = all.filter(({ words }) => !typed || matches(typed, words));
+  const exact = fits.findIndex(({ words }) => words.toLowerCase() === text);
+  return Math.max(0, exact >= 0 ? exact : fits.findIndex(({ words }) => words.toLowerCase().startsWith(text)));
+}
+
+/** Options that have at least one of the words, where none has all. */
+function near(typed: string, all: readonly ComboOption[]): ComboOption[] {
+  const words = typed
+    .toLowerCase()
+    .split(/\s+/)
+    .filter(({ length }) => length > 2);
+  return all.filter((option) => words.some((word) => matches(word, option.words))).slice(0, 4);
+}
+
 /** A choice from a long list: typed, or looked through in its groups. */
-export default function Combobox({ id, word, value, groups, none, onChange }: Props) {
+export default function Combobox({ id, word, value, groups, none, nothing, onChange }: Props) {
   const list = useId();
   /** What is typed; undefined while the list is closed. */
   const [typed, setTyped] = useState<string>();
@@ -113,7 +132,7 @@ export default function Combobox({ id, word, value, groups, none, onChange }: Pr
         onBlur={close}
         onChange={(event) => {
           setTyped(event.target.value);
-          setActive(0);
+          setActive(bestOf(event.target.value, all));
         }}
         onKeyDown={onKey}
       />
@@ -162,7 +181,17 @@ export default function Combobox({ id, word, value, groups, none, onChange }: Pr
             }}
           </VirtualRows>
         )}
-        {shown.length === 0 && <p className="p-3">Nothing is called so.</p>}
+        {shown.length === 0 && (
+          <div className="p-3">
+            <p>Nothing is called so.</p>
+            {near(typed ?? '', all).map((option) => (
+              <button key={option.id} type="button" className="btn mt-1 w-full justify-start" onClick={() => take(option)}>
+                Like {option.words}
+              </button>
+            ))}
+            {nothing}
+          </div>
+        )}
       </div>
     </span>
   );

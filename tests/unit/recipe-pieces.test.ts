@@ -208,7 +208,7 @@ describe('what is typed', () => {
     [3, 3],
   ])('%s circles are %d', (text, circles) => expect(typed(text)).toBe(circles));
   it.each(['', 'two', ' '])('“%s” is no number, and says so at its field', (text) => {
-    expect(tryRecipe(flare, { [keyOf(flare, 'circles')]: text }, undefined)).toMatchObject({
+    expect(tryRecipe(flare, { [keyOf(flare, 'circles')]: text }, { thickness: {} })).toMatchObject({
       field: 'circles',
       message: expect.stringMatching(/write a number/) as string,
     });
@@ -217,11 +217,13 @@ describe('what is typed', () => {
     'nothing yet: %s stands there whatever cloth is in hand',
     (_, kind) => {
       for (const rollWidth of [900, 1500])
-        expect(tryRecipe(kind, {}, { rollWidth })).toMatchObject({ recipe: { pieces: expect.any(Array) as unknown } });
+        expect(tryRecipe(kind, {}, { thickness: {}, rollWidth })).toMatchObject({
+          recipe: { pieces: expect.any(Array) as unknown },
+        });
     },
   );
   it('the width of the cloth is taken from the cloth, less its selvedges', () => {
-    expect(valuesOf(flare, {}, { rollWidth: 1120 })['clothWidth']).toBe(1100);
-    expect(valuesOf(flare, { [keyOf(flare, 'clothWidth')]: 900 }, { rollWidth: 1120 })['clothWidth']).toBe(900);
+    expect(valuesOf(flare, {}, { thickness: {}, rollWidth: 1120 })['clothWidth']).toBe(1100);
+    expect(valuesOf(flare, { [keyOf(flare, 'clothWidth')]: 900 }, { thickness: {}, rollWidth: 1120 })['clothWidth']).toBe(900);
   });
 });

@@ -25,6 +25,8 @@ const BY_HAND = { fixed: 10, edge: 6 };
 const BY_MACHINE = { fixed: 5, edge: 5 };
 const PRESSED = 6;
 const LAID = 4;
+/** One piece after the other is taken up, laid and looked at. */
+const PLACED = 0.4;
 const SPRAYED = 9;
 const SHRUNK = 3;
 
@@ -94,7 +96,7 @@ function needOf(question: Question, layer: ChosenLayer, layers = 1): LayerNeed {
   const parts = layer.extent === 'strip' && !isTape(material) ? stripParts(question) : 1;
   const count = layers * parts * question.piece.count;
   const taken: OnRoll = isTape(material)
-    ? { length: tapeRun(layer.extent === 'strip' ? stripRun(question) : Math.max(width, height), count) }
+    ? { length: tapeRun(layer.extent === 'strip' ? stripRun(question) : Math.max(width, height), count, material.family) }
     : material.rollWidth > 0
       ? onRoll(question, material, width, height, count)
       : { length: (width * height * count) / CLOTH_WIDTH };
@@ -113,9 +115,10 @@ function minutesOf(question: Question, layer: ChosenLayer): number {
   else if (needsHandSewing(question, material)) minutes += BY_HAND.fixed + BY_HAND.edge * edge;
   else if (material.form === 'sew-in') minutes += BY_MACHINE.fixed + BY_MACHINE.edge * edge;
   else if (material.leaflet.seconds > 0) {
-    const stops = Math.ceil((area * 1e6) / STOP_AREA);
-    minutes += PRESSED + (stops * (material.leaflet.seconds + MOVE_SECONDS)) / 60 + material.leaflet.coolMinutes;
-  } else minutes += material.form === 'spray-glued' ? SPRAYED : LAID;
+    // However small they are, pieces are laid and pressed one by one.
+    const stops = Math.max(count, Math.ceil((area * 1e6) / STOP_AREA));
+    minutes += PRESSED + PLACED * count + (stops * (material.leaflet.seconds + MOVE_SECONDS)) / 60 + material.leaflet.coolMinutes;
+  } else minutes += (material.form === 'spray-glued' ? SPRAYED : LAID) + PLACED * (count - 1);
   return minutes;
 }
 

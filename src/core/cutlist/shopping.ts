@@ -24,6 +24,8 @@ export interface ShoppingNeed {
   treatment: Treatment | null;
   /** How they lie on it, as on a cutting table. */
   method: LayingMethod;
+  /** There is some of it in the house, nobody said how much. */
+  some?: boolean;
 }
 
 /** What one material comes to. */
@@ -35,8 +37,10 @@ export interface ShoppingLine {
   misfits: number;
   /** Running length of a tape, mm; 0 for anything else. */
   tape: number;
-  /** Length to buy at the roll's width, mm; 0 when nothing has to be bought. */
+  /** Length to buy at the roll's width, mm; 0 when nothing has to be bought. Of what there is some of, what is needed in all. */
   buy: number;
+  /** There is some of it in the house, nobody said how much: whether it is enough has to be looked at. */
+  some: boolean;
   /** Minor units; 0 when nobody wrote the price down. */
   cost: number;
   /** What is left on rolls from the cupboard afterwards, mm. */
@@ -99,7 +103,8 @@ export function shoppingLine(need: ShoppingNeed, plan: TablePlan | undefined, tr
     misfits: plan?.unplaced.length ?? 0,
     tape: list.tape,
     buy,
-    cost: Math.round((buy / 1000) * material.pricePerMetre),
+    some: need.some === true && buy > 0,
+    cost: need.some === true ? 0 : Math.round((buy / 1000) * material.pricePerMetre),
     remains,
   };
 }

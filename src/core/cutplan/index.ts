@@ -1,4 +1,4 @@
-export { asShopsCut, lengthToBuy, SQUARING } from './length-to-buy';
+export { asShopsCut, lengthToBuy, shopWords, SQUARING } from './length-to-buy';
 export type { LengthToBuy } from './length-to-buy';
 export { leftoverSource, measureLaid, tablePlans } from './table-plan';
 export type { Laid, Source, TablePlan, TablePlanOptions } from './table-plan';

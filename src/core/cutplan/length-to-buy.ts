@@ -1,5 +1,5 @@
 import { requireNumber } from '../input-error';
-import { MM_PER_INCH, type LengthSystem } from '../units';
+import { formatLength, MM_PER_INCH, type LengthSystem } from '../units';
 
 export interface LengthToBuy {
   /** What the layout uses after shrinking, mm. */
@@ -43,4 +43,19 @@ export function lengthToBuy(
 export function asShopsCut(length: number, system: LengthSystem): number {
   const step = SHOP_STEP[system];
   return Math.ceil(length / step - 1e-9) * step;
+}
+
+const EIGHTHS = ['', ' ⅛', ' ¼', ' ⅜', ' ½', ' ⅝', ' ¾', ' ⅞'];
+
+/**
+ * A length as it is asked for in a shop: metres and centimetres, or yards and eighths.
+ *
+ * @param length rounded up as shops cut, mm
+ * @example shopWords(1257.3, 'inch') // '1 ⅜ yd'
+ */
+export function shopWords(length: number, system: LengthSystem): string {
+  if (system === 'metric') return formatLength(length, system);
+  const eighths = Math.round(length / SHOP_STEP.inch);
+  const [yards, rest] = [Math.floor(eighths / 8), EIGHTHS[eighths % 8]!];
+  return `${yards === 0 && rest ? rest.trim() : `${yards}${rest}`} yd`;
 }

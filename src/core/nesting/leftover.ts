@@ -78,6 +78,8 @@ function mark(outline: Outline, cell: number, columns: number, rows: number, tak
         const q = at(high);
         fill(row, Math.min(p, q), Math.max(p, q));
       }
+      // A level edge inside the band is crossed by no line of it, and bounds cloth all the same.
+      if (a[1] === b[1] && a[1] > low && a[1] < high) fill(row, Math.min(a[0], b[0]), Math.max(a[0], b[0]));
       const middle = low + cell / 2;
       if (a[1] <= middle !== b[1] <= middle) crossings.push(a[0] + ((middle - a[1]) / (b[1] - a[1])) * (b[0] - a[0]));
     }

@@ -4,7 +4,7 @@ export { edgeRuns } from './edge-runs';
 export { newMark, quarterMarks, SNAP_WORDS, snapMark, SNAPS } from './put-mark';
 export { openPiece, pieceSize, plainPiece } from './piece';
 export type { OpenPiece, PieceSpec } from './piece';
-export { edgeLength, edgesByRule, sewnLength } from './strip-edges';
+export { edgeLength, edgesByRule } from './strip-edges';
 export type { EdgeRule } from './strip-edges';
 export { DEFAULT_LAYER_OUTLINE, isTape, pastSeam } from './layer-cut';
 export type { LayerCut, LayerOutlineOptions } from './layer-cut';

@@ -1,4 +1,5 @@
-import { sewnOutline, type PieceSpec } from './piece';
+import { openPiece, sewnOutline, type PieceSpec } from './piece';
+import type { Outline } from '../shape';
 import { edgeLength } from './strip-edges';
 
 /**
@@ -9,5 +10,15 @@ import { edgeLength } from './strip-edges';
  * @example seamLength(spec, [0]) // 280
  */
 export function seamLength(spec: PieceSpec, edges: readonly number[]): number {
-  return edgeLength(sewnOutline(spec), edges);
+  const { holes, seam } = openPiece(spec);
+  // The seam lines of openings stand after those of the piece itself.
+  const round = holes.map(({ edge }, k) => (edges.includes(edge) ? perimeter(seam[seam.length - holes.length + k]!) : 0));
+  return edgeLength(sewnOutline(spec), edges) + round.reduce((sum, each) => sum + each, 0);
+}
+
+function perimeter(outline: Outline): number {
+  return outline.reduce((sum, [x, y], i) => {
+    const [u, v] = outline[(i + 1) % outline.length]!;
+    return sum + Math.hypot(u - x, v - y);
+  }, 0);
 }

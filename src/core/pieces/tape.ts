@@ -1,4 +1,4 @@
-import type { Material } from '../layers';
+import type { Family, Material } from '../layers';
 import { isTape } from './layer-cut';
 import type { LayerOutline } from './layer-outline';
 
@@ -19,16 +19,20 @@ export function oneSided(material: Pick<Material, 'form'>): boolean {
  *
  * @example tapeLength({ outlines: [], holes: [], runningLength: 300 }, { rollWidth: 25 }, 2) // 640
  */
-export function tapeLength(layer: LayerOutline, material: Pick<Material, 'rollWidth'>, count: number): number | undefined {
+export function tapeLength(
+  layer: LayerOutline,
+  material: Pick<Material, 'rollWidth'> & { family?: Family },
+  count: number,
+): number | undefined {
   if (!isTape(material) || layer.runningLength === undefined) return undefined;
-  return tapeRun(layer.runningLength, count);
+  return tapeRun(layer.runningLength, count, material.family);
 }
 
 /**
- * Length of tape for edges of this length, ends included, mm.
+ * Length of tape for edges of this length, ends included, mm. Braid goes into the whole hem once its panels are joined: one length with one lap.
  *
  * @example tapeRun(1000, 2) // 2040
  */
-export function tapeRun(edge: number, count: number): number {
-  return count * (edge + TAPE_ENDS);
+export function tapeRun(edge: number, count: number, family?: Family): number {
+  return count * edge + (family === 'braid' ? 1 : count) * TAPE_ENDS;
 }

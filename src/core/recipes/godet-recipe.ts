@@ -60,7 +60,8 @@ export const godetRecipe: RecipeKind = {
       facts: [
         { words: 'Each side, as long as the slash', length: slash },
         { words: 'Angle at the point', value: `${Math.round(angle)}°` },
-        { words: 'All of them add to the hem', length: adds * count },
+        // Each of its two seams eats an allowance of the godet, and one of the slash that has none of its own.
+        { words: 'All of them add to the hem, seams taken off', length: Math.max(0, adds - 2 * allowance) * count },
       ],
       notes: [
         'The slash has no allowance of its own: the stitching runs from the seam’s width at the hem to nothing at the point.',

@@ -25,7 +25,7 @@ export type DayMove =
   | { kind: 'anew' };
 
 /** A day of which nothing was said yet. */
-export const FIRST_DAY: DayPlan = {
+const FIRST_DAY: DayPlan = {
   ...{ jobIds: [], runIds: [], people: 1, irons: 1, evening: 0, from: '19:00' },
   ...{ done: [], late: [] },
 };

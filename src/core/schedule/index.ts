@@ -8,5 +8,5 @@ export { schedule } from './schedule';
 export type { Aim, Schedule, ScheduleOptions, Task } from './schedule';
 export { timingsOf } from './timings';
 export type { FinishedRun } from './timings';
-export { dayMoved, FIRST_DAY } from './day-moves';
+export { dayMoved } from './day-moves';
 export type { DayMove, DayPlan, DayWishes } from './day-moves';

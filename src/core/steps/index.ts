@@ -1,6 +1,6 @@
 export { ACTS, actOf } from './acts';
 export type { Act } from './acts';
-export { foundOf, pressSetting, pressWords, settingWords, usedSetting } from './press-setting';
+export { pressSetting, pressWords, settingWords, usedSetting } from './press-setting';
 export type { FoundSetting, Iron, PressSetting } from './press-setting';
 export { COVER as COVER_WORDS, HEAT_SAFETY } from './words';
 export { orderOfWork, sheetLayer } from './order';

@@ -1,10 +1,55 @@
 import type { MotifBounds } from '../../core/motif';
 import { bounds, type Outline } from '../../core/shape';
+import type { PDFDocument } from 'pdf-lib';
 import { newDocument, Page, PAPERS, type Paper, type Point } from './page';
+import { frame, MARGIN, tilesFor } from './tiles';
 
-const MARGIN = 10;
 /** Room below the drawing for the square and the writing, mm. */
 const FOOT = 64;
+
+/** A drawing at full size with what is written to it: on one sheet of the paper where it has room, else on as many as it takes. */
+async function atFullSize(
+  document: PDFDocument,
+  {
+    width,
+    height,
+    draw,
+    title,
+    words,
+  }: {
+    /** Of the drawing, mm. */
+    width: number;
+    height: number;
+    /** Draws it with its upper left corner at a place of the sheet. */
+    draw: (page: Page, at: Point) => void;
+    title: string;
+    words: string;
+  },
+  paper: Paper,
+): Promise<void> {
+  const [paperWidth, paperHeight] = PAPERS[paper];
+  const key = (page: Page, top: number) => {
+    page.testSquare([MARGIN, top]);
+    page.text(title, [MARGIN + 58, top + 6], { size: 5.5, bold: true });
+    page.paragraph(words, [MARGIN + 58, top + 14], page.width - 2 * MARGIN - 60);
+  };
+  if (width + 2 * MARGIN <= paperWidth && height + 2 * MARGIN + FOOT <= paperHeight) {
+    const page = await Page.add(document, paperWidth, paperHeight);
+    draw(page, [(paperWidth - width) / 2, MARGIN]);
+    return key(page, paperHeight - MARGIN - 52);
+  }
+  const tiles = tilesFor({ width, height }, paper);
+  for (let row = 0; row < tiles.rows; row++)
+    for (let column = 0; column < tiles.columns; column++) {
+      const page = await Page.add(document, paperWidth, paperHeight);
+      page.clipped([MARGIN, MARGIN], [paperWidth - 2 * MARGIN, paperHeight - 2 * MARGIN], () =>
+        draw(page, tiles.shiftOf(row, column)),
+      );
+      frame(page, tiles, row, column);
+      page.text(title, [MARGIN + 4, paperHeight - 4], { size: 3 });
+    }
+  return key(await Page.add(document, paperWidth, paperHeight), 2 * MARGIN);
+}
 
 /** A motif on paper at full size, with its cross: cut out, laid on the cloth, the needle set over the cross. */
 export async function motifPaper(
@@ -16,31 +61,19 @@ export async function motifPaper(
   const document = await newDocument(name);
   const arm = 12;
   const [width, height] = [box.maxX - box.minX, box.maxY - box.minY];
-  const [paperWidth, paperHeight] = PAPERS[paper];
-  const page = await Page.add(
-    document,
-    Math.max(paperWidth, width + 2 * (MARGIN + arm)),
-    Math.max(paperHeight, height + 2 * (MARGIN + arm) + FOOT),
-  );
-  const left = (page.width - width) / 2;
-  const top = MARGIN + arm;
-  const put = ([x, y]: Point): Point => [left + x - box.minX, top + box.maxY - y];
-  for (const outline of outlines) page.filled(outline.map(put), 0.86);
-  for (const outline of outlines) page.outline(outline.map(put), { weight: 0.3 });
-  for (const outline of trims) page.outline(outline.map(put), { weight: 0.2, dash: [2, 1.5], grey: true });
-  for (const line of apart) page.polyline(line.map(put), { weight: 0.25, dash: [6, 2, 1, 2] });
-  const [cx, cy] = put([(box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2]);
-  page.line([cx, top - arm], [cx, top + height + arm], { weight: 0.25 });
-  page.line([left - arm, cy], [left + width + arm, cy], { weight: 0.25 });
-  page.text('top', [cx + 2, top - arm + 3], { size: 3.2 });
-  const foot = page.height - MARGIN - 52;
-  page.testSquare([MARGIN, foot]);
-  page.text(name, [MARGIN + 58, foot + 6], { size: 5.5, bold: true });
-  page.paragraph(
-    `${Math.round(width)} × ${Math.round(height)} mm. Cut it out along the dashed line or round the shape, cut small windows at the cross, lay cross on cross, and set the needle over its middle. The dashed line is where a cut-away sheet is trimmed.${apart.length > 0 ? ' Along the long dashes it is cut apart between the islands first.' : ''}`,
-    [MARGIN + 58, foot + 14],
-    page.width - 2 * MARGIN - 60,
-  );
+  const draw = (page: Page, [left, top]: Point) => {
+    const put = ([x, y]: Point): Point => [left + arm + x - box.minX, top + arm + box.maxY - y];
+    for (const outline of outlines) page.filled(outline.map(put), 0.86);
+    for (const outline of outlines) page.outline(outline.map(put), { weight: 0.3 });
+    for (const outline of trims) page.outline(outline.map(put), { weight: 0.2, dash: [2, 1.5], grey: true });
+    for (const line of apart) page.polyline(line.map(put), { weight: 0.25, dash: [6, 2, 1, 2] });
+    const [cx, cy] = put([(box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2]);
+    page.line([cx, top], [cx, top + height + 2 * arm], { weight: 0.25 });
+    page.line([left, cy], [left + width + 2 * arm, cy], { weight: 0.25 });
+    page.text('top', [cx + 2, top + 3], { size: 3.2 });
+  };
+  const words = `${Math.round(width)} × ${Math.round(height)} mm. Cut it out along the dashed line or round the shape, cut small windows at the cross, lay cross on cross, and set the needle over its middle. The dashed line is where a cut-away sheet is trimmed.${apart.length > 0 ? ' Along the long dashes it is cut apart between the islands first.' : ''}`;
+  await atFullSize(document, { width: width + 2 * arm, height: height + 2 * arm, draw, title: name, words }, paper);
   return document.save();
 }
 
@@ -53,27 +86,18 @@ export async function hoopGauge(
   const document = await newDocument(`Gauge of ${name}`);
   const box = bounds(lines.outer);
   const [width, height] = [box.maxX - box.minX, box.maxY - box.minY];
-  const [paperWidth, paperHeight] = PAPERS[paper];
-  const page = await Page.add(
-    document,
-    Math.max(paperWidth, width + 2 * MARGIN),
-    Math.max(paperHeight, height + 2 * MARGIN + FOOT),
-  );
-  const put = ([x, y]: Point): Point => [(page.width - width) / 2 + x - box.minX, MARGIN + box.maxY - y];
-  page.outline(lines.outer.map(put), { weight: 0.4 });
-  page.outline(lines.inner.map(put), { weight: 0.25 });
-  page.outline(lines.field.map(put), { weight: 0.3, dash: [3, 2] });
-  const [cx, cy] = put([0, 0]);
-  page.line([cx, MARGIN], [cx, MARGIN + height], { weight: 0.2 });
-  page.line([cx - width / 2, cy], [cx + width / 2, cy], { weight: 0.2 });
-  const foot = page.height - MARGIN - 52;
-  page.testSquare([MARGIN, foot]);
-  page.text(`Gauge of ${name}`, [MARGIN + 58, foot + 6], { size: 5.5, bold: true });
-  page.paragraph(
-    'Outer line: what must lie on cloth. Dashed: what the needle reaches. The cross is the hoop’s own middle: lay it where the two folds of the hoop cross, not on the middle of the motif, which may lie elsewhere in the field. Where the outer line leaves the cloth, this hoop cannot hold it there.',
-    [MARGIN + 58, foot + 14],
-    page.width - 2 * MARGIN - 60,
-  );
+  const draw = (page: Page, [left, top]: Point) => {
+    const put = ([x, y]: Point): Point => [left + x - box.minX, top + box.maxY - y];
+    page.outline(lines.outer.map(put), { weight: 0.4 });
+    page.outline(lines.inner.map(put), { weight: 0.25 });
+    page.outline(lines.field.map(put), { weight: 0.3, dash: [3, 2] });
+    const [cx, cy] = put([0, 0]);
+    page.line([cx, top], [cx, top + height], { weight: 0.2 });
+    page.line([left, cy], [left + width, cy], { weight: 0.2 });
+  };
+  const words =
+    'Outer line: what must lie on cloth. Dashed: what the needle reaches. The cross is the hoop’s own middle: lay it where the two folds of the hoop cross, not on the middle of the motif, which may lie elsewhere in the field. Where the outer line leaves the cloth, this hoop cannot hold it there.';
+  await atFullSize(document, { width, height, draw, title: `Gauge of ${name}`, words }, paper);
   return document.save();
 }
 

@@ -1,9 +1,10 @@
 import { InputError } from '../../core/input-error';
+import { frame, MARGIN, OVERLAP, tilesFor } from './tiles';
 import type { PDFDocument } from 'pdf-lib';
 import { MARK_WORDS, markLines } from '../../core/pieces';
-import { bounds, isInside, type Box, type Outline, type Point } from '../../core/shape';
+import { innermost, bounds, isInside, type Box, type Outline, type Point } from '../../core/shape';
 import { grainEnds, grainWords, type WrittenPiece } from '../dxf/write-dxf';
-import { newDocument, Page, PAPERS, type Paper } from './page';
+import { newDocument, Page, type Paper } from './page';
 
 /** A piece that is printed at full size. */
 export interface Template extends Omit<WrittenPiece, 'count'> {
@@ -11,13 +12,12 @@ export interface Template extends Omit<WrittenPiece, 'count'> {
   material: string;
   /** How many are cut, and which way up: “16, half of them face down”. */
   words: string;
+  /** Either side of it may lie up; otherwise the side that is printed. */
+  either?: boolean;
   /** Lengths by which the finished piece is held against it, numbered in this order. */
   lengths?: readonly { from: Point; to: Point; path?: readonly Point[]; words: string }[];
 }
 
-/** Kept free by printers, and what neighbouring sheets share, mm. */
-const MARGIN = 10;
-const OVERLAP = 10;
 /** Room for the test square and the writing on a sheet that is made for one piece, mm. */
 const FOOT = 70;
 
@@ -58,19 +58,13 @@ async function onOneSheet(document: PDFDocument, piece: Template): Promise<void>
 /** More sheets than this are not printed at home in one go. */
 const MOST_SHEETS = 300;
 
-/** How a piece is laid on sheets that overlap: upright or turned by a quarter, whichever takes fewer. */
+/** How a piece is laid on sheets: upright or turned by a quarter, whichever takes fewer. */
 function tiling(piece: Template, paper: Paper) {
-  const [paperWidth, paperHeight] = PAPERS[paper];
-  const [stepX, stepY] = [paperWidth - 2 * MARGIN - OVERLAP, paperHeight - 2 * MARGIN - OVERLAP];
-  const sheets = (width: number, height: number) =>
-    [Math.max(1, Math.ceil((width - OVERLAP) / stepX)), Math.max(1, Math.ceil((height - OVERLAP) / stepY))] as [number, number];
   const upright = toPaper(piece, false);
   // Turning by a quarter on paper mirrors nothing: x and y change places while y also changes its sign.
   const turned = toPaper(piece, true);
-  const [a, b] = [sheets(upright.width, upright.height), sheets(turned.width, turned.height)];
-  const { put } = b[0] * b[1] < a[0] * a[1] ? turned : upright;
-  const [columns, rows] = b[0] * b[1] < a[0] * a[1] ? b : a;
-  return { paperWidth, paperHeight, stepX, stepY, put, columns, rows };
+  const [a, b] = [tilesFor(upright, paper), tilesFor(turned, paper)];
+  return b.columns * b.rows < a.columns * a.rows ? { ...b, put: turned.put } : { ...a, put: upright.put };
 }
 
 function sheetsOf(piece: Template, paper: Paper): number {
@@ -79,8 +73,9 @@ function sheetsOf(piece: Template, paper: Paper): number {
 }
 
 async function tiled(document: PDFDocument, piece: Template, paper: Paper): Promise<void> {
-  const { paperWidth, paperHeight, stepX, stepY, put, columns, rows } = tiling(piece, paper);
-  const shiftOf = (row: number, column: number): Point => [MARGIN - column * stepX, MARGIN - row * stepY];
+  const { put, ...tiles } = tiling(piece, paper);
+  const { paperWidth, paperHeight, columns, rows } = tiles;
+  const shiftOf = (row: number, column: number): Point => [...tiles.shiftOf(row, column)];
   let keyed = false;
   for (let row = 0; row < rows; row++) {
     for (let column = 0; column < columns; column++) {
@@ -89,7 +84,7 @@ async function tiled(document: PDFDocument, piece: Template, paper: Paper): Prom
       page.clipped([MARGIN, MARGIN], [paperWidth - 2 * MARGIN, paperHeight - 2 * MARGIN], () =>
         draw(page, piece, (p) => plus(put(p), shift)),
       );
-      frame(page, { row, column, rows, columns }, paperWidth, paperHeight);
+      frame(page, tiles, row, column);
       const at = keyed
         ? undefined
         : freePlace(page, piece, (p) => plus(put(p), shift), [paperWidth, paperHeight], rows * columns > 1);
@@ -210,8 +205,14 @@ function nameAt(piece: Template, put: (p: Point) => Point): { at: Point; centre:
   const below = ends ? Math.max(ends[0][1], ends[1][1]) + 9 : 0;
   const slants = ends !== undefined && Math.abs(ends[0][0] - ends[1][0]) > 2;
   const at: Point = [(minX + maxX) / 2, slants && below < maxY - 4 ? below : (minY + maxY) / 2 - 8];
-  const onCloth = isInside(at, outline) && !piece.holes.some((hole) => isInside(at, hole.map(put)));
-  if (onCloth || !ends) return { at, centre: true };
+  const holes = piece.holes.map((hole) => hole.map(put));
+  // All of the name has to lie on cloth, not its middle alone.
+  const half = Math.min(NAME_ROOM, 1.4 * piece.name.length);
+  const onCloth = ([x, y]: Point) =>
+    [-half, 0, half].every((dx) => isInside([x + dx, y], outline) && !holes.some((hole) => isInside([x + dx, y], hole)));
+  if (onCloth(at)) return { at, centre: true };
+  const { at: within } = innermost(outline, holes);
+  if (onCloth(within) || !ends) return { at: within, centre: true };
   return { at: [(ends[0][0] + ends[1][0]) / 2 + 4, (ends[0][1] + ends[1][1]) / 2 - 2], centre: false };
 }
 
@@ -291,7 +292,7 @@ function labelWords(piece: Template): [words: string, size: number][] {
     [piece.material, 3.6],
     [piece.words, 3.6],
     ...(piece.grain === null ? [] : ([[`${grainWords(piece)}: the arrow lies along the selvedge.`, 3.6]] as [string, number][])),
-    [`This side up. Full line: cut. Dashed: seam.${checked}`, 3],
+    [`${piece.either ? 'Either side up' : 'This side up'}. Full line: cut. Dashed: seam.${checked}`, 3],
   ];
 }
 
@@ -302,46 +303,6 @@ function label(page: Page, piece: Template, [x, y]: Point): void {
 
 function labelHeight(page: Page, piece: Template): number {
   return labelWords(piece).reduce((sum, [words, size]) => sum + page.heightOf(words, LABEL_WIDTH, size) + 0.5, 6);
-}
-
-/** Edges where the next sheet is laid on, with its number, and the sheet's own. */
-function frame(
-  page: Page,
-  { row, column, rows, columns }: { row: number; column: number; rows: number; columns: number },
-  width: number,
-  height: number,
-): void {
-  const name = (r: number, c: number) => `${String.fromCharCode(65 + r)}${c + 1}`;
-  const [left, top, right, bottom] = [MARGIN, MARGIN, width - MARGIN, height - MARGIN];
-  const thin = { weight: 0.15, grey: true };
-  page.outline(
-    [
-      [left, top],
-      [right, top],
-      [right, bottom],
-      [left, bottom],
-    ],
-    thin,
-  );
-  page.text(`Sheet ${name(row, column)} of ${rows * columns}`, [left + 4, top - 3], { size: 3.2 });
-  if (column < columns - 1) {
-    page.line([right - OVERLAP, top], [right - OVERLAP, bottom], { ...thin, dash: [2, 2] });
-    mark(page, [right - OVERLAP / 2, height / 2]);
-    page.text(`${name(row, column + 1)} lies on here`, [right + 4, height / 2 + 14], { size: 3, turn: 90 });
-  }
-  if (column > 0) mark(page, [left + OVERLAP / 2, height / 2]);
-  if (row < rows - 1) {
-    page.line([left, bottom - OVERLAP], [right, bottom - OVERLAP], { ...thin, dash: [2, 2] });
-    mark(page, [width / 2, bottom - OVERLAP / 2]);
-    page.text(`${name(row + 1, column)} lies on here`, [width / 2, bottom + 4], { size: 3, centre: true });
-  }
-  if (row > 0) mark(page, [width / 2, top + OVERLAP / 2]);
-}
-
-/** A cross that has to meet the one on the next sheet. */
-function mark(page: Page, [x, y]: Point): void {
-  page.line([x - 4, y], [x + 4, y], { weight: 0.3 });
-  page.line([x, y - 4], [x, y + 4], { weight: 0.3 });
 }
 
 function plus(a: Point, b: Point): Point {

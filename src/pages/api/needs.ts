@@ -1,5 +1,6 @@
 import { InputError } from '../../core/input-error';
 import { endpoint } from '../../server/endpoint';
+import { otherNeeds } from '../../server/other-needs';
 import { shoppingNeeds } from '../../server/shopping-needs';
 import { database } from '../../server/database';
 
@@ -10,5 +11,5 @@ const MOST_PROJECTS = 100;
 export const GET = endpoint(({ url }) => {
   const ids = url.searchParams.getAll('project');
   if (ids.length > MOST_PROJECTS) throw new InputError('project', `must be at most ${MOST_PROJECTS}, saw ${ids.length}`);
-  return { needs: shoppingNeeds(database(), ids) };
+  return { needs: shoppingNeeds(database(), ids), others: otherNeeds(database(), ids) };
 });

@@ -49,7 +49,7 @@ export function differences(
 }
 
 /** Whether two values of JSON are the same, whatever the order of their keys. */
-export function same(a: unknown, b: unknown): boolean {
+function same(a: unknown, b: unknown): boolean {
   if (a === b || (a ?? null) === (b ?? null)) return true;
   if (Array.isArray(a) && Array.isArray(b)) return a.length === b.length && a.every((each, i) => same(each, b[i]));
   if (!isRecord(a) || !isRecord(b)) return false;

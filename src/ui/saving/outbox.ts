@@ -26,7 +26,7 @@ function store(): Storage | undefined {
 const keyOf = (path: string, id: string) => `${PREFIX}${encodeURIComponent(path)}/${id}`;
 
 /** Moves that wait in this browser, by the address that they go to, in the order in which they were made. */
-export function waitingMoves(): Map<string, SentMove<unknown>[]> {
+function waitingMoves(): Map<string, SentMove<unknown>[]> {
   const found = new Map<string, SentMove<unknown>[]>();
   const kept = store();
   const keys = kept ? Array.from({ length: kept.length }, (_, i) => kept.key(i) ?? '') : [];

@@ -1,7 +1,10 @@
 import { Printer } from 'lucide-react';
 import { useEffect, useMemo, useState } from 'react';
 import { shoppingLine, shoppingQuestion, type ShoppingLine, type ShoppingNeed } from '../../core/cutlist';
+import { shopWords } from '../../core/cutplan';
 import { formatMoney } from '../../core/units';
+import type { OtherNeeds } from '../../server/other-needs';
+import Others from './Others';
 import { useAsked } from '../../ui/query';
 import { CheckField } from '../../ui/form/form-fields';
 import { GivenUp } from '../../ui/beside';
@@ -15,6 +18,8 @@ interface Props {
   projects: { id: string; name: string }[];
   /** What those of `start` need. */
   needs: ShoppingNeed[];
+  /** What they need besides cloth and layers. */
+  others: OtherNeeds;
   settings: Settings;
   /** Ids of the projects that are shopped for at first. */
   start: string[];
@@ -40,14 +45,16 @@ export default function BuyView(props: Props) {
 /** Projects that are listed before one is searched for. */
 const LISTED = 12;
 
-function Shopping({ projects, needs, settings, start }: Props) {
+function Shopping({ projects, needs, others, settings, start }: Props) {
   const units = useUnits();
   const [chosen, setChosen] = useState<readonly string[]>(start);
   const [search, setSearch] = useState('');
   const [answer, setAnswer] = useState<Answer>();
   const path = `/api/needs?${new URLSearchParams(chosen.map((id) => ['project', id]))}`;
-  const [first] = useState({ needs });
-  const { answer: found, error: trouble } = useAsked<{ needs: ShoppingNeed[] }>(path, undefined, { start: first });
+  const [first] = useState({ needs, others });
+  const { answer: found, error: trouble } = useAsked<{ needs: ShoppingNeed[]; others: OtherNeeds }>(path, undefined, {
+    start: first,
+  });
   const asked = (found ?? first).needs;
   const listed = useMemo(() => {
     const words = search.toLowerCase().split(/\s+/).filter(Boolean);
@@ -79,7 +86,8 @@ function Shopping({ projects, needs, settings, start }: Props) {
   const { lines, done, error } = answer?.asked === asked ? answer : { lines: [], done: false, error: undefined };
   const busy = !done;
   const sum = lines.reduce((all, { cost }) => all + cost, 0);
-  const buying = lines.filter(({ buy }) => buy > 0);
+  const buying = lines.filter(({ buy, some }) => buy > 0 && !some);
+  const some = lines.filter((line) => line.some);
   return (
     <>
       <div className="flex flex-wrap items-center justify-between gap-3">
@@ -134,8 +142,10 @@ function Shopping({ projects, needs, settings, start }: Props) {
                 : buying.length === 0
                   ? lines.some(({ misfits }) => misfits > 0)
                     ? 'Some pieces fit on no roll; see below what would help.'
-                    : 'The cupboard covers everything.'
-                  : `${counted(buying.length, 'thing')} to buy, about ${formatMoney(sum, settings.currency)} in all${lines.some(({ buy, cost }) => buy > 0 && cost === 0) ? ', without those that have no price' : ''}.`}
+                    : some.length > 0
+                      ? `Nothing, if there is enough of ${counted(some.length, 'layer')} that you have.`
+                      : 'The cupboard covers everything.'
+                  : `${counted(buying.length, 'thing')} to buy, about ${formatMoney(sum, settings.currency)} in all${buying.some(({ cost }) => cost === 0) ? ', without those that have no price' : ''}.`}
             </p>
             {lines.length > 0 && (
               <div className="overflow-x-auto">
@@ -157,6 +167,7 @@ function Shopping({ projects, needs, settings, start }: Props) {
                 </table>
               </div>
             )}
+            <Others others={(found ?? first).others} />
             <p className="quiet text-[0.95rem]">
               Laid out quickly, all pieces of one material together, leftovers first; squaring and shrinking are in it, rounded up
               as shops cut by {units.system === 'metric' ? '10 cm' : '⅛ yd'}. A cutting table may find a shorter layout.
@@ -170,7 +181,7 @@ function Shopping({ projects, needs, settings, start }: Props) {
 
 function LineRow({ line, currency }: { line: ShoppingLine; currency: string }) {
   const units = useUnits();
-  const { material, pieces, covered, misfits, tape, buy, cost, remains } = line;
+  const { material, pieces, covered, misfits, tape, buy, some, cost, remains } = line;
   return (
     <tr className="border-base-300">
       <th scope="row" className="font-semibold">
@@ -183,9 +194,14 @@ function LineRow({ line, currency }: { line: ShoppingLine; currency: string }) {
         )}
       </th>
       <td className="whitespace-nowrap">
-        {buy > 0 ? (
+        {some ? (
           <>
-            <strong>{units.length(buy)}</strong>
+            {shopWords(buy, units.system)} needed
+            <span className="quiet block">you have some: look</span>
+          </>
+        ) : buy > 0 ? (
+          <>
+            <strong>{shopWords(buy, units.system)}</strong>
             <span className="quiet block">{tape > 0 ? 'tape' : `${units.length(material.rollWidth)} wide`}</span>
           </>
         ) : misfits > 0 ? (
@@ -194,7 +210,7 @@ function LineRow({ line, currency }: { line: ShoppingLine; currency: string }) {
           'nothing'
         )}
       </td>
-      <td>{cost > 0 ? formatMoney(cost, currency) : buy > 0 ? 'no price' : ''}</td>
+      <td>{cost > 0 ? formatMoney(cost, currency) : buy > 0 && !some ? 'no price' : ''}</td>
       <td>{tape > 0 ? '' : `${covered} of ${counted(pieces, 'piece')}`}</td>
       <td>{remains > 0 ? units.length(remains) : ''}</td>
     </tr>

@@ -71,6 +71,13 @@ export default function Sentence({ state, cloths, usualHand, onChange, children 
           word="Cloth"
           value={state.clothId}
           groups={groups}
+          nothing={
+            <p className="mt-2">
+              <a className="btn w-full justify-start" href="/cupboard?shelf=cloth&add=yes">
+                Describe it
+              </a>
+            </p>
+          }
           onChange={(clothId) => clothId && onChange({ clothId, like: {} })}
         />{' '}
         for {article(state.role)}{' '}

@@ -60,10 +60,12 @@ export function buyingOf({ toBuy, needs, layers }: RankedStack, system: LengthSy
 
 /** The same for a job, after what lies in the cupboard, as its shopping list has it. */
 export function buyingFor(lines: readonly ShoppingLine[], { needs, layers }: RankedStack, write: (mm: number) => string): Buying {
-  const bought = lines.filter(({ buy }) => buy > 0);
+  const bought = lines.filter(({ buy, some }) => buy > 0 && !some);
+  const some = lines.filter((line) => line.some);
   const unfit = lines.filter(({ misfits }) => misfits > 0);
   const told = [
     ...(bought.length > 0 ? [`buy ${joined(bought.map(({ buy }) => write(buy)))}`] : []),
+    ...(some.length > 0 ? [`${joined(some.map(({ buy }) => write(buy)))} of what you have`] : []),
     ...unfit.map(({ material }) => `fits on no roll of ${material.name}`),
   ];
   return {

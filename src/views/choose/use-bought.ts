@@ -1,7 +1,8 @@
 import { useCallback, useMemo } from 'react';
 import type { RankedStack } from '../../core/choose';
 import type { Schools } from '../../core/schools';
-import { formatLength, type LengthSystem } from '../../core/units';
+import { shopWords } from '../../core/cutplan';
+import type { LengthSystem } from '../../core/units';
 import { useToBuy } from '../../ui/use-to-buy';
 import { buyingFor, buyingOf, keptStack, type AnswerGroup, type Buying } from './answers';
 
@@ -29,7 +30,7 @@ export function useBought({ jobId, groups, open, schools, trim, system }: Questi
     return all.map((stack) => ({ id: keyOf(stack), layers: keptStack(stack).layers, schools }));
   }, [jobId, groups, open, schools, keyOf]);
   const lines = useToBuy(jobId, stacks, trim, system);
-  const write = (mm: number) => formatLength(mm, system);
+  const write = (mm: number) => shopWords(mm, system);
   const bought = (stack: RankedStack): Buying | undefined => {
     if (jobId === undefined) return buyingOf(stack, system, write);
     const own = lines.get(keyOf(stack));

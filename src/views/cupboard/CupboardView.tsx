@@ -35,6 +35,8 @@ interface Props {
   startShelf: Shelf;
   /** A cloth that is opened for editing at once. */
   startEdit: Cloth | null;
+  /** Somebody came to describe something new. */
+  startNew: boolean;
 }
 
 const SEARCHES: Record<Shelf, string> = { cloth: 'linen, jersey …', layers: 'light tricot …', stock: 'drawer, leftover …' };
@@ -55,6 +57,7 @@ export default function CupboardView({
   settings,
   startShelf,
   startEdit,
+  startNew,
 }: Props) {
   const [shelf, setShelf] = useState<Shelf>(startShelf);
   const [search, setSearch] = useState('');
@@ -78,7 +81,9 @@ export default function CupboardView({
   const removeCloth = useNamedRemoval('/api/cloths', cloths);
   const removeLayer = useNamedRemoval('/api/layers', layers);
   const removeStock = useNamedRemoval('/api/stock', stock);
-  const [editing, setEditing] = useState<Editing | null>(startEdit ? { shelf: 'cloth', row: startEdit } : null);
+  const [editing, setEditing] = useState<Editing | null>(
+    startEdit ? { shelf: 'cloth', row: startEdit } : startNew ? { shelf: 'cloth', row: undefined } : null,
+  );
   const searchField = useRef<HTMLInputElement>(null);
   const { units: system } = settings;
   useHotkeys('slash', () => searchField.current?.focus(), { preventDefault: true });

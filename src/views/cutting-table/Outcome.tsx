@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { BUY, shrinksFirst, type CutItem, type TableMaterial, type TableOptions, type TableSource } from '../../core/cutlist';
-import { lengthToBuy, type Laid } from '../../core/cutplan';
+import { shopWords, lengthToBuy, type Laid } from '../../core/cutplan';
 import { largestLeftover } from '../../core/nesting';
 import type { Treatment } from '../../core/pieces';
 import { bounds, intersection, polygonArea, regionArea, transformed, type Outline } from '../../core/shape';
@@ -93,7 +93,7 @@ export default function Outcome({ material, options, treatment, sources, laid, i
         <h2 className="chalk-heading">{bought ? 'To buy' : placed < wanted ? 'Not to be had from this' : 'Nothing to buy'}</h2>
         {bought ? (
           <p className="text-lg">
-            <strong>{units.length(buy.buy)}</strong> of {units.length(width)} wide
+            <strong>{shopWords(buy.buy, units.system)}</strong> of {units.length(width)} wide
             {material.pricePerMetre > 0 &&
               `, about ${formatMoney(Math.round((buy.buy / 1000) * material.pricePerMetre), settings.currency)}`}
           </p>

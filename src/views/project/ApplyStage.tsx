@@ -89,7 +89,7 @@ export default function ApplyStage({
     }
   };
   return (
-    <div className="sheet p-5">
+    <div className="sheet break-inside-auto p-5" data-print>
       <div className="flex flex-wrap items-start justify-between gap-4">
         <div>
           <h2 className="text-xl font-bold">At the bench: “{work.name}”</h2>

@@ -327,7 +327,7 @@ function LayerOnPiece({ work, piece, layer, settings, onChange }: LayerProps) {
                 <dt className="quiet">Along the edge</dt>
                 <dd className="font-semibold">
                   {isTape(material)
-                    ? `${units.length(tapeRun(outline.runningLength, 1))} a piece, its ends counted`
+                    ? `${units.length(tapeRun(outline.runningLength, 1, material.family))} a piece, its ends counted`
                     : `${units.length(outline.runningLength)} a piece`}
                 </dd>
               </>

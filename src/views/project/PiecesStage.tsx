@@ -172,9 +172,7 @@ export default function PiecesStage({ projectId, care, work, piece, cut, last, c
       draft: piece && cut ? draftOf(piece, cut) : newPiece(last),
       cutDraft: {
         duty: cut?.duty ?? 'shell',
-        clothId: cut
-          ? cut.clothId
-          : (last?.clothId ?? cloths.find(({ origin }) => origin === 'own')?.id ?? cloths[0]?.id ?? null),
+        clothId: cut ? cut.clothId : (last?.clothId ?? null),
         own: cut?.own ?? null,
       },
       job: jobOf(work, last, care),

@@ -116,6 +116,15 @@ export default function ProjectView({ data, startWork, startStage }: Props) {
   const done = Object.fromEntries(
     STAGES.map((each) => [each, works.filter((w) => passed(w, each, log, scraps)).length]),
   ) as Record<Stage, number>;
+  // What is cut is counted by what is cut: a piece without a job is cloth to be cut all the same.
+  done.cut = rows.cuts.filter(
+    ({ id, clothId, done: clothCut }) =>
+      works.every(({ cutId, stack, cutDone }) => cutId !== id || stack === null || cutDone) && (clothCut || clothId === null),
+  ).length;
+  const totals = Object.fromEntries(STAGES.map((each) => [each, each === 'cut' ? rows.cuts.length : works.length])) as Record<
+    Stage,
+    number
+  >;
   const cloth = data.cloths.find(({ id }) => id === cut?.clothId);
   const layers =
     work?.stack?.layers.map((layer) => {
@@ -132,7 +141,7 @@ export default function ProjectView({ data, startWork, startStage }: Props) {
           <SavingWords state={{ record: null, saving: false, unsaved: true, away: true }} />
         </p>
       )}
-      <Tape stage={stage} done={done} total={works.length} onStage={(next) => go(next)} />
+      <Tape stage={stage} done={done} totals={totals} onStage={(next) => go(next)} />
       <div className="mt-4 grid items-start gap-5 lg:grid-cols-[19rem_1fr]">
         <aside className="space-y-4" aria-label="Pieces of the project">
           <PieceTree
@@ -269,7 +278,7 @@ export default function ProjectView({ data, startWork, startStage }: Props) {
           <RecipeDialog
             projectId={project.id}
             cloths={data.cloths}
-            clothId={cut?.clothId ?? null}
+            clothId={cut?.clothId ?? rows.cuts.find(({ clothId }) => clothId !== null)?.clothId ?? null}
             care={project.care}
             onAdded={(added) => {
               const first = added.jobs[0]?.id ?? added.cuts[0]!.id;

@@ -22,7 +22,13 @@ export default function RecipeCutFrom({ typed, duties, cloths, layers, onChange 
   return (
     <div className="space-y-3">
       <Field label="Cut from" id="recipe-cloth">
-        <ClothSelect id="recipe-cloth" value={typed.clothId} cloths={cloths} onChange={(id) => onChange('clothId', id)} />
+        <ClothSelect
+          id="recipe-cloth"
+          value={typed.clothId}
+          cloths={cloths}
+          none="not said yet"
+          onChange={(id) => onChange('clothId', id)}
+        />
       </Field>
       {duties.has('lining') && (
         <Field label="Lining from" id="recipe-lining">

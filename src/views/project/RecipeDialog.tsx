@@ -10,7 +10,7 @@ import { useKeptForm } from '../../ui/form/use-kept-form';
 import LengthField from '../../ui/LengthField';
 import { useWrite } from '../../ui/query';
 import { counted } from '../../ui/text';
-import { fromOf, keyOf, kindOf, startOf, tryRecipe, useLayers, valuesOf, type Typed } from './recipe-form';
+import { fromOf, keyOf, kindOf, pickedOf, startOf, tryRecipe, useLayers, valuesOf, type Typed } from './recipe-form';
 import { recipePieces } from './recipe-pieces';
 import RecipeCutFrom from './RecipeCutFrom';
 import RecipeMade from './RecipeMade';
@@ -27,29 +27,32 @@ interface Props {
   onClose: () => void;
 }
 
+/** The measure that tells how thick what is picked is. */
+const THICKNESS = { clothId: 'shell', liningId: 'lining', baseId: 'base', interliningId: 'interlining' } as const;
+
 /** Shapes that have a recipe: measures in, pieces drawn as they come, and all of them put to the project at once. */
 export default function RecipeDialog({ projectId, cloths, clothId, care, onAdded, onClose }: Props) {
   const dialog = useRef<HTMLDialogElement>(null);
   useEffect(() => dialog.current?.showModal(), []);
   const layers = useLayers();
-  const clothOf = (typed: Typed) => cloths.find(({ id }) => id === typed.clothId);
   const of = useKeptForm<Typed>({
     key: `recipe of ${projectId}`,
     schema: piecesSchema,
     start: () => ({
       ...{ recipe: RECIPES[0]!.id, values: {}, liningId: null, baseId: '', interliningId: '' },
-      clothId: clothId ?? cloths.find(({ origin }) => origin === 'own')?.id ?? cloths[0]?.id ?? null,
+      clothId,
     }),
     read: (typed) => {
       const kind = kindOf(typed.recipe);
-      const recipe = recipeOf(kind, valuesOf(kind, typed.values, clothOf(typed)));
+      const recipe = recipeOf(kind, valuesOf(kind, typed.values, pickedOf(typed, cloths, layers)));
       return { pieces: recipePieces(recipe, fromOf(typed, layers), care ?? 'wash-warm') };
     },
   });
   const { form } = of;
   const typed = form.watch();
   const kind = kindOf(typed.recipe);
-  const { recipe, field, message } = tryRecipe(kind, typed.values, clothOf(typed));
+  const picked = pickedOf(typed, cloths, layers);
+  const { recipe, field, message } = tryRecipe(kind, typed.values, picked);
   const adding = useWrite((body: object) => call<Rows>('POST', `/api/projects/${projectId}/pieces/many`, body), {
     onSuccess: (added) => {
       of.forget();
@@ -57,6 +60,12 @@ export default function RecipeDialog({ projectId, cloths, clothId, care, onAdded
     },
     onError: of.refuse,
   });
+  /** Another cloth or layer has another thickness: what was typed for the one before is not its own. */
+  const pick = (what: keyof typeof THICKNESS, id: string | null) => {
+    form.setValue(what, id as string);
+    const { [keyOf(kind, THICKNESS[what])]: _before, ...values } = form.getValues('values');
+    form.setValue('values', values);
+  };
   const duties = new Set(recipe?.pieces.flatMap(({ cuts }) => cuts.map(({ duty }) => duty)) ?? []);
   return (
     <dialog ref={dialog} className="modal" aria-label="Pieces by a recipe" onClose={onClose}>
@@ -80,13 +89,13 @@ export default function RecipeDialog({ projectId, cloths, clothId, care, onAdded
                 <Measure
                   key={keyOf(kind, each.field)}
                   of={each}
-                  value={typed.values[keyOf(kind, each.field)] ?? startOf(each, clothOf(typed))}
+                  value={typed.values[keyOf(kind, each.field)] ?? startOf(each, picked)}
                   error={field === each.field ? message : undefined}
                   onChange={(value) => form.setValue('values', { ...form.getValues('values'), [keyOf(kind, each.field)]: value })}
                 />
               ))}
             </div>
-            <RecipeCutFrom typed={typed} duties={duties} cloths={cloths} layers={layers} onChange={form.setValue} />
+            <RecipeCutFrom typed={typed} duties={duties} cloths={cloths} layers={layers} onChange={pick} />
           </div>
           {recipe ? (
             <RecipeMade recipe={recipe} />

@@ -4,18 +4,21 @@ import { STAGES, STAGE_WORDS, type Stage } from './types';
 
 interface Props {
   stage: Stage;
-  /** How many of the jobs have passed each stage. */
+  /** How many of the jobs have passed each stage; of cutting, how many cuts. */
   done: Record<Stage, number>;
-  total: number;
+  /** Of how many. */
+  totals: Record<Stage, number>;
   onStage: (stage: Stage) => void;
 }
 
 /** The measuring tape across a project: the stages in working order, and how far its jobs have come. */
-export default function Tape({ stage, done, total, onStage }: Props) {
+export default function Tape({ stage, done, totals, onStage }: Props) {
   return (
     <nav aria-label="Stages of the project" className="tape relative overflow-x-auto">
       <ol className="flex min-w-max md:min-w-0">
         {STAGES.map((each, i) => {
+          const total = totals[each];
+          const thing = each === 'cut' ? 'cut' : 'job';
           const all = total > 0 && done[each] === total;
           const current = each === stage;
           return (
@@ -35,8 +38,8 @@ export default function Tape({ stage, done, total, onStage }: Props) {
                   {total === 0
                     ? 'no pieces yet'
                     : all
-                      ? `all ${counted(total, 'job')}`
-                      : `${done[each]} of ${counted(total, 'job')}`}
+                      ? `all ${counted(total, thing)}`
+                      : `${done[each]} of ${counted(total, thing)}`}
                 </span>
               </button>
             </li>

@@ -1,4 +1,5 @@
 import { useMemo } from 'react';
+import { clothThickness } from '../../core/cloth';
 import { InputError } from '../../core/input-error';
 import type { Material } from '../../core/layers';
 import { LAYING } from '../../core/pieces';
@@ -22,17 +23,44 @@ export interface Typed {
 const BASES = ['buckram', 'firm-nonwoven'] as const;
 const INTERLININGS = ['mulling'] as const;
 
-/** What stands in a measure before anything is typed. */
-export function startOf({ field, start }: RecipeField, cloth: Pick<Cloth, 'rollWidth'> | undefined): number {
-  return field === 'clothWidth' && cloth?.rollWidth ? cloth.rollWidth - 2 * LAYING.selvedge : start;
+/** What was picked to cut from, as far as measures follow from it, mm. */
+export interface Picked {
+  rollWidth?: number | undefined;
+  /** Of cloth and layers, by the field that asks for it. */
+  thickness: Partial<Record<string, number>>;
+}
+
+/** What follows from the cloths and layers that are picked. */
+export function pickedOf(typed: Typed, cloths: readonly Cloth[], layers: LayerChoice): Picked {
+  const { layers: own } = fromOf(typed, layers);
+  const thicknessOf = (id: string | null) => {
+    const cloth = cloths.find((each) => each.id === id);
+    return cloth && Math.round(100 * clothThickness(cloth).value) / 100;
+  };
+  const found = {
+    shell: thicknessOf(typed.clothId),
+    lining: thicknessOf(typed.liningId),
+    base: own.base?.thickness,
+    interlining: own['soft-interlining']?.thickness,
+  };
+  return {
+    rollWidth: cloths.find(({ id }) => id === typed.clothId)?.rollWidth,
+    thickness: Object.fromEntries(Object.entries(found).filter(([, mm]) => mm !== undefined)),
+  };
+}
+
+/** What stands in a measure before anything is typed: a thickness is that of what is picked. */
+export function startOf({ field, start }: RecipeField, { rollWidth, thickness }: Picked): number {
+  if (field === 'clothWidth') return rollWidth ? rollWidth - 2 * LAYING.selvedge : start;
+  return thickness[field] ?? start;
 }
 
 /** Measures of a recipe as they are typed, with what stands there at first. @throws {InputError} naming the field */
-export function valuesOf(kind: RecipeKind, typed: Typed['values'], cloth?: Pick<Cloth, 'rollWidth'>): Record<string, number> {
+export function valuesOf(kind: RecipeKind, typed: Typed['values'], picked: Picked = { thickness: {} }): Record<string, number> {
   return Object.fromEntries(
     kind.fields.map((each) => {
       const { field, words, start } = each;
-      const value = typed[keyOf(kind, field)] ?? startOf(each, cloth);
+      const value = typed[keyOf(kind, field)] ?? startOf(each, picked);
       const read =
         typeof value === 'number'
           ? value
@@ -51,10 +79,10 @@ export const keyOf = (kind: RecipeKind, field: string): string => `${kind.id}.${
 export function tryRecipe(
   kind: RecipeKind,
   typed: Typed['values'],
-  cloth: Pick<Cloth, 'rollWidth'> | undefined,
+  picked: Picked,
 ): { recipe?: Recipe; field?: string; message?: string } {
   try {
-    return { recipe: recipeOf(kind, valuesOf(kind, typed, cloth)) };
+    return { recipe: recipeOf(kind, valuesOf(kind, typed, picked)) };
   } catch (error) {
     if (!(error instanceof InputError)) throw error;
     return { field: error.field, message: error.message.replace(`${error.field}: `, '').replace(`${error.field} `, '') };

@@ -4,10 +4,11 @@ import type { ProjectSummary } from '../../store/projects';
 import { SortableRow } from '../../ui/Sortable';
 import { counted } from '../../ui/text';
 
-const MARKS: ['chosen' | 'cut' | 'filed', string][] = [
-  ['chosen', 'layers chosen'],
-  ['cut', 'cut'],
-  ['filed', 'filed'],
+/** How far it has come, and of how many of what. */
+const MARKS: ['chosen' | 'cut' | 'filed', string, 'jobs' | 'cuts', string][] = [
+  ['chosen', 'layers chosen', 'jobs', 'job'],
+  ['cut', 'cut', 'cuts', 'cut'],
+  ['filed', 'filed', 'jobs', 'job'],
 ];
 
 interface Props {
@@ -40,21 +41,21 @@ export default function ProjectCard({ project, movable, onRemove }: Props) {
             </button>
           </div>
           <p className="flex-1">{project.note}</p>
-          {project.jobs === 0 ? (
+          {project.cuts === 0 ? (
             <p className="quiet mt-3">No pieces yet.</p>
           ) : (
             <dl className="mt-3 space-y-1.5">
-              {MARKS.map(([key, word]) => (
+              {MARKS.map(([key, word, all, one]) => (
                 <div key={key} className="grid grid-cols-[7.5rem_1fr_auto] items-center gap-3">
                   <dt className="quiet text-[0.95rem]">{word}</dt>
                   <dd className="h-2 rounded-full bg-base-300" aria-hidden="true">
                     <div
-                      className={`h-2 rounded-full ${project[key] === project.jobs ? 'bg-success' : 'bg-accent'}`}
-                      style={{ width: `${(project[key] / project.jobs) * 100}%` }}
+                      className={`h-2 rounded-full ${project[key] === project[all] ? 'bg-success' : 'bg-accent'}`}
+                      style={{ width: `${(project[key] / Math.max(1, project[all])) * 100}%` }}
                     />
                   </dd>
                   <dd className="text-[0.95rem] font-semibold">
-                    {project[key]} of {counted(project.jobs, 'job')}
+                    {project[key]} of {counted(project[all], one)}
                   </dd>
                 </div>
               ))}

@@ -1,0 +1,43 @@
+import { databasePath } from './database';
+import type { DayRun } from './day-work';
+import type { ByPlan } from './plan-now';
+import { inThread } from './threads/in-thread';
+import type { Db } from '../store/database';
+
+/** Longer than this the day is not worked out, s. */
+const SECONDS = 30;
+/** Answers that are kept at once: one for each run that waits somewhere. */
+const MOST_KEPT = 40;
+
+const kept = new Map<string, { change: string; answer: Promise<unknown> }>();
+
+/** What has been written so far, by this connection and by others: as long as it stays the same, so does every answer. */
+function changeOf(db: Db): string {
+  const { n } = db.prepare('SELECT total_changes() AS n').get() as { n: number };
+  return `${db.pragma('data_version', { simple: true })} ${n}`;
+}
+
+/** An answer of the thread, kept until something is written; whoever asks while it is worked out gets the same. */
+function answered<T>(db: Db, asked: object): Promise<T> {
+  const key = JSON.stringify(asked);
+  const change = changeOf(db);
+  const found = kept.get(key);
+  if (found?.change === change) return found.answer as Promise<T>;
+  // Nobody's going away ends what others wait for too.
+  const { signal } = new AbortController();
+  const answer = inThread<T>('day', { path: databasePath(), ...asked }, { signal, seconds: SECONDS });
+  kept.set(key, { change, answer });
+  answer.catch(() => kept.delete(key));
+  if (kept.size > MOST_KEPT) kept.delete(kept.keys().next().value!);
+  return answer;
+}
+
+/** What some jobs and open runs come to as tasks. @throws {InputError} {NotFoundError} {RequestError} */
+export function dayRunsKept(db: Db, jobIds: readonly string[], runIds: readonly string[]): Promise<{ runs: DayRun[] }> {
+  return answered(db, { jobIds, runIds });
+}
+
+/** What the plan of the day says to do now. @param without a run that is in hand */
+export function planNowKept(db: Db, without: string | undefined): Promise<ByPlan> {
+  return answered(db, { without: without ?? null });
+}
