@@ -22,7 +22,7 @@ const threads = {
         target: 'node20',
         // A native driver is loaded as it is.
         external: ['better-sqlite3'],
-        banner: { js: "import { createRequire } from 'node:module'; const require = createRequire(import.meta.url);" },
+        banner: { js: "import { createRequire as requiring } from 'node:module'; const require = requiring(import.meta.url);" },
       }),
   },
 };

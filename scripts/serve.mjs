@@ -66,6 +66,8 @@ const files = sirv(join(root, 'dist/client'), {
 function plainPath(url) {
   let path = url.split(/[?#]/)[0];
   try {
+    // A bare percent sign is no address; what is encoded more than once is decoded to its end.
+    decodeURIComponent(path);
     for (let times = 0; times < 5 && /%[0-9a-f]{2}/i.test(path); times++) path = decodeURIComponent(path);
   } catch {
     return undefined;

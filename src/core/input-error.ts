@@ -39,6 +39,11 @@ export function shown(value: unknown): string {
   return text.length > 60 ? `${text.slice(0, 57)}...` : text;
 }
 
+/** A bound that was computed, without the digits that nobody typed. */
+function tidy(bound: number): number {
+  return Number(bound.toFixed(3));
+}
+
 /** Bounds of a number; an omitted bound does not apply. */
 export interface Bounds {
   above?: number;
@@ -63,10 +68,10 @@ export function requireNumber(field: string, value: number, unit: string, bounds
     (below === undefined || value < below);
   if (!fits) {
     const rules = [
-      above !== undefined ? `more than ${above}` : '',
-      min !== undefined ? `at least ${min}` : '',
-      max !== undefined ? `at most ${max}` : '',
-      below !== undefined ? `less than ${below}` : '',
+      above !== undefined ? `more than ${tidy(above)}` : '',
+      min !== undefined ? `at least ${tidy(min)}` : '',
+      max !== undefined ? `at most ${tidy(max)}` : '',
+      below !== undefined ? `less than ${tidy(below)}` : '',
     ].filter(Boolean);
     throw new InputError(field, `must be ${rules.join(' and ')}${unit ? ` ${unit}` : ''}, saw ${shown(value)}`);
   }

@@ -21,8 +21,8 @@ export const fabricFields = {
     .max(12, 'must name at most 12 fibres')
     .test(
       'sum',
-      ({ value }) => `must add up to 100 % at most, saw ${sumOf(value as { percent?: unknown }[])} %`,
-      (value) => !value || sumOf(value) <= 102,
+      ({ value }) => `must add up to 100 % at most, saw ${fibreSum(value as { percent?: unknown }[])} %`,
+      (value) => !value || fibreSum(value) <= 102,
     ),
   arealDensity: number({ above: 0, max: 5000 }).required(),
   thickness: number({ above: 0, max: 50 }),
@@ -42,7 +42,7 @@ export const fabricFields = {
 };
 
 /** Shares that are no numbers count nothing here; their own rule tells of them. */
-function sumOf(shares: readonly { percent?: unknown }[]): number {
+export function fibreSum(shares: readonly { percent?: unknown }[]): number {
   return shares.reduce((sum, share) => sum + (typeof share?.percent === 'number' ? share.percent : 0), 0);
 }
 

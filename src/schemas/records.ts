@@ -1,12 +1,12 @@
 import * as yup from 'yup';
 import { CARES, CUTS } from '../core/choose';
-import { SHEERNESS, TONES } from '../core/cloth';
+import { SHEERNESS, TONES, WEAVES, weavesOf, type Construction } from '../core/cloth';
 import { COVERS, ENDS, FAMILIES, FORMS, GLUES, LAW_FIGURES, WASHES } from '../core/layers';
 import { DAMPNESS } from '../core/liquid';
 import { LAYER_TEST_IDS, TEST_IDS } from '../core/measure';
 import { PRESS_TOOLS } from '../core/press';
 import { DUTIES } from '../core/workpiece';
-import { fabricFields, schoolsSchema, wishFields } from './choose';
+import { fabricFields, fibreSum, schoolsSchema, wishFields } from './choose';
 import { bundledHoop, bundledHooping, bundledMotif } from './hoop';
 import { pieceFields, placeSchema } from './pieces';
 import { number, oneOf, shape, text } from './rules';
@@ -58,8 +58,28 @@ const clothFields = {
   rollWidth: number({ above: 0, max: 10_000 }),
   pricePerMetre: number({ min: 0, max: 100_000_000, integer: true }),
 };
-export const clothSchema = shape(clothFields);
-export const clothUpdateSchema = shape({ ...clothFields, version: version.required() });
+/** What is described anew says the whole of its fibres, and a weave that its construction can have; an older bundle may not. */
+const wholeCloth = {
+  ...clothFields,
+  weave: oneOf(WEAVES).test(
+    'made',
+    ({ value, options }) => {
+      const { construction } = (options as { parent: { construction: Construction } }).parent;
+      return `must be one of ${weavesOf(construction).join(', ')} of a ${construction} cloth, saw ${value as string}`;
+    },
+    function (weave) {
+      const { construction } = this.parent as { construction?: Construction };
+      return !weave || (construction !== 'woven' && construction !== 'knit') || weavesOf(construction).includes(weave);
+    },
+  ),
+  fibres: fabricFields.fibres.test(
+    'whole',
+    ({ value }) => `must add up to 100 %, saw ${fibreSum(value as { percent?: unknown }[])} %; name the rest as other`,
+    (value) => !value || value.length === 0 || fibreSum(value) >= 98,
+  ),
+};
+export const clothSchema = shape(wholeCloth);
+export const clothUpdateSchema = shape({ ...wholeCloth, version: version.required() });
 
 const layerFields = {
   name,

@@ -29,32 +29,36 @@ function lastPosition(db: Db, table: 'piece' | 'cut' | 'job', column: string, id
 export function addPieces(db: Db, projectId: string, wanted: readonly NewPiece[]): AddedPieces {
   const project = projects.get(db, projectId);
   const added: AddedPieces = { pieces: [], cuts: [], jobs: [] };
-  return db.transaction(() => {
-    wanted.forEach(({ cuts: own, ...piece }, i) => {
-      const named = <T>(work: () => T) => (wanted.length > 1 ? within(`pieces[${i}]`, work) : work());
-      named(() => {
-        const fields = { ...piece, projectId: project.id, position: lastPosition(db, 'piece', 'project_id', project.id) };
-        const kept = pieces.insert(db, requirePiece(db, fields));
-        added.pieces.push(kept);
-        own.forEach((cut, k) => {
-          const one = within(`cuts[${k}]`, () => addCut(db, kept.id, cut));
-          added.cuts.push(...one.cuts);
-          added.jobs.push(...one.jobs);
+  return db
+    .transaction(() => {
+      wanted.forEach(({ cuts: own, ...piece }, i) => {
+        const named = <T>(work: () => T) => (wanted.length > 1 ? within(`pieces[${i}]`, work) : work());
+        named(() => {
+          const fields = { ...piece, projectId: project.id, position: lastPosition(db, 'piece', 'project_id', project.id) };
+          const kept = pieces.insert(db, requirePiece(db, fields));
+          added.pieces.push(kept);
+          own.forEach((cut, k) => {
+            const one = within(`cuts[${k}]`, () => addCut(db, kept.id, cut));
+            added.cuts.push(...one.cuts);
+            added.jobs.push(...one.jobs);
+          });
         });
       });
-    });
-    return added;
-  })();
+      return added;
+    })
+    .immediate();
 }
 
 /** Adds a cut with its jobs to a piece. @throws {InputError} naming the job and its field */
 export function addCut(db: Db, pieceId: string, { jobs: own, ...cut }: NewCut): AddedPieces {
   const piece = pieces.get(db, pieceId);
-  return db.transaction(() => {
-    const position = lastPosition(db, 'cut', 'piece_id', piece.id);
-    const kept = cuts.insert(db, requireCut(db, { ...cut, pieceId: piece.id, position }, piece));
-    return { pieces: [], cuts: [kept], jobs: own.map((job, k) => within(`jobs[${k}]`, () => addJob(db, kept.id, job))) };
-  })();
+  return db
+    .transaction(() => {
+      const position = lastPosition(db, 'cut', 'piece_id', piece.id);
+      const kept = cuts.insert(db, requireCut(db, { ...cut, pieceId: piece.id, position }, piece));
+      return { pieces: [], cuts: [kept], jobs: own.map((job, k) => within(`jobs[${k}]`, () => addJob(db, kept.id, job))) };
+    })
+    .immediate();
 }
 
 /** @throws {InputError} naming the field */
@@ -90,18 +94,20 @@ export function copyPiece(db: Db, pieceId: string): AddedPieces {
 /** A project like this one with nothing done. @throws {NotFoundError} */
 export function sewAgain(db: Db, projectId: string): Project {
   const project = projects.get(db, projectId);
-  return db.transaction(() => {
-    const notions = project.notions.map((notion) => ({ ...notion, there: false }));
-    const again = projects.insert(db, { ...project, name: `${project.name}, again`.slice(0, 120), notions, archived: false });
-    const was = piecesOf(db, [projectId]);
-    const added = addPieces(db, again.id, undone(was));
-    // Cuts are added piece by piece, in the order of each.
-    const order = was.pieces.flatMap((piece) => was.cuts.filter(({ pieceId }) => pieceId === piece.id));
-    const cutOf = new Map(order.map(({ id }, i) => [id, added.cuts[i]!.id]));
-    for (const seam of seams.list(db, 'project_id = ?', [projectId], 'created_at, rowid')) {
-      const [firstCut, secondCut] = [cutOf.get(seam.firstCut), cutOf.get(seam.secondCut)];
-      if (firstCut && secondCut) seams.insert(db, { ...seam, projectId: again.id, firstCut, secondCut });
-    }
-    return again;
-  })();
+  return db
+    .transaction(() => {
+      const notions = project.notions.map((notion) => ({ ...notion, there: false }));
+      const again = projects.insert(db, { ...project, name: `${project.name}, again`.slice(0, 120), notions, archived: false });
+      const was = piecesOf(db, [projectId]);
+      const added = addPieces(db, again.id, undone(was));
+      // Cuts are added piece by piece, in the order of each.
+      const order = was.pieces.flatMap((piece) => was.cuts.filter(({ pieceId }) => pieceId === piece.id));
+      const cutOf = new Map(order.map(({ id }, i) => [id, added.cuts[i]!.id]));
+      for (const seam of seams.list(db, 'project_id = ?', [projectId], 'created_at, rowid')) {
+        const [firstCut, secondCut] = [cutOf.get(seam.firstCut), cutOf.get(seam.secondCut)];
+        if (firstCut && secondCut) seams.insert(db, { ...seam, projectId: again.id, firstCut, secondCut });
+      }
+      return again;
+    })
+    .immediate();
 }

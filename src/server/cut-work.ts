@@ -1,3 +1,4 @@
+import { readSettings } from '../store/settings';
 import { layerItems, lengthOffRoll, listedPart } from '../core/cutlist';
 import { InputError } from '../core/input-error';
 import { bounds, polygonArea, type Outline } from '../core/shape';
@@ -38,24 +39,26 @@ export interface DoneBody {
  * @throws {StaleError} when the table was changed meanwhile
  */
 export function finishTable(db: Db, id: string, { doneOn, keep, version }: DoneBody): CutTable {
-  return db.transaction(() => {
-    const table = cutTables.get(db, id);
-    if (table.version !== version) throw new StaleError(table);
-    if (table.done) throw new InputError('version', 'is of a table that is cut already');
-    if (table.laid.length === 0) throw new InputError('laid', 'is empty; lay the pieces first');
-    const parts = tableParts(db, table);
-    requireSoundLayout(table.laid, parts);
-    const done: TableDone = { doneOn, usedIds: [], drawn: [], sheets: [], keptIds: [], workIds: [] };
-    for (const { sourceId, length } of table.laid)
-      drawFrom(db, table, sourceId, lengthOffRoll(length, table.options, parts.treatment), done);
-    keep.forEach(({ outline, place }, i) => {
-      if (!(polygonArea(outline) > 1)) throw new InputError(`keep[${i}].outline`, 'must enclose an area, saw none');
-      done.keptIds.push(putAway(db, table, outline, place).id);
-    });
-    const finished = cutTables.update(db, id, { ...table, done }, version);
-    done.workIds = markCut(db, table);
-    return done.workIds.length > 0 ? cutTables.update(db, id, { ...finished, done }, finished.version) : finished;
-  })();
+  return db
+    .transaction(() => {
+      const table = cutTables.get(db, id);
+      if (table.version !== version) throw new StaleError(table);
+      if (table.done) throw new InputError('version', 'is of a table that is cut already');
+      if (table.laid.length === 0) throw new InputError('laid', 'is empty; lay the pieces first');
+      const parts = tableParts(db, table);
+      requireSoundLayout(table.laid, parts);
+      const done: TableDone = { doneOn, usedIds: [], drawn: [], sheets: [], keptIds: [], workIds: [] };
+      for (const { sourceId, length } of table.laid)
+        drawFrom(db, table, sourceId, lengthOffRoll(length, table.options, parts.treatment), done);
+      keep.forEach(({ outline, place }, i) => {
+        if (!(polygonArea(outline) > 1)) throw new InputError(`keep[${i}].outline`, 'must enclose an area, saw none');
+        done.keptIds.push(putAway(db, table, outline, place).id);
+      });
+      const finished = cutTables.update(db, id, { ...table, done }, version);
+      done.workIds = markCut(db, table);
+      return done.workIds.length > 0 ? cutTables.update(db, id, { ...finished, done }, finished.version) : finished;
+    })
+    .immediate();
 }
 
 /** Takes off a source what was cut from it; the roll that is bought has no entry and needs none. */
@@ -106,6 +109,7 @@ function markCut(db: Db, table: CutTable): string[] {
   const isCut = (work: Workpiece, materialId: string) =>
     done.some(({ ofKind, ofId, workIds }) => materialKey(materialId) === `${ofKind}/${ofId}` && workIds.includes(work.id));
   const marked: string[] = [];
+  const { trim } = readSettings(db).settings;
   if (table.ofKind === 'cloth')
     for (const cut of cuts.byIds(db, table.workIds)) {
       if (cut.done || cut.clothId !== table.ofId) continue;
@@ -118,7 +122,7 @@ function markCut(db: Db, table: CutTable): string[] {
     const needed = listed.layers.filter(
       ({ material }) =>
         material.form !== 'liquid' &&
-        layerItems([listed], material, { trim: 6, method: 'cut-first', glueUp: true }).items.length > 0,
+        layerItems([listed], material, { trim, method: 'cut-first', glueUp: true }).items.length > 0,
     );
     if (needed.length === 0 || !needed.every(({ material }) => isCut(work, material.id))) continue;
     const job = jobs.get(db, work.id);
@@ -134,30 +138,32 @@ function markCut(db: Db, table: CutTable): string[] {
  * @throws {InputError} when a leftover of it has been used @throws {StaleError}
  */
 export function undoTable(db: Db, id: string, version: number): CutTable {
-  return db.transaction(() => {
-    const table = cutTables.get(db, id);
-    if (table.version !== version) throw new StaleError(table);
-    const { done } = table;
-    if (!done) throw new InputError('version', 'is of a table that is not cut yet');
-    for (const keptId of done.keptIds) {
-      const kept = stock.find(db, keptId);
-      if (!kept) continue;
-      if (kept.usedBy !== null)
-        throw new InputError('done', 'cannot be taken back: a leftover of this table has been used for something else');
-      stock.remove(db, keptId);
-    }
-    for (const usedId of done.usedIds) change(db, usedId, (was) => ({ ...was, usedBy: null }));
-    for (const { stockId, length } of done.drawn) change(db, stockId, (was) => ({ ...was, length: was.length + length }));
-    for (const { stockId, count } of done.sheets) change(db, stockId, (was) => ({ ...was, count: was.count + count }));
-    for (const workId of done.workIds) {
-      // Jobs and cuts of before the two were told apart share an id; what kind of table it was says which is meant.
-      const cut = table.ofKind === 'cloth' ? cuts.find(db, workId) : undefined;
-      if (cut) cuts.update(db, cut.id, { ...cut, done: false }, cut.version);
-      const job = cut ? undefined : jobs.find(db, workId);
-      if (job) jobs.update(db, job.id, { ...job, cutDone: false }, job.version);
-    }
-    return cutTables.update(db, id, { ...table, done: null }, version);
-  })();
+  return db
+    .transaction(() => {
+      const table = cutTables.get(db, id);
+      if (table.version !== version) throw new StaleError(table);
+      const { done } = table;
+      if (!done) throw new InputError('version', 'is of a table that is not cut yet');
+      for (const keptId of done.keptIds) {
+        const kept = stock.find(db, keptId);
+        if (!kept) continue;
+        if (kept.usedBy !== null)
+          throw new InputError('done', 'cannot be taken back: a leftover of this table has been used for something else');
+        stock.remove(db, keptId);
+      }
+      for (const usedId of done.usedIds) change(db, usedId, (was) => ({ ...was, usedBy: null }));
+      for (const { stockId, length } of done.drawn) change(db, stockId, (was) => ({ ...was, length: was.length + length }));
+      for (const { stockId, count } of done.sheets) change(db, stockId, (was) => ({ ...was, count: was.count + count }));
+      for (const workId of done.workIds) {
+        // Jobs and cuts of before the two were told apart share an id; what kind of table it was says which is meant.
+        const cut = table.ofKind === 'cloth' ? cuts.find(db, workId) : undefined;
+        if (cut) cuts.update(db, cut.id, { ...cut, done: false }, cut.version);
+        const job = cut ? undefined : jobs.find(db, workId);
+        if (job) jobs.update(db, job.id, { ...job, cutDone: false }, job.version);
+      }
+      return cutTables.update(db, id, { ...table, done: null }, version);
+    })
+    .immediate();
 }
 
 function change(db: Db, id: string, to: (was: Stock) => StockFields): void {

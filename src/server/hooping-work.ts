@@ -27,45 +27,47 @@ interface ResultBody {
  * @throws {InputError} without a stack, or when it is filed already @throws {StaleError}
  */
 export function fileHooping(db: Db, id: string, { doneOn, wrong, outcome, note, version }: ResultBody): Hooping {
-  return db.transaction(() => {
-    const hooping = hoopings.get(db, id);
-    if (hooping.version !== version) throw new StaleError(hooping);
-    if (hooping.result) throw new InputError('version', 'is of a hooping that is filed already');
-    if (!hooping.stack) throw new InputError('stack', 'is missing; say what lies under the motif first');
-    const kept = motifs.get(db, hooping.motifId);
-    const cloth = cloths.get(db, hooping.clothId);
-    const modelShare = shareOf(db, hooping);
-    const held = heldBy(wrong);
-    const entry = logEntries.insert(
-      db,
-      withMeasured({
-        jobId: hooping.jobId,
-        benchRunId: null,
-        kind: 'piece',
-        doneOn,
-        title: `${kept.name} on ${cloth.name}`.slice(0, 200),
-        clothId: cloth.id,
-        clothName: cloth.name,
-        stackTitle: hooping.stack.title,
-        layerIds: hooping.stack.layers.map(keptKey),
-        settings: { ironDots: 0, seconds: 0, steam: false, cover: 'none' },
-        checks: {
-          held: AFTER_CHECKS.filter((check) => !check.washed && !wrong.includes(check.id)).map(({ right }) => right),
-          failed: AFTER_CHECKS.filter((check) => wrong.includes(check.id)).map((check) => check.wrong),
-        },
-        outcome,
-        predictedBendingLength: null,
-        predictedLow: null,
-        predictedHigh: null,
-        overhang: null,
-        stitched: { share: modelShare, held },
-        shape: null,
-        note,
-      }),
-    );
-    const result: HoopingResult = { doneOn, wrong, outcome, note, modelShare, logId: entry.id, washed: null };
-    return hoopings.update(db, id, { ...hooping, result }, version);
-  })();
+  return db
+    .transaction(() => {
+      const hooping = hoopings.get(db, id);
+      if (hooping.version !== version) throw new StaleError(hooping);
+      if (hooping.result) throw new InputError('version', 'is of a hooping that is filed already');
+      if (!hooping.stack) throw new InputError('stack', 'is missing; say what lies under the motif first');
+      const kept = motifs.get(db, hooping.motifId);
+      const cloth = cloths.get(db, hooping.clothId);
+      const modelShare = shareOf(db, hooping);
+      const held = heldBy(wrong);
+      const entry = logEntries.insert(
+        db,
+        withMeasured({
+          jobId: hooping.jobId,
+          benchRunId: null,
+          kind: 'piece',
+          doneOn,
+          title: `${kept.name} on ${cloth.name}`.slice(0, 200),
+          clothId: cloth.id,
+          clothName: cloth.name,
+          stackTitle: hooping.stack.title,
+          layerIds: hooping.stack.layers.map(keptKey),
+          settings: { ironDots: 0, seconds: 0, steam: false, cover: 'none' },
+          checks: {
+            held: AFTER_CHECKS.filter((check) => !check.washed && !wrong.includes(check.id)).map(({ right }) => right),
+            failed: AFTER_CHECKS.filter((check) => wrong.includes(check.id)).map((check) => check.wrong),
+          },
+          outcome,
+          predictedBendingLength: null,
+          predictedLow: null,
+          predictedHigh: null,
+          overhang: null,
+          stitched: { share: modelShare, held },
+          shape: null,
+          note,
+        }),
+      );
+      const result: HoopingResult = { doneOn, wrong, outcome, note, modelShare, logId: entry.id, washed: null };
+      return hoopings.update(db, id, { ...hooping, result }, version);
+    })
+    .immediate();
 }
 
 /** Looks at it again after the first wash; what fails then counts as not held. @throws {InputError} {StaleError} */
@@ -74,32 +76,34 @@ export function fileWash(
   id: string,
   { doneOn, wrong, version }: Pick<ResultBody, 'doneOn' | 'wrong' | 'version'>,
 ): Hooping {
-  return db.transaction(() => {
-    const hooping = hoopings.get(db, id);
-    if (hooping.version !== version) throw new StaleError(hooping);
-    const { result } = hooping;
-    if (!result) throw new InputError('result', 'is missing; file how it came out first');
-    const entry = logEntries.find(db, result.logId);
-    if (entry) {
-      const held = heldBy([...result.wrong, ...wrong]);
-      const failed = AFTER_CHECKS.filter((check) => wrong.includes(check.id) && !result.wrong.includes(check.id)).map(
-        (check) => check.wrong,
-      );
-      logEntries.update(
-        db,
-        entry.id,
-        {
-          ...entry,
-          checks: { ...entry.checks, failed: [...entry.checks.failed, ...failed] },
-          outcome: held ? entry.outcome : 'poor',
-          stitched: { share: result.modelShare, held },
-          shape: null,
-        },
-        entry.version,
-      );
-    }
-    return hoopings.update(db, id, { ...hooping, result: { ...result, washed: { doneOn, wrong } } }, version);
-  })();
+  return db
+    .transaction(() => {
+      const hooping = hoopings.get(db, id);
+      if (hooping.version !== version) throw new StaleError(hooping);
+      const { result } = hooping;
+      if (!result) throw new InputError('result', 'is missing; file how it came out first');
+      const entry = logEntries.find(db, result.logId);
+      if (entry) {
+        const held = heldBy([...result.wrong, ...wrong]);
+        const failed = AFTER_CHECKS.filter((check) => wrong.includes(check.id) && !result.wrong.includes(check.id)).map(
+          (check) => check.wrong,
+        );
+        logEntries.update(
+          db,
+          entry.id,
+          {
+            ...entry,
+            checks: { ...entry.checks, failed: [...entry.checks.failed, ...failed] },
+            outcome: held ? entry.outcome : 'poor',
+            stitched: { share: result.modelShare, held },
+            shape: null,
+          },
+          entry.version,
+        );
+      }
+      return hoopings.update(db, id, { ...hooping, result: { ...result, washed: { doneOn, wrong } } }, version);
+    })
+    .immediate();
 }
 
 /** Pull of the motif ÷ what the model says its ground carries. */

@@ -143,26 +143,28 @@ export interface GivenStack {
  */
 export function giveStacks(db: Db, projectId: string, given: readonly GivenStack[]) {
   projects.get(db, projectId);
-  return db.transaction(() => {
-    const before = new Map(
-      jobs
-        .byIds(
-          db,
-          given.map(({ jobId }) => jobId),
-        )
-        .map((job) => [job.id, job]),
-    );
-    const now = given.map(({ jobId, version, stack, cutDone = false }, i) => {
-      const job = jobs.find(db, jobId);
-      if (!job) throw new InputError(`stacks[${i}].jobId`, `points to nothing that is kept: ${JSON.stringify(jobId)}`);
-      requireStack(db, stack, job.stack);
-      const found = withFoundSetting(db, cuts.get(db, job.cutId).clothId, stack, job.stack);
-      return jobs.update(db, jobId, { ...job, stack: found, cutDone }, version);
-    });
-    const undo = now.map(({ id, version }): GivenStack => {
-      const { stack, cutDone } = before.get(id)!;
-      return { jobId: id, version, stack, cutDone };
-    });
-    return { jobs: now, undo };
-  })();
+  return db
+    .transaction(() => {
+      const before = new Map(
+        jobs
+          .byIds(
+            db,
+            given.map(({ jobId }) => jobId),
+          )
+          .map((job) => [job.id, job]),
+      );
+      const now = given.map(({ jobId, version, stack, cutDone = false }, i) => {
+        const job = jobs.find(db, jobId);
+        if (!job) throw new InputError(`stacks[${i}].jobId`, `points to nothing that is kept: ${JSON.stringify(jobId)}`);
+        requireStack(db, stack, job.stack);
+        const found = withFoundSetting(db, cuts.get(db, job.cutId).clothId, stack, job.stack);
+        return jobs.update(db, jobId, { ...job, stack: found, cutDone }, version);
+      });
+      const undo = now.map(({ id, version }): GivenStack => {
+        const { stack, cutDone } = before.get(id)!;
+        return { jobId: id, version, stack, cutDone };
+      });
+      return { jobs: now, undo };
+    })
+    .immediate();
 }

@@ -168,35 +168,37 @@ function fileEntry(
  * the setting on the part, all together.
  */
 export function fileScrap(db: Db, id: string, { chosen, doneOn, washDue, version }: InferType<typeof scrapFileSchema>): Scrap {
-  return db.transaction(() => {
-    const scrap = scraps.get(db, id);
-    if (scrap.version !== version) throw new StaleError(scrap);
-    if (scrap.filedOn !== null) throw new InputError('scrap', `was filed on ${scrap.filedOn} already`);
-    const cell = scrap.plan.cells.find(({ name }) => name === chosen);
-    const reading = scrap.readings[chosen];
-    if (!cell || !reading) throw new InputError('chosen', `must be a field that was read, saw ${JSON.stringify(chosen)}`);
-    const part = getWorkpiece(db, scrap.jobId);
-    const taken = takenStack(db, part, scrap, cell);
-    const wanted = scrap.plan.grid === 'candidates' ? part.wish.hand : undefined;
-    const tried: Scrap = taken
-      ? { ...scrap, stackTitle: taken.title, layerIds: taken.layers.map(keptKey), predicted: taken.predicted }
-      : scrap;
-    fileEntry(db, tried, cell.setting, {
-      jobId: part.id,
-      doneOn,
-      title: `${part.name}, scrap${scrap.plan.cells.length > 1 ? ` ${chosen}` : ''}`,
-      faults: faultsOf(reading),
-      outcome: outcomeOf(reading, wanted),
-      overhang: reading.overhangAfter,
-      shrink: reading.shrink,
-      note: [cell.dose ? doseWords(cell.dose) : '', noteOf(reading)].filter(Boolean).join('; '),
-    });
-    if (taken) {
-      const job = jobs.get(db, part.id);
-      jobs.update(db, job.id, { ...job, stack: taken }, job.version);
-    }
-    return scraps.update(db, id, { ...tried, chosen, filedOn: doneOn, washDue }, version);
-  })();
+  return db
+    .transaction(() => {
+      const scrap = scraps.get(db, id);
+      if (scrap.version !== version) throw new StaleError(scrap);
+      if (scrap.filedOn !== null) throw new InputError('scrap', `was filed on ${scrap.filedOn} already`);
+      const cell = scrap.plan.cells.find(({ name }) => name === chosen);
+      const reading = scrap.readings[chosen];
+      if (!cell || !reading) throw new InputError('chosen', `must be a field that was read, saw ${JSON.stringify(chosen)}`);
+      const part = getWorkpiece(db, scrap.jobId);
+      const taken = takenStack(db, part, scrap, cell);
+      const wanted = scrap.plan.grid === 'candidates' ? part.wish.hand : undefined;
+      const tried: Scrap = taken
+        ? { ...scrap, stackTitle: taken.title, layerIds: taken.layers.map(keptKey), predicted: taken.predicted }
+        : scrap;
+      fileEntry(db, tried, cell.setting, {
+        jobId: part.id,
+        doneOn,
+        title: `${part.name}, scrap${scrap.plan.cells.length > 1 ? ` ${chosen}` : ''}`,
+        faults: faultsOf(reading),
+        outcome: outcomeOf(reading, wanted),
+        overhang: reading.overhangAfter,
+        shrink: reading.shrink,
+        note: [cell.dose ? doseWords(cell.dose) : '', noteOf(reading)].filter(Boolean).join('; '),
+      });
+      if (taken) {
+        const job = jobs.get(db, part.id);
+        jobs.update(db, job.id, { ...job, stack: taken }, job.version);
+      }
+      return scraps.update(db, id, { ...tried, chosen, filedOn: doneOn, washDue }, version);
+    })
+    .immediate();
 }
 
 /**
@@ -233,32 +235,34 @@ function judgedAnew(db: Db, part: Workpiece, stack: KeptStack) {
 
 /** Keeps what was seen after the wash, and files it too. */
 export function washScrap(db: Db, id: string, { version, ...wash }: InferType<typeof scrapWashSchema>): Scrap {
-  return db.transaction(() => {
-    const scrap = scraps.get(db, id);
-    if (scrap.version !== version) throw new StaleError(scrap);
-    if (scrap.filedOn === null || scrap.chosen === null)
-      throw new InputError('scrap', 'is not filed yet; read and file it before its wash');
-    if (scrap.wash !== null) throw new InputError('scrap', `was looked at after its wash on ${scrap.wash.doneOn} already`);
-    const { setting } = scrap.plan.cells.find(({ name }) => name === scrap.chosen)!;
-    const part = findWorkpiece(db, scrap.jobId);
-    const faults = [
-      wash.peel !== null && wash.peel <= 3 ? PEELS[wash.peel - 1]!.words : '',
-      wash.bubbles === 'none' ? '' : 'bubbles',
-      (wash.shrink ?? 0) >= 1 ? `shrank ${Math.round(wash.shrink!)} %` : '',
-    ].filter(Boolean);
-    fileEntry(db, scrap, setting, {
-      jobId: part?.id ?? null,
-      doneOn: wash.doneOn,
-      title: `${part?.name ?? scrap.clothName}, scrap after the wash`,
-      faults,
-      outcome: wash.outcome,
-      overhang: wash.overhang,
-      // What the wash takes is not what putting the layers on took.
-      shrink: null,
-      note: wash.note,
-    });
-    return scraps.update(db, id, { ...scrap, wash: wash as Scrap['wash'] }, version);
-  })();
+  return db
+    .transaction(() => {
+      const scrap = scraps.get(db, id);
+      if (scrap.version !== version) throw new StaleError(scrap);
+      if (scrap.filedOn === null || scrap.chosen === null)
+        throw new InputError('scrap', 'is not filed yet; read and file it before its wash');
+      if (scrap.wash !== null) throw new InputError('scrap', `was looked at after its wash on ${scrap.wash.doneOn} already`);
+      const { setting } = scrap.plan.cells.find(({ name }) => name === scrap.chosen)!;
+      const part = findWorkpiece(db, scrap.jobId);
+      const faults = [
+        wash.peel !== null && wash.peel <= 3 ? PEELS[wash.peel - 1]!.words : '',
+        wash.bubbles === 'none' ? '' : 'bubbles',
+        (wash.shrink ?? 0) >= 1 ? `shrank ${Math.round(wash.shrink!)} %` : '',
+      ].filter(Boolean);
+      fileEntry(db, scrap, setting, {
+        jobId: part?.id ?? null,
+        doneOn: wash.doneOn,
+        title: `${part?.name ?? scrap.clothName}, scrap after the wash`,
+        faults,
+        outcome: wash.outcome,
+        overhang: wash.overhang,
+        // What the wash takes is not what putting the layers on took.
+        shrink: null,
+        note: wash.note,
+      });
+      return scraps.update(db, id, { ...scrap, wash: wash as Scrap['wash'] }, version);
+    })
+    .immediate();
 }
 
 /** A bench run that presses the fields of a scrap one after the other. */

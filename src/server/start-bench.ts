@@ -179,10 +179,12 @@ export function changedSince(db: Db, { jobId, scrapId, plan }: BenchRun): string
 
 /** Gives a run up and plans one for the same jobs as they are now. @throws {InputError} when a job has no layers any more */
 export function startAnew(db: Db, runId: string): BenchRun {
-  return db.transaction(() => {
-    const run = benchRuns.get(db, runId);
-    benchRuns.remove(db, run.id);
-    const there = workpiecesByIds(db, jobsOfRun(run)).map(({ id }) => id);
-    return startBatch(db, there, run.plan.sheets?.some(({ load }) => load) ? 'press' : 'iron');
-  })();
+  return db
+    .transaction(() => {
+      const run = benchRuns.get(db, runId);
+      benchRuns.remove(db, run.id);
+      const there = workpiecesByIds(db, jobsOfRun(run)).map(({ id }) => id);
+      return startBatch(db, there, run.plan.sheets?.some(({ load }) => load) ? 'press' : 'iron');
+    })
+    .immediate();
 }

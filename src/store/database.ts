@@ -92,7 +92,7 @@ function migrate(db: Db, backupOf: string | undefined): void {
         const [broken] = db.pragma('foreign_key_check') as { table: string; parent: string }[];
         if (broken) throw new Error(`a row of ${broken.table} would point to no ${broken.parent}`);
         db.pragma(`user_version = ${Number(name.slice(0, 3))}`);
-      })();
+      }).immediate();
     } catch (error) {
       const kept = backupOf && done > 0 ? ` A copy from before is ${backupOf}.before-${due[0]!.slice(0, 3)}.` : '';
       throw new DatabaseError(

@@ -26,15 +26,17 @@ export const motifs = new Table<MotifFields>('motif', 'motif', {
 
 /** Keeps a motif with its stitches, both or neither; under an id it takes the place of a deleted one. */
 export function insertMotif(db: Db, fields: MotifFields, motif: Motif, id?: string): KeptMotif {
-  return db.transaction(() => {
-    const kept = id === undefined ? motifs.insert(db, fields) : motifs.bringIn(db, fields, id);
-    db.prepare('INSERT OR REPLACE INTO motif_stitches (motif_id, records, packed) VALUES (?, ?, ?)').run(
-      kept.id,
-      motif.command.length,
-      deflateSync(packed(motif), { level: 4 }),
-    );
-    return kept;
-  })();
+  return db
+    .transaction(() => {
+      const kept = id === undefined ? motifs.insert(db, fields) : motifs.bringIn(db, fields, id);
+      db.prepare('INSERT OR REPLACE INTO motif_stitches (motif_id, records, packed) VALUES (?, ?, ?)').run(
+        kept.id,
+        motif.command.length,
+        deflateSync(packed(motif), { level: 4 }),
+      );
+      return kept;
+    })
+    .immediate();
 }
 
 /** The stitches of a motif as they are sent to the screen: x, then y (64-bit floats, little-endian), then commands. */

@@ -106,7 +106,7 @@ export function moveProject(db: Db, id: string, before: string | null): void {
     // Where it stands is no change of the project itself: its version stays.
     const put = db.prepare('UPDATE project SET place = ? WHERE id = ?');
     order.forEach((each, i) => put.run(i + 1, each));
-  })();
+  }).immediate();
 }
 
 /** All projects in their order. */

@@ -18,5 +18,5 @@ export function seedLibrary(db: Db): void {
       layers.insert(db, { ...layer, note: '', origin: 'library', inStock: false, estimated: [], fibres: [], tests: {} }, { id });
       mark.run(`layer/${id}`);
     }
-  })();
+  }).immediate();
 }

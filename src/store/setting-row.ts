@@ -25,13 +25,15 @@ export function writeSettingRow<T, R extends { version: number }>(
   version: number,
   read: () => R,
 ): R {
-  return db.transaction(() => {
-    const current = read();
-    if (current.version !== version) throw new StaleError(current);
-    db.prepare(
-      `INSERT INTO setting (key, value, version, updated_at) VALUES (?, ?, 1, ?)
+  return db
+    .transaction(() => {
+      const current = read();
+      if (current.version !== version) throw new StaleError(current);
+      db.prepare(
+        `INSERT INTO setting (key, value, version, updated_at) VALUES (?, ?, 1, ?)
        ON CONFLICT (key) DO UPDATE SET value = excluded.value, version = version + 1, updated_at = excluded.updated_at`,
-    ).run(key, JSON.stringify(value), new Date().toISOString());
-    return read();
-  })();
+      ).run(key, JSON.stringify(value), new Date().toISOString());
+      return read();
+    })
+    .immediate();
 }

@@ -11,7 +11,7 @@ export function keepTimings(db: Db, runId: string, timings: readonly Timing[], d
     db.prepare('DELETE FROM timing WHERE bench_run_id = ?').run(runId);
     const insert = db.prepare('INSERT INTO timing (id, bench_run_id, pace, expected, actual, done_at) VALUES (?, ?, ?, ?, ?, ?)');
     for (const { pace, expected, actual } of timings) insert.run(randomUUID(), runId, pace, expected, actual, doneAt);
-  })();
+  }).immediate();
 }
 
 /** How fast the person works and their cloth dries, by the latest times. */

@@ -34,6 +34,8 @@ test('a flare by its recipe: sectors, braid in the hem, what to buy', async ({ p
   await alive(page);
   await page.getByRole('button', { name: 'Pieces by a recipe' }).click();
   const dialog = page.getByRole('dialog', { name: 'Pieces by a recipe' });
+  // Nothing of the project is cut from anything yet, so no cloth is taken for it.
+  await pickCloth(dialog, 'Straw-yellow poplin');
   await dialog.getByLabel('Circles').fill('two');
   await expect(dialog.getByText(/Circles: write a number/)).toBeVisible();
   await expect(dialog.getByRole('button', { name: /^Add/ })).toBeDisabled();

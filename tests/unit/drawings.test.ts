@@ -527,3 +527,55 @@ describe('broken files', () => {
     );
   });
 });
+
+describe('a seam line that steps often', () => {
+  /** Uneven pieces whose seam steps at nearly every corner, always the same for a seed. */
+  function stepped(seed: number): { outer: Outline; inner: Outline } {
+    const random = () => {
+      seed = (seed + 0x6d2b79f5) | 0;
+      let t = Math.imul(seed ^ (seed >>> 15), 1 | seed);
+      t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
+      return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
+    };
+    const corners = 20 + Math.floor(random() * 24);
+    const radius = 20 + random() * 300;
+    const uneven = random() * 0.4;
+    const outer = Array.from({ length: corners }, (_, i): Point => {
+      const far = radius * (1 + uneven * (random() - 0.5));
+      const angle = (i / corners) * 2 * Math.PI;
+      return [far * Math.cos(angle), far * Math.sin(angle)];
+    });
+    const inner = outer.map(([x, y]): Point => {
+      const share = Math.max(0.1, 1 - ([0, 3, 6, 10, 15, 25, 40][Math.floor(random() * 7)]! / radius) * (1 + random() * 0.1));
+      return [x * share, y * share];
+    });
+    return { outer, inner };
+  }
+  const polyline = (layer: string, points: Outline) => [
+    ...['0', 'POLYLINE', '8', layer, '66', '1', '70', '1'],
+    ...points.flatMap(([x, y]) => ['0', 'VERTEX', '8', layer, '10', String(x), '20', String(y)]),
+    ...['0', 'SEQEND'],
+  ];
+
+  it.each([1634, 5931, 5947, 11170])('is read, an allowance for every edge (%i)', (number) => {
+    const { outer, inner } = stepped(number * 7919);
+    const text = [
+      ...['0', 'SECTION', '2', 'BLOCKS', '0', 'BLOCK', '8', '1', '2', 'P', '70', '0', '10', '0', '20', '0'],
+      ...polyline('1', outer),
+      ...polyline('14', inner),
+      ...['0', 'ENDBLK', '0', 'ENDSEC', '0', 'EOF'],
+    ].join('\n');
+    const { pieces } = read(text);
+    expect(pieces).toHaveLength(1);
+    expect(pieces[0]!.allowances).toHaveLength(pieces[0]!.shape.edges.length);
+    expect(pieces[0]!.allowances.every((each) => each >= 0 && each <= 60)).toBe(true);
+    expect(polygonArea(drawShape(pieces[0]!.shape).outline)).toBeCloseTo(polygonArea(outer), 3);
+  });
+
+  it('does not take a grain line of no length for a direction', () => {
+    const piece = (line: string) => svg(`<g data-piece="a"><path data-line="cut" d="M0 0H80V80H0Z"/>${line}</g>`);
+    const grain = (line: string) => read(piece(line)).pieces[0]!.grain;
+    expect(grain('<path data-line="grain" d="M10 10L10 10"/>')).toBe(0);
+    expect(grain('<path data-line="grain" d="M10 10L10 10"/><path data-line="grain" d="M10 40L50 40"/>')).toBe(90);
+  });
+});

@@ -175,7 +175,7 @@ describe('a database of another kind or time', () => {
 
   it.each([
     ['SQLITE_FULL', /disk is full/],
-    ['SQLITE_BUSY', /another program/],
+    ['SQLITE_BUSY', /being written just now/],
     ['SQLITE_READONLY', /may not be written/],
     ['SQLITE_CORRUPT', /damaged/],
   ])('in trouble is told in words: %s', (code, words) => {

@@ -300,12 +300,11 @@ describe('sheets for the hoop', () => {
     expect(dashed[1]!.lines.reduce((sum, line) => sum + lengthOf(line), 0)).toBeCloseTo(2 * Math.hypot(40, 5), 3);
   });
 
-  it('a motif that is larger than the paper gets a sheet of its own size', async () => {
+  it('a motif that is larger than the paper is tiled onto sheets that a printer takes', async () => {
     const box = { minX: 0, minY: 0, maxX: 400, maxY: 60 };
-    const [[width]] = (await sizes(await motifPaper('Border', box, { outlines: [], trims: [], apart: [] }, 'a4'))) as [
-      [number, number],
-    ];
-    expect(width).toBeGreaterThan(400);
+    const sheets = await sizes(await motifPaper('Border', box, { outlines: [], trims: [], apart: [] }, 'a4'));
+    expect(sheets.length).toBeGreaterThan(2);
+    for (const sheet of sheets) expect([...sheet].sort((a, b) => a - b).map(Math.round)).toEqual([210, 297]);
   });
 
   it.each(papers)('a gauge on %s has ring and field at full size', async (paper) => {

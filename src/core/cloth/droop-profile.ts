@@ -22,7 +22,7 @@ export function droopProfile(bendingLength: number, length: number): [number, nu
     const longest = Math.floor(bendingLength * LONGEST_RATIO);
     throw new InputError(
       'profileLength',
-      `must be at most ${longest} mm for so soft a strip (200 bending lengths), saw ${length}`,
+      `must be at most ${Math.floor(longest)} mm for so soft a strip (200 bending lengths), saw ${length}`,
     );
   }
   const tip = findTip((strip) => strip.ratio, ratio);

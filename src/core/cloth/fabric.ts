@@ -82,6 +82,18 @@ export interface Fabric {
   prewashed?: boolean;
 }
 
+const WOVEN: readonly Weave[] = ['plain', 'twill', 'satin', 'loose', 'crepe', 'terry', 'pile', 'eyelet', 'other'];
+const KNITTED: readonly Weave[] = ['jersey', 'rib', 'sweater', 'fleece', 'terry', 'pile', 'crepe', 'eyelet', 'other'];
+
+/**
+ * The weaves that a woven cloth can have, the knits of a knitted one; any for what is neither, such as coated cloth on a twill or a jersey.
+ *
+ * @example weavesOf('knit').includes('satin') // false
+ */
+export function weavesOf(construction: Construction): readonly Weave[] {
+  return construction === 'woven' ? WOVEN : construction === 'knit' ? KNITTED : WEAVES;
+}
+
 /**
  * Share of the mass in the named fibres, 0–1.
  *

@@ -12,5 +12,17 @@ export type { Estimate } from './estimate';
 export { fabricLike } from './like';
 export { isSealed, ruinedByPressing } from './pressing';
 export type { LikeChange } from './like';
-export { CONSTRUCTIONS, FIBRES, FRAYS, SHEERNESS, SURFACES, TONES, WATER, WEAVES, fabricOf, fibreShare } from './fabric';
+export {
+  CONSTRUCTIONS,
+  FIBRES,
+  FRAYS,
+  SHEERNESS,
+  SURFACES,
+  TONES,
+  WATER,
+  WEAVES,
+  fabricOf,
+  fibreShare,
+  weavesOf,
+} from './fabric';
 export type { Construction, Fabric, Fibre, FibreShare, Fray, Sheerness, Surface, Tone, Water, Weave } from './fabric';

@@ -25,8 +25,8 @@ const SCATTERS = 0.06;
 const MOST = 0.95;
 /** What is let through by cloth over which print is not read, is made out, is read: bounds to the estimate. */
 const SEEN = {
-  opaque: [0, 0.1],
-  veiled: [0.1, 0.4],
+  opaque: [0, 0.12],
+  veiled: [0.15, 0.4],
   sheer: [0.4, 0.9],
 } as const;
 

@@ -176,3 +176,12 @@ export function formatArea(squareMillimetres: number, system: LengthSystem): str
   if (squareCentimetres < 1000) return `${trimmed(squareCentimetres, squareCentimetres < 10 ? 1 : 0)} cm²`;
   return `${trimmed(squareCentimetres / 10_000, 2)} m²`;
 }
+
+/**
+ * A sentence about lengths in millimetres, such as what is wrong with a measure, in the unit of its reader.
+ *
+ * @example inReadersUnit('must be at most 19.05 mm', 'inch') // 'must be at most ¾ in'
+ */
+export function inReadersUnit(words: string, system: LengthSystem): string {
+  return words.replace(/(\d+(?:\.\d+)?) mm\b(?!²)/g, (_, millimetres: string) => lengthForField(Number(millimetres), system));
+}

@@ -161,7 +161,9 @@ function pieceOf(
     ...openings.map((hole) => openingAllowance(hole, openingSeams)),
   ];
   const ownLines = drawing.lines.filter(({ group, from, to }) => belongs(loop, group, midpoint(from, to)));
-  const grainLine = ownLines.find(({ role }) => role === 'grain');
+  const grainLine = ownLines.find(
+    ({ role, from, to }) => role === 'grain' && Math.hypot(to[0] - from[0], to[1] - from[1]) > SAME,
+  );
   const foldLine = ownLines.find(({ role }) => role === 'fold');
   let fold: number | null = null;
   if (foldLine) {

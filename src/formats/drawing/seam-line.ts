@@ -49,7 +49,11 @@ export class SeamLine {
       if (!via) return [edge];
       const points = [from, ...via, edges[(i + 1) % edges.length]!.from];
       const stretches = this.stretches(points, side);
-      const corners = stretches.slice(1).map(({ first }, k) => sharpest(points, stretches[k]!.last + 1, first));
+      // Where two steps stand close together both may find the same corner: it divides once.
+      const corners = stretches
+        .slice(1)
+        .map(({ first }, k) => sharpest(points, stretches[k]!.last + 1, first))
+        .filter((corner, k, all) => corner < points.length - 1 && all.slice(0, k).every((before) => before < corner));
       return [0, ...corners].map((start, k) => through(points.slice(start, corners[k] ?? points.length - 1)));
     });
   }

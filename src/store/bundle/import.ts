@@ -61,10 +61,12 @@ const PORTION = 100;
  * @throws {InputError} naming the record and its field, also when it points to one that is neither in the bundle nor in the database
  */
 export function importBundle(db: Db, bundle: Bundle): ImportCount {
-  return db.transaction(() => {
-    const bringing = bundleRows(db, bundle);
-    for (let step = bringing.next(); ; step = bringing.next()) if (step.done) return step.value;
-  })();
+  return db
+    .transaction(() => {
+      const bringing = bundleRows(db, bundle);
+      for (let step = bringing.next(); ; step = bringing.next()) if (step.done) return step.value;
+    })
+    .immediate();
 }
 
 /**
@@ -76,13 +78,15 @@ export function importBundle(db: Db, bundle: Bundle): ImportCount {
 export function importInPortions(db: Db, bundle: Bundle, rest: () => void): ImportCount {
   const bringing = bundleRows(db, bundle);
   for (;;) {
-    const done = db.transaction(() => {
-      for (let i = 0; i < PORTION; i++) {
-        const step = bringing.next();
-        if (step.done) return step.value;
-      }
-      return undefined;
-    })();
+    const done = db
+      .transaction(() => {
+        for (let i = 0; i < PORTION; i++) {
+          const step = bringing.next();
+          if (step.done) return step.value;
+        }
+        return undefined;
+      })
+      .immediate();
     if (done) return done;
     rest();
   }

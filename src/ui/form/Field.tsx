@@ -1,4 +1,6 @@
 import type { ReactNode } from 'react';
+import { inReadersUnit } from '../../core/units';
+import { useUnits } from '../units-context';
 
 interface Props {
   label: string;
@@ -11,6 +13,7 @@ interface Props {
 
 /** A labelled control with its error right below it. */
 export default function Field({ label, id, error, hint, children }: Props) {
+  const { system } = useUnits();
   return (
     <div>
       <label htmlFor={id} className="mb-1 block font-semibold">
@@ -24,7 +27,7 @@ export default function Field({ label, id, error, hint, children }: Props) {
       )}
       {error && (
         <p id={`${id}-error`} role="alert" className="mt-1 font-semibold text-error">
-          {error}
+          {inReadersUnit(error, system)}
         </p>
       )}
     </div>

@@ -6,6 +6,7 @@ import { asDrawn, edgeNames, SHAPE_KINDS, type DrawnShape, type PieceShape, type
 import Field from '../form/Field';
 import { CheckField, SelectField } from '../form/form-fields';
 import OutlineEditor from '../outline-editor/OutlineEditor';
+import { inReadersUnit } from '../../core/units';
 import { useUnits } from '../units-context';
 import AllowanceFields from './AllowanceFields';
 import MarkFields, { type Marking } from './MarkFields';
@@ -39,6 +40,8 @@ export default function PieceForm({ draft, onChange, errors, onFault }: Props) {
   const error = (field: string) =>
     (opened.field === field ? opened.message : undefined) ?? errors[field] ?? errors[`shape.${field}`];
   const names = edgeNames(shape);
+  // The count belongs to the cut of the piece.
+  const countFault = errors['count'] ?? errors['cuts[0].count'];
   return (
     <div className="grid gap-6 lg:grid-cols-[1fr_minmax(18rem,26rem)]">
       <div className="space-y-5">
@@ -53,10 +56,10 @@ export default function PieceForm({ draft, onChange, errors, onFault }: Props) {
               onChange={(e) => set({ name: e.target.value })}
             />
           </Field>
-          <Field label="How many" id={`${id}-count`} error={errors['count']}>
+          <Field label="How many" id={`${id}-count`} error={countFault}>
             <input
               id={`${id}-count`}
-              className="input"
+              className={`input ${countFault ? 'input-error' : ''}`}
               type="number"
               min={1}
               max={1000}
@@ -178,7 +181,7 @@ export default function PieceForm({ draft, onChange, errors, onFault }: Props) {
           />
         ) : (
           <p className="font-semibold text-error">
-            The piece cannot be drawn yet: {opened.field} {opened.message}.
+            The piece cannot be drawn yet: {opened.field} {inReadersUnit(opened.message ?? '', units.system)}.
           </p>
         )}
         <p className="quiet mt-2 text-[0.92rem]">

@@ -27,6 +27,8 @@ interface Props {
   part: Part;
   /** Wishes, weights, schools and pieces as they were asked. */
   asked: object;
+  /** The seam that is drawn: as it was told, else the usual one; and how far the person trims, mm. */
+  seam: { allowance: number; trim: number };
   /** It was asked that the part becomes opaque. */
   opaque: boolean;
   currency: string;
@@ -48,7 +50,7 @@ interface Props {
 /** One answer opened: how it hangs, why, what to look out for, how it is put on. */
 export default function AnswerDetail(props: Props) {
   const { stack, siblings, choice, fabric, part, asked, opaque, currency, compared, clothName, clothThickness } = props;
-  const { back, bought, lines, onOpen, onTake, onHang, onCompare } = props;
+  const { back, bought, lines, seam, onOpen, onTake, onHang, onCompare } = props;
   const units = useUnits();
   const { predicted, terms } = stack;
   const stitched = stack.criteria.some((criterion) => criterion.name === 'Carries the stitches');
@@ -156,8 +158,8 @@ export default function AnswerDetail(props: Props) {
               extent: layer.extent,
               above: layer.family === 'topping',
             }))}
-            allowance={10}
-            trim={6}
+            allowance={seam.allowance}
+            trim={seam.trim}
           />
           {stack.seeThrough && (stack.seeThrough.bare.opacity < 95 || opaque) && <Swatches seen={stack.seeThrough} />}
         </div>

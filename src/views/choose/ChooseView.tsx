@@ -27,6 +27,9 @@ const Compare = lazy(() => import('./Compare'));
 const HangSimulator = lazy(() => import('../../ui/HangSimulator'));
 const TakeToProject = lazy(() => import('./TakeToProject'));
 
+/** A seam is drawn so wide as long as no piece says otherwise, mm. */
+const SEAM_DRAWN = 10;
+
 interface Props {
   units: LengthSystem;
   currency: string;
@@ -190,6 +193,7 @@ export default function ChooseView({ units, currency, ways, cloths, from, trim, 
               fabric={fabric}
               part={part}
               opaque={state.opaque}
+              seam={{ allowance: SEAM_DRAWN, trim }}
               asked={asked}
               currency={currency}
               compared={compared.includes(open.id)}

@@ -1,5 +1,6 @@
+import { useEffect } from 'react';
 import type { FRAYS } from '../../core/cloth';
-import { bendingLengthFromOverhang, CONSTRUCTIONS, SHEERNESS, SURFACES, TONES, WEAVES, type Fabric } from '../../core/cloth';
+import { bendingLengthFromOverhang, CONSTRUCTIONS, SHEERNESS, SURFACES, TONES, weavesOf, type Fabric } from '../../core/cloth';
 import { formatArealDensity, lengthForField, parseArealDensity, parseLength, parseLengthBeside } from '../../core/units';
 import { CheckInput, plainOptions, SelectInput, TextInput } from '../../ui/form/form-fields';
 import type { AllOf } from '../../ui/form/typed-resolver';
@@ -97,6 +98,12 @@ export default function ClothForm({ cloth, onSaved, onClose }: Props) {
   });
   const { field } = of;
   const overhang = of.form.watch('overhang');
+  const [construction, weave] = of.form.watch(['construction', 'weave']);
+  const weaves = weavesOf(construction);
+  // A knit is no satin: what was chosen for another construction makes room.
+  useEffect(() => {
+    if (weave && !weaves.includes(weave)) of.form.setValue('weave', weaves[0]!);
+  }, [weaves, weave, of.form]);
   let bending: string | undefined;
   try {
     if (overhang.trim()) bending = `Bending length ${Math.round(bendingLengthFromOverhang(parseLength(overhang, system)))} mm.`;
@@ -117,7 +124,7 @@ export default function ClothForm({ cloth, onSaved, onClose }: Props) {
         <TextInput label="Weight" {...field('arealDensity')} hint="120 g/m², 4 oz or 16 momme" />
         <TextInput label="Made of" {...field('fibres')} hint="55 linen, 45 cotton" />
         <SelectInput label="Construction" {...field('construction')} options={plainOptions(CONSTRUCTIONS)} />
-        <SelectInput label="Weave or knit" {...field('weave')} options={plainOptions(WEAVES)} />
+        <SelectInput label="Weave or knit" {...field('weave')} options={plainOptions(weaves)} />
         <TextInput label="Thickness, mm" {...field('thickness')} hint="Leave empty to have it estimated" />
         <TextInput label="Stretch along, %" {...field('stretchLength')} />
         <TextInput label="Stretch across, %" {...field('stretchCross')} />

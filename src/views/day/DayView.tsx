@@ -1,7 +1,7 @@
 import { CalendarDays, Printer, RotateCcw } from 'lucide-react';
 import { useMemo } from 'react';
 import { PACES, type Pace, type Paces } from '../../core/learn';
-import { planDay, stillPlanned, type DayPlan, type DayTask, type DayWishes } from '../../core/schedule';
+import { stillPlanned, type DayPlan, type DayTask, type DayWishes } from '../../core/schedule';
 import { useAsked } from '../../ui/query';
 import { SelectField } from '../../ui/form/form-fields';
 import { counted, keepUnits } from '../../ui/text';
@@ -9,6 +9,7 @@ import type { BenchBoard } from '../../server/bench-board';
 import type { DayRun } from '../../server/day-work';
 import type { KeptDayPlan } from '../../store/day-plan';
 import { useDayPlan } from './use-day-plan';
+import { useEvenings } from './use-evenings';
 import EveningPlan from './EveningPlan';
 
 type Count = '1' | '2' | '3';
@@ -77,10 +78,8 @@ export default function DayView({ board, kept, paces }: Props) {
     ...still,
   });
   const runs = answer?.runs ?? NONE;
-  const evenings = useMemo(
-    () => planDay(runs, { done: ticked, late: lateness }, { people, irons, evening, aim }),
-    [runs, ticked, lateness, people, irons, evening, aim],
-  );
+  const { planning, trouble, ...planned } = useEvenings(runs, { done: ticked, late: lateness }, { people, irons, evening, aim });
+  const evenings = planned.evenings ?? [];
   const start = minutesOf(from);
   const toggle = (field: 'jobIds' | 'runIds', id: string) => {
     const none = { jobIds: [], runIds: [] };
@@ -187,12 +186,16 @@ export default function DayView({ board, kept, paces }: Props) {
           </ul>
         </section>
         <div className="space-y-5" aria-live="polite">
-          {(error ?? plan.trouble) && (
+          {(error ?? plan.trouble ?? trouble) && (
             <p role="alert" className="font-semibold text-error">
-              {error ?? plan.trouble}
+              {error ?? plan.trouble ?? trouble}
             </p>
           )}
-          {evenings.length === 0 ? (
+          <progress
+            className={`progress progress-primary no-print block h-1 ${planning && runs.length > 0 ? '' : 'invisible'}`}
+            aria-label="Working out the order of work"
+          />
+          {evenings.length === 0 && planning ? null : evenings.length === 0 ? (
             <p className="sheet p-6">
               {ticked.length > 0 && runs.length > 0
                 ? 'All of it is done.'

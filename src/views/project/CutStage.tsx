@@ -81,7 +81,10 @@ export default function CutStage(props: Props) {
     onNext,
   } = props;
   const [error, setError] = useState<string>();
-  const all = useMemo(() => cuttings(works, cutPieces, materials, cloths, tables), [works, cutPieces, materials, cloths, tables]);
+  const all = useMemo(
+    () => cuttings(works, cutPieces, materials, cloths, tables, settings.trim),
+    [works, cutPieces, materials, cloths, tables, settings.trim],
+  );
   const save = async (change: WorkChange) => {
     setError(undefined);
     try {

@@ -118,8 +118,7 @@ export default function ProjectView({ data, startWork, startStage }: Props) {
   ) as Record<Stage, number>;
   // What is cut is counted by what is cut: a piece without a job is cloth to be cut all the same.
   done.cut = rows.cuts.filter(
-    ({ id, clothId, done: clothCut }) =>
-      works.every(({ cutId, stack, cutDone }) => cutId !== id || stack === null || cutDone) && (clothCut || clothId === null),
+    ({ id, done: clothCut }) => clothCut && works.every(({ cutId, stack, cutDone }) => cutId !== id || stack === null || cutDone),
   ).length;
   const totals = Object.fromEntries(STAGES.map((each) => [each, each === 'cut' ? rows.cuts.length : works.length])) as Record<
     Stage,

@@ -20,13 +20,14 @@ export interface Cutting {
   tape: number;
 }
 
-/** Everything that a project is cut from, layers first. */
+/** Everything that a project is cut from, layers first. @param trim the person's usual trim, mm */
 export function cuttings(
   parts: readonly Workpiece[],
   cuts: readonly CutPiece[],
   materials: readonly Material[],
   cloths: readonly Cloth[],
   tables: readonly CutTable[],
+  trim: number,
 ): Cutting[] {
   const found: Cutting[] = [];
   for (const material of materials) {
@@ -34,9 +35,7 @@ export function cuttings(
     const using = parts.filter((part) => part.stack?.layers.some(({ materialId }) => materialId === material.id));
     if (using.length === 0) continue;
     const listed = using.map((part) => listedPart(part, (id) => (id === material.id ? material : undefined)));
-    const { tape } = isTape(material)
-      ? layerItems(listed, material, { trim: 6, method: 'cut-first', glueUp: true })
-      : { tape: 0 };
+    const { tape } = isTape(material) ? layerItems(listed, material, { trim, method: 'cut-first', glueUp: true }) : { tape: 0 };
     found.push(cuttingOf('layer', material.id, material.name, using, tables, tape));
   }
   for (const cloth of cloths) {

@@ -42,7 +42,11 @@ function draw(shape: RectangleShape): EdgedOutline {
     shape.width / (shaped[0] && shaped[1] ? 2 : shaped[2] && shaped[3] ? 2 : 1),
     shape.height / ((shaped[0] && shaped[3]) || (shaped[1] && shaped[2]) ? 2 : 1),
   );
-  if (!(size <= room)) throw new InputError('corner', `must be at most ${room} mm so that the corners fit, saw ${size}`);
+  if (!(size <= room))
+    throw new InputError(
+      'corner',
+      `must be at most ${Math.floor(room * 100) / 100} mm so that the corners fit, saw ${Math.round(size * 100) / 100} mm`,
+    );
 
   const { width: w, height: h } = shape;
   const corners: Point[] = [

@@ -25,23 +25,25 @@ export const POST = jsonEndpoint(
       );
     const db = database();
     const known = new Set((kind === 'cloths' ? cloths : layers).list(db).map(({ name }) => name.toLowerCase()));
-    return db.transaction(() => {
-      const ids: string[] = [];
-      let same = 0;
-      for (const { record, name } of table.rows) {
-        if (!record) continue;
-        if (skipSameName && known.has(name.toLowerCase())) {
-          same++;
-          continue;
+    return db
+      .transaction(() => {
+        const ids: string[] = [];
+        let same = 0;
+        for (const { record, name } of table.rows) {
+          if (!record) continue;
+          if (skipSameName && known.has(name.toLowerCase())) {
+            same++;
+            continue;
+          }
+          const made =
+            kind === 'cloths'
+              ? cloths.insert(db, { ...record, origin: 'own', tests: {} } as unknown as ClothFields)
+              : layers.insert(db, withEstimates(record as unknown as LayerBody, 'own'));
+          ids.push(made.id);
         }
-        const made =
-          kind === 'cloths'
-            ? cloths.insert(db, { ...record, origin: 'own', tests: {} } as unknown as ClothFields)
-            : layers.insert(db, withEstimates(record as unknown as LayerBody, 'own'));
-        ids.push(made.id);
-      }
-      return { added: ids.length, leftOut: table.faulty, sameName: same, ids };
-    })();
+        return { added: ids.length, leftOut: table.faulty, sameName: same, ids };
+      })
+      .immediate();
   },
   { status: 201, limit: TABLE_LIMIT },
 );
