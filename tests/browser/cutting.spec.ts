@@ -209,8 +209,8 @@ test('two tabs at one table: the second save shows both and overwrites nothing',
   await first.keyboard.press('k');
   await kept;
   // The same change on both would be no conflict.
-  await laidPieces(second).nth(1).focus();
-  await second.keyboard.press('k');
+  await laidPieces(second).first().focus();
+  await second.keyboard.press('ArrowRight');
   const dialog = second.getByRole('dialog', { name: 'Changed elsewhere' });
   await expect(dialog).toBeVisible();
   await dialog.getByRole('button', { name: 'Keep the other, drop mine' }).click();
