@@ -185,14 +185,14 @@ export default function DayView({ board, kept, paces }: Props) {
             {ready.map(({ id, name, project, count }) => choice('jobIds', id, name, `${project}, ${counted(count, 'piece')}`))}
           </ul>
         </section>
-        <div className="space-y-5" aria-live="polite">
+        <div className="relative space-y-5" aria-live="polite">
           {(error ?? plan.trouble ?? trouble) && (
             <p role="alert" className="font-semibold text-error">
               {error ?? plan.trouble ?? trouble}
             </p>
           )}
           <progress
-            className={`progress progress-primary no-print block h-1 ${planning && runs.length > 0 ? '' : 'invisible'}`}
+            className={`progress progress-primary no-print absolute -top-2 h-1 ${planning && runs.length > 0 ? '' : 'invisible'}`}
             aria-label="Working out the order of work"
           />
           {evenings.length === 0 && planning ? null : evenings.length === 0 ? (
