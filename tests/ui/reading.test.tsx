@@ -80,7 +80,7 @@ describe('a piece of the scrap', () => {
     await type('Now: bias pulled', '1/8');
     await type('Now: edge rolls', '9 in');
     await press('Keep this pair');
-    expect(await screen.findByText(/must be from 0 to 100 mm/)).toBeVisible();
+    expect(await screen.findByText(/must be from 0 to 3 .{1,6} in/)).toBeVisible();
     await type('Now: edge rolls', '0');
     await press('Keep this pair');
     await waitFor(() => expect(kept).toHaveBeenCalled());

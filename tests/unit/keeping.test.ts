@@ -9,7 +9,7 @@ import { checkBackup, writeBackup } from '../../src/store/backup';
 import { deletedRows } from '../../src/store/bin';
 import type { Db } from '../../src/store/database';
 import { openSeeded } from '../../src/server/database';
-import { writeTrouble } from '../../src/store/database-trouble';
+import { isBusy, writeTrouble } from '../../src/store/database-trouble';
 import { loadDemo } from '../../src/store/demo';
 import { layers } from '../../src/store/layers';
 import { clothPage, layerPage, logPage, projectPage } from '../../src/store/lists';
@@ -175,12 +175,17 @@ describe('a database of another kind or time', () => {
 
   it.each([
     ['SQLITE_FULL', /disk is full/],
-    ['SQLITE_BUSY', /being written just now/],
     ['SQLITE_READONLY', /may not be written/],
     ['SQLITE_CORRUPT', /damaged/],
   ])('in trouble is told in words: %s', (code, words) => {
     expect(writeTrouble(Object.assign(new Error('x'), { code }))).toMatch(words);
     expect(writeTrouble(new Error('x'))).toBeUndefined();
+  });
+
+  it('that is only busy is no trouble but soon over', () => {
+    for (const code of ['SQLITE_BUSY', 'SQLITE_BUSY_SNAPSHOT', 'SQLITE_LOCKED'])
+      expect([isBusy({ code }), writeTrouble({ code })]).toEqual([true, undefined]);
+    expect(isBusy({ code: 'SQLITE_FULL' })).toBe(false);
   });
 });
 
