@@ -10,7 +10,13 @@ export async function alive(page: Page): Promise<void> {
         (!island.firstElementChild || Object.keys(island.firstElementChild).some((key) => key.startsWith('__react'))),
     ),
   );
-  await page.evaluate(() => new Promise((rested) => requestIdleCallback(() => setTimeout(rested), { timeout: 2000 })));
+  try {
+    await page.evaluate(() => new Promise((rested) => requestIdleCallback(() => setTimeout(rested), { timeout: 2000 })));
+  } catch (error) {
+    // A change of the page before that arrives late shows the page anew, as it is then.
+    if (!/navigation/.test(String(error))) throw error;
+    await alive(page);
+  }
 }
 
 /** Opens an address and waits until its islands have come alive. */
