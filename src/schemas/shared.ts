@@ -2,7 +2,7 @@ import { isValid, parseISO } from 'date-fns';
 import * as yup from 'yup';
 import { shown } from '../core/input-error';
 import { COVERS } from '../core/layers';
-import { number, oneOf, shape } from './rules';
+import { number, oneOf, shape, text } from './rules';
 
 /** Shapes that several records share. */
 
@@ -44,3 +44,12 @@ export const pressFields = {
   steam: yup.boolean().required(),
   cover: oneOf([...COVERS, 'shoe'] as const).required(),
 };
+
+/** Version of a record that a change was made to. */
+export const version = number({ min: 1, integer: true });
+/** Name of a thing: something is written. */
+export const name = text(120, 1).required();
+export const note = text(4000).default('');
+
+/** What is ticked: its words, in a batch after the name of its job. */
+export const checkName = text(500);

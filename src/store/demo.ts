@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { bundleSchema } from '../schemas/records';
+import { bundleSchema } from '../schemas/bundle';
 import { validate } from '../schemas/validate';
 import { projectRoot } from './project-root';
 import { importBundle, upgradeBundle, type ImportCount } from './bundle';

@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { NOTHING_NEW } from '../files/counts';
 import { exportBundle, importBundle, type Bundle } from '../../src/store/bundle';
-import { bundleSchema } from '../../src/schemas/records';
+import { bundleSchema } from '../../src/schemas/bundle';
 import { validate } from '../../src/schemas/validate';
 import { cloths } from '../../src/store/cloths';
 import { cutTables, type CutTableFields } from '../../src/store/cut-tables';

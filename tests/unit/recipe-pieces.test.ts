@@ -4,7 +4,7 @@ import { DEFAULT_LAYER_OUTLINE, layerOutline, openPiece, placeCut } from '../../
 import { RECIPES, recipeOf, type RecipePiece } from '../../src/core/recipes';
 import { LIBRARY_LAYERS } from '../../src/core/library';
 import { perimeter, type Outline } from '../../src/core/shape';
-import { piecesSchema } from '../../src/schemas/records';
+import { piecesSchema } from '../../src/schemas/projects';
 import { keyOf, kindOf, tryRecipe, valuesOf } from '../../src/views/project/recipe-form';
 import { recipePieces } from '../../src/views/project/recipe-pieces';
 import { isOfLayer } from '../../src/views/project/worked';

@@ -3,7 +3,8 @@ import { InputError, shown } from '../../core/input-error';
 import { COVERS, ENDS, FAMILIES, FORMS, GLUES, WASHES } from '../../core/layers';
 import { parseArealDensity, parseLength } from '../../core/units';
 import type { InferType } from 'yup';
-import type { clothSchema, layerSchema } from '../../schemas/records';
+import type { clothSchema } from '../../schemas/cloths';
+import type { layerSchema } from '../../schemas/layers';
 import { columnsFor, numberColumn, textColumn, wordColumn, wordsColumn, yesColumn, type ColumnOf } from './column';
 
 const weightOf = (field: string) => (text: string) => parseArealDensity(text, 'metric', field);

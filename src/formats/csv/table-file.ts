@@ -1,6 +1,7 @@
 import Papa from 'papaparse';
 import { InputError } from '../../core/input-error';
-import { clothSchema, layerSchema } from '../../schemas/records';
+import { clothSchema } from '../../schemas/cloths';
+import { layerSchema } from '../../schemas/layers';
 import { validate } from '../../schemas/validate';
 import type { CsvColumn } from './column';
 import { CLOTH_COLUMNS, LAYER_COLUMNS } from './columns';

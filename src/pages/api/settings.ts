@@ -1,4 +1,4 @@
-import { settingsSchema } from '../../schemas/records';
+import { settingsSchema } from '../../schemas/settings';
 import { number, shape } from '../../schemas/rules';
 import { endpoint, jsonEndpoint } from '../../server/endpoint';
 import { database } from '../../server/database';

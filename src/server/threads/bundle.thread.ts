@@ -1,6 +1,6 @@
 import { rmSync } from 'node:fs';
 import { threadId } from 'node:worker_threads';
-import { bundleSchema } from '../../schemas/records';
+import { bundleSchema } from '../../schemas/bundle';
 import { validate } from '../../schemas/validate';
 import { InputError } from '../../core/input-error';
 import { connect, type Db } from '../../store/database';

@@ -3,7 +3,7 @@ import { requireHoop, type Hoop } from '../../core/hoop';
 import { InputError, within } from '../../core/input-error';
 import { applyLayerTest, applyTest, type LayerTestId, type Readings, type TestId } from '../../core/measure';
 import { mappedMotif, readMotif } from '../../formats/stitches';
-import type { bundleSchema } from '../../schemas/records';
+import type { bundleSchema } from '../../schemas/bundle';
 import { cloths, type ClothFields } from '../cloths';
 import { cuts, type CutFields } from '../cuts';
 import { cutTables, tablesOfProject, type CutTableFields } from '../cut-tables';

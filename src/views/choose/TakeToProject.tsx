@@ -7,7 +7,7 @@ import type { Schools } from '../../core/schools';
 import { call } from '../../ui/api';
 import Field from '../../ui/form/Field';
 import { InputError } from '../../core/input-error';
-import { pieceSchemaNew } from '../../schemas/records';
+import { pieceSchemaNew } from '../../schemas/projects';
 import { flatErrors } from '../../ui/form/flat-errors';
 import FormErrors from '../../ui/form/FormErrors';
 import { useKeptForm } from '../../ui/form/use-kept-form';

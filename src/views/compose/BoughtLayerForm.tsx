@@ -1,6 +1,6 @@
 import { InputError } from '../../core/input-error';
 import { useWrite } from '../../ui/query';
-import { boughtLayerSchema } from '../../schemas/records';
+import { boughtLayerSchema } from '../../schemas/layers';
 import FormErrors from '../../ui/form/FormErrors';
 import { plainOptions, SelectInput, TextInput } from '../../ui/form/form-fields';
 import { useKeptForm } from '../../ui/form/use-kept-form';

@@ -5,7 +5,7 @@ import { formatArealDensity, lengthForField, parseArealDensity, parseLength, par
 import { CheckInput, plainOptions, SelectInput, TextInput } from '../../ui/form/form-fields';
 import type { AllOf } from '../../ui/form/typed-resolver';
 import { useKeptForm } from '../../ui/form/use-kept-form';
-import { clothSchema } from '../../schemas/records';
+import { clothSchema } from '../../schemas/cloths';
 import { useUnits } from '../../ui/units-context';
 import type { Cloth } from '../../store/cloths';
 import { readNumber, readOptional } from '../../ui/form/reading';

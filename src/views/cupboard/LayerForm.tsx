@@ -22,7 +22,7 @@ import { formatArealDensity, lengthForField, parseArealDensity, parseLengthBesid
 import { CheckInput, plainOptions, SelectInput, TextInput } from '../../ui/form/form-fields';
 import type { AllOf } from '../../ui/form/typed-resolver';
 import { useKeptForm } from '../../ui/form/use-kept-form';
-import { layerSchema } from '../../schemas/records';
+import { layerSchema } from '../../schemas/layers';
 import { useUnits } from '../../ui/units-context';
 import type { Layer } from '../../store/layers';
 import { readNumber, readOptional } from '../../ui/form/reading';

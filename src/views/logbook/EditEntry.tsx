@@ -1,4 +1,4 @@
-import { logUpdateSchema } from '../../schemas/records';
+import { logUpdateSchema } from '../../schemas/log';
 import type { ListedEntry } from '../../store/lists';
 import Field from '../../ui/form/Field';
 import { SelectInput, TextInput } from '../../ui/form/form-fields';

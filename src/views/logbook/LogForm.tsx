@@ -15,7 +15,7 @@ import { useKeptForm } from '../../ui/form/use-kept-form';
 import FormErrors from '../../ui/form/FormErrors';
 import { SelectInput, TextInput } from '../../ui/form/form-fields';
 import { readNumber } from '../../ui/form/reading';
-import { logSchema } from '../../schemas/records';
+import { logSchema } from '../../schemas/log';
 import { useUnits } from '../../ui/units-context';
 import type { LogEntry } from '../../store/log';
 

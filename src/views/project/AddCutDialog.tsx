@@ -7,7 +7,7 @@ import FormErrors from '../../ui/form/FormErrors';
 import { CheckInput, SelectInput, TextInput } from '../../ui/form/form-fields';
 import { readNumber } from '../../ui/form/reading';
 import { useKeptForm } from '../../ui/form/use-kept-form';
-import { cutSchemaNew } from '../../schemas/records';
+import { cutSchemaNew } from '../../schemas/projects';
 import type { Cloth } from '../../store/cloths';
 import type { Cut } from '../../store/cuts';
 import type { Piece } from '../../store/pieces';

@@ -1,6 +1,6 @@
 import { ChevronDown, Plus, X } from 'lucide-react';
 import { InputError } from '../../core/input-error';
-import { notionSchema } from '../../schemas/records';
+import { notionSchema } from '../../schemas/projects';
 import { TextInput } from '../../ui/form/form-fields';
 import { readNumber } from '../../ui/form/reading';
 import { useKeptForm } from '../../ui/form/use-kept-form';

@@ -28,7 +28,7 @@ import type { Cut } from '../../store/cuts';
 import type { Piece } from '../../store/pieces';
 import RestoredDraft from '../../ui/form/RestoredDraft';
 import { InputError } from '../../core/input-error';
-import { pieceSchemaNew } from '../../schemas/records';
+import { pieceSchemaNew } from '../../schemas/projects';
 import { flatErrors } from '../../ui/form/flat-errors';
 import FormErrors from '../../ui/form/FormErrors';
 import { useKeptForm } from '../../ui/form/use-kept-form';

@@ -1,6 +1,6 @@
 import { useEffect } from 'react';
 import { CARES, CARE_WORDS } from '../../core/choose';
-import { projectSchema } from '../../schemas/records';
+import { projectSchema } from '../../schemas/projects';
 import type { Project } from '../../store/projects';
 import FormErrors from '../../ui/form/FormErrors';
 import { SelectInput, TextInput } from '../../ui/form/form-fields';

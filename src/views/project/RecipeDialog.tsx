@@ -1,7 +1,7 @@
 import { useEffect, useRef } from 'react';
 import type { Care } from '../../core/choose';
 import { RECIPES, recipeOf, type RecipeField } from '../../core/recipes';
-import { piecesSchema } from '../../schemas/records';
+import { piecesSchema } from '../../schemas/projects';
 import type { Cloth } from '../../store/cloths';
 import { call } from '../../ui/api';
 import { CheckField, SelectField, TextField } from '../../ui/form/form-fields';

@@ -6,7 +6,7 @@ import { Plus } from 'lucide-react';
 import { useState } from 'react';
 import { InputError } from '../../core/input-error';
 import { useWrite } from '../../ui/query';
-import { projectSchema } from '../../schemas/records';
+import { projectSchema } from '../../schemas/projects';
 import { useKeptForm } from '../../ui/form/use-kept-form';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { useRemoval } from '../../ui/use-removal';

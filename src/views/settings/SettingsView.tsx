@@ -7,7 +7,7 @@ import RestoredDraft from '../../ui/form/RestoredDraft';
 import { readNumber } from '../../ui/form/reading';
 import FormErrors from '../../ui/form/FormErrors';
 import { useKeptForm } from '../../ui/form/use-kept-form';
-import { settingsSchema } from '../../schemas/records';
+import { settingsSchema } from '../../schemas/settings';
 import LengthField from '../../ui/LengthField';
 import SchoolSelects from '../../ui/SchoolSelects';
 import type { Conflict } from '../../ui/saving/saver';

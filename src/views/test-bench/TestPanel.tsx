@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import { testReadingsSchema } from '../../schemas/records';
+import { testReadingsSchema } from '../../schemas/cloths';
 import FormErrors from '../../ui/form/FormErrors';
 import { useKeptForm } from '../../ui/form/use-kept-form';
 import { useWrite } from '../../ui/query';

@@ -1,4 +1,4 @@
-import { batchSchema } from '../../../schemas/records';
+import { batchSchema } from '../../../schemas/bench';
 import { database } from '../../../server/database';
 import { endpoint, jsonEndpoint } from '../../../server/endpoint';
 import { startBatch } from '../../../server/start-bench';

@@ -1,4 +1,4 @@
-import { clothSchema } from '../../../schemas/records';
+import { clothSchema } from '../../../schemas/cloths';
 import { endpoint, jsonEndpoint } from '../../../server/endpoint';
 import { cloths, type ClothFields } from '../../../store/cloths';
 import { clothPage, PAGE_SIZES } from '../../../store/lists';

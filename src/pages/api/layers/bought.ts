@@ -1,5 +1,5 @@
 import { layerFromLittle, type BoughtLayer } from '../../../core/library';
-import { boughtLayerSchema } from '../../../schemas/records';
+import { boughtLayerSchema } from '../../../schemas/layers';
 import { database } from '../../../server/database';
 import { jsonEndpoint } from '../../../server/endpoint';
 import { layers } from '../../../store/layers';

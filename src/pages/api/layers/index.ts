@@ -1,4 +1,4 @@
-import { layerSchema } from '../../../schemas/records';
+import { layerSchema } from '../../../schemas/layers';
 import { endpoint, jsonEndpoint } from '../../../server/endpoint';
 import { layerPage, layersOf, PAGE_SIZES } from '../../../store/lists';
 import { pageAsked } from '../../../store/page';

@@ -1,4 +1,4 @@
-import { logSchema } from '../../../schemas/records';
+import { logSchema } from '../../../schemas/log';
 import { endpoint, jsonEndpoint } from '../../../server/endpoint';
 import { database } from '../../../server/database';
 import { logPage, PAGE_SIZES } from '../../../store/lists';

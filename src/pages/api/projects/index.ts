@@ -1,4 +1,4 @@
-import { projectSchema } from '../../../schemas/records';
+import { projectSchema } from '../../../schemas/projects';
 import { endpoint, jsonEndpoint } from '../../../server/endpoint';
 import { database } from '../../../server/database';
 import { PAGE_SIZES, projectPage } from '../../../store/lists';

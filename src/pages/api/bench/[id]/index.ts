@@ -1,5 +1,5 @@
 import type { APIRoute } from 'astro';
-import { benchUpdateSchema } from '../../../../schemas/records';
+import { benchUpdateSchema } from '../../../../schemas/bench';
 import { database } from '../../../../server/database';
 import { learnTimes } from '../../../../server/own-times';
 import { recordEndpoints } from '../../../../server/record-endpoints';

@@ -1,5 +1,5 @@
 import { overwritten, type TestId } from '../../../../core/measure';
-import { clothUpdateSchema } from '../../../../schemas/records';
+import { clothUpdateSchema } from '../../../../schemas/cloths';
 import { recordEndpoints, withoutVersion } from '../../../../server/record-endpoints';
 import { cloths, type ClothFields } from '../../../../store/cloths';
 

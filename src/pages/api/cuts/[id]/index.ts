@@ -1,4 +1,4 @@
-import { cutUpdateSchema } from '../../../../schemas/records';
+import { cutUpdateSchema } from '../../../../schemas/projects';
 import { database } from '../../../../server/database';
 import { recordEndpoints, withoutVersion } from '../../../../server/record-endpoints';
 import { cuts, type CutFields } from '../../../../store/cuts';

@@ -1,4 +1,4 @@
-import { jobSchemaNew } from '../../../../schemas/records';
+import { jobSchemaNew } from '../../../../schemas/projects';
 import { addJob } from '../../../../server/add-pieces';
 import { database } from '../../../../server/database';
 import { jsonEndpoint } from '../../../../server/endpoint';

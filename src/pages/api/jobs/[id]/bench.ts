@@ -1,4 +1,4 @@
-import { benchToolSchema } from '../../../../schemas/records';
+import { benchToolSchema } from '../../../../schemas/bench';
 import { validate } from '../../../../schemas/validate';
 import { database } from '../../../../server/database';
 import { endpoint } from '../../../../server/endpoint';

@@ -1,4 +1,4 @@
-import { jobUpdateSchema } from '../../../../schemas/records';
+import { jobUpdateSchema } from '../../../../schemas/projects';
 import { database } from '../../../../server/database';
 import { withFoundSetting } from '../../../../server/found-setting';
 import { recordEndpoints, withoutVersion } from '../../../../server/record-endpoints';

@@ -1,5 +1,5 @@
 import { overwrittenLayerTests, type LayerTestId } from '../../../../core/measure';
-import { layerUpdateSchema } from '../../../../schemas/records';
+import { layerUpdateSchema } from '../../../../schemas/layers';
 import { recordEndpoints, withoutVersion } from '../../../../server/record-endpoints';
 import { layers } from '../../../../store/layers';
 import { withEstimates, type LayerBody } from '../../../../store/rules/layer';

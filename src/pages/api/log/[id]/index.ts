@@ -1,4 +1,4 @@
-import { logUpdateSchema } from '../../../../schemas/records';
+import { logUpdateSchema } from '../../../../schemas/log';
 import { recordEndpoints, withoutVersion } from '../../../../server/record-endpoints';
 import { database } from '../../../../server/database';
 import { logEntries } from '../../../../store/log';

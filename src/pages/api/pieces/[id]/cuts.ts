@@ -1,4 +1,4 @@
-import { cutSchemaNew } from '../../../../schemas/records';
+import { cutSchemaNew } from '../../../../schemas/projects';
 import { addCut, type NewCut } from '../../../../server/add-pieces';
 import { database } from '../../../../server/database';
 import { jsonEndpoint } from '../../../../server/endpoint';

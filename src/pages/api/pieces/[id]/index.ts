@@ -1,4 +1,4 @@
-import { pieceUpdateSchema } from '../../../../schemas/records';
+import { pieceUpdateSchema } from '../../../../schemas/projects';
 import { database } from '../../../../server/database';
 import { recordEndpoints, withoutVersion } from '../../../../server/record-endpoints';
 import { pieces, type PieceFields } from '../../../../store/pieces';

@@ -1,4 +1,4 @@
-import { projectUpdateSchema } from '../../../../schemas/records';
+import { projectUpdateSchema } from '../../../../schemas/projects';
 import { recordEndpoints, withoutVersion } from '../../../../server/record-endpoints';
 import { projects } from '../../../../store/projects';
 

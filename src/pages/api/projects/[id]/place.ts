@@ -1,4 +1,4 @@
-import { projectPlaceSchema } from '../../../../schemas/records';
+import { projectPlaceSchema } from '../../../../schemas/projects';
 import { jsonEndpoint } from '../../../../server/endpoint';
 import { database } from '../../../../server/database';
 import { moveProject } from '../../../../store/projects';

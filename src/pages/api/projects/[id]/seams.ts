@@ -1,4 +1,4 @@
-import { seamSchema } from '../../../../schemas/records';
+import { seamSchema } from '../../../../schemas/projects';
 import { database } from '../../../../server/database';
 import { endpoint, jsonEndpoint } from '../../../../server/endpoint';
 import { judgedSeams } from '../../../../server/seam-work';

@@ -1,4 +1,4 @@
-import { seamUpdateSchema } from '../../../../schemas/records';
+import { seamUpdateSchema } from '../../../../schemas/projects';
 import { database } from '../../../../server/database';
 import { recordEndpoints, withoutVersion } from '../../../../server/record-endpoints';
 import { requireSeam } from '../../../../store/rules/seam';

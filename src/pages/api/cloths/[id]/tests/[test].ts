@@ -1,5 +1,5 @@
 import { applyTest, TEST_IDS, type Readings, type TestId } from '../../../../../core/measure';
-import { clothTestSchema } from '../../../../../schemas/records';
+import { clothTestSchema } from '../../../../../schemas/cloths';
 import { jsonEndpoint } from '../../../../../server/endpoint';
 import { cloths } from '../../../../../store/cloths';
 import { database } from '../../../../../server/database';

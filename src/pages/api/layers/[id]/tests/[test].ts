@@ -1,5 +1,5 @@
 import { applyLayerTest, LAYER_TEST_IDS, type LayerTestId, type Readings } from '../../../../../core/measure';
-import { clothTestSchema } from '../../../../../schemas/records';
+import { clothTestSchema } from '../../../../../schemas/cloths';
 import { database } from '../../../../../server/database';
 import { jsonEndpoint } from '../../../../../server/endpoint';
 import { NotFoundError } from '../../../../../store/errors';

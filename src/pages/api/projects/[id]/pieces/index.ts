@@ -1,4 +1,4 @@
-import { pieceSchemaNew } from '../../../../../schemas/records';
+import { pieceSchemaNew } from '../../../../../schemas/projects';
 import { addPieces, type NewPiece } from '../../../../../server/add-pieces';
 import { database } from '../../../../../server/database';
 import { endpoint, jsonEndpoint } from '../../../../../server/endpoint';

@@ -1,4 +1,4 @@
-import { piecesSchema } from '../../../../../schemas/records';
+import { piecesSchema } from '../../../../../schemas/projects';
 import { addPieces, type NewPiece } from '../../../../../server/add-pieces';
 import { database } from '../../../../../server/database';
 import { jsonEndpoint } from '../../../../../server/endpoint';
