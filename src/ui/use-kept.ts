@@ -1,5 +1,5 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { Saver, type SavingState, type Versioned } from './saving/saver';
+import { Saver, type SavingState, type Versioned, type SettledBy } from './saving/saver';
 import { useLeaving } from './saving/use-leaving';
 
 /**
@@ -71,6 +71,6 @@ export function useKept<T extends Versioned>(
     error: elsewhere ?? error?.message,
     setError,
     conflict,
-    settle: useCallback((by: 'theirs' | 'mine' | 'later') => own.settle(by), [own]),
+    settle: useCallback((by: SettledBy) => own.settle(by), [own]),
   };
 }

@@ -1,5 +1,5 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { Saver, type SaverOptions, type SavingState, type Versioned } from './saving/saver';
+import { Saver, type SaverOptions, type SavingState, type Versioned, type SettledBy } from './saving/saver';
 import { useLeaving } from './saving/use-leaving';
 
 /** A record that is changed in place: what is changed shows at once and is saved by itself; see {@link Saver}. */
@@ -20,6 +20,6 @@ export function useSaver<T extends Versioned>(start: T, { base, toBody }: Pick<S
     /** Gives up what could not be saved. */
     drop: useCallback(() => own.drop(), [own]),
     ...{ conflict, error, away, saving, unsaved },
-    settle: useCallback((by: 'theirs' | 'mine' | 'later') => own.settle(by), [own]),
+    settle: useCallback((by: SettledBy) => own.settle(by), [own]),
   };
 }

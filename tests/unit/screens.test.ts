@@ -80,6 +80,10 @@ describe('answers in words', () => {
 
   it.each([
     [97, 'very good'],
+    // Shown as 92 and as 82: the word is that of the figure beside it.
+    [91.6, 'very good'],
+    [91.4, 'good'],
+    [81.5, 'good'],
     [85, 'good'],
     [72, 'fair'],
     [40, 'a compromise'],

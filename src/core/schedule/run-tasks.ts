@@ -161,5 +161,5 @@ function titleOf(titles: readonly string[]): string {
     return from === to ? `piece ${from} of ${of}` : `pieces ${from} to ${to} of ${of}`;
   }
   if (titles.length < 3) return titles.map(lower).join(', then ');
-  return `${lower(titles[0]!)}, and on to: ${lower(titles.at(-1)!)}`;
+  return `${lower(titles[0]!)}, then ${titles.length - 2 === 1 ? 'one more' : `${titles.length - 2} more`}, up to “${lower(titles.at(-1)!)}”`;
 }

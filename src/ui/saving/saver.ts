@@ -7,6 +7,9 @@ export interface Versioned {
   version: number;
 }
 
+/** Which of two versions stays; later leaves the question open. */
+export type SettledBy = 'theirs' | 'mine' | 'later';
+
 /** Two versions of one record: what this page wanted to save, and what was saved meanwhile. */
 export interface Conflict<T> {
   mine: T;
@@ -101,7 +104,7 @@ export class Saver<T extends Versioned> {
   }
 
   /** Settles a conflict: by the other's record, or by writing over it; later leaves the change where it is. */
-  settle(by: 'theirs' | 'mine' | 'later'): void {
+  settle(by: SettledBy): void {
     const { conflict } = this.now;
     if (!conflict) return;
     this.tell({ conflict: undefined });

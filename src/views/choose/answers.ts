@@ -105,7 +105,9 @@ export function piecesWords(choice: Choice, stitched: boolean, size: (width: num
 }
 
 /** Score in words, so that nobody has to guess what 84 means. */
-export function verdict(score: number): string {
+export function verdict(exact: number): string {
+  // By the figure that stands beside it: one number has one word.
+  const score = Math.round(exact);
   if (score >= 92) return 'very good';
   if (score >= 82) return 'good';
   if (score >= 70) return 'fair';

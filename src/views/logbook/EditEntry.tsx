@@ -7,6 +7,7 @@ import { useKeptForm } from '../../ui/form/use-kept-form';
 import { readOverhang } from '../../ui/typed-figures';
 import { lengthForField } from '../../core/units';
 import { useUnits } from '../../ui/units-context';
+import HeldChecks from './HeldChecks';
 import { OUTCOMES } from './outcomes';
 
 interface Props {
@@ -57,19 +58,7 @@ export default function EditEntry({ entry, onSaved, onClose }: Props) {
         <SelectInput label="How did it come out?" {...field('outcome')} options={OUTCOMES} />
         <TextInput label="Overhang, if you took it" {...field('overhang')} hint="On the 41.5° jig." />
       </div>
-      {all.length > 0 && (
-        <fieldset>
-          <legend className="mb-1 font-semibold">What is right</legend>
-          <div className="grid gap-x-6 sm:grid-cols-2">
-            {all.map((check) => (
-              <label key={check} className="flex min-h-[44px] cursor-pointer items-center gap-2">
-                <input type="checkbox" className="checkbox checkbox-primary" value={check} {...form.register('held')} />
-                {check}
-              </label>
-            ))}
-          </div>
-        </fieldset>
-      )}
+      {all.length > 0 && <HeldChecks checks={all} register={form.register('held')} />}
       <Field label="Note to yourself" id="entry-note" error={of.error('note')}>
         <textarea id="entry-note" className="textarea min-h-[44px]" rows={3} maxLength={4000} {...form.register('note')} />
       </Field>

@@ -3,6 +3,7 @@ import { COVERS, type Cover, type Predicted } from '../../core/layers';
 import type { GrainCut, OpenPiece } from '../../core/pieces';
 import { checkLengths, judgeShape } from '../../core/press';
 import { formatLength, parseLengthBeside, type LengthSystem } from '../../core/units';
+import HeldChecks from './HeldChecks';
 import { OUTCOMES } from './outcomes';
 import ShapeCheck from './ShapeCheck';
 import { useWrite } from '../../ui/query';
@@ -137,17 +138,7 @@ export default function LogForm({ start, checks, ticked, piece, grain, cutId, on
           ))}
         </div>
       </fieldset>
-      <fieldset>
-        <legend className="mb-1 font-semibold">What is right</legend>
-        <div className="grid gap-x-6 sm:grid-cols-2">
-          {checks.map((check) => (
-            <label key={check} className="flex min-h-[44px] cursor-pointer items-center gap-2">
-              <input type="checkbox" className="checkbox checkbox-primary" value={check} {...form.register('held')} />
-              {check}
-            </label>
-          ))}
-        </div>
-      </fieldset>
+      <HeldChecks checks={checks} register={form.register('held')} />
       {start.settings.seconds > 0 && (
         <div className="grid gap-4 sm:grid-cols-3">
           <SelectInput

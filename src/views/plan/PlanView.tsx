@@ -17,6 +17,12 @@ interface Given {
   undo: object[];
 }
 
+/** Whether it could be done with fewer materials; with one that is not asked. */
+function fewerWords({ exact, materials }: { exact: boolean; materials: readonly unknown[] }): string {
+  if (materials.length < 2) return '';
+  return exact ? 'Fewer would leave a job badly served.' : 'The best that was found in time; fewer may be possible.';
+}
+
 interface Props {
   project: { id: string; name: string };
   start: ProjectPlan;
@@ -107,7 +113,7 @@ export default function PlanView({ project, start, units }: Props) {
               ? 'It is in the cupboard.'
               : 'All of them are in the cupboard.'
             : `${counted(bought, 'material')} to buy${bought < plan.materials.length ? ', the rest is in the cupboard' : ''}.`}{' '}
-          {plan.exact ? 'Fewer would leave a job badly served.' : 'The best that was found in time; fewer may be possible.'}
+          {fewerWords(plan)}
           {plan.waiting.length > 0 && ` Without a cloth and not planned: ${plan.waiting.join(', ')}.`}
         </p>
       )}

@@ -2,7 +2,6 @@ import { useEffect, useRef } from 'react';
 import { DUTIES, DUTY_WORDS } from '../../core/workpiece';
 import { useWrite } from '../../ui/query';
 import { call } from '../../ui/api';
-import Field from '../../ui/form/Field';
 import FormErrors from '../../ui/form/FormErrors';
 import { CheckInput, SelectInput, TextInput } from '../../ui/form/form-fields';
 import { readNumber } from '../../ui/form/reading';
@@ -11,7 +10,7 @@ import { cutSchemaNew } from '../../schemas/projects';
 import type { Cloth } from '../../store/cloths';
 import type { Cut } from '../../store/cuts';
 import type { Piece } from '../../store/pieces';
-import ClothSelect from './ClothSelect';
+import { ClothField } from './ClothSelect';
 import type { Rows } from './worked';
 
 interface Props {
@@ -61,15 +60,14 @@ export default function AddCutDialog({ piece, cuts, cloths, onAdded, onClose }: 
         >
           <div className="grid gap-4 sm:grid-cols-2">
             <SelectInput label="As" {...field('duty')} options={DUTIES.map((each) => [each, DUTY_WORDS[each]] as const)} />
-            <Field label="Cut from" id="cut-cloth" error={of.error('clothId')}>
-              <ClothSelect
-                id="cut-cloth"
-                value={form.watch('clothId')}
-                cloths={cloths}
-                none="not said yet"
-                onChange={(id) => form.setValue('clothId', id)}
-              />
-            </Field>
+            <ClothField
+              label="Cut from"
+              id="cut-cloth"
+              error={of.error('clothId')}
+              value={form.watch('clothId')}
+              cloths={cloths}
+              onChange={(id) => form.setValue('clothId', id)}
+            />
             <TextInput label="How many" inputMode="numeric" {...field('count')} />
             <div className="self-end">
               <CheckInput label="Half of them mirrored (left and right)" {...field('pairs')} />

@@ -1,5 +1,6 @@
 import { useMemo } from 'react';
 import Combobox from '../../ui/Combobox';
+import Field from '../../ui/form/Field';
 import type { Cloth } from '../../store/cloths';
 
 interface Props {
@@ -26,4 +27,13 @@ export default function ClothSelect({ id, value, cloths, none, onChange }: Props
     ];
   }, [cloths, value]);
   return <Combobox id={id} value={value} groups={groups} none={none} onChange={onChange} />;
+}
+
+/** The same with its label; a cloth need not be said yet. */
+export function ClothField({ label, error, ...select }: Omit<Props, 'none'> & { label: string; error?: string | undefined }) {
+  return (
+    <Field label={label} id={select.id} error={error}>
+      <ClothSelect {...select} none="not said yet" />
+    </Field>
+  );
 }

@@ -4,7 +4,7 @@ import { CARE_WORDS } from '../../core/choose';
 import { useWrite } from '../../ui/query';
 import { call, plainMessage } from '../../ui/api';
 import SavingWords from '../../ui/saving/SavingWords';
-import StaleDialog from '../../ui/StaleDialog';
+import StaleSaver from '../../ui/StaleSaver';
 import { counted } from '../../ui/text';
 import { useSaver } from '../../ui/use-saver';
 import type { Project } from '../../store/projects';
@@ -85,14 +85,7 @@ export default function ProjectHeading({ project: start, onChange }: Props) {
           {plainMessage(refused)}
         </p>
       )}
-      {own.conflict && (
-        <StaleDialog
-          conflict={own.conflict}
-          onTheirs={() => own.settle('theirs')}
-          onMine={() => own.settle('mine')}
-          onClose={() => own.settle('later')}
-        />
-      )}
+      <StaleSaver saver={own} />
     </header>
   );
 }

@@ -9,7 +9,7 @@ import { cutPieceOf } from '../../core/workpiece';
 import { call, type ApiError } from '../../ui/api';
 import CrossSection from '../../ui/CrossSection';
 import SavingWords from '../../ui/saving/SavingWords';
-import StaleDialog from '../../ui/StaleDialog';
+import StaleSaver from '../../ui/StaleSaver';
 import { counted, keepUnits } from '../../ui/text';
 import { UnitsProvider } from '../../ui/units-context';
 import type { Cut } from '../../store/cuts';
@@ -293,14 +293,7 @@ export default function ProjectView({ data, startWork, startStage }: Props) {
           />
         </Suspense>
       )}
-      {savers.conflict && (
-        <StaleDialog
-          conflict={savers.conflict}
-          onTheirs={() => savers.settle('theirs')}
-          onMine={() => savers.settle('mine')}
-          onClose={() => savers.settle('later')}
-        />
-      )}
+      <StaleSaver saver={savers} />
     </UnitsProvider>
   );
 }

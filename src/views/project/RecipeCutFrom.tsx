@@ -2,9 +2,8 @@ import { capital } from '../../core/letters';
 import type { Material } from '../../core/layers';
 import { DUTY_WORDS, OF_LAYERS, type Duty } from '../../core/workpiece';
 import type { Cloth } from '../../store/cloths';
-import Field from '../../ui/form/Field';
 import { SelectField } from '../../ui/form/form-fields';
-import ClothSelect from './ClothSelect';
+import { ClothField } from './ClothSelect';
 import { fromOf, type LayerChoice, type Typed } from './recipe-form';
 
 interface Props {
@@ -21,25 +20,21 @@ export default function RecipeCutFrom({ typed, duties, cloths, layers, onChange 
   const options = (list: Material[]) => list.map(({ id, name }) => [id, name] as const);
   return (
     <div className="space-y-3">
-      <Field label="Cut from" id="recipe-cloth">
-        <ClothSelect
-          id="recipe-cloth"
-          value={typed.clothId}
-          cloths={cloths}
-          none="not said yet"
-          onChange={(id) => onChange('clothId', id)}
-        />
-      </Field>
+      <ClothField
+        label="Cut from"
+        id="recipe-cloth"
+        value={typed.clothId}
+        cloths={cloths}
+        onChange={(id) => onChange('clothId', id)}
+      />
       {duties.has('lining') && (
-        <Field label="Lining from" id="recipe-lining">
-          <ClothSelect
-            id="recipe-lining"
-            value={typed.liningId}
-            cloths={cloths}
-            none="not said yet"
-            onChange={(id) => onChange('liningId', id)}
-          />
-        </Field>
+        <ClothField
+          label="Lining from"
+          id="recipe-lining"
+          value={typed.liningId}
+          cloths={cloths}
+          onChange={(id) => onChange('liningId', id)}
+        />
       )}
       {OF_LAYERS.filter((duty) => duties.has(duty)).map((duty) => (
         <SelectField

@@ -6,7 +6,7 @@ import { DUTY_WORDS } from '../../core/workpiece';
 import Field from '../../ui/form/Field';
 import { counted } from '../../ui/text';
 import type { Cloth } from '../../store/cloths';
-import ClothSelect from './ClothSelect';
+import { ClothField } from './ClothSelect';
 import { changesOf, type RowChange, type SeveralChange } from './several';
 import { tree, type Rows } from './worked';
 
@@ -75,15 +75,13 @@ export default function SeveralDialog({ rows, cloths, clothName, onChange, onClo
               </select>
             </Field>
             {values.kind === 'cloth' ? (
-              <Field label="Cut from" id="several-cloth">
-                <ClothSelect
-                  id="several-cloth"
-                  value={values.clothId}
-                  cloths={cloths}
-                  none="not said yet"
-                  onChange={(id) => setValue('clothId', id)}
-                />
-              </Field>
+              <ClothField
+                label="Cut from"
+                id="several-cloth"
+                value={values.clothId}
+                cloths={cloths}
+                onChange={(id) => setValue('clothId', id)}
+              />
             ) : values.kind === 'care' ? (
               <Field label="Care" id="several-care">
                 <select id="several-care" className="select" {...register('care')}>

@@ -1,6 +1,6 @@
 import { useCallback, useRef, useState } from 'react';
 import { edgeNames } from '../../core/shape';
-import { Saver, type Conflict, type SavingState } from '../../ui/saving/saver';
+import { Saver, type Conflict, type SavingState, type SettledBy } from '../../ui/saving/saver';
 import { useLeaving } from '../../ui/saving/use-leaving';
 import type { Cut } from '../../store/cuts';
 import type { Job } from '../../store/jobs';
@@ -111,7 +111,6 @@ export function useWorkSavers(onRow: (level: Level, row: Row) => void) {
     take: (level: Level, row: Row) => saverOf(level, row).take(row),
     conflict,
     away,
-    settle: (by: 'theirs' | 'mine' | 'later') =>
-      [...savers.current.values()].find(({ state }) => state.conflict !== undefined)?.settle(by),
+    settle: (by: SettledBy) => [...savers.current.values()].find(({ state }) => state.conflict !== undefined)?.settle(by),
   };
 }

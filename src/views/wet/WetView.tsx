@@ -4,7 +4,7 @@ import type { Air } from '../../core/liquid';
 import { plainMessage } from '../../ui/api';
 import { TextField } from '../../ui/form/form-fields';
 import SavingWords from '../../ui/saving/SavingWords';
-import StaleDialog from '../../ui/StaleDialog';
+import StaleSaver from '../../ui/StaleSaver';
 import { counted, keepUnits } from '../../ui/text';
 import { useSaver } from '../../ui/use-saver';
 import { UnitsProvider } from '../../ui/units-context';
@@ -94,14 +94,7 @@ function Wet({ jobs, cloths, settings: kept, drying, start }: Props) {
           {plainMessage(own.error)}
         </p>
       )}
-      {own.conflict && (
-        <StaleDialog
-          conflict={own.conflict}
-          onTheirs={() => own.settle('theirs')}
-          onMine={() => own.settle('mine')}
-          onClose={() => own.settle('later')}
-        />
-      )}
+      <StaleSaver saver={own} />
       <div className="mt-3 grid items-start gap-5 lg:grid-cols-[1fr_1.25fr]">
         <div className="space-y-5">
           <section className="sheet space-y-3 p-4" aria-label="What is made wet">
