@@ -9,7 +9,15 @@ const SECONDS = 30;
 /** Answers that are kept at once: one for each run that waits somewhere. */
 const MOST_KEPT = 40;
 
-const kept = new Map<string, { change: string; answer: Promise<unknown> }>();
+interface Kept {
+  change: string;
+  answer: Promise<unknown>;
+  working: boolean;
+  /** The answer after this one, for all who ask while it is worked out and something has been written since. */
+  after?: Promise<unknown>;
+}
+
+const kept = new Map<string, Kept>();
 
 /** What has been written so far, by this connection and by others: as long as it stays the same, so does every answer. */
 function changeOf(db: Db): string {
@@ -21,13 +29,21 @@ function changeOf(db: Db): string {
 function answered<T>(db: Db, asked: object): Promise<T> {
   const key = JSON.stringify(asked);
   const change = changeOf(db);
+  const again = () => answered<T>(db, asked);
   const found = kept.get(key);
   if (found?.change === change) return found.answer as Promise<T>;
+  // However often somebody writes, a question is worked out once at a time.
+  if (found?.working) return (found.after ??= found.answer.then(again, again)) as Promise<T>;
   // Nobody's going away ends what others wait for too.
   const { signal } = new AbortController();
   const answer = inThread<T>('day', { path: databasePath(), ...asked }, { signal, seconds: SECONDS });
-  kept.set(key, { change, answer });
-  answer.catch(() => kept.delete(key));
+  const own: Kept = { change, answer, working: true };
+  kept.set(key, own);
+  const over = () => (own.working = false);
+  answer.then(over, () => {
+    over();
+    if (kept.get(key) === own) kept.delete(key);
+  });
   if (kept.size > MOST_KEPT) kept.delete(kept.keys().next().value!);
   return answer;
 }

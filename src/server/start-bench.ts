@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto';
 import { questionFor, sizeOfPiece, stepsFor } from '../core/choose';
 import { fabricOf } from '../core/cloth';
 import { InputError, within } from '../core/input-error';
@@ -80,6 +81,7 @@ export function planBatch(db: Db, jobIds: readonly string[], tool: PressTool): {
   const plan: BenchPlan = {
     ...(planned.length === 1 ? one : many),
     ...{ outline: first.outline, plate: first.plate, steps },
+    prints: Object.fromEntries(planned.map(({ work }) => [work.id, printOf(work)])),
     ...(steps.some(({ until }) => until !== undefined) ? { dryingPace: pacesOf(db).drying.factor } : {}),
     ...(together.sheets.length > 0 ? { sheets: together.sheets } : {}),
     ...(planned.length === 1
@@ -161,7 +163,13 @@ function withStops<S extends Step>(step: S, { stopsOn }: Planned): S & Pick<Benc
   return { ...step, stops: stopsOn(step.layer, step.seconds) };
 }
 
-/** Jobs of a run, by name, whose layers were changed since it was planned. */
+/** What the steps of a job are made of, in short. */
+function printOf({ stack, count, shape, line, allowances, fold, marks }: Workpiece): string {
+  const made = [stack?.title, stack?.layers, count, shape, line, allowances, fold, marks];
+  return createHash('sha256').update(JSON.stringify(made)).digest('base64url').slice(0, 16);
+}
+
+/** Jobs of a run, by name, whose layers or pieces were changed since it was planned. */
 export function changedSince(db: Db, { jobId, scrapId, plan }: BenchRun): string[] {
   if (scrapId !== null) return [];
   const works = plan.works ?? [{ jobId, name: plan.pieceName, stackTitle: plan.stackTitle }];
@@ -173,15 +181,19 @@ export function changedSince(db: Db, { jobId, scrapId, plan }: BenchRun): string
   );
   return works.flatMap((work) => {
     const job = now.get(work.jobId);
-    return job && job.stack?.title !== work.stackTitle ? [work.name] : [];
+    const print = plan.prints?.[work.jobId];
+    // A run from before knows its stack by the title alone.
+    const same = print === undefined ? job?.stack?.title === work.stackTitle : !job || printOf(job) === print;
+    return job && !same ? [work.name] : [];
   });
 }
 
-/** Gives a run up and plans one for the same jobs as they are now. @throws {InputError} when a job has no layers any more */
+/** Gives a run up and plans one for the same jobs as they are now. @throws {InputError} when a job has no layers any more, and for a scrap */
 export function startAnew(db: Db, runId: string): BenchRun {
   return db
     .transaction(() => {
       const run = benchRuns.get(db, runId);
+      if (run.scrapId !== null) throw new InputError('run', 'tries a scrap, which stays as it was planned; begin another scrap');
       benchRuns.remove(db, run.id);
       const there = workpiecesByIds(db, jobsOfRun(run)).map(({ id }) => id);
       return startBatch(db, there, run.plan.sheets?.some(({ load }) => load) ? 'press' : 'iron');

@@ -32,9 +32,7 @@ export default function Notices() {
   useEffect(() => {
     void resendUnsaved().then((results) => results.forEach(tell));
     tellUndo();
-    void resendMoves().then((refused) =>
-      refused.forEach((why) => toast.error(`Something that was done before could not be kept. ${why}`, { duration: Infinity })),
-    );
+    return resendMoves((why) => toast.error(`Something that was done before could not be kept. ${why}`, { duration: Infinity }));
   }, []);
   useEffect(() => {
     const root = document.documentElement;

@@ -203,13 +203,27 @@ describe('stacks that were put together by hand', () => {
     expect(back.body.jobs[0].stack).toMatchObject({ title: 'My own', own: true });
   });
 
+  it.each([
+    ['reach of a layer', 'jobs', (job: Record<string, unknown>) => ({ ...job, stack: { ...(job['stack'] as object), layers: [{ ...(job['stack'] as { layers: object[] }).layers[0], extent: 'net' }] } })],
+    ['shape of the piece', 'pieces', (piece: Record<string, unknown>) => ({ ...piece, shape: rectangle(300, 55) })],
+  ] as const)('a run says so too when the %s was changed', async (_, path, change) => {
+    const work = await collarOf((await newProject('Changed')).id, (await newCloth('Changed linen')).id);
+    const { body: run } = await send('POST', `/api/jobs/${work.id}/bench`);
+    expect(await painted(`/bench/${run.id}`)).not.toContain('changed since this was begun');
+    const id = path === 'jobs' ? work.id : (work as unknown as { pieceId: string }).pieceId;
+    const { id: _i, projectId: _p, pieceId: _q, cutId: _k, createdAt: _c, updatedAt: _u, ...fields } = (await send('GET', `/api/${path}/${id}`)).body;
+    const put = await send('PUT', `/api/${path}/${id}`, change(fields));
+    expect([put.status, put.body.error]).toEqual([200, undefined]);
+    expect(await painted(`/bench/${run.id}`)).toContain('changed since this was begun');
+  }); // prettier-ignore
+
   it('a run whose job has other layers by now is planned anew', async () => {
     const cloth = await newCloth('Anew linen');
     const work = await collarOf((await newProject('Anew')).id, cloth.id);
     const { body: run } = await send('POST', `/api/jobs/${work.id}/bench`);
     const { id: _i, cutId: _k, createdAt: _c, updatedAt: _u, ...job } = (await send('GET', `/api/jobs/${work.id}`)).body;
     await send('PUT', `/api/jobs/${work.id}`, { ...job, stack: { ...job.stack, title: 'Another title' } });
-    expect(await painted(`/bench/${run.id}`)).toContain('the layers were changed since this was begun');
+    expect(await painted(`/bench/${run.id}`)).toContain('changed since this was begun');
     const { body: anew } = await send('POST', `/api/bench/${run.id}/anew`);
     expect(anew.plan.stackTitle).toBe('Another title');
     expect((await send('GET', `/api/bench/${run.id}`)).status).toBe(404);

@@ -43,6 +43,8 @@ export interface BenchPlan {
   steps: BenchStep[];
   /** The jobs of a batch; a run of one job has none. */
   works?: BenchWork[];
+  /** For each job what was planned for it (layers, outline, how many) in short, so that it is seen when that is no longer so. */
+  prints?: Record<string, string>;
   /** What several pieces lie on at once. */
   sheets?: BenchSheet[];
   /** How many times longer than computed cloth was taken to dry when the run was planned. */

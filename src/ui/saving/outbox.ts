@@ -22,6 +22,10 @@ function store(): Storage | undefined {
   }
 }
 
+/** When the last move was made, ms: no two are made in the same, so that their order is kept with them. */
+let last = 0;
+const nextInstant = (): string => new Date((last = Math.max(Date.now(), last + 1))).toISOString();
+
 /** Addresses stand escaped in the key, so that the name of the move behind the last slash is told from them. */
 const keyOf = (path: string, id: string) => `${PREFIX}${encodeURIComponent(path)}/${id}`;
 
@@ -58,6 +62,8 @@ interface OutboxOptions<M, R> {
   onState: (state: OutboxState<M>) => void;
   /** What the server keeps, after each answer. */
   onAnswer: (record: R) => void;
+  /** Told of each move that was refused for itself, in words. */
+  onRefused?: (why: string) => void;
 }
 
 /**
@@ -89,7 +95,7 @@ export class Outbox<M, R> {
 
   /** Takes a move; it is sent at once, after those before it. */
   add(move: M): void {
-    const sent: SentMove<M> = { id: crypto.randomUUID(), at: new Date().toISOString(), move };
+    const sent: SentMove<M> = { id: crypto.randomUUID(), at: nextInstant(), move };
     this.waiting = [...this.waiting, sent];
     this.refused = undefined;
     try {
@@ -130,12 +136,12 @@ export class Outbox<M, R> {
       this.away = !(problem instanceof ApiError) || status === 0 || status >= 500;
       if (this.away) {
         this.timer = setTimeout(() => void this.send(), ASK_AGAIN[Math.min(this.failures++, ASK_AGAIN.length - 1)]);
+      } else if (status === 404) {
+        // What they were made on is gone: that is told once, not for each of them.
+        this.refuse(message, this.waiting);
       } else {
         // What is refused for itself would only take down what comes with it.
-        if (this.single || this.waiting.length === 1) {
-          this.refused = message;
-          this.drop(this.waiting.slice(0, 1));
-        }
+        if (this.single || this.waiting.length === 1) this.refuse(message, this.waiting.slice(0, 1));
         this.single = this.waiting.length > 0;
         if (this.waiting.length > 0) this.timer = setTimeout(() => void this.send(), 0);
       }
@@ -143,6 +149,12 @@ export class Outbox<M, R> {
       this.sending = false;
       this.tell();
     }
+  }
+
+  private refuse(why: string, moves: readonly SentMove<M>[]): void {
+    this.refused = why;
+    this.options.onRefused?.(why);
+    this.drop(moves);
   }
 
   private drop(moves: readonly SentMove<M>[]): void {
@@ -156,18 +168,10 @@ export class Outbox<M, R> {
   }
 }
 
-/** Sends what earlier pages could not get confirmed; what the server still does not answer to stays kept. @returns what was refused, in words */
-export async function resendMoves(): Promise<string[]> {
-  const refused: string[] = [];
-  for (const [path, moves] of waitingMoves()) {
-    try {
-      await call('POST', path, { moves: moves.slice(0, AT_ONCE) });
-    } catch (problem) {
-      const { status, message } = problem as ApiError;
-      if (status === 0 || status >= 500) continue;
-      refused.push(message);
-    }
-    for (const { id } of moves.slice(0, AT_ONCE)) store()?.removeItem(keyOf(path, id));
-  }
-  return refused;
+/** Sends what earlier pages could not get confirmed, wherever that goes to, until the server has it. @param onRefused told of each move that it refuses */
+export function resendMoves(onRefused: (why: string) => void): () => void {
+  const nobody = () => {};
+  const boxes = [...waitingMoves().keys()].map((path) => new Outbox({ path, onState: nobody, onAnswer: nobody, onRefused }));
+  for (const box of boxes) box.open();
+  return () => boxes.forEach((box) => box.close());
 }

@@ -4,11 +4,11 @@ import { useWrite } from '../../ui/query';
 
 interface Props {
   runId: string;
-  /** Names of jobs whose layers were changed since the run was planned. */
+  /** Names of jobs whose layers or pieces were changed since the run was planned. */
   names: readonly string[];
 }
 
-/** Says that the run is of layers that its jobs do not have any more, and offers to plan it anew. */
+/** Says that the run is of something that its jobs are not any more, and offers to plan it anew. */
 export default function ChangedSince({ runId, names }: Props) {
   const [kept, setKept] = useState(false);
   const anew = useWrite(() => call<{ id: string }>('POST', `/api/bench/${runId}/anew`), {
@@ -18,7 +18,7 @@ export default function ChangedSince({ runId, names }: Props) {
   return (
     <div role="alert" className="mt-2 flex flex-wrap items-center gap-3 rounded-box border-2 border-accent p-2 text-lg">
       <p className="min-w-64 flex-1">
-        {names.join(', ')}: the layers were changed since this was begun. These steps are for the layers from before.
+        {names.join(', ')}: layers or piece were changed since this was begun. These steps are for what it was before.
         {anew.error && ` ${anew.error.message}`}
       </p>
       <button type="button" className="btn btn-accent" disabled={anew.isPending} onClick={() => anew.mutate(undefined)}>
