@@ -2,12 +2,14 @@ import { isAbsolute, join } from 'node:path';
 import { openDatabase, type Db } from '../store/database';
 import { loadDemo } from '../store/demo';
 import { projectRoot } from '../store/project-root';
+import { forgetOldMoves } from '../store/moves';
 import { seedLibrary } from '../store/seed';
 
 /** Opens a database file with the library in it. @throws {DatabaseError} */
 export function openSeeded(path: string): Db {
   const db = openDatabase(path);
   seedLibrary(db);
+  forgetOldMoves(db);
   return db;
 }
 
