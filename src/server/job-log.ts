@@ -1,11 +1,14 @@
 import { tickedFor, type Ticked } from '../core/bench';
 import { keptKey, type Predicted } from '../core/layers';
 import { openPiece, type GrainCut, type OpenPiece } from '../core/pieces';
+import { schoolsOf } from '../core/schools';
 import { usedSetting } from '../core/steps';
 import { jobsOfRun, lastRunOf, type BenchRun } from '../store/bench-runs';
+import { cloths } from '../store/cloths';
 import type { Db } from '../store/database';
 import { filedOfRun, type LogEntry } from '../store/log';
 import { knownLayers } from '../store/materials';
+import { readSettings } from '../store/settings';
 import type { Workpiece } from '../store/workpieces';
 import { foundFor } from './found-setting';
 
@@ -30,9 +33,13 @@ export function jobLog(db: Db, work: Workpiece): JobLog {
     // A piece that cannot be drawn is told where it is described; it is filed all the same.
   }
   const materials = knownLayers(db, stack?.layers ?? []).map(({ material }) => material);
-  const found = stack && clothId !== null ? foundFor(db, clothId, stack) : [];
+  const cloth = clothId === null ? undefined : cloths.find(db, clothId);
+  const settings = usedSetting(materials, {
+    ...{ fabric: cloth ?? { water: 'safe' }, schools: schoolsOf(readSettings(db).settings.schools, stack?.schools) },
+    found: stack && clothId !== null ? foundFor(db, clothId, stack) : [],
+  });
   return {
-    ...{ clothId, layerIds: (stack?.layers ?? []).map(keptKey), settings: usedSetting(materials, found) },
+    ...{ clothId, layerIds: (stack?.layers ?? []).map(keptKey), settings },
     ...{ predicted: stack?.predicted ?? NO_PREDICTION, grain: work.wish.cut, cutId: work.cutId },
     ...(piece ? { piece } : {}),
   };

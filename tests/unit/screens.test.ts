@@ -8,6 +8,8 @@ import type { BenchPlan, BenchState } from '../../src/core/bench';
 import { counted, keepUnits, readableDate } from '../../src/ui/text';
 import { act, actionFor, back, ringOut, secondsLeft, setAside } from '../../src/core/bench/moves';
 import { buyingFor, buyingOf, groupAnswers, keptStack, minutesWords, piecesWords, verdict } from '../../src/views/choose/answers';
+import type { Material } from '../../src/core/layers';
+import { DEFAULT_SCHOOLS } from '../../src/core/schools';
 import { usedSetting } from '../../src/core/steps';
 import { readTyped, writeReading } from '../../src/views/test-bench/ReadingField';
 
@@ -135,16 +137,16 @@ describe('answers in words', () => {
 
   it('the setting that was used: a scrap’s before the leaflet’s, a shoe counts as no cover', () => {
     const leaflet = { ironDots: 2, seconds: 10, steam: true, cover: 'cloth' as const, coolMinutes: 5 };
-    const web = { id: 'web', leaflet };
-    expect(usedSetting([web], [{ materialId: 'web', ironDots: 3, seconds: 7, steam: false, cover: 'shoe' }])).toEqual({
-      ironDots: 3,
-      seconds: 7,
-      steam: false,
-      cover: 'none',
-    });
+    const web = { id: 'web', leaflet } as Material;
+    const how = { fabric: { water: 'safe' as const }, schools: DEFAULT_SCHOOLS };
+    const found = (materialId: string) => [{ materialId, ironDots: 3, seconds: 7, steam: false, cover: 'shoe' }];
+    expect(usedSetting([web], { ...how, found: found('web') })).toEqual({ ironDots: 3, seconds: 7, steam: false, cover: 'none' });
     // What was found for another layer is not this one's.
-    expect(usedSetting([web], [{ materialId: 'fleece', ironDots: 3, seconds: 7, steam: false, cover: 'none' }]).seconds).toBe(10);
-    expect(usedSetting([], []).seconds).toBe(0);
+    expect(usedSetting([web], { ...how, found: found('fleece') }).seconds).toBe(10);
+    expect(usedSetting([], how).seconds).toBe(0);
+    // By a way of working it is filed as the bench pressed it.
+    const long = { ...how, schools: { ...DEFAULT_SCHOOLS, heat: 'long' as const } };
+    expect(usedSetting([web], long)).toMatchObject({ seconds: 18, steam: true, ironDots: 2 });
   });
 });
 

@@ -82,17 +82,17 @@ export function foundOf({ id }: Pick<Material, 'id'>, found: readonly FoundSetti
 const NOT_PRESSED: PressSetting = { ironDots: 0, seconds: 0, steam: false, cover: 'none' };
 
 /**
- * With what a stack is pressed, as it is filed: its first layer that is, as a scrap found it, else as its leaflet says. A shoe on the iron is no
- * cover of the cloth.
+ * With what a stack is pressed, as it is filed: its first layer that is, by the same setting as its steps. A shoe on the iron is no cover of the
+ * cloth.
  *
- * @example usedSetting([lightWoven], []).seconds // 12
+ * @example usedSetting([lightWoven], { fabric: poplin, schools: DEFAULT_SCHOOLS }).seconds // 12
  */
 export function usedSetting(
-  materials: readonly Pick<Material, 'id' | 'leaflet'>[],
-  found: readonly FoundSetting[],
+  materials: readonly Material[],
+  how: { fabric: Pick<Fabric, 'water'>; schools: Schools; found?: readonly FoundSetting[] },
 ): PressSetting & { cover: Cover } {
   const pressed = materials.find(({ leaflet }) => leaflet.seconds > 0);
-  const { ironDots, seconds, steam, cover } = (pressed && foundOf(pressed, found)) ?? pressed?.leaflet ?? NOT_PRESSED;
+  const { ironDots, seconds, steam, cover } = pressed ? settingFor(pressed, how) : NOT_PRESSED;
   return { ironDots, seconds, steam, cover: (cover === 'shoe' ? 'none' : cover) as Cover };
 }
 

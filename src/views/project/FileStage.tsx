@@ -6,6 +6,7 @@ import PredictedMeasured from '../../ui/PredictedMeasured';
 import { readableDate } from '../../ui/text';
 import type { Cloth } from '../../store/cloths';
 import LogForm from '../logbook/LogForm';
+import { schoolsOf, type Schools } from '../../core/schools';
 import { usedSetting, type FoundSetting } from '../../core/steps';
 import type { LastRun } from '../../server/job-log';
 import type { StageLayer } from './CutStage';
@@ -16,6 +17,8 @@ interface Props {
   cloth: Cloth | undefined;
   log: LogEntry[];
   layers: StageLayer[];
+  /** Ways of working of the person; a job may have its own. */
+  schools: Partial<Schools>;
   /** What scraps found for its layers on its cloth. */
   found: readonly FoundSetting[];
   /** The run at the bench that it was worked in last. */
@@ -28,7 +31,7 @@ interface Props {
 const OUTCOME_WORDS: Record<LogEntry['outcome'], string> = { good: 'came out well', fair: 'passable', poor: 'went wrong' };
 
 /** What has been filed about the job, and the form to file more. */
-export default function FileStage({ work, cloth, layers, found, log, lastRun, checks, onFiled }: Props) {
+export default function FileStage({ work, cloth, layers, schools, found, log, lastRun, checks, onFiled }: Props) {
   const opened = useMemo(() => openPiece(work), [work]);
   // A run is filed once; what is filed after it is another look.
   const run = lastRun && !lastRun.filed && !log.some(({ benchRunId }) => benchRunId === lastRun.id) ? lastRun : undefined;
@@ -73,7 +76,7 @@ export default function FileStage({ work, cloth, layers, found, log, lastRun, ch
               layerIds: work.stack.layers.map(keptKey),
               settings: usedSetting(
                 layers.flatMap(({ material }) => material ?? []),
-                found,
+                { fabric: cloth, schools: schoolsOf(schools, work.stack.schools), found },
               ),
               predicted: work.stack.predicted,
             }}

@@ -129,6 +129,7 @@ export default function Stages(props: Props) {
           work={work}
           cloth={cloth}
           layers={layers}
+          schools={settings.schools}
           found={foundFor(props.findings, work)}
           lastRun={data.lastRuns[work.id]}
           checks={workSteps(work, cloth, layers, settings, { order: data.orders[work.id], ...data.workplace }).flatMap(
