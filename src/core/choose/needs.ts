@@ -100,7 +100,8 @@ function needOf(question: Question, layer: ChosenLayer, layers = 1): LayerNeed {
     : material.rollWidth > 0
       ? onRoll(question, material, width, height, count)
       : { length: (width * height * count) / CLOTH_WIDTH };
-  return { materialId: material.id, cost: (taken.length / 1000) * material.pricePerMetre, ...taken };
+  const cost = (taken.length / 1000) * material.pricePerMetre;
+  return { materialId: material.id, cost, ...(material.origin === 'library' ? { typical: true as const } : {}), ...taken };
 }
 
 /** Working minutes for one layer. */
@@ -155,7 +156,13 @@ export function toBuyOf(question: Question, layers: readonly ChosenLayer[]): ToB
     if (material.form === 'liquid' || same[0] !== layer) return [];
     const { length } = needOf(question, layer, same.length);
     const squaring = isTape(material) ? 0 : SQUARING;
-    const { id: materialId, pricePerMetre } = material;
-    return [{ materialId, length: length / (1 - layerShrinkage(material)) + squaring, pricePerMetre }];
+    return [
+      {
+        materialId: material.id,
+        length: length / (1 - layerShrinkage(material)) + squaring,
+        pricePerMetre: material.origin === 'library' ? 0 : material.pricePerMetre,
+        ...(question.atHand.has(material.id) ? { atHand: true as const } : {}),
+      },
+    ];
   });
 }

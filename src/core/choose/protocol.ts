@@ -168,8 +168,10 @@ export interface LayerNeed {
   materialId: string;
   /** Length off the roll, mm; for a liquid the length of cloth that is treated. */
   length: number;
-  /** Minor units. */
+  /** Minor units; by the library's typical prices where nobody typed one. */
   cost: number;
+  /** The price is a typical one, to compare by and not to be told. */
+  typical?: true;
   /** Usable width of the roll, mm, where no way round does a piece fit on it: it has to be joined, or cut of something wider. */
   tooWide?: number;
 }
@@ -179,8 +181,10 @@ export interface ToBuy {
   materialId: string;
   /** With squaring and shrinking, mm; shops round it up. */
   length: number;
-  /** Minor units. */
+  /** Minor units; 0 when nobody typed a price. */
   pricePerMetre: number;
+  /** The person has some of it. */
+  atHand?: true;
 }
 
 /** What a stack takes for the pieces in question. */

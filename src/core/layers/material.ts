@@ -95,6 +95,8 @@ export interface Material {
   stiffening: number;
   /** Minor units for a metre of roll, or for a metre of cloth treated. */
   pricePerMetre: number;
+  /** Of the built-in library, whose prices are typical ones that nobody typed; a person's own when it is not said. */
+  origin?: 'library' | 'own';
   /** Figures that nobody measured: they follow the law of the family at this weight. */
   estimated?: readonly LawFigure[];
   /** In a stack: the way it is used there, and the name of the material that is used so. */

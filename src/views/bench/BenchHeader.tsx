@@ -20,8 +20,8 @@ export default function BenchHeader({ run, bench, projectId }: Props) {
   useEffect(() => setSpeaks(canSpeak()), []);
   return (
     <>
-      <header className="flex flex-wrap items-center gap-3">
-        <p className="min-w-0 flex-1 truncate text-lg">
+      <header className="flex flex-wrap items-center gap-1 sm:gap-3">
+        <p className="min-w-0 flex-1 truncate text-lg max-md:basis-full">
           <strong>{plan.pieceName}</strong> · step {state.step + 1} of {plan.steps.length}
         </p>
         {state.timers.map((timer) => {
@@ -43,14 +43,14 @@ export default function BenchHeader({ run, bench, projectId }: Props) {
           );
         })}
         {plan.steps.some(({ stops: all }) => (all?.length ?? 0) > 1) && (
-          <button type="button" className="btn btn-ghost" aria-pressed={flowing} onClick={toggleFlow}>
+          <button type="button" className="btn btn-ghost max-sm:px-2" aria-pressed={flowing} onClick={toggleFlow}>
             {flowing ? <FastForward size={20} aria-hidden="true" /> : <Pointer size={20} aria-hidden="true" />}
-            {flowing ? 'Stops go on' : 'A tap a stop'}
+            <span className="max-sm:sr-only">{flowing ? 'Stops go on' : 'A tap a stop'}</span>
           </button>
         )}
         <button
           type="button"
-          className="btn btn-ghost btn-icon"
+          className="btn btn-ghost btn-icon max-sm:px-2"
           aria-label={loud ? 'Sound off' : 'Sound on'}
           onClick={toggleSound}
         >
@@ -59,7 +59,7 @@ export default function BenchHeader({ run, bench, projectId }: Props) {
         {speaks && (
           <button
             type="button"
-            className="btn btn-ghost btn-icon"
+            className="btn btn-ghost btn-icon max-sm:px-2"
             aria-label={spoken ? 'Voice off' : 'Voice on: what comes is said aloud'}
             aria-pressed={spoken}
             onClick={toggleVoice}
@@ -67,10 +67,13 @@ export default function BenchHeader({ run, bench, projectId }: Props) {
             <Speech size={22} aria-hidden="true" />
           </button>
         )}
-        <button type="button" className="btn btn-ghost" onClick={goBack}>
+        <button type="button" className="btn btn-ghost max-sm:px-2" onClick={goBack}>
           <ArrowLeft size={20} aria-hidden="true" /> Back
         </button>
-        <a className="btn btn-ghost" href={plan.works ? '/bench' : `/projects/${projectId}?job=${run.jobId}&stage=apply`}>
+        <a
+          className="btn btn-ghost max-sm:px-2"
+          href={plan.works ? '/bench' : `/projects/${projectId}?job=${run.jobId}&stage=apply`}
+        >
           <DoorOpen size={20} aria-hidden="true" /> Leave
         </a>
       </header>

@@ -68,6 +68,9 @@ export default function BenchView({ run, units, sound, projectId, logs, filed, c
         Bench: {plan.pieceName}, {plan.stackTitle}
       </h1>
       <BenchHeader run={run} bench={bench} projectId={projectId} />
+      <p aria-live="polite" className="sr-only">
+        {step && `Step ${state.step + 1} of ${plan.steps.length}: ${step.title}. ${step.detail}`}
+      </p>
       <ChangedSince runId={run.id} names={changed} />
       {trouble && (
         <p role="alert" className="mt-2 rounded-box bg-error p-2 font-semibold text-error-content">
@@ -75,7 +78,9 @@ export default function BenchView({ run, units, sound, projectId, logs, filed, c
         </p>
       )}
       {step && (
-        <div className={`grid min-h-0 flex-1 items-center gap-6 ${drawn ? 'md:grid-cols-2' : ''}`}>
+        <div
+          className={`grid min-h-0 flex-1 items-center gap-x-6 ${drawn ? 'max-md:portrait:grid-rows-[minmax(0,2fr)_minmax(0,3fr)] md:grid-cols-2 landscape:grid-cols-2' : ''}`}
+        >
           {drawn && (
             <div className="flex h-full min-h-0 items-center justify-center py-3">
               {sheet && mapped ? (
@@ -88,8 +93,8 @@ export default function BenchView({ run, units, sound, projectId, logs, filed, c
             </div>
           )}
           <div className={`max-h-full overflow-y-auto py-2 ${drawn ? '' : 'mx-auto max-w-4xl text-center'}`}>
-            <h2 className="text-3xl leading-tight font-bold text-balance md:text-[2.4rem]">{keepUnits(step.title)}</h2>
-            <p className="mt-3 text-xl text-pretty md:text-[1.4rem]">{keepUnits(step.detail)}</p>
+            <h2 className="text-[clamp(1.35rem,5.2dvh,2.4rem)] leading-tight font-bold text-balance">{keepUnits(step.title)}</h2>
+            <p className="mt-3 text-[clamp(1.1rem,2.9dvh,1.4rem)] text-pretty">{keepUnits(step.detail)}</p>
             {left !== undefined && (
               <p
                 className={`mt-2 text-[6rem] leading-none font-bold md:text-[clamp(4.5rem,13vh,8rem)] ${state.pausedLeft !== null ? 'opacity-60' : ''}`}
@@ -145,12 +150,16 @@ export default function BenchView({ run, units, sound, projectId, logs, filed, c
         <button
           type="button"
           onClick={tap}
-          className={`btn h-24! flex-1 text-3xl! ${action.kind === 'pause' ? 'btn-outline' : 'btn-accent'}`}
+          className={`btn h-[clamp(3.25rem,13dvh,6rem)]! flex-1 text-3xl! ${action.kind === 'pause' ? 'btn-outline' : 'btn-accent'}`}
         >
           {bigWord}
         </button>
         {action.kind === 'finish' && running.length > 0 && (
-          <button type="button" className="btn btn-outline h-24! px-6 text-xl!" onClick={() => make({ kind: 'finish' })}>
+          <button
+            type="button"
+            className="btn btn-outline h-[clamp(3.25rem,13dvh,6rem)]! px-6 text-xl!"
+            onClick={() => make({ kind: 'finish' })}
+          >
             Finish all the same
           </button>
         )}
@@ -158,7 +167,7 @@ export default function BenchView({ run, units, sound, projectId, logs, filed, c
         {step?.kind === 'wait' && state.step < plan.steps.length - 1 && state.stop === 0 && (
           <button
             type="button"
-            className="btn btn-outline h-24! px-6 text-xl!"
+            className="btn btn-outline h-[clamp(3.25rem,13dvh,6rem)]! px-6 text-xl!"
             onClick={() => make({ kind: 'aside', step: state.step })}
           >
             Let it run, go on

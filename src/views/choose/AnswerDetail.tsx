@@ -269,7 +269,7 @@ function NeedsLine({ stack, choice, currency, bought, back, lines }: NeedsProps)
             , <strong>{words}</strong>
           </Fragment>
         ))}
-        {stack.toBuy.length > 0 && !back && ' to buy'}.
+        .
       </p>
       <Why title="How time, cost and length are reckoned">
         <ul>
@@ -277,7 +277,7 @@ function NeedsLine({ stack, choice, currency, bought, back, lines }: NeedsProps)
             <li key={`${need.materialId}-${i}`}>
               {keepUnits(stack.layers[i]!.material)}:{' '}
               {stack.layers[i]!.form === 'liquid'
-                ? `spread on ${units.length(need.length)} of cloth, ${formatMoney(Math.round(need.cost), currency)}`
+                ? `spread on ${units.length(need.length)} of cloth${need.typical ? '' : `, ${formatMoney(Math.round(need.cost), currency)}`}`
                 : `${units.length(Math.ceil(need.length / 10) * 10)} of the roll in plain rows`}
             </li>
           ))}
@@ -294,11 +294,12 @@ function NeedsLine({ stack, choice, currency, bought, back, lines }: NeedsProps)
           ))}
         </ul>
         <p>
-          Prices are those of the cupboard. Times are ordinary ones for each way of putting on, with cooling and drying; yours
-          will differ. What has to be bought counts squaring the end and shrinking, and is rounded up as shops cut
+          Prices are those that you typed in the cupboard; where none is told, there is none. Times are ordinary ones for each way
+          of putting on, with cooling and drying; yours will differ. What has to be bought counts squaring the end and shrinking,
+          and is rounded up as shops cut
           {back
             ? '; it is what the shopping list says for this job alone. Cut together with other pieces it may be less.'
-            : '; nothing of it is taken to lie in the cupboard. Once a piece is described, its true outline is laid out.'}
+            : '; of what you have it is not counted how much is left. Once a piece is described, its true outline is laid out.'}
         </p>
       </Why>
     </div>

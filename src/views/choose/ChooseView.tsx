@@ -170,6 +170,8 @@ export default function ChooseView({ units, currency, ways, cloths, from, trim, 
               onOpen={show}
               onCompare={toggleCompared}
             />
+            {/* After the answers: the question was what to put behind it. */}
+            {choice.bare.words && <p className="border-l-4 border-accent pl-3">{choice.bare.words}</p>}
           </div>
           <div ref={detail} className="space-y-3">
             <MeasureNext

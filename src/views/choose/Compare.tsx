@@ -52,7 +52,11 @@ export default function Compare({ stacks, choice, currency, bought, onDrop, onOp
     ['Thickness', (s) => `about ${s.predicted.thickness.toFixed(1)} mm`, (s) => s.predicted.thickness],
     ['Put on', (s) => [...new Set(s.layers.map(({ form }) => FORM_WORDS[form]))].join(', ')],
     ['Time', (s) => minutesWords(s.needs.minutes), (s) => s.needs.minutes],
-    ['Cost', (s) => formatMoney(Math.round(bought(s)?.cost ?? 0), currency), (s) => bought(s)?.cost ?? 0],
+    [
+      'Cost',
+      (s) => (bought(s)?.cost ? formatMoney(Math.round(bought(s)!.cost), currency) : 'no price known'),
+      (s) => bought(s)?.cost || Infinity,
+    ],
     ['To buy', (s) => bought(s)?.lengths || 'nothing off a roll'],
   ];
   return (

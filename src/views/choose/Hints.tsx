@@ -21,7 +21,7 @@ interface Props {
 }
 
 /** What a helper across the table would ask or say before any answer. */
-export default function Hints({ choice: { care, bare }, fabric, state, onChange }: Props) {
+export default function Hints({ choice: { care }, fabric, state, onChange }: Props) {
   return (
     <>
       {asksWhichWay(fabric, state) && (
@@ -45,7 +45,6 @@ export default function Hints({ choice: { care, bare }, fabric, state, onChange 
           </button>
         </p>
       )}
-      {bare.words && <p className="mt-2 border-l-4 border-accent pl-3">{bare.words}</p>}
     </>
   );
 }

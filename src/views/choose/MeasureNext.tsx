@@ -33,6 +33,9 @@ function chanceWords(chance: number): string {
   return 'seldom';
 }
 
+/** Room for the two lines that most answers take. */
+const LINE = 'flex min-h-[4.25rem] gap-2 rounded-box border border-base-300 px-3 py-2 text-[0.95rem]';
+
 /** Asks after a pause, so that turning the sentence does not keep the server busy. */
 const PAUSE = 400;
 
@@ -43,11 +46,18 @@ export default function MeasureNext({ fabric, part, asked, measured, benchPath }
   const { answer, error } = useAsked<{ properties: Sensitivity[] }>('/api/choose/sensitivity', question);
   const found = error ? undefined : answer?.properties;
   const first = found?.[0];
-  if (!found) return null;
+  // It stands in its place from the first paint, so that nothing moves when the answer comes.
+  if (!found)
+    return (
+      <p className={`${LINE} quiet`}>
+        <Ruler size={18} aria-hidden="true" className="mt-0.5 shrink-0" />
+        {error ? 'Which test would tell most could not be worked out.' : 'Looking which test of the cloth would tell most …'}
+      </p>
+    );
   if (!first || first.chance < 0.05) {
     return (
-      <p className="quiet flex items-center gap-2 text-[0.95rem]">
-        <Ruler size={18} aria-hidden="true" /> No test of this cloth is likely to change the answer.
+      <p className={`${LINE} quiet`}>
+        <Ruler size={18} aria-hidden="true" className="mt-0.5 shrink-0" /> No test of this cloth is likely to change the answer.
       </p>
     );
   }
@@ -64,7 +74,7 @@ export default function MeasureNext({ fabric, part, asked, measured, benchPath }
               ? ''
               : `${Math.round(first.from)} %`;
   return (
-    <p className="flex gap-2 rounded-box border border-base-300 px-3 py-2 text-[0.95rem]">
+    <p className={LINE}>
       <Ruler size={18} aria-hidden="true" className="mt-0.5 shrink-0 text-primary" />
       <span className="min-w-0">
         Worth measuring: <strong>{TESTS[first.property].words}</strong>. {chanceWords(first.chance)[0]!.toUpperCase()}

@@ -43,17 +43,23 @@ export function minutesWords(minutes: number): string {
 
 /** What has to be bought for an answer. */
 export interface Buying {
-  /** Of each material, as shops cut it: `40 cm`, `40 cm + 1.2 m`, `2 × 20 cm`; empty where nothing is bought off a roll. */
+  /** Of each material, as shops cut it: `buy 40 cm`, `buy 2 × 20 cm · 40 cm of what you have`; empty where nothing is cut off a roll. */
   lengths: string;
   /** Minor units, with what is used up of liquids. */
   cost: number;
 }
 
-/** What has to be bought where nothing lies in the cupboard. */
+/** What has to be bought for pieces of the usual size; of what lies in the cupboard some is used. */
 export function buyingOf({ toBuy, needs, layers }: RankedStack, system: LengthSystem, write: (mm: number) => string): Buying {
-  const bought = toBuy.map((each) => ({ ...each, length: asShopsCut(each.length, system) }));
+  const all = toBuy.map((each) => ({ ...each, length: asShopsCut(each.length, system) }));
+  const bought = all.filter(({ atHand }) => !atHand);
+  const some = all.filter(({ atHand }) => atHand);
+  const told = [
+    ...(bought.length > 0 ? [`buy ${joined(bought.map(({ length }) => write(length)))}`] : []),
+    ...(some.length > 0 ? [`${joined(some.map(({ length }) => write(length)))} of what you have`] : []),
+  ];
   return {
-    lengths: joined(bought.map(({ length }) => write(length))),
+    lengths: told.join(' · '),
     cost: bought.reduce((sum, { length, pricePerMetre }) => sum + (length / 1000) * pricePerMetre, liquidCost(needs, layers)),
   };
 }
@@ -85,7 +91,7 @@ export function buyingWords(buying: Buying | undefined, currency: string): strin
 
 /** What is used up of bottles, minor units. */
 const liquidCost = (needs: RankedStack['needs'], layers: RankedStack['layers']): number =>
-  needs.layers.reduce((sum, { cost }, i) => sum + (layers[i]?.form === 'liquid' ? cost : 0), 0);
+  needs.layers.reduce((sum, { cost, typical }, i) => sum + (layers[i]?.form === 'liquid' && !typical ? cost : 0), 0);
 
 /** Lengths in a row, equal ones counted. */
 function joined(lengths: readonly string[]): string {
