@@ -46,17 +46,13 @@ export const clothFields = {
 /** What is described anew says the whole of its fibres, and a weave that its construction can have; an older bundle may not. */
 const wholeCloth = {
   ...clothFields,
-  weave: oneOf(WEAVES).test(
-    'made',
-    ({ value, options }) => {
-      const { construction } = (options as { parent: { construction: Construction } }).parent;
-      return `must be one of ${weavesOf(construction).join(', ')} of a ${construction} cloth, saw ${value as string}`;
-    },
-    function (weave) {
-      const { construction } = this.parent as { construction?: Construction };
-      return !weave || (construction !== 'woven' && construction !== 'knit') || weavesOf(construction).includes(weave);
-    },
-  ),
+  weave: oneOf(WEAVES).test('made', function (weave) {
+    const { construction } = this.parent as { construction?: Construction };
+    if (!weave || (construction !== 'woven' && construction !== 'knit') || weavesOf(construction).includes(weave)) return true;
+    return this.createError({
+      message: `must be one of ${weavesOf(construction).join(', ')} of a ${construction} cloth, saw ${weave}`,
+    });
+  }),
   fibres: fabricFields.fibres.test(
     'whole',
     ({ value }) => `must add up to 100 %, saw ${fibreSum(value as { percent?: unknown }[])} %; name the rest as other`,

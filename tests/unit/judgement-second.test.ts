@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { choose, type Asking, type Part } from '../../src/core/choose';
 import { embroideryLoad, motifDensity } from '../../src/core/choose/embroidery-load';
 import { seeThrough } from '../../src/core/choose/see-through';
-import { traitsOf } from '../../src/core/choose/traits';
+import { traitsOf } from '../../src/core/part';
 import type { Fabric } from '../../src/core/cloth';
 import { LIBRARY_LAYERS } from '../../src/core/library';
 

@@ -1,5 +1,5 @@
 import type { Material } from '../layers';
-import { CARES, type Care } from './part';
+import { CARES, type Care } from '../part';
 import type { Judged, Question } from './protocol';
 import type { Refused } from './candidates';
 import { STOPS } from './stops';

@@ -1,7 +1,7 @@
 import type { Fabric } from '../cloth';
 import { stackStiffness, keyOfUse, type Material, type Predicted } from '../layers';
 import { careTurn, type CareTurn } from './care-turn';
-import type { Part, Role } from './part';
+import type { Part, Role } from '../part';
 import type { Asking, PieceSize, Question } from './protocol';
 import { questionFor } from './question-for';
 import { describe, publicLayers, publicPredicted, type RankedStack, type StackLayer } from './ranked-stack';

@@ -1,6 +1,6 @@
 import type { Family, Form } from '../layers';
 import type { LayerDuty, Question } from './protocol';
-import type { Role } from './part';
+import type { Role } from '../part';
 
 /** What a layer may be in some place of a stack. */
 export interface Slot {

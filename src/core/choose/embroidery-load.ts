@@ -1,7 +1,7 @@
 import type { Fabric } from '../cloth';
-import type { Embroidery, Role } from './part';
+import type { Embroidery, Role } from '../part';
 import type { ChosenLayer } from '../layers';
-import type { Traits } from './traits';
+import type { Traits } from '../part';
 
 /** Stitches per cm² that are assumed when no motif is given: an even, medium fill; solid for a badge. */
 const TYPICAL_DENSITY: Partial<Record<Role, number>> = { embroidery: 45, badge: 90, applique: 30, 'free-stitching': 20 };

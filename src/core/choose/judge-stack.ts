@@ -2,7 +2,7 @@ import type { Fabric } from '../cloth';
 import { InputError } from '../input-error';
 import { keyOfUse, type ChosenLayer } from '../layers';
 import { judge, scoreOf } from './judge';
-import type { Part } from './part';
+import type { Part } from '../part';
 import { preferencesFor } from './preferences';
 import type { Asking, Candidate, LayerDuty, Question } from './protocol';
 import { questionFor } from './question-for';

@@ -3,7 +3,7 @@ import { blend, carryFactor } from '../learn';
 import { CRITERIA } from './criteria';
 import { embroideryLoad } from './embroidery-load';
 import { needsOf } from './needs';
-import type { Role } from './part';
+import type { Role } from '../part';
 import type { Candidate, Criterion, Judged, Question } from './protocol';
 import { ROLE_PROFILES } from './roles';
 

@@ -1,36 +1,11 @@
-import { DEFAULT_LAYER_OUTLINE, type EdgeRule } from '../pieces';
-import type { Part, Role } from './part';
+import { DEFAULT_LAYER_OUTLINE } from '../pieces';
+import type { Part, Role } from '../part';
 import type { PieceSize } from './protocol';
 
 /** Seam allowance and trim of a piece that nobody described, mm. */
 const USUAL_ALLOWANCE = 10;
 export const allowanceOf = ({ allowance }: PieceSize): number => allowance ?? USUAL_ALLOWANCE;
 export const trimOf = ({ trim }: PieceSize): number => trim ?? DEFAULT_LAYER_OUTLINE.trim;
-
-/**
- * Where a strip runs on the piece of a role when no edge was chosen.
- *
- * @example edgeRuleOf('neck-facing') // 'hollow'
- */
-export function edgeRuleOf(role: Role): EdgeRule {
-  switch (role) {
-    case 'hem':
-    case 'flare-hem':
-      return 'hem';
-    case 'knit-binding':
-    case 'shoulder-seam':
-    case 'zip-area':
-      return 'longest';
-    case 'neck-facing':
-    case 'armhole-facing':
-      return 'hollow';
-    case 'waistband':
-    case 'curved-waistband':
-      return 'fold';
-    default:
-      return 'top';
-  }
-}
 
 /**
  * Width of a band once it is folded and sewn, mm.

@@ -4,9 +4,9 @@ import type { ChosenLayer, Family, Material } from '../layers';
 import type { Blended, PairRecord } from '../learn';
 import type { Schools } from '../schools';
 import type { EmbroideryLoad, MotifDensity } from './embroidery-load';
-import type { Hand, Part } from './part';
+import type { Hand, Part } from '../part';
 import type { RoleProfile } from './roles';
-import type { Traits } from './traits';
+import type { Traits } from '../part';
 
 /** Size of a piece with its allowances, mm, and how many are cut. */
 export interface PieceSize {

@@ -3,11 +3,11 @@ import type { PairRecord } from '../learn';
 import { schoolsOf } from '../schools';
 import type { FoundSetting } from '../steps';
 import { motifDensity, typicalDensity } from './embroidery-load';
-import { HAND_BANDS, HANDS, type Hand, type Part } from './part';
+import { HAND_BANDS, HANDS, type Hand, type Part } from '../part';
 import { typicalPiece } from './piece-size';
 import type { Asking, Question } from './protocol';
 import { ROLE_PROFILES } from './roles';
-import { traitsOf } from './traits';
+import { traitsOf } from '../part';
 
 /** Nothing was filed yet. */
 const NO_MEMORY: ReadonlyMap<string, PairRecord> = new Map();

@@ -1,5 +1,5 @@
 import type { Family } from '../layers';
-import type { Hand, Role } from './part';
+import type { Hand, Role } from '../part';
 
 /** What kind of thing the part belongs to; rules about weight differ between them. */
 export type RoleKind = 'garment' | 'hat' | 'bag' | 'quilt' | 'stitch' | 'treat';

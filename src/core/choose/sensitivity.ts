@@ -2,7 +2,7 @@ import { clothBendingLength, clothThickness, overhangFromBendingLength, type Fab
 import type { Material } from '../layers';
 import { titleOf } from './candidates';
 import type { Asking } from './protocol';
-import type { Part } from './part';
+import type { Part } from '../part';
 import { standingOf, thinned, type Standing } from './standing';
 
 export const MEASURABLE = [

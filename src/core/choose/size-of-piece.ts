@@ -1,6 +1,6 @@
 import { DEFAULT_LAYER_OUTLINE, pieceSize, placeArea, placeCut, stripRun, type OpenPiece, type Place } from '../pieces';
-import type { Role } from './part';
-import { edgeRuleOf } from './piece-size';
+import type { Role } from '../part';
+import { edgeRuleOf } from '../part';
 import type { PieceSize } from './protocol';
 
 /**

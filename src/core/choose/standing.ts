@@ -4,7 +4,7 @@ import type { Asking } from './protocol';
 import { judge, scoreOf } from './judge';
 import { questionFor } from './question-for';
 import type { Judged } from './protocol';
-import type { Part } from './part';
+import type { Part } from '../part';
 import { candidatesFor, type Refused } from './candidates';
 
 /** Every stack with its score, best first, and what was refused: an answer without its words. */

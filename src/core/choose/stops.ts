@@ -2,9 +2,9 @@ import { FAMILY_WORDS, isFusible, isSoaked, type Family, type Material, type Was
 import { needsHandSewing, shadeMiss, temporary } from './handling';
 import { finishedBand } from './piece-size';
 import type { Question, Stop } from './protocol';
-import { STRETCHY } from './traits';
+import { STRETCHY } from '../part';
 import { capital } from '../letters';
-import type { Role } from './part';
+import type { Role } from '../part';
 
 const IRON_WORDS = ['no iron', 'a cool iron', 'a medium iron', 'a hot iron'];
 

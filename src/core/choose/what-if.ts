@@ -3,7 +3,7 @@ import { usedOf, type Material } from '../layers';
 import { titleOf } from './candidates';
 import type { Asking } from './protocol';
 import { questionFor } from './question-for';
-import { HANDS, type Care, type Part } from './part';
+import { HANDS, type Care, type Part } from '../part';
 import { standingOf, thinned, type Standing } from './standing';
 import { CARE_WORDS } from './words';
 

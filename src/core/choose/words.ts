@@ -1,4 +1,4 @@
-import type { Care, CutGrain, Role, StretchWish } from './part';
+import type { Care, CutGrain, Role, StretchWish } from '../part';
 
 /** Names of parts for lists and menus. */
 export const ROLE_WORDS: Record<Role, string> = {

@@ -22,29 +22,41 @@ function store(): Storage | undefined {
   }
 }
 
-/** When the last move was made, ms: no two are made in the same, so that their order is kept with them. */
+/** A move as it is kept in the browser: with a number by which those that were made in one millisecond keep their order. */
+interface KeptMove<M> extends SentMove<M> {
+  order: number;
+}
+
+/** Never the same twice. When a move was made is another thing: a clock that is put back only puts that back. */
 let last = 0;
-const nextInstant = (): string => new Date((last = Math.max(Date.now(), last + 1))).toISOString();
+const nextOrder = (): number => (last = Math.max(Date.now(), last + 1));
 
 /** Addresses stand escaped in the key, so that the name of the move behind the last slash is told from them. */
 const keyOf = (path: string, id: string) => `${PREFIX}${encodeURIComponent(path)}/${id}`;
 
 /** Moves that wait in this browser, by the address that they go to, in the order in which they were made. */
 function waitingMoves(): Map<string, SentMove<unknown>[]> {
-  const found = new Map<string, SentMove<unknown>[]>();
+  const found = new Map<string, KeptMove<unknown>[]>();
   const kept = store();
   const keys = kept ? Array.from({ length: kept.length }, (_, i) => kept.key(i) ?? '') : [];
   for (const key of keys.filter((each) => each.startsWith(PREFIX))) {
     const path = decodeURIComponent(key.slice(PREFIX.length, key.lastIndexOf('/')));
     try {
-      const move = JSON.parse(kept!.getItem(key)!) as SentMove<unknown>;
+      const move = JSON.parse(kept!.getItem(key)!) as KeptMove<unknown>;
       found.set(path, [...(found.get(path) ?? []), move]);
     } catch {
       kept!.removeItem(key);
     }
   }
-  for (const moves of found.values()) moves.sort((a, b) => (a.at < b.at ? -1 : a.at > b.at ? 1 : 0));
-  return found;
+  return new Map(
+    [...found].map(([path, moves]) => [
+      path,
+      // One that was kept before it had a number stands where its time says.
+      moves
+        .sort((a, b) => (a.order ?? Date.parse(a.at)) - (b.order ?? Date.parse(b.at)))
+        .map(({ id, at, move }) => ({ id, at, move })),
+    ]),
+  );
 }
 
 /** How the moves of a page stand with the server. */
@@ -95,11 +107,11 @@ export class Outbox<M, R> {
 
   /** Takes a move; it is sent at once, after those before it. */
   add(move: M): void {
-    const sent: SentMove<M> = { id: crypto.randomUUID(), at: nextInstant(), move };
+    const sent: SentMove<M> = { id: crypto.randomUUID(), at: new Date().toISOString(), move };
     this.waiting = [...this.waiting, sent];
     this.refused = undefined;
     try {
-      store()?.setItem(keyOf(this.options.path, sent.id), JSON.stringify(sent));
+      store()?.setItem(keyOf(this.options.path, sent.id), JSON.stringify({ ...sent, order: nextOrder() } satisfies KeptMove<M>));
     } catch {
       // A full store keeps nothing more; the page still holds the move and asks before it is left.
     }

@@ -1,0 +1,27 @@
+import type { EdgeRule } from '../pieces';
+import type { Role } from './part';
+
+/**
+ * Where a strip runs on the piece of a role when no edge was chosen.
+ *
+ * @example edgeRuleOf('neck-facing') // 'hollow'
+ */
+export function edgeRuleOf(role: Role): EdgeRule {
+  switch (role) {
+    case 'hem':
+    case 'flare-hem':
+      return 'hem';
+    case 'knit-binding':
+    case 'shoulder-seam':
+    case 'zip-area':
+      return 'longest';
+    case 'neck-facing':
+    case 'armhole-facing':
+      return 'hollow';
+    case 'waistband':
+    case 'curved-waistband':
+      return 'fold';
+    default:
+      return 'top';
+  }
+}
