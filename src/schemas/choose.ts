@@ -3,7 +3,8 @@ import { AVOIDS, CARES, CRITERION_IDS, CUTS, HANDS, LEADS, ROLES, STRETCHES } fr
 import { EXTENTS, JOINS } from '../core/layers';
 import { SCHOOLS } from '../core/schools';
 import { CONSTRUCTIONS, FIBRES, FRAYS, SHEERNESS, SURFACES, TONES, WATER, WEAVES } from '../core/cloth';
-import { number, oneOf, shape, text } from './rules';
+import { placeSchema } from './pieces';
+import { number, oneOf, outline, shape, text } from './rules';
 
 const fibreShare = shape({
   fibre: oneOf(FIBRES).required(),
@@ -154,6 +155,28 @@ export const judgeSchema = shape({
   part: partSchema,
   layers: namedLayersSchema,
   ...askingFields,
+});
+
+/** A piece by its cut line, its allowances and where on it the job is done. */
+const toldPieceSchema = shape({
+  outline,
+  allowances: yup
+    .mixed<number | number[]>()
+    .test('allowances', 'must be a number of 0 to 500 mm, or a list with one such number per edge', (value) => {
+      const good = (v: unknown) => typeof v === 'number' && v >= 0 && v <= 500;
+      return value === undefined || (Array.isArray(value) ? value.every(good) : good(value));
+    }),
+  place: yup.lazy((value: unknown) => (value === undefined ? yup.mixed() : placeSchema)) as unknown as yup.MixedSchema,
+}).default(undefined);
+
+/** A stack whose work is told: techniques, amounts, steps, minutes. */
+export const workSchema = shape({
+  fabric: fabricSchema,
+  part: partSchema,
+  layers: namedLayersSchema,
+  piece: toldPieceSchema,
+  count: number({ min: 1, max: 1000, integer: true }),
+  schools: schoolsSchema,
 });
 
 /** What would change if, for one stack. */

@@ -1,16 +1,8 @@
 import type { ChosenLayer } from '../core/layers';
 import { sheetMoves, type PressTool } from '../core/press';
 import { bounds, boxOutline, type Outline } from '../core/shape';
-import {
-  loadSteps,
-  sheetLayer,
-  sheetSteps,
-  type Order,
-  type Step,
-  type Together,
-  type TogetherLayer,
-  type TogetherStep,
-} from '../core/steps';
+import { sheetLayer, type Order, type Step } from '../core/steps';
+import { loadSteps, sheetSteps, type Together, type TogetherLayer, type TogetherStep } from '../core/techniques';
 import type { BenchSheet, BenchStep } from '../core/bench';
 import type { Db } from '../store/database';
 import type { Settings } from '../store/settings';

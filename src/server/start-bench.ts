@@ -55,7 +55,7 @@ export function planBatch(db: Db, jobIds: readonly string[], tool: PressTool): {
   const ready = (jobId: string) => {
     if (ids.length > 1 && openRunOf(db, jobId))
       throw new InputError('run', 'is open at the bench already; finish or leave that run out');
-    return plannedWork(db, jobId);
+    return plannedWork(db, jobId, tool);
   };
   const planned = ids.map((jobId, i) => (ids.length > 1 ? within(`jobIds[${i}]`, () => ready(jobId)) : ready(jobId)));
   const [first] = planned as [Planned, ...Planned[]];
@@ -119,7 +119,7 @@ interface Planned {
 }
 
 /** A job as it is worked: the steps of one piece, and the stops of each layer. @throws {InputError} when it has no cloth or no stack yet */
-function plannedWork(db: Db, jobId: string): Planned {
+function plannedWork(db: Db, jobId: string, tool: PressTool): Planned {
   const work = getWorkpiece(db, jobId);
   if (work.clothId === null) throw new InputError('clothId', 'is missing; say which cloth the piece is cut from first');
   if (work.stack === null) throw new InputError('stack', 'is missing; choose layers for the job first');
@@ -151,9 +151,11 @@ function plannedWork(db: Db, jobId: string): Planned {
     );
   };
   const one = stepsFor(question, chosen, {
-    ...{ found: foundFor(db, work.clothId, work.stack), order, clothCut: work.done, layersCut: work.cutDone },
+    ...{ found: foundFor(db, work.clothId, work.stack), order, tool, clothCut: work.done, layersCut: work.cutDone },
+    ...{ piece, place: work.place, cuts: kept.map(({ cut }) => cut) },
     ...workplaceOf(db),
-  });
+    // What is done with the finished thing is no work of this bench.
+  }).filter(({ sewn }) => !sewn);
   return { work, clothName: cloth.name, outline: piece.outline, plate, chosen, order, one, stopsOn };
 }
 

@@ -82,9 +82,17 @@ export const exampleScope = {
   laying: singleLaying({ width: 500, length: 1000, gap: 5, pieces: pieces as never }).laying,
   /** A square of poplin of 16 cells, as the elastic sheet is divided. */
   sheet: { columns: 16, rows: 16, dx: 5, dy: 5, inPlane: clothInPlane(poplin) },
-  stepsInput: {
+  workJob: {
     ...{ fabric: poplin, layers: stack, stitched: false, floats: false, bias: false },
     ...{ washed: true, cutAlready: false, schools: DEFAULT_SCHOOLS },
+  },
+  hoopWork: {
+    ...{ fabric: cloth('Quilting cotton'), part: { ...collar, role: 'embroidery' }, layers: [], hoop, floats: false, count: 1 },
+    ...{
+      at: { x: 200, y: 200, angle: 0 },
+      ground: { outline: square(400), obstacles: [], marks: false, strips: [] },
+      schools: DEFAULT_SCHOOLS,
+    },
   },
   listed: {
     ...{

@@ -18,7 +18,8 @@ import { clothBendingLength, clothThickness, type Fabric } from '../../src/core/
 import { scaleMaterial, stackStiffness, usesOf, type ChosenLayer } from '../../src/core/layers';
 import { LIBRARY_CLOTHS, LIBRARY_LAYERS } from '../../src/core/library';
 import { DEFAULT_SCHOOLS, SCHOOLS, schoolsOf } from '../../src/core/schools';
-import { orderOfWork, pressSetting, stackSteps, type FoundSetting, stepsForCopies, type StepsFor } from '../../src/core/steps';
+import { orderOfWork, pressSetting, type FoundSetting, stepsForCopies } from '../../src/core/steps';
+import { workSteps, type WorkJob } from '../../src/core/techniques';
 
 const cloth = (name: string): Fabric => LIBRARY_CLOTHS.find((each) => each.name === name)!;
 const layer = libraryLayer;
@@ -170,7 +171,7 @@ describe('schools of practice', () => {
     });
   });
 
-  const input: StepsFor = {
+  const input: WorkJob = {
     fabric: poplin,
     layers: [{ material: fusible, extent: 'full', angle: 0 }],
     stitched: false,
@@ -180,8 +181,8 @@ describe('schools of practice', () => {
     cutAlready: false,
     schools: DEFAULT_SCHOOLS,
   };
-  const words = (change: Partial<StepsFor>) =>
-    stackSteps({ ...input, ...change })
+  const words = (change: Partial<WorkJob>) =>
+    workSteps({ ...input, ...change })
       .map(({ title, detail }) => `${title} ${detail}`)
       .join('\n');
   it.each([
@@ -199,11 +200,11 @@ describe('schools of practice', () => {
   });
 
   it('tacks a piece longer than three irons first', () => {
-    expect(words({ longest: 900 })).toContain('touch it down');
+    expect(words({ width: 900, height: 10 })).toContain('touch it down');
   });
 
   it('a setting found on a scrap goes before leaflet and school', () => {
-    const steps = stackSteps({
+    const steps = workSteps({
       ...input,
       schools: schoolsOf({ heat: 'long' }),
       found: [{ materialId: fusible.id, ironDots: 2, seconds: 7, steam: false, cover: 'paper' }],
@@ -216,7 +217,7 @@ describe('a setting that was found, in a stack of several layers', () => {
   const woven = layer('medium-woven-fusible-60-g');
   const fleece = LIBRARY_LAYERS.find(({ family, form }) => family === 'fleece' && form === 'fusible')!;
   const pressed = (found?: FoundSetting) =>
-    stackSteps({
+    workSteps({
       fabric: poplin,
       layers: [woven, fleece].map((material) => ({ material, extent: 'full' as const, angle: 0 })),
       stitched: false,
@@ -245,7 +246,7 @@ describe('a setting that was found, in a stack of several layers', () => {
 
   it('a liquid that is pressed dry follows its leaflet, whatever the school of heat', () => {
     const starch = layer('starch');
-    const [step] = stackSteps({
+    const [step] = workSteps({
       fabric: poplin,
       layers: [{ material: starch, extent: 'full', angle: 0 }],
       stitched: false,
@@ -270,7 +271,8 @@ describe('the order of work', () => {
     ['small and full, by shape', 'by-shape', one('full'), true, 'fuse-together'],
     ['small, not reaching the edge', 'by-shape', one('net'), true, 'cut-first'],
     ['few or large', 'by-shape', one('full'), false, 'cut-first'],
-    ['asked for', 'fuse-together', one('net'), false, 'fuse-together'],
+    ['asked for', 'fuse-together', one('full'), false, 'fuse-together'],
+    ['asked for, but it would have to be trimmed under the glue', 'fuse-together', one('net'), false, 'cut-first'],
     ['a length', 'fuse-length', one('full'), false, 'fuse-length'],
     ['cut first, whatever the shape', 'cut-first', one('full'), true, 'cut-first'],
     ['what is sewn in lies on nothing uncut', 'fuse-together', one('full', canvas), true, 'cut-first'],
@@ -280,7 +282,7 @@ describe('the order of work', () => {
   });
 
   const steps = (order: 'cut-first' | 'fuse-together' | 'fuse-length', extent: 'full' | 'net' = 'full') =>
-    stackSteps({
+    workSteps({
       fabric: poplin,
       layers: one(extent),
       stitched: false,
@@ -311,7 +313,7 @@ describe('the order of work', () => {
 
 describe('a set', () => {
   const sheer = layer('veil-non-woven-fusible-18-g');
-  const one = stackSteps({
+  const one = workSteps({
     ...{ fabric: poplin, layers: [{ material: sheer, extent: 'full', angle: 0 }], stitched: false, floats: false },
     ...{ bias: false, washed: true, cutAlready: false, schools: schoolsOf({}) },
   });
@@ -334,7 +336,7 @@ describe('a set', () => {
   });
   it('on one sheet is laid and cut out once', () => {
     const set = stepsForCopies(
-      stackSteps({
+      workSteps({
         ...{ fabric: poplin, layers: [{ material: sheer, extent: 'full', angle: 0 }], stitched: false, floats: false },
         ...{ bias: false, washed: true, cutAlready: false, schools: schoolsOf({}), order: 'fuse-together' },
       }),

@@ -6,7 +6,7 @@ import {
   edgeDistance,
   fromEdge,
   heldBy,
-  hoopingSteps,
+  hoopPreparation,
   hoopOutlines,
   hoopOver,
   hullOf,
@@ -22,6 +22,7 @@ import {
   sheetRecipe,
   splitMotif,
   starching,
+  type HoopWork,
   troublesAt,
   type Ground,
   type Hoop,
@@ -34,6 +35,7 @@ import { carryFactor } from '../../src/core/learn';
 import { LIBRARY_CLOTHS, LIBRARY_LAYERS } from '../../src/core/library';
 import { Machine, readWhere } from '../../src/core/machine';
 import { COLOUR, islandsOf, motifFigures, stitchedMotif } from '../../src/core/motif';
+import { DEFAULT_SCHOOLS } from '../../src/core/schools';
 import { bounds, polygonArea, transformed, type Outline, type Point } from '../../src/core/shape';
 import { isInside } from '../files/geometry';
 
@@ -308,7 +310,11 @@ describe('what a motif asks of a cloth', () => {
   it('is prepared: starch under the whole ring, steps with their checks', () => {
     const starch = LIBRARY_LAYERS.find(({ family }) => family === 'starch')!;
     const layers = [{ material: starch, extent: 'full' as const, angle: 0 }];
-    const wet = starching(lawn, layers, hoop, { x: 200, y: 200, angle: 0 }, napkin, part)!;
+    const work: HoopWork = {
+      ...{ fabric: lawn, part, layers, hoop, at: { x: 200, y: 200, angle: 0 }, ground: napkin, floats: false, count: 1 },
+      schools: DEFAULT_SCHOOLS,
+    };
+    const wet = starching(work)!;
     expect(wet.area).toBeGreaterThan(170 * 170 * 0.95);
     expect(wet.area).toBeLessThan(172 * 172);
     // Wet to the touch, 80 to 120 % of its own weight, in every round, on every piece.
@@ -316,11 +322,14 @@ describe('what a motif asks of a cloth', () => {
     expect(wet.each).toBeGreaterThan(0.8 * once);
     expect(wet.each).toBeLessThan(1.2 * once);
     expect(wet.rounds).toBe(3);
-    const set = starching(lawn, layers, hoop, { x: 200, y: 200, angle: 0 }, napkin, part, 6)!;
-    expect(set.millilitres).toBeCloseTo(6 * 3 * wet.each, 9);
+    // A set is sprayed ahead, once; whoever works in rounds does so with a set too.
+    const set = starching({ ...work, count: 6 })!;
+    expect(set.millilitres).toBeCloseTo(6 * wet.each, 9);
+    const rounds = starching({ ...work, count: 6, schools: { ...DEFAULT_SCHOOLS, strongStarch: 'rounds' } })!;
+    expect(rounds.millilitres).toBeCloseTo(6 * 3 * wet.each, 9);
     expect(set.rinsed).toBe(true);
-    expect(starching({ ...lawn, water: 'spots' }, layers, hoop, { x: 0, y: 0, angle: 0 }, napkin, part)).toBeUndefined();
-    const steps = hoopingSteps(hoop, false, layers, true, 0);
+    expect(starching({ ...work, fabric: { ...lawn, water: 'spots' } })).toBeUndefined();
+    const steps = hoopPreparation(work);
     expect(steps.find(({ id }) => id === 'hoop')!.checks!.join()).toMatch(/corner/);
     expect(steps.at(-1)!.safety).toMatch(/moving hoop/);
   });

@@ -4,7 +4,7 @@ import {
   centred,
   clothInPlane,
   finishing,
-  hoopingSteps,
+  hoopPreparation,
   hoopOutlines,
   mountPoint,
   offcutsFor,
@@ -17,6 +17,7 @@ import {
 } from '../../src/core/hoop';
 import { usesOf, type ChosenLayer, type Material } from '../../src/core/layers';
 import { LIBRARY_CLOTHS, LIBRARY_LAYERS } from '../../src/core/library';
+import { DEFAULT_SCHOOLS } from '../../src/core/schools';
 import { bounds, polygonArea, transformed, type Outline } from '../../src/core/shape';
 
 const hoop: Hoop = {
@@ -34,7 +35,7 @@ const cutAway = layerOf(({ family, form }) => family === 'cut-away' && form === 
 const sticky = layerOf(({ form, family }) => form === 'sticky' && family !== 'topping');
 const sprayed = layerOf(({ form }) => form === 'spray-glued');
 const topping = layerOf(({ family }) => family === 'topping');
-const starch = layerOf(({ family, stiffening }) => family === 'starch' && stiffening > 2);
+const starch = layerOf(({ family, use }) => family === 'starch' && use?.join === 'damp');
 const woven = LIBRARY_CLOTHS.find(({ construction, weave }) => construction === 'woven' && weave === 'plain')!;
 
 describe('finishing', () => {
@@ -78,34 +79,51 @@ describe('finishing', () => {
 });
 
 describe('hooping, step by step', () => {
-  const ids = (floats: boolean, layers: ChosenLayer[], hasStarch = false) =>
-    hoopingSteps(hoop, floats, layers, hasStarch, 0).map(({ id }) => id);
+  const napkin: Outline = [[0, 0], [500, 0], [500, 500], [0, 500]]; // prettier-ignore
+  const prepared = (layers: ChosenLayer[], floats = false, of: Hoop = hoop, angle = 0) =>
+    hoopPreparation({
+      ...{
+        fabric: woven,
+        part: { role: 'embroidery', cut: 'straight', stretch: 'any', care: 'wash-warm' },
+        layers,
+        hoop: of,
+        floats,
+      },
+      ...{ at: { x: 250, y: 250, angle }, ground: { outline: napkin, obstacles: [], marks: false, strips: [] }, count: 1 },
+      schools: DEFAULT_SCHOOLS,
+    });
+  const ids = (floats: boolean, layers: ChosenLayer[]) => prepared(layers, floats).map(({ id }) => id);
 
   it('has the steps that the stack asks for, in working order', () => {
     expect(ids(false, [cutAway])).toEqual(['cross', 'hoop', 'mount']);
     expect(ids(false, [tearAway])).toEqual(['cross', 'hoop', 'mount', 'slide']);
     expect(ids(true, [sticky])).toEqual(['cross', 'hoop', 'float', 'mount']);
-    expect(ids(false, [starch, topping, cutAway], true)).toEqual(['starch', 'cross', 'hoop', 'topping', 'mount']);
+    // Wetted and pressed round after round, and only then folded.
+    expect(ids(false, [starch, topping, cutAway]).slice(-4)).toEqual(['cross', 'hoop', 'topping', 'mount']);
+    expect(ids(false, [starch, topping, cutAway])).toHaveLength(4 + 3 * 2);
+    // A sheet with glue is joined before anything is hooped.
+    expect(ids(false, [sticky]).map((id) => id.split('-').at(-1))).toEqual(['join', 'cross', 'hoop', 'mount']);
     // A sheet that is slid under lies loose; beside one that is hooped it is hooped too.
     expect(ids(false, [tearAway, cutAway])).toEqual(['cross', 'hoop', 'mount']);
   });
 
   it('warns of spray where it is sprayed, and of the moving hoop always', () => {
-    const floated = (layers: ChosenLayer[]) => hoopingSteps(hoop, true, layers, false, 0).find(({ id }) => id === 'float')!;
-    expect(floated([sprayed]).safety).toMatch(/never near a flame/);
+    const floated = (layers: ChosenLayer[]) => prepared(layers, true).find(({ id }) => id === 'float')!;
+    expect(floated([sprayed]).safety).toMatch(/away from flames/);
     expect(floated([sticky]).safety).toBeUndefined();
     for (const layers of [[], [tearAway], [sticky], [sprayed, topping]])
-      expect(hoopingSteps(hoop, false, layers, false, 0).at(-1)!.safety).toMatch(/moving hoop/);
+      expect(prepared(layers).at(-1)!.safety).toMatch(/moving hoop/);
   });
 
   it('speaks of a sheet only where there is one', () => {
-    const words = (layers: ChosenLayer[]) => JSON.stringify(hoopingSteps(hoop, false, layers, false, 0));
+    const words = (layers: ChosenLayer[]) => JSON.stringify(prepared(layers));
     expect(words([])).not.toMatch(/sheet/);
-    expect(words([sticky])).toMatch(/Hoop cloth and sheet together.*The sheet reaches past the field/);
+    expect(words([sticky])).toMatch(/Hoop cloth and sheet together/);
+    expect(words([sticky])).toMatch(/The sheet reaches past the field/);
   });
 
   it('says how the hoop is turned on the cloth, quarters too: its mount comes to lie elsewhere', () => {
-    const cross = (tilt: number) => hoopingSteps(hoop, false, [], false, tilt).find(({ id }) => id === 'cross')!.detail;
+    const cross = (tilt: number) => prepared([], false, hoop, tilt).find(({ id }) => id === 'cross')!.detail;
     expect(cross(0)).not.toMatch(/turned/);
     expect(cross(360)).not.toMatch(/turned/);
     expect(cross(30)).toMatch(/turned by 30° counter-clockwise\.$/);
@@ -115,8 +133,8 @@ describe('hooping, step by step', () => {
   });
 
   it('speaks of the hoop that is used', () => {
-    const words = (more: Partial<Hoop>) => JSON.stringify(hoopingSteps({ ...hoop, ...more }, false, [], false, 0));
-    expect(words({})).toMatch(/turn the screw finger tight/);
+    const words = (more: Partial<Hoop>) => JSON.stringify(prepared([], false, { ...hoop, ...more }));
+    expect(words({})).toMatch(/finger tight, never with a tool/);
     expect(words({ kind: 'magnetic' })).toMatch(/fingers clear/);
     expect(words({ mount: 'bar', mountSide: 'top' })).toMatch(/Hang the hoop on the bar.*mount is on the top/);
   });

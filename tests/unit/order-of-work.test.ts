@@ -97,7 +97,8 @@ describe('one truth for table, steps and bench', () => {
     db = openSeeded(':memory:');
     loadDemo(db, { onlyIfEmpty: false });
     const fused = jobs.get(db, 'tq-wc-front');
-    jobs.update(db, fused.id, { ...fused, stack: { ...fused.stack!, schools: {} } }, fused.version);
+    const layers = fused.stack!.layers.map((layer) => ({ ...layer, extent: 'full' as const }));
+    jobs.update(db, fused.id, { ...fused, stack: { ...fused.stack!, layers, schools: {} } }, fused.version);
     work = getWorkpiece(db, fused.id);
     db.prepare('DELETE FROM cut_table WHERE project_id = ?').run(work.projectId);
   });

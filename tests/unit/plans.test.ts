@@ -3,7 +3,7 @@ import { inscribedRectangle, ironSole, pressPlan, type PressOptions } from '../.
 import { bounds, polygonArea, transformed, type Outline } from '../../src/core/shape';
 import { LIBRARY_CLOTHS, LIBRARY_LAYERS } from '../../src/core/library';
 import { DEFAULT_SCHOOLS } from '../../src/core/schools';
-import { stackSteps, type StepsFor } from '../../src/core/steps';
+import { workSteps, type WorkJob } from '../../src/core/techniques';
 
 const rectangle = (w: number, h: number): Outline => [
   [0, 0],
@@ -160,10 +160,10 @@ function contains(outline: Outline, x: number, y: number): boolean {
   return inside;
 }
 
-describe('stackSteps', () => {
+describe('workSteps', () => {
   const fabric = LIBRARY_CLOTHS.find(({ id }) => id === 'shirting-poplin')!;
   const layer = (id: string) => ({ material: LIBRARY_LAYERS.find((each) => each.id === id)!, extent: 'full' as const, angle: 0 });
-  const input: StepsFor = {
+  const input: WorkJob = {
     fabric,
     layers: [layer('light-woven-fusible-45-g')],
     stitched: false,
@@ -175,7 +175,7 @@ describe('stackSteps', () => {
   };
 
   it('goes through the stages in order, with the leaflet’s seconds and cooling', () => {
-    const steps = stackSteps(input);
+    const steps = workSteps(input);
     const order = ['prepare', 'cut', 'apply', 'check'];
     const stages = steps.map(({ stage }) => order.indexOf(stage));
     expect(stages).toEqual([...stages].sort((a, b) => a - b));
@@ -186,7 +186,7 @@ describe('stackSteps', () => {
   });
 
   it('washes and shrinks only what will be washed', () => {
-    const ids = (change: Partial<StepsFor>) => stackSteps({ ...input, ...change }).map(({ id }) => id);
+    const ids = (change: Partial<WorkJob>) => workSteps({ ...input, ...change }).map(({ id }) => id);
     expect(ids({})).toEqual(expect.arrayContaining(['prewash', 'preshrink']));
     expect(ids({ washed: false })).not.toContain('preshrink');
     expect(ids({ cutAlready: true })).not.toContain('prewash');
@@ -195,7 +195,7 @@ describe('stackSteps', () => {
   it('washes a second cloth as cloth is washed; only what carries glue is soaked and kept from the iron', () => {
     const shrunk = (family: string) => {
       const material = LIBRARY_LAYERS.find((each) => each.family === family && each.preShrink)!;
-      const steps = stackSteps({ ...input, layers: [{ material, extent: 'full', angle: 0 }] });
+      const steps = workSteps({ ...input, layers: [{ material, extent: 'full', angle: 0 }] });
       return steps.find(({ title }) => title.startsWith('Shrink '))!.detail;
     };
     expect(shrunk('cloth-underlining')).toMatch(/^Wash and dry .* press it smooth/);
@@ -204,7 +204,7 @@ describe('stackSteps', () => {
 
   it('presses flat neither beads nor leather before anything is put on', () => {
     const flattened = (change: object) =>
-      stackSteps({ ...input, fabric: { ...input.fabric, ...change } }).some(({ id }) => id === 'flatten');
+      workSteps({ ...input, fabric: { ...input.fabric, ...change } }).some(({ id }) => id === 'flatten');
     expect(flattened({})).toBe(true);
     for (const change of [
       { surface: ['beaded'] },
@@ -218,14 +218,14 @@ describe('stackSteps', () => {
   });
 
   it('floats what must not be hooped, and tells of the moving needle', () => {
-    const steps = stackSteps({ ...input, layers: [layer('sticky-cut-away-65-g')], stitched: true, floats: true });
+    const steps = workSteps({ ...input, layers: [layer('sticky-cut-away-65-g')], stitched: true, floats: true });
     expect(steps.map(({ title }) => title).join(' ')).toContain('Hoop the sheet alone');
     expect(steps.some(({ safety }) => safety?.includes('needle'))).toBe(true);
   });
 
   it('gives a step that is pressed for every layer that is fused, whatever the stack', () => {
     for (const material of LIBRARY_LAYERS) {
-      const steps = stackSteps({ ...input, layers: [{ material, extent: 'full', angle: 0 }] });
+      const steps = workSteps({ ...input, layers: [{ material, extent: 'full', angle: 0 }] });
       // A length that was sprayed or soaked is ironed dry in one go.
       const ironed = material.form === 'liquid' && material.family !== 'edge-stiffener';
       expect(steps.some(({ title }) => title.startsWith('Press it dry'))).toBe(ironed);

@@ -3,7 +3,9 @@ import { describe, expect, it } from 'vitest';
 import { LIBRARY_CLOTHS, LIBRARY_LAYERS } from '../../src/core/library';
 import { joinedAs } from '../../src/core/layers';
 import { DEFAULT_SCHOOLS } from '../../src/core/schools';
-import { actOf, pressWords, stackSteps } from '../../src/core/steps';
+import { actOf } from '../../src/core/bench';
+import { pressWords } from '../../src/core/steps';
+import { workSteps } from '../../src/core/techniques';
 import {
   AMOUNTS,
   bestCell,
@@ -269,7 +271,7 @@ describe('rounds that a scrap found', () => {
   };
   const found = { materialId: 'starch', ironDots: 2, seconds: 10, steam: false, cover: 'cloth' };
   const wet = (rounds?: number, stitched = false) =>
-    stackSteps({ ...input, stitched, found: [{ ...found, ...(rounds ? { rounds } : {}) }] }).filter(({ id }) =>
+    workSteps({ ...input, stitched, found: [{ ...found, ...(rounds ? { rounds } : {}) }] }).filter(({ id }) =>
       id.endsWith('-wet'),
     );
 
@@ -283,7 +285,7 @@ describe('rounds that a scrap found', () => {
     const damp = [{ ...starch[0]!, material: joinedAs(starch[0]!.material, 'damp') }];
     const schools = { ...DEFAULT_SCHOOLS, strongStarch: 'rounds' as const };
     const rounds = (of?: number) =>
-      stackSteps({
+      workSteps({
         ...input,
         layers: damp,
         schools,
@@ -297,7 +299,7 @@ describe('rounds that a scrap found', () => {
 describe('a layer whose leaflet asks for water', () => {
   const [{ material }] = chosen('medium-woven-fusible-60-g') as [ReturnType<typeof chosen>[0]];
   const steps = (mist: boolean, water: 'safe' | 'spots') =>
-    stackSteps({
+    workSteps({
       ...{ fabric: { ...cloth('Shirting poplin'), water }, stitched: false, floats: false, bias: false, washed: false },
       ...{ cutAlready: false, schools: DEFAULT_SCHOOLS },
       layers: [{ material: { ...material, leaflet: { ...material.leaflet, mist } }, extent: 'full', angle: 0 }],
@@ -328,7 +330,7 @@ describe('the person’s own iron', () => {
 
   it('that is light is leaned on, and the bench says so', () => {
     expect(words(steamed, { steam: true, weight: 800 })).toContain('lean on it');
-    const steps = stackSteps({
+    const steps = workSteps({
       ...{
         fabric: cloth('Shirting poplin'),
         layers: chosen('medium-woven-fusible-60-g'),

@@ -99,10 +99,15 @@ describe('answers in words', () => {
       needs: { ...ranked[0]!.needs, layers: layers.map(() => ({ materialId: 'a', length: 100, cost })) },
     });
     it('is rounded up as shops cut, equal lengths are counted', () => {
-      expect(buyingOf(stack([each(171)]), 'metric', cm)).toEqual({ lengths: '20 cm', cost: 100 });
-      expect(buyingOf(stack([each(171), each(200), each(301)]), 'metric', cm).lengths).toBe('2 × 20 cm + 40 cm');
+      expect(buyingOf(stack([each(171)]), 'metric', cm)).toEqual({ lengths: 'buy 20 cm', cost: 100 });
+      expect(buyingOf(stack([each(171), each(200), each(301)]), 'metric', cm).lengths).toBe('buy 2 × 20 cm + 40 cm');
+      const mine = { ...each(301), atHand: true as const };
+      expect(buyingOf(stack([each(171), mine]), 'metric', cm)).toEqual({
+        lengths: 'buy 20 cm · 40 cm of what you have',
+        cost: 100,
+      });
       // An eighth of a yard is 114.3 mm.
-      expect(buyingOf(stack([each(171)]), 'inch', cm).lengths).toBe('22.86 cm');
+      expect(buyingOf(stack([each(171)]), 'inch', cm).lengths).toBe('buy 22.86 cm');
     });
     it('of a bottle is what is used of it', () => {
       expect(buyingOf(stack([], [{ ...layer, form: 'liquid' }], 35), 'metric', cm)).toEqual({ lengths: '', cost: 35 });

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { ironSole, sheetMoves } from '../../src/core/press';
 import type { Outline } from '../../src/core/shape';
-import { loadSteps, sheetSteps } from '../../src/core/steps';
+import { loadSteps, sheetSteps } from '../../src/core/techniques';
 import { openSeeded } from '../../src/server/database';
 import { startBatch } from '../../src/server/start-bench';
 import type { BenchRun } from '../../src/store/bench-runs';

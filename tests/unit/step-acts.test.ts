@@ -2,7 +2,9 @@ import { describe, expect, it } from 'vitest';
 import { questionFor, stepsFor, type Part } from '../../src/core/choose';
 import { joinedAs, type ChosenLayer } from '../../src/core/layers';
 import { LIBRARY_CLOTHS } from '../../src/core/library';
-import { actOf, stepsForCopies, stackSteps } from '../../src/core/steps';
+import { actOf } from '../../src/core/bench';
+import { stepsForCopies } from '../../src/core/steps';
+import { workSteps } from '../../src/core/techniques';
 import { libraryLayer } from '../files/library-layer';
 
 const cotton = LIBRARY_CLOTHS.find(({ name }) => name === 'Quilting cotton')!;
@@ -26,9 +28,9 @@ describe('what the hands do in each step', () => {
       cotton,
       'quilt-piece',
       ['light-pressing-spray'],
-      ['spray', 'press', 'spray', 'press', 'cut', 'check'],
+      ['spray', 'press-flat', 'spray', 'press-flat', 'cut', 'check'],
     ],
-    ['wet through', cotton, 'printing', ['liquid-stabilizer__full'], ['soak', 'hang', 'press', 'cut', 'check']],
+    ['wet through', cotton, 'printing', ['liquid-stabilizer__full'], ['soak', 'hang', 'press-flat', 'cut', 'check']],
     ['an edge stiffener', jersey, 'knit-binding', ['edge-stiffener-spray'], ['spray', 'rest', 'press-sections', 'cool']],
     ['a tear-away', cotton, 'embroidery', ['medium-tear-away-42-g'], ['hoop', 'slide-under', 'stitch', 'take-away']],
     ['a cut-away', jersey, 'embroidery', ['medium-cut-away-62-g'], ['hoop', 'stitch', 'take-away']],
@@ -48,7 +50,7 @@ describe('what the hands do in each step', () => {
   });
 
   it('is the same for the copies of a set', () => {
-    const steps = stackSteps({
+    const steps = workSteps({
       ...{ fabric: cotton, layers: [chosen('light-woven-fusible-45-g')], stitched: false, floats: false, bias: false },
       ...{ washed: true, cutAlready: false, schools: questionFor(cotton, part('collar')).schools },
     });

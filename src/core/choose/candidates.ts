@@ -29,6 +29,8 @@ const NET_FAMILIES: Family[] = [
   'buckram',
   'waistband-strip',
 ];
+/** From this a layer stays out of the seam, g/m². */
+const HEAVY = 120;
 const TAPES: Family[] = ['stay-tape', 'braid', 'waistband-strip'];
 
 /**
@@ -47,8 +49,10 @@ function extentOf(question: Question, layer: Material, duty: LayerDuty): Extent 
   if (layer.family === 'stiff-core' || layer.family === 'foam') return 'net';
   if (school === 'full' || school === 'trimmed' || school === 'net') return school;
   if (NET_FAMILIES.includes(layer.family)) return 'net';
+  // What is fused while it is uncut reaches the cut edge: nothing can be trimmed under glue afterwards.
+  if (question.schools.order === 'fuse-together' && layer.form === 'fusible' && layer.arealDensity < HEAVY) return 'full';
   if (layer.arealDensity <= 42 && layer.thickness <= 0.3) return 'full';
-  return layer.arealDensity >= 120 ? 'net' : 'trimmed';
+  return layer.arealDensity >= HEAVY ? 'net' : 'trimmed';
 }
 
 /**

@@ -29,3 +29,5 @@ export { embroideryLoad, motifDensity } from './embroidery-load';
 export type { EmbroideryLoad, MotifDensity } from './embroidery-load';
 export { traitsOf } from '../part';
 export type { Traits } from '../part';
+export { stackWork } from './stack-work';
+export type { ToldPiece, WorkAsked } from './stack-work';

@@ -1,11 +1,11 @@
-import { isSoaked, type ChosenLayer, type Material } from '../layers';
-import { MOVE_SECONDS } from '../press';
+import { keyOfUse, type ChosenLayer, type Material } from '../layers';
 import { SQUARING } from '../cutplan';
 import { latticeLength } from '../nesting';
 import { allowedTurns, DEFAULT_LAYER_OUTLINE, FREELY, isTape, LAYING, layerShrinkage, tapeRun, usualGrain } from '../pieces';
 import type { LayerNeed, Needs, Question, ToBuy } from './protocol';
 import { allowanceOf, stitchedField, trimOf } from './piece-size';
-import { needsHandSewing } from './handling';
+import { hoopingKey, hoopingMinutes, layerMinutes, type Minutes } from '../techniques';
+import { jobFor } from './steps-for';
 
 /** Room between pieces on the roll, mm. */
 const GAP = LAYING.gap;
@@ -15,19 +15,7 @@ const PATCH = DEFAULT_LAYER_OUTLINE.size;
 const FIELD_MARGIN = DEFAULT_LAYER_OUTLINE.fieldMargin;
 /** Cloth is taken as this wide when a liquid is priced by its metre, mm. */
 const CLOTH_WIDTH = 1400;
-/** Face of an iron that is really used at each stop, mm²: sole less overlap and point. */
-const STOP_AREA = 14_000;
-
-/** Our own timings, minutes: fixed, and for a metre of edge or a square metre. */
-const SOAK = { fixed: 40, area: 10 };
-const SPRAY = { fixed: 6, area: 6 };
-const BY_HAND = { fixed: 10, edge: 6 };
-const BY_MACHINE = { fixed: 5, edge: 5 };
-const PRESSED = 6;
-const LAID = 4;
-/** One piece after the other is taken up, laid and looked at. */
-const PLACED = 0.4;
-const SPRAYED = 9;
+/** Handling of a layer that is shrunk first, minutes. */
 const SHRUNK = 3;
 
 /** Length that a strip runs on a piece, mm. */
@@ -104,42 +92,45 @@ function needOf(question: Question, layer: ChosenLayer, layers = 1): LayerNeed {
   return { materialId: material.id, cost, ...(material.origin === 'library' ? { typical: true as const } : {}), ...taken };
 }
 
-/** Working minutes for one layer. */
-function minutesOf(question: Question, layer: ChosenLayer): number {
-  const { material } = layer;
-  const [width, height] = cutSize(question, layer);
-  const count = question.piece.count * (layer.extent === 'strip' ? stripParts(question) : 1);
-  const edge = (2 * (width + height) * count) / 1000;
-  const area = (width * height * count) / 1e6;
-  let minutes = material.preShrink ? SHRUNK : 0;
-  if (material.form === 'liquid') minutes += isSoaked(material) ? SOAK.fixed + SOAK.area * area : SPRAY.fixed + SPRAY.area * area;
-  else if (needsHandSewing(question, material)) minutes += BY_HAND.fixed + BY_HAND.edge * edge;
-  else if (material.form === 'sew-in') minutes += BY_MACHINE.fixed + BY_MACHINE.edge * edge;
-  else if (material.leaflet.seconds > 0) {
-    // However small they are, pieces are laid and pressed one by one.
-    const stops = Math.max(count, Math.ceil((area * 1e6) / STOP_AREA));
-    minutes += PRESSED + PLACED * count + (stops * (material.leaflet.seconds + MOVE_SECONDS)) / 60 + material.leaflet.coolMinutes;
-  } else minutes += (material.form === 'spray-glued' ? SPRAYED : LAID) + PLACED * (count - 1);
-  return minutes;
+/** Minutes of layers that were reckoned before for the same question: a layer stands in many stacks. */
+const KNOWN = new WeakMap<Question, Map<string, number>>();
+
+/** Minutes of putting some layers on: those of each layer by itself, and of hooping them where they are stitched on. */
+function puttingOn(question: Question, layers: readonly ChosenLayer[]): number {
+  let known = KNOWN.get(question);
+  if (!known) KNOWN.set(question, (known = new Map()));
+  const job = jobFor(question, layers);
+  const remember = (key: string, minutes: () => number): number => {
+    let found = known.get(key);
+    if (found === undefined) known.set(key, (found = minutes()));
+    return found;
+  };
+  let sum = job.stitched ? remember(hoopingKey(job), () => total(hoopingMinutes(job))) : 0;
+  for (const layer of layers)
+    sum += remember(`${keyOfUse(layer.material)} ${layer.extent} ${job.order} ${job.floats}`, () =>
+      total(layerMinutes({ ...job, layers: [layer] })),
+    );
+  return sum;
 }
+
+const total = ({ hands, waits }: Minutes): number => hands + waits;
 
 /**
  * Length off each roll, cost and working time of a stack, for the pieces of the question. Lengths are of plain
- * rows (a layout of the true outlines uses less); times are our own timing of each way of putting on.
+ * rows (a layout of the true outlines uses less); times are those of its techniques.
  *
  * @example needsOf(question, stack).layers.length // 1
  */
 export function needsOf(question: Question, layers: readonly ChosenLayer[]): Needs {
   const each: LayerNeed[] = [];
   let cost = 0;
-  let minutes = 0;
   for (const layer of layers) {
     const need = needOf(question, layer);
     each.push(need);
     cost += need.cost;
-    minutes += minutesOf(question, layer);
   }
-  return { layers: each, cost, minutes };
+  const shrunk = layers.filter(({ material }) => material.preShrink).length;
+  return { layers: each, cost, minutes: puttingOn(question, layers) + SHRUNK * shrunk };
 }
 
 /**

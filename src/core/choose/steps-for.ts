@@ -1,16 +1,11 @@
-import type { Air } from '../liquid';
 import type { ChosenLayer } from '../layers';
+import type { LayerCut, OpenPiece, Place } from '../pieces';
+import { orderOfWork, type FoundSetting, type Iron, type Order, type Step } from '../steps';
+import type { Air } from '../liquid';
+import type { PressTool } from '../press';
 import type { Schools } from '../schools';
-import {
-  orderOfWork,
-  stackSteps,
-  STITCH_ROLES,
-  type FoundSetting,
-  type Iron,
-  type Order,
-  type Step,
-  type StitchRole,
-} from '../steps';
+import { workSteps, type WorkJob } from '../techniques';
+import { stitchedField } from './piece-size';
 import type { Question } from './protocol';
 
 /** So many pieces of at most this size are worth fusing together, mm². */
@@ -30,40 +25,49 @@ export interface WorkedHow extends Workplace {
   found?: readonly FoundSetting[];
   /** When pieces are cut; by what was asked when it is not said. */
   order?: Order | undefined;
+  /** With what it is pressed. */
+  tool?: PressTool;
   /** What is cut already: it is neither washed nor cut again. */
   clothCut?: boolean;
   layersCut?: boolean;
+  /** The piece opened out, where on it the job is done, and how each layer is cut of its own. */
+  piece?: OpenPiece | undefined;
+  place?: Place | undefined;
+  cuts?: readonly (LayerCut | undefined)[] | undefined;
 }
 
 /**
- * The working order of a stack for what was asked: prepare, cut, apply, check.
+ * What was asked, with a stack, as the techniques see it.
  *
- * @example stepsFor(question, stack).at(-1).stage // 'check'
+ * @example jobFor(question, stack).role // 'collar'
  */
-export function stepsFor(
+export function jobFor(
   question: Question,
   layers: readonly ChosenLayer[],
   { order = orderFor(question, layers), clothCut, ...how }: WorkedHow = {},
-): Step[] {
+): WorkJob {
   const { fabric, part, profile, traits, schools, piece } = question;
   const stitched = profile.kind === 'stitch';
-  return stackSteps({
-    fabric,
-    layers,
-    stitched,
-    ...(STITCH_ROLES.includes(part.role as StitchRole) ? { role: part.role as StitchRole } : {}),
+  return {
+    ...{ fabric, traits, layers, role: part.role, stitched, schools },
     floats: stitched && (traits.hoopMarks || floatsBySchool(schools, layers)),
     bias: part.cut === 'bias',
     washed: part.care !== 'none' && part.care !== 'dry-clean',
     cutAlready: part.cutAlready === true || clothCut === true,
-    schools,
     order: stitched ? 'cut-first' : order,
-    longest: Math.max(piece.width, piece.height),
-    yardage: piece.width * piece.height * piece.count,
-    around: 2 * (piece.width + piece.height),
-    modelled: part.role === 'modelling',
+    ...{ width: piece.width, height: piece.height, count: piece.count, trim: piece.trim },
+    ...(stitched ? { motif: stitchedField(part, piece) } : {}),
     ...how,
-  });
+  };
+}
+
+/**
+ * The working order of a stack for what was asked: prepare, cut, apply, check, finish.
+ *
+ * @example stepsFor(question, stack).at(-1).stage // 'check'
+ */
+export function stepsFor(question: Question, layers: readonly ChosenLayer[], how: WorkedHow = {}): Step[] {
+  return workSteps(jobFor(question, layers, how));
 }
 
 /**

@@ -1,8 +1,11 @@
-import { turnWords } from './folds';
-import { traitsOf, type Part } from '../choose';
+import type { Part } from '../part';
 import type { Fabric } from '../cloth';
 import type { ChosenLayer } from '../layers';
+import type { Schools } from '../schools';
 import { grownBy, intersection, regionArea, type Outline } from '../shape';
+import type { FoundSetting, Step } from '../steps';
+import { wettedWith, workSteps, type WorkJob } from '../techniques';
+import { turnWords } from './folds';
 import { hoopOutlines, type Hoop, type HoopPlace } from './hoop';
 import type { Ground } from './placing';
 
@@ -24,128 +27,73 @@ export interface Starching {
 
 /** Starched this far past the ring, mm. */
 const PAST_RING = 10;
-/** Sprayed until it feels wet, cloth takes up about this share of its own weight in a round; 1 ml weighs 1 g. */
-const WET = 0.9;
-/** Rounds of spraying and pressing: cloth that is thin or loose asks for one more than a firm one. */
-const ROUNDS = { firm: 2, usual: 3 };
-const FIRM = 200;
 const DRYING_MINUTES = 10;
+
+/** A motif in its hoop on a piece: what its work is made of. */
+export interface HoopWork {
+  fabric: Fabric;
+  part: Part;
+  layers: readonly ChosenLayer[];
+  hoop: Hoop;
+  at: HoopPlace;
+  ground: Ground;
+  floats: boolean;
+  /** Pieces of the set. */
+  count: number;
+  schools: Schools;
+  found?: readonly FoundSetting[];
+}
+
+/** What comes under the ring of a hoop, and a little more, mm. */
+function underRing({ hoop, at, ground }: Pick<HoopWork, 'hoop' | 'at' | 'ground'>): Outline[] {
+  return intersection(grownBy([hoopOutlines(hoop, at).outer], PAST_RING), [ground.outline]);
+}
+
+/** The job as the techniques see it: nothing is wetted that water marks, or that never enters the ring. */
+function jobOf(work: HoopWork): WorkJob {
+  const { fabric, part, layers, hoop, at, floats, count, schools, found } = work;
+  const wet = !floats && fabric.water === 'safe';
+  const kept = wet ? layers : layers.filter(({ material }) => material.form !== 'liquid');
+  const area = regionArea(underRing(work));
+  return {
+    ...{ fabric, layers: kept, role: part.role, stitched: true, floats, schools, found, count },
+    ...{ bias: part.cut === 'bias', washed: part.care !== 'none' && part.care !== 'dry-clean', cutAlready: true },
+    ...{ underHoop: area, yardage: area * count, layersCut: true },
+    hoop: { kind: hoop.kind, mount: hoop.mount, mountSide: hoop.mountSide, turn: turnWords(at.angle) },
+  };
+}
 
 /**
  * What is starched before hooping; nothing when the stack holds no liquid or the cloth must not be wetted.
  *
- * @example starching(quilting, [{ material: starch, extent: 'field', angle: 0 }], hoop, { x: 200, y: 200, angle: 0 }, ground, { ...collar, role: 'embroidery' }) !== undefined // true
+ * @example starching({ ...hoopWork, layers: [{ material: starch, extent: 'field', angle: 0 }] }) !== undefined // true
  */
-export function starching(
-  fabric: Fabric,
-  layers: readonly ChosenLayer[],
-  hoop: Hoop,
-  at: HoopPlace,
-  ground: Ground,
-  part: Part,
-  count = 1,
-): Starching | undefined {
-  if (fabric.water !== 'safe' || !layers.some(({ material }) => material.form === 'liquid')) return undefined;
-  const { outer } = hoopOutlines(hoop, at);
-  const where = intersection(grownBy([outer], PAST_RING), [ground.outline]);
-  const area = regionArea(where);
-  const rounds = !traitsOf(fabric, part).loose && fabric.arealDensity >= FIRM ? ROUNDS.firm : ROUNDS.usual;
-  // g/m² → g: mm² · 10⁻⁶.
-  const each = area * 1e-6 * fabric.arealDensity * WET;
-  const rinsed = layers.some(({ material }) => material.form === 'liquid' && material.ends === 'rinsed');
-  return { where, area, rounds, each, millilitres: each * rounds * count, minutes: rounds * DRYING_MINUTES, rinsed };
+export function starching(work: HoopWork): Starching | undefined {
+  const job = jobOf(work);
+  const index = job.layers.findIndex(({ material }) => material.form === 'liquid');
+  if (index === -1) return undefined;
+  const layer = job.layers[index]!;
+  const wetted = wettedWith({ job, layer, index })!;
+  const where = underRing(work);
+  return {
+    ...{ where, area: regionArea(where), rounds: wetted.rounds },
+    ...{ each: wetted.each / work.count, millilitres: wetted.each * wetted.rounds },
+    minutes: wetted.rounds * DRYING_MINUTES,
+    rinsed: layer.material.ends === 'rinsed',
+  };
 }
-
-export interface HoopStep {
-  id: string;
-  title: string;
-  detail: string;
-  safety?: string;
-  checks?: string[];
-}
-
-export const MOVING_NEEDLE = 'Hands clear of the moving hoop; needle up before anything is slid under it.';
 
 /**
- * Hooping, step by step. @param tilt of the hoop on the cloth, degrees
+ * What is done to one piece before its first stitch, in the order in which a project's job has it: wetted, its sheets joined, folded,
+ * hooped, hung.
  *
- * @example hoopingSteps(hoop, false, [], false, 0).length > 2 // true
+ * @example hoopPreparation(hoopWork).map(({ id }) => id).at(-1) // 'mount'
  */
-export function hoopingSteps(
-  hoop: Hoop,
-  floats: boolean,
-  layers: readonly ChosenLayer[],
-  hasStarch: boolean,
-  tilt: number,
-): HoopStep[] {
-  const sheets = layers.filter(({ material }) => material.form !== 'liquid' && material.family !== 'topping');
-  const topping = layers.find(({ material }) => material.family === 'topping');
-  const slid =
-    !floats && sheets.length > 0 && sheets.every(({ material }) => material.family === 'tear-away' && material.form === 'loose');
-  const sprayed = sheets.some(({ material }) => material.form === 'spray-glued');
-  const turn = turnWords(tilt);
-  const steps: HoopStep[] = [];
-  if (hasStarch)
-    steps.push({
-      id: 'starch',
-      title: 'Starch what comes under the clamp',
-      detail:
-        'The whole ring and a little more, not just the motif: until it feels wet, then pressed under a cloth, round by round.',
-      safety: 'Fresh air, away from flames, and never over a hot iron.',
-    });
-  steps.push({
-    id: 'cross',
-    title: 'Fold for the hoop and mark both folds',
-    detail: `At the two distances that the card names: they cross at the hoop’s own middle. Crease lightly, mark both creases.${
-      turn ? ` The hoop lies on the cloth turned ${turn}.` : ''
-    }`,
-  });
-  if (floats) {
-    steps.push({
-      id: 'hoop',
-      title: 'Hoop the sheet alone',
-      detail: 'Drum tight. Nothing of the cloth goes into the ring.',
-      checks: DRUM,
-    });
-    steps.push({
-      id: 'float',
-      title: 'Lay the cloth on it, cross on cross',
-      detail:
-        'The folds on the marks of the hoop. Smooth from the middle outwards. Baste a frame round the motif if the machine can.',
-      ...(sprayed ? { safety: 'Spray away from the machine, with fresh air, never near a flame.' } : {}),
-    });
-  } else
-    steps.push({
-      id: 'hoop',
-      title: slid || sheets.length === 0 ? 'Hoop the cloth' : 'Hoop cloth and sheet together',
-      detail:
-        hoop.kind === 'screw'
-          ? 'Press the ring in flat, turn the screw finger tight, never with a tool. Draw slack in a little all the way round; the weave stays straight.'
-          : 'Lower the magnets one after the other, from one side to the other; fingers clear of them. Draw slack in before the last one.',
-      checks: DRUM,
-    });
-  if (topping)
-    steps.push({ id: 'topping', title: 'Lay the topping on', detail: 'A few drops of water outside the motif hold it.' });
-  steps.push({
-    id: 'mount',
-    title: hoop.mount === 'arm' ? 'Slide the hoop onto the arm' : 'Hang the hoop on the bar',
-    detail: `Its mount is on the ${hoop.mountSide}. Lower the foot and turn the wheel by hand once over the middle of the design.`,
-    checks: [
-      'Nothing of the project folded underneath',
-      ...(slid || sheets.length === 0 ? [] : ['The sheet reaches past the field on every side']),
-      'The design is moved and turned in the field as the card says',
-    ],
-    safety: MOVING_NEEDLE,
-  });
-  if (slid)
-    steps.push({
-      id: 'slide',
-      title: 'Slide the sheet under the hoop, on the machine',
-      detail: 'Now that it hangs there. Past the field on every side.',
-      safety: MOVING_NEEDLE,
-    });
-  return steps;
+export function hoopPreparation(work: HoopWork): Step[] {
+  const job = jobOf(work);
+  const liquid = new Set(job.layers.flatMap(({ material }, i) => (material.form === 'liquid' ? [i] : [])));
+  return workSteps(job).filter(
+    ({ stage, id, layer }) =>
+      (stage === 'prepare' && layer !== undefined && liquid.has(layer)) || (stage === 'apply' && id !== 'stitch'),
+  );
 }
-
-/** Felt at the middle and at each corner. */
-const DRUM = ['Drum tight in the middle', 'Drum tight in every corner', 'Weave still straight'];

@@ -23,3 +23,4 @@ export type { Shrinkage, Treatment } from './shrink';
 export { PLACE_KINDS, placeArea, placeCut } from './place';
 export type { Place, PlaceKind } from './place';
 export { seamLength } from './seam-length';
+export { outlinePiece } from './outline-piece';

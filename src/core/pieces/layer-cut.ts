@@ -14,6 +14,8 @@ export interface LayerCut {
   width?: number;
   /** How far a strip reaches past the seam line into the allowance, mm; as its kind usually does when it is not said. */
   past?: number;
+  /** How far a strip along a line reaches past the ends of the line, mm; half its width when it is not said. */
+  pastEnds?: number;
   /** Middle of a patch or a field, mm; the point of a line, or the middle of the piece, when it is not said. */
   at?: Point;
   /** Edge length of a patch, mm. */

@@ -90,19 +90,27 @@ function measured(region: readonly Outline[], whole: number): LayerOutline {
   return { outlines, holes, area, removedArea: Math.max(0, whole - area) };
 }
 
-/** A strip with a line in its middle, as far as there is cloth under it; it reaches half its width past both ends. */
-function alongLine({ outline, holes }: OpenPiece, [a, b]: [Point, Point], width: number, whole: number): LayerOutline {
+/** A strip with a line in its middle, and how far it reaches past the line's ends, mm. */
+interface AlongLine {
+  line: [Point, Point];
+  width: number;
+  past: number;
+}
+
+/** A strip with a line in its middle, as far as there is cloth under it. */
+function alongLine({ outline, holes }: OpenPiece, { line, width, past }: AlongLine, whole: number): LayerOutline {
+  const [a, b] = line;
   const length = Math.hypot(b[0] - a[0], b[1] - a[1]);
   const [ux, uy] = length > 0 ? [(b[0] - a[0]) / length, (b[1] - a[1]) / length] : [0, 1];
   const half = width / 2;
   const corner = ([x, y]: Point, along: number, across: number): Point => [
-    x + half * (along * ux - across * uy),
-    y + half * (along * uy + across * ux),
+    x + past * along * ux - half * across * uy,
+    y + past * along * uy + half * across * ux,
   ];
   const beside: Outline = [corner(a, -1, -1), corner(b, 1, -1), corner(b, 1, 1), corner(a, -1, 1)];
   const own = holes.map((hole) => hole.outline);
   const left = intersection([beside], [outline]).flatMap((path) => (own.length > 0 ? difference(path, own) : [path]));
-  return { ...measured(left, whole), runningLength: length + width };
+  return { ...measured(left, whole), runningLength: length + 2 * past };
 }
 
 /**
@@ -117,7 +125,7 @@ function strip(
 ): LayerOutline {
   const { outline, allowances, fold } = piece;
   const width = isTape(material) ? material.rollWidth : options.width;
-  if (options.line) return alongLine(piece, options.line, width, whole);
+  if (options.line) return alongLine(piece, { line: options.line, width, past: options.pastEnds ?? width / 2 }, whole);
   const runningLength = stripRun(piece, options);
   if (fold && besideFold(piece, options)) {
     const [a, b] = fold;
@@ -150,9 +158,12 @@ const besideFold = ({ fold }: OpenPiece, { edges, rule }: Pick<LayerOutlineOptio
  *
  * @example stripRun(piece, { rule: 'longest', width: 30 }) // 280
  */
-export function stripRun(piece: OpenPiece, options: Pick<LayerOutlineOptions, 'edges' | 'line' | 'rule' | 'width'>): number {
+export function stripRun(
+  piece: OpenPiece,
+  options: Pick<LayerOutlineOptions, 'edges' | 'line' | 'rule' | 'width' | 'pastEnds'>,
+): number {
   const apart = ([a, b]: [Point, Point]) => Math.hypot(b[0] - a[0], b[1] - a[1]);
-  if (options.line) return apart(options.line) + options.width;
+  if (options.line) return apart(options.line) + 2 * (options.pastEnds ?? options.width / 2);
   if (besideFold(piece, options)) return apart(piece.fold!);
   return sewnLength(piece, stripEdges(piece, options));
 }

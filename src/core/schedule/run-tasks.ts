@@ -1,11 +1,14 @@
 import { USUAL_PACES, type Pace, type Paces } from '../learn';
 import { lower } from '../letters';
 import { MOVE_SECONDS } from '../press';
-import type { SetStep } from '../steps';
+import type { Act, SetStep } from '../steps';
 import type { Task } from './schedule';
 
 /** A step as it stands on the bench, with the iron stops that it takes. */
-export type TimedStep = Pick<SetStep, 'id' | 'kind' | 'stage' | 'title' | 'seconds' | 'lifts' | 'copies' | 'checks' | 'until'> & {
+export type TimedStep = Pick<
+  SetStep,
+  'id' | 'kind' | 'stage' | 'title' | 'seconds' | 'dries' | 'act' | 'lifts' | 'copies' | 'checks' | 'until'
+> & {
   stops?: readonly unknown[] | undefined;
 };
 
@@ -87,13 +90,14 @@ export function runTasks({ id, name, steps, edge, from = 0, paces = USUAL_PACES 
   for (const [i, step] of steps.entries()) {
     const pace = paceOf(step);
     const minutes = stepMinutes(step, steps, edge) * (pace ? paces[pace].factor : 1);
-    const ironed = step.kind === 'press' || (step.kind === 'do' && IRONED.test(step.title));
+    const ironed =
+      step.kind === 'press' || (step.kind === 'do' && (step.act ? IRON_ACTS.includes(step.act) : IRONED.test(step.title)));
     const uses = step.kind === 'wait' ? [] : ironed ? [BY_HAND, BY_IRON] : [BY_HAND];
     // Only what has to be caught while it is damp cannot wait for the morning.
     const overnight = step.kind === 'wait' && step.until !== 'damp' ? { overnight: true as const } : {};
     const load = step.kind === 'do' && WASHED.includes(ownId(step.id)) ? { load: 'wash' as const } : {};
     add(`${from + i}`, step.title, minutes, uses, { ...overnight, ...load });
-    const waits = step.kind === 'do' ? DOING[ownId(step.id)]?.waits : undefined;
+    const waits = step.kind === 'do' ? (step.dries === undefined ? DOING[ownId(step.id)]?.waits : step.dries / 60) : undefined;
     if (waits) add(`${from + i}-dries`, `${step.title}: it dries`, waits * paces.drying.factor, [], { overnight: true, ...load });
   }
   return found;
@@ -110,7 +114,7 @@ export function stepMinutes(step: TimedStep, steps: readonly TimedStep[], edge: 
   if (kind === 'wait') return seconds / 60;
   if (kind === 'press') return ((stops?.length ?? 1) * lifts * copies * (seconds + MOVE_SECONDS)) / 60;
   if (kind === 'check') return Math.max(1, (checks?.length ?? 1) * LOOKING);
-  return DOING[ownId(step.id)]?.hands ?? handMinutes(step, steps, edge / 1000);
+  return (seconds === 0 ? DOING[ownId(step.id)]?.hands : undefined) ?? handMinutes(step, steps, edge / 1000);
 }
 
 /**
@@ -126,7 +130,9 @@ export function paceOf(step: TimedStep): Pace | undefined {
   return SEWN(step) ? 'sewing' : 'handling';
 }
 
-/** A step that is done with the iron though it has no stops. */
+/** What is done with the iron though it has no stops. */
+const IRON_ACTS: readonly Act[] = ['press', 'press-flat'];
+/** The same by its title, where it was planned before steps said what is done. */
 const IRONED = /(^|: )(press|iron) /i;
 const CUT = ({ id, stage }: TimedStep) => stage === 'cut' || id.endsWith('-cut');
 const SEWN = ({ id }: TimedStep) => /-sew(#|$)/.test(id);
@@ -142,7 +148,7 @@ function ownId(id: string): string {
  */
 function handMinutes(step: TimedStep, steps: readonly TimedStep[], metres: number): number {
   const { seconds, copies = 1 } = step;
-  if (seconds !== undefined) return seconds / 60;
+  if (seconds !== undefined) return (seconds / 60) * copies;
   if (CUT(step))
     return Math.max(USUAL, (metres * CUTTING) / steps.filter((each) => CUT(each) && each.stage === step.stage).length);
   if (!SEWN(step)) return USUAL * copies;

@@ -3,16 +3,8 @@ import { joinedAs, type ChosenLayer, type Material } from '../layers';
 import { capital, lower } from '../letters';
 import type { PressStop } from '../press';
 import type { Schools } from '../schools';
-import {
-  COVER_WORDS,
-  HEAT_SAFETY,
-  pressSetting,
-  pressWords,
-  settingWords,
-  stackSteps,
-  type BatchStep,
-  type StepsFor,
-} from '../steps';
+import { COVER_WORDS, HEAT_SAFETY, pressSetting, pressWords, settingWords, type BatchStep } from '../steps';
+import { workSteps, type WorkJob } from '../techniques';
 import type { ScrapCell, ScrapPlan } from './scrap-plan';
 import { STRIP } from './spray';
 
@@ -101,9 +93,9 @@ function settingSteps(plan: ScrapPlan, { fabric, layers, schools }: ScrapWork): 
 const ON_A_SCRAP = { stitched: false, floats: false, bias: false, washed: false, cutAlready: true } as const;
 
 /** A liquid is sprayed or soaked in and rests before it is pressed, on the scrap as on the piece: its steps from the stack's own. */
-function wetting(material: Material | undefined, input: Pick<StepsFor, 'layers' | 'fabric' | 'schools'>): ScrapStep[] {
+function wetting(material: Material | undefined, input: Pick<WorkJob, 'layers' | 'fabric' | 'schools'>): ScrapStep[] {
   if (material?.form !== 'liquid') return [];
-  return stackSteps({ ...input, ...ON_A_SCRAP }).filter(({ id }) => id === `${material.id}-wet` || id === `${material.id}-dry`);
+  return workSteps({ ...input, ...ON_A_SCRAP }).filter(({ id }) => id === `${material.id}-wet` || id === `${material.id}-dry`);
 }
 
 /** How a name is written before what is done. */
@@ -137,7 +129,7 @@ function spraySteps(plan: ScrapPlan, liquid: Material, { fabric, schools }: Scra
     return (round: number): ScrapStep[] => {
       const on = own.filter(({ dose }) => dose!.rounds >= round);
       const layers: ChosenLayer[] = [{ material, extent: 'full', angle: 0 }];
-      return stackSteps({ fabric, layers, schools, ...ON_A_SCRAP, yardage: area(on) })
+      return workSteps({ fabric, layers, schools, ...ON_A_SCRAP, yardage: area(on) })
         .filter(({ layer }) => layer !== undefined)
         .map((step) => ({ ...step, id: `round-${round}-row-${row}-${step.id}`, title: named(fromTo(on), step.title) }));
     };
@@ -165,7 +157,7 @@ function candidateSteps(plan: ScrapPlan, candidates: NonNullable<ScrapWork['cand
   const { cells, cellWidth, cellHeight } = plan;
   const own = cells.map((cell) => {
     const { layers, schools } = candidates[cell.candidate!]!;
-    const steps = stackSteps({ fabric, layers, schools, ...ON_A_SCRAP }).filter(({ layer }) => layer !== undefined);
+    const steps = workSteps({ fabric, layers, schools, ...ON_A_SCRAP }).filter(({ layer }) => layer !== undefined);
     return steps.map((step): ScrapStep => ({
       ...step,
       id: `${cell.name}-${step.id}`,

@@ -1,6 +1,6 @@
 import { lower } from '../letters';
 import type { SetStep } from './copies';
-import type { StepStage } from './step';
+import { STEP_STAGES, type StepStage } from './step';
 
 /** A step of a batch: which of its jobs it is for; none where it is done once for all of them. */
 export interface BatchStep extends SetStep {
@@ -16,7 +16,7 @@ export interface BatchWork<S extends SetStep> {
 
 /** Stages in which all jobs go forward together, so that one thing rests while the next is done. */
 const TOGETHER: readonly StepStage[] = ['prepare', 'cut'];
-const STAGES: readonly StepStage[] = ['prepare', 'cut', 'apply', 'check'];
+const STAGES: readonly StepStage[] = STEP_STAGES;
 
 /**
  * The steps of several jobs as one batch: everything is prepared for all, then cut for all, then each job is put on, then all are
@@ -24,7 +24,7 @@ const STAGES: readonly StepStage[] = ['prepare', 'cut', 'apply', 'check'];
  *
  * @param together what is done for several jobs at once before each is put on for itself: sheets on which their pieces lie, loads of a press
  * @returns the steps of a single job as they are, with `together` before the first that is put on
- * @example stepsForBatch([{ name: 'Collar', steps: stackSteps(stepsInput) }]).length === stackSteps(stepsInput).length // true
+ * @example stepsForBatch([{ name: 'Collar', steps: workSteps(workJob) }]).length === workSteps(workJob).length // true
  */
 export function stepsForBatch<S extends SetStep>(works: readonly BatchWork<S>[], together: readonly S[] = []): (S & BatchStep)[] {
   if (works.length === 1) {

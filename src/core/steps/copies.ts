@@ -51,10 +51,13 @@ export function stepsForCopies(steps: readonly Step[], count: number): SetStep[]
     else found.push(step);
   }
   flush();
-  found.push({
+  // What is finished comes after each was looked at.
+  const end = found.findIndex(({ stage }) => stage === 'finish');
+  found.splice(end === -1 ? found.length : end, 0, {
     id: 'check-each',
     stage: 'check',
     kind: 'check',
+    act: 'check',
     title: `Tick each of the ${count} pieces that is right`,
     detail: 'All that was checked holds for it. Leave open what has to be pressed or done again.',
     checks: batches.map(({ name }) => name),

@@ -28,6 +28,8 @@ export function sheetLayer(layers: readonly ChosenLayer[]): number {
 export function orderOfWork(school: string, layers: readonly ChosenLayer[], manySmall: boolean): Order {
   const uncut = layers[sheetLayer(layers)];
   if (!uncut) return 'cut-first';
-  if (school === 'fuse-together' || school === 'fuse-length') return school;
-  return school === 'by-shape' && manySmall && uncut.extent === 'full' ? 'fuse-together' : 'cut-first';
+  if (school === 'fuse-length') return school;
+  // Nothing can be trimmed under glue afterwards: only what reaches the cut edge is fused before it is cut out.
+  if (uncut.extent !== 'full') return 'cut-first';
+  return school === 'fuse-together' || (school === 'by-shape' && manySmall) ? 'fuse-together' : 'cut-first';
 }

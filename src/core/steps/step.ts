@@ -1,13 +1,11 @@
-import type { Fabric } from '../cloth';
-import type { Air } from '../liquid';
-import type { ChosenLayer } from '../layers';
-import type { StitchRole } from './finishing';
-import type { Order } from './order';
-import type { FoundSetting, Iron } from './press-setting';
-import type { Schools } from '../schools';
+import type { Act } from './act';
 
-/** Where in the working order a step belongs. */
-export type StepStage = 'prepare' | 'cut' | 'apply' | 'check';
+/**
+ * Where in the working order a step belongs. What is to be finished is done once all is put on and looked at: a sheet trimmed, a stiffener
+ * rinsed out.
+ */
+export const STEP_STAGES = ['prepare', 'cut', 'apply', 'check', 'finish'] as const;
+export type StepStage = (typeof STEP_STAGES)[number];
 
 /**
  * What kind of doing a step is: `press` counts iron stops, `wait` runs a clock, `check` has boxes to tick,
@@ -21,8 +19,14 @@ export interface Step {
   kind: StepKind;
   title: string;
   detail: string;
+  /** What the hands do in it, for its drawing; a step that was planned before it was said is told by its name. */
+  act?: Act;
+  /** Id of the technique that it belongs to; none where it serves several, such as washing the cloth. */
+  technique?: string;
   /** Seconds for one iron stop (`press`), for the whole wait (`wait`), or that it takes about (`do`, where it can be told). */
   seconds?: number;
+  /** How long it then dries by itself, s: what was washed or soaked (`do`). */
+  dries?: number;
   /** How often each stop is pressed again, with lifts in between (`press`); once when it is not said. */
   lifts?: number;
   /** What to look for (`check`). */
@@ -35,40 +39,6 @@ export interface Step {
   until?: 'damp' | 'dry';
   /** It is done once for a whole sheet on which pieces lie side by side, not for a piece. */
   sheet?: true;
-}
-
-export interface StepsFor {
-  fabric: Fabric;
-  /** Outermost first. */
-  layers: readonly ChosenLayer[];
-  /** The stack is stitched on rather than worn. */
-  stitched: boolean;
-  /** What it is sewn as, when it is stitched. */
-  role?: StitchRole;
-  /** The cloth is not hooped itself but lies on the sheet. */
-  floats: boolean;
-  bias: boolean;
-  /** It will be washed, so everything is shrunk first. */
-  washed: boolean;
-  cutAlready: boolean;
-  /** Schools of practice that are followed. */
-  schools: Schools;
-  /** Settings that were found best on scraps of this cloth, and the layers they are for. */
-  found?: readonly FoundSetting[];
-  /** The layers are cut already. */
-  layersCut?: boolean;
-  /** When pieces are cut; cloth and layer apart when it is not said. */
-  order?: Order;
-  /** Longest side of the piece, mm; a long one is tacked before it is pressed. */
-  longest?: number;
-  /** All that is treated as a length before it is cut, mm². */
-  yardage?: number;
-  /** Edge of one piece all round, mm, for what is sewn along it. */
-  around?: number;
-  /** What is shaped and never washed, such as flowers. */
-  modelled?: boolean;
-  /** The air in which it hangs to dry; a still room when it is not said. */
-  air?: Air | undefined;
-  /** The iron that is used; any when it is not said. */
-  iron?: Iron | undefined;
+  /** It is done when the whole thing is sewn, not at the bench where the layers are put on. */
+  sewn?: true;
 }

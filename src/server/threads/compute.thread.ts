@@ -1,3 +1,4 @@
+import { stackWork, type WorkAsked } from '../../core/choose';
 import { pressPlan, type PressOptions } from '../../core/press';
 import { schedule, type ScheduleOptions } from '../../core/schedule';
 import { inset, type Outline } from '../../core/shape';
@@ -8,6 +9,7 @@ import { answer } from './answer';
 const WORK = {
   schedule: (options: ScheduleOptions) => schedule(options),
   pressPlan: (options: PressOptions) => pressPlan(options),
+  work: (asked: WorkAsked) => stackWork(asked),
   inset: ({ outline, allowance }: { outline: Outline; allowance: number | number[] }) => inset(outline, allowance),
   templates: ({ title, pieces, paper }: { title: string; pieces: Template[]; paper: Paper | 'single' }) =>
     templates(title, pieces, paper),

@@ -1,5 +1,5 @@
 import { Pause, Play } from 'lucide-react';
-import { MOVING_NEEDLE } from '../../core/hoop';
+import { NEEDLE_SAFETY } from '../../core/steps';
 import type { HoopingRun } from '../../store/hoopings';
 import { STOP_HELP, STOP_WORDS } from './stop-words';
 import type { useMachine } from './use-machine';
@@ -119,7 +119,7 @@ export default function MachinePanel({
       <div className="mt-3">
         <SpeedSlider speed={shown.speed} onSpeed={onSpeed} words={`${shown.speed} stitches a minute`} />
       </div>
-      <p className="mt-2 border-l-4 border-accent pl-2 text-[0.95rem] leading-snug">{MOVING_NEEDLE}</p>
+      <p className="mt-2 border-l-4 border-accent pl-2 text-[0.95rem] leading-snug">{NEEDLE_SAFETY}</p>
     </section>
   );
 }

@@ -3,15 +3,17 @@ import type { Part } from '../../core/choose';
 import {
   hoopFolds,
   turnWords,
-  hoopingSteps,
+  hoopPreparation,
   offcutsFor,
   sheetRecipe,
   starching,
   type Ground,
   type HoopFolds,
+  type HoopWork,
   type StitchRole,
 } from '../../core/hoop';
 import type { ChosenLayer } from '../../core/layers';
+import { schoolsOf } from '../../core/schools';
 import type { Outline } from '../../core/shape';
 import type { CopyTicks } from '../../store/hoopings';
 import { counted } from '../../ui/text';
@@ -40,6 +42,7 @@ export default function PrepareStage({
   wish,
   sheets,
   hoops,
+  settings,
   placed,
   count,
   role,
@@ -55,8 +58,12 @@ export default function PrepareStage({
   const ground: Ground = { ...placed.ground, marks };
   const part = { role, stretch: 'any', cut: wish.cut, care: wish.care } as Part;
   const needs = sheetRecipe(hoop, layers, placed.floats, count);
-  const starch = placed.floats ? undefined : starching(cloth.fabric, layers, hoop, placed.hoopPlace, ground, part, count);
-  const steps = hoopingSteps(hoop, placed.floats, layers, starch !== undefined, placed.hoopPlace.angle);
+  const work: HoopWork = {
+    ...{ fabric: cloth.fabric, part, layers, hoop, at: placed.hoopPlace, ground, floats: placed.floats, count },
+    schools: schoolsOf(settings.schools),
+  };
+  const starch = starching(work);
+  const steps = hoopPreparation(work);
   const folds = hoopFolds(placed.ground.outline, placed.place, placed.hoopPlace);
   const hoopTurn = turnWords(placed.hoopPlace.angle);
   const ticks = prepared.find(({ copy }) => copy === pieceNumber)?.ticks ?? [];

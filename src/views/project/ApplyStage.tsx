@@ -3,7 +3,8 @@ import { useMemo, useState } from 'react';
 import type { Workplace } from '../../core/choose';
 import { isFusible } from '../../core/layers';
 import { openPiece } from '../../core/pieces';
-import { actOf, type FoundSetting, type Order, type Step } from '../../core/steps';
+import { actOf } from '../../core/bench';
+import type { FoundSetting, Order, Step } from '../../core/steps';
 import { formatDuration } from '../../core/units';
 import type { ApiError } from '../../ui/api';
 import { call } from '../../ui/api';
@@ -38,7 +39,7 @@ interface Props {
   onFile: () => void;
 }
 
-const STAGE_HEADINGS = { prepare: 'Prepare', cut: 'Cut', apply: 'Apply', check: 'Check' } as const;
+const STAGE_HEADINGS = { prepare: 'Prepare', cut: 'Cut', apply: 'Apply', check: 'Check', finish: 'Afterwards' } as const;
 
 /** What will be done at the bench, and the way there. */
 export default function ApplyStage({

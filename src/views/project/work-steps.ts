@@ -19,7 +19,13 @@ export function workSteps(
 ): Step[] {
   if (!cloth || !work.stack) return [];
   const known = layers.filter((layer): layer is StageLayer & { material: Material } => layer.material !== undefined);
-  const piece = sizeOfPiece(openPiece(work), work.wish.role, work.count, trim, work.place);
-  const question = questionFor(fabricOf(cloth), work.wish, { schools: schoolsOf(schools, work.stack.schools), piece });
-  return stepsFor(question, known, { ...how, clothCut: work.done, layersCut: work.cutDone });
+  const piece = openPiece(work);
+  const question = questionFor(fabricOf(cloth), work.wish, {
+    schools: schoolsOf(schools, work.stack.schools),
+    piece: sizeOfPiece(piece, work.wish.role, work.count, trim, work.place),
+  });
+  return stepsFor(question, known, {
+    ...{ ...how, clothCut: work.done, layersCut: work.cutDone },
+    ...{ piece, place: work.place, cuts: known.map(({ cut }) => cut) },
+  });
 }

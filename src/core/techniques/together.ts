@@ -1,7 +1,5 @@
 import { lower } from '../letters';
-import type { Order } from './order';
-import type { Step } from './step';
-import { BLADE_SAFETY, HEAT_SAFETY } from './words';
+import { BLADE_SAFETY, HEAT_SAFETY, type Order, type Step } from '../steps';
 
 /** A step that is done on something on which several pieces lie. */
 export interface TogetherStep extends Step {
@@ -45,7 +43,7 @@ export function sheetSteps(layer: TogetherLayer, order: Order, sheets: readonly 
   const length = order === 'fuse-length';
   const laid = sheets.flatMap(({ pieces, moves, size }, k): TogetherStep[] => [
     {
-      ...{ id: `sheet-${first + k}-lay`, stage: 'apply', kind: 'do', on: first + k },
+      ...{ id: `sheet-${first + k}-lay`, stage: 'apply', kind: 'do', act: 'lay-on-layer', on: first + k },
       title: length ? `${called(k)}: lay the cloth on ${name}` : `${called(k)}: lay ${countOf(pieces.length)} on ${name}`,
       detail: `${size ? `Lay out ${size}, glue side up. ` : ''}${
         length
@@ -57,17 +55,17 @@ export function sheetSteps(layer: TogetherLayer, order: Order, sheets: readonly 
   ]);
   const out = sheets.flatMap(({ pieces }, k): TogetherStep[] => [
     {
-      ...{ id: `sheet-${first + k}-feel`, stage: 'apply', kind: 'check', on: first + k },
+      ...{ id: `sheet-${first + k}-feel`, stage: 'apply', kind: 'check', act: 'feel', on: first + k },
       title: length ? `${called(k)}: feel along all edges` : `${called(k)}: feel along the edges of every piece`,
       detail: 'Tick what holds. Where a fingernail gets under, press again and let it cool again before you cut.',
       checks: length ? ['The whole length holds'] : pieces.map((piece) => `${piece} holds`),
     },
     {
-      ...{ id: `sheet-${first + k}-cut`, stage: 'apply', kind: 'do', on: first + k },
+      ...{ id: `sheet-${first + k}-cut`, stage: 'apply', kind: 'do', act: 'cut-loose', on: first + k },
       title: length ? `${called(k)}: mark the pieces and cut them through both` : `${called(k)}: cut the pieces loose, then out`,
       detail: length
         ? 'As drawn: patterns face up on the cloth, along its grain.'
-        : 'First apart as one lump, then along the edges. Where the layer ends at the seam line, trim only the layer to it.',
+        : 'First apart as one lump, then along the edges, through both.',
       safety: BLADE_SAFETY,
     },
   ]);
@@ -85,11 +83,13 @@ export function loadSteps(layer: TogetherLayer, loads: readonly Together[], firs
   return [
     ...loads.flatMap(({ pieces, moves }, k): TogetherStep[] => [
       {
-        ...{ id: `load-${first + k}-lay`, stage: 'apply', kind: 'do', on: first + k },
+        ...{ id: `load-${first + k}-lay`, stage: 'apply', kind: 'do', act: 'lay-on-layer', on: first + k },
         title: `${called(k)}: lay ${countOf(pieces.length)} with ${lower(layer.name)}`,
         detail: 'As drawn: cloth face down, the layer on it glue side down, no creases; a sheet of paper above and below.',
       },
-      ...pressed(layer, `load-${first + k}`, called(k), moves, first + k, 'move it on and press'),
+      ...pressed(layer, `load-${first + k}`, called(k), moves, first + k, 'move it on, close it').map((step) =>
+        moves === 1 ? { ...step, title: `${called(k)}: close the plate once, ${layer.seconds} s` } : step,
+      ),
     ]),
     cooled(layer, 'All pieces', first),
   ];
@@ -104,7 +104,7 @@ function pressed(
   next: string,
 ): TogetherStep[] {
   return Array.from({ length: moves }, (_, move) => ({
-    ...{ id: `${id}-press${move}`, stage: 'apply', kind: 'press', seconds, on, move },
+    ...{ id: `${id}-press${move}`, stage: 'apply', kind: 'press', act: 'press', seconds, on, move },
     title:
       moves === 1
         ? `${called}: press, ${seconds} s a stop`
@@ -116,7 +116,7 @@ function pressed(
 
 function cooled({ coolSeconds, name }: TogetherLayer, what: string, first: number): TogetherStep {
   return {
-    ...{ id: `together-${first}-cool`, stage: 'apply', kind: 'wait', seconds: coolSeconds, on: first },
+    ...{ id: `together-${first}-cool`, stage: 'apply', kind: 'wait', act: 'cool', seconds: coolSeconds, on: first },
     title: `${what}: leave flat until cold`,
     detail: `Moved while warm, ${lower(name)} lets go or sets crooked.`,
   };

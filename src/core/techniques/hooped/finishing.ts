@@ -1,4 +1,4 @@
-import type { Material } from '../layers';
+import type { Material } from '../../layers';
 
 /** What a motif is sewn as, and so how its sheet is finished. */
 export const STITCH_ROLES = ['embroidery', 'badge', 'applique', 'quilt-piece', 'free-stitching'] as const;
@@ -16,6 +16,8 @@ export interface Finish {
   title: string;
   detail: string;
   safety?: string;
+  /** It is done once the whole thing is sewn. */
+  sewn?: true;
 }
 
 const BLADES = 'Cut away from the hand; cap blades when they lie down.';
@@ -34,7 +36,13 @@ export function finishing(
   const torn = sheets.some(({ material }) => material.ends === 'torn');
   const rinsed = layers.some(({ material }) => material.ends === 'rinsed');
   const rinse: Finish[] = rinsed
-    ? [{ title: 'Rinse out what is meant to go', detail: 'Lukewarm, until nothing feels slippery or stiff. Dry it flat.' }]
+    ? [
+        {
+          title: 'Rinse out what is meant to go',
+          detail: 'Lukewarm, until nothing feels slippery or stiff. Dry it flat.',
+          sewn: true,
+        },
+      ]
     : [];
   const steps: Finish[] = [];
   if (torn) steps.push({ title: 'Tear the sheet away', detail: 'One layer at a time, thumb on the stitches, toward the motif.' });
@@ -73,8 +81,9 @@ export function finishing(
     });
   if (cut)
     steps.push({
-      title: 'Trim the cut-away sheet along the dashed line',
-      detail: 'Never flush, or its edge sinks after washing. Cut it apart between separate islands.',
+      title: 'Trim the cut-away sheet 3 to 6 mm outside the stitches',
+      detail:
+        'Along the dashed line. Never flush, or its edge sinks after washing. Cut it apart between separate motifs, so that the cloth between does not bunch.',
       safety: BLADES,
     });
   return [...steps, ...rinse];

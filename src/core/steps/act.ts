@@ -1,0 +1,27 @@
+/** What the hands do in a step, for its drawing. */
+export const ACTS = [
+  'wash',
+  'shrink',
+  'press-flat',
+  'spray',
+  'soak',
+  'hang',
+  'rest',
+  'press-sections',
+  'press',
+  'cool',
+  'cut',
+  'lay-face-down',
+  'lay-on-layer',
+  'smooth-on',
+  'baste',
+  'feel',
+  'cut-loose',
+  'check',
+  'hoop',
+  'slide-under',
+  'lay-on-top',
+  'stitch',
+  'take-away',
+] as const;
+export type Act = (typeof ACTS)[number];

@@ -1,0 +1,42 @@
+import { isFusible } from '../../layers';
+import { CHECKS } from '../checks';
+import type { LayerAt } from '../job';
+import { laid, machineSewn, pressed, stepOf, technique } from '../making';
+import { stripLies, stripRunOf } from '../fused/strip-lies';
+
+/** The strip begins so far beyond the sewn line, mm. */
+const BEYOND = 2;
+const lies = (at: LayerAt) => stripLies(at, { past: BEYOND });
+
+/** A strip along each side of a godet. */
+export const godetSeam = technique({
+  id: 'godet-seam',
+  words: 'a godet seam',
+  serves: ({ job }) => job.role === 'godet-slash',
+  lies,
+  steps: (at) => {
+    const where = `Along each side of the godet, from ${BEYOND} mm beyond the sewn line inward; on the godet, not on the slash.`;
+    const put = isFusible(at.layer.material.form)
+      ? [laid(at, where), ...pressed(at)]
+      : [
+          stepOf(at, 'sew', {
+            ...{ kind: 'do' as const, act: 'baste' as const, seconds: machineSewn(stripRunOf(at)) ?? 180 },
+            title: 'Baste a strip along each side of the godet',
+            detail: where,
+          }),
+        ];
+    return [
+      ...put,
+      stepOf(at, 'seam', {
+        ...{ stage: 'finish', kind: 'do', act: 'stitch', sewn: true },
+        title: 'Sew the godet in, one side at a time',
+        detail: 'To the point, needle down, then the other side; stitches halved for the last 25 mm.',
+      }),
+    ];
+  },
+  checks: ({ layer }) => [
+    ...(isFusible(layer.material.form) ? [CHECKS.edgesHold] : []),
+    { words: 'The point lies flat', trouble: 'corner-tore' },
+    { words: 'The hem is level', trouble: 'ripple' },
+  ],
+});

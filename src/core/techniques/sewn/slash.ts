@@ -1,0 +1,67 @@
+import { isFusible } from '../../layers';
+import type { Step } from '../../steps';
+import { CHECKS } from '../checks';
+import { mm } from '../cut-words';
+import { called, type LayerAt } from '../job';
+import { cutOptions, regionOf } from '../lying';
+import { laid, machineSewn, pressed, SAFETY, stepOf, technique } from '../making';
+import { stripLies, stripRunOf } from '../fused/strip-lies';
+
+/** A slash is held so far on each side of its line and past its point, mm. */
+const BESIDE = 14;
+const PAST_POINT = 20;
+/** Thin patch at the point, each way, mm. */
+const POINT = 40;
+
+const lies = (at: LayerAt) =>
+  at.layer.extent === 'patch'
+    ? regionOf(at, { size: POINT }, 'patch')
+    : stripLies(at, { width: 2 * BESIDE, pastEnds: PAST_POINT });
+
+/** What is done at the point, and last of all the cut. */
+function opened(at: LayerAt): Step[] {
+  return [
+    stepOf(at, 'open', {
+      ...{ kind: 'do', act: 'cut', safety: SAFETY.blade, stage: 'finish' },
+      title: 'Cut the slash last of all, to the point and no further',
+      detail: 'When strip and patch hold. It has no allowance of its own: the stitching runs to nothing at the point.',
+    }),
+  ];
+}
+
+/** A strip over the line of a slash, or the thin patch at its point; cut last. */
+export const slashLine = technique({
+  id: 'slash-line',
+  words: 'a slash line and its point',
+  serves: ({ job, layer }) =>
+    job.role === 'godet-slash' && (job.place?.kind === 'line' || layer.extent === 'patch' || job.place?.kind === 'patch'),
+  lies,
+  cut: (at) =>
+    at.layer.extent === 'patch'
+      ? `as a patch of ${mm(cutOptions(at, { size: POINT }).size)} for the point`
+      : `as a strip ${mm(cutOptions(at, { width: 2 * BESIDE }).width)} wide, ${PAST_POINT} mm longer than the slash`,
+  steps: (at) => {
+    const { material, extent } = at.layer;
+    const point = extent === 'patch';
+    const where = point
+      ? 'Its middle on the point of the slash, on the wrong side, thin and tight.'
+      : `Its middle on the line, ${mm(cutOptions(at, { width: 2 * BESIDE }).width / 2)} on each side and ${PAST_POINT} mm past the point; no heavier than the cloth.`;
+    if (isFusible(material.form)) return [laid(at, where), ...pressed(at), ...opened(at)];
+    const seconds = point ? 150 : machineSewn(stripRunOf(at));
+    return [
+      stepOf(at, 'sew', {
+        ...{ kind: 'do', act: 'baste', ...(seconds === undefined ? {} : { seconds }) },
+        title: point
+          ? `Baste ${called(material)} over the point of the slash`
+          : `Baste ${called(material)} along the line of the slash`,
+        detail: `${where} Short stitches, 1.5 mm, near the point.`,
+      }),
+      ...opened(at),
+    ];
+  },
+  checks: ({ layer }) => [
+    ...(isFusible(layer.material.form) ? [CHECKS.edgesHold] : []),
+    { words: 'The point does not give when it is pulled', trouble: 'corner-tore' },
+    CHECKS.notSeen,
+  ],
+});
