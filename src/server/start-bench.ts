@@ -1,13 +1,11 @@
 import { createHash } from 'node:crypto';
-import { questionFor, sizeOfPiece, stepsFor } from '../core/choose';
-import { fabricOf } from '../core/cloth';
 import { InputError, within } from '../core/input-error';
 import type { ChosenLayer } from '../core/layers';
-import { schoolsOf } from '../core/schools';
 import { layerOutline, openPiece } from '../core/pieces';
 import { layerCutOf } from '../core/workpiece';
 import { ironSole, MOVE_SECONDS, pressPlan, type PressStop, type PressTool } from '../core/press';
 import type { Outline } from '../core/shape';
+import { workSteps } from '../core/techniques';
 import { stepsForBatch, stepsForCopies, type Order, type Step } from '../core/steps';
 import { START_STATE, type BenchPlan, type BenchStep } from '../core/bench';
 import { benchRuns, jobsOfRun, openRunOf, type BenchRun } from '../store/bench-runs';
@@ -19,7 +17,7 @@ import { readSettings } from '../store/settings';
 import { pacesOf } from '../store/timings';
 import { getWorkpiece, workpiecesByIds, type Workpiece } from '../store/workpieces';
 import { doneTogether } from './bench-together';
-import { foundFor } from './found-setting';
+import { jobOfWork } from './job-work';
 import { orderOfJob } from './order-of-work';
 import { workplaceOf } from './own-times';
 
@@ -127,12 +125,7 @@ function plannedWork(db: Db, jobId: string, tool: PressTool): Planned {
   const kept = work.stack.layers;
   const chosen = chosenOf(db, kept);
   const { settings } = readSettings(db);
-  const schools = schoolsOf(settings.schools, work.stack.schools);
   const piece = openPiece(work);
-  const question = questionFor(fabricOf(cloth), work.wish, {
-    schools,
-    piece: sizeOfPiece(piece, work.wish.role, work.count, settings.trim, work.place),
-  });
   const order = orderOfJob(db, work);
   const plate = ironSole(settings.soleLength, settings.soleWidth);
   const stopsOn = (layer: number, seconds: number | undefined): PressStop[] => {
@@ -150,12 +143,8 @@ function plannedWork(db: Db, jobId: string, tool: PressTool): Planned {
         }).stops,
     );
   };
-  const one = stepsFor(question, chosen, {
-    ...{ found: foundFor(db, work.clothId, work.stack), order, tool, clothCut: work.done, layersCut: work.cutDone },
-    ...{ piece, place: work.place, cuts: kept.map(({ cut }) => cut) },
-    ...workplaceOf(db),
-    // What is done with the finished thing is no work of this bench.
-  }).filter(({ sewn }) => !sewn);
+  // What is done with the finished thing is no work of this bench.
+  const one = workSteps(jobOfWork(db, work, { tool, ...workplaceOf(db) })!).filter(({ sewn }) => !sewn);
   return { work, clothName: cloth.name, outline: piece.outline, plate, chosen, order, one, stopsOn };
 }
 

@@ -1,13 +1,11 @@
 import { fabricOf, type Fabric } from '../core/cloth';
-import { InputError } from '../core/input-error';
-import { methodOf, type Method } from '../core/liquid';
-import { openPiece, pieceSize } from '../core/pieces';
-import { polygonArea } from '../core/shape';
+import type { Method } from '../core/liquid';
+import { wettedWith } from '../core/techniques';
 import { cloths } from '../store/cloths';
 import type { Db } from '../store/database';
-import { knownLayers } from '../store/materials';
 import { projects } from '../store/projects';
 import { workOf } from '../store/workpieces';
+import { drawnJob } from './job-work';
 
 /** A job whose stack holds a liquid, as far as its liquid is concerned. */
 export interface WetJob {
@@ -17,8 +15,10 @@ export interface WetJob {
   liquid: string;
   method: Method;
   count: number;
-  /** mm², all copies. What is wet through is treated as a length, before it is cut. */
+  /** mm², all copies, as the technique wets them: what is soaked as a length, under the hoop its ground. */
   area: number;
+  /** Share of its mass that the cloth takes up in all rounds. */
+  pickUp: number;
   clothName: string;
   arealDensity: number;
   tone: Fabric['tone'];
@@ -37,26 +37,22 @@ export function wetJobs(db: Db): WetJob[] {
     shown.map(({ id }) => id),
   );
   return workpieces.flatMap((work): WetJob[] => {
-    const liquid = knownLayers(db, work.stack?.layers ?? []).find(({ material }) => material.form === 'liquid')?.material;
-    const cloth = work.clothId === null ? undefined : cloths.find(db, work.clothId);
-    if (!liquid || !cloth) return [];
-    const method = methodOf(liquid);
-    try {
-      const piece = openPiece(work);
-      const { width, height } = pieceSize(piece);
-      const area = (method === 'soak' ? width * height : polygonArea(piece.outline)) * work.count;
-      const { arealDensity, tone, fibres, water } = fabricOf(cloth);
-      return [
-        {
-          ...{ id: work.id, name: work.name, project: shown.find(({ id }) => id === work.projectId)?.name ?? '' },
-          ...{ liquid: liquid.name, method, count: work.count, area },
-          ...{ clothName: cloth.name, arealDensity, tone, fibres, water },
-        },
-      ];
-    } catch (error) {
-      // A piece that cannot be drawn is told where it is described.
-      if (!(error instanceof InputError)) throw error;
-      return [];
-    }
+    const job = drawnJob(db, work);
+    const index = job?.layers.findIndex(({ material }) => material.form === 'liquid') ?? -1;
+    if (!job || index === -1) return [];
+    const layer = job.layers[index]!;
+    const wetted = wettedWith({ job, layer, index });
+    if (!wetted) return [];
+    const cloth = cloths.get(db, work.clothId!);
+    const { arealDensity, tone, fibres, water } = fabricOf(cloth);
+    const mass = (wetted.area / 1e6) * arealDensity;
+    return [
+      {
+        ...{ id: work.id, name: work.name, project: shown.find(({ id }) => id === work.projectId)?.name ?? '' },
+        ...{ liquid: layer.material.name, method: wetted.method, count: work.count, area: wetted.area },
+        ...{ pickUp: (wetted.each * wetted.rounds) / mass, clothName: cloth.name },
+        ...{ arealDensity, tone, fibres, water },
+      },
+    ];
   });
 }

@@ -1,4 +1,5 @@
 export { actOf } from './act-of';
+export { evidenceOf } from './evidence';
 export { START_STATE } from './run';
 export type { BenchPlan, BenchSheet, BenchState, BenchStep, BenchTimer, BenchWork } from './run';
 export { actionFor, benchMoved, mistedFirst, moreSeconds, outlineOf, placeOf, secondsLeft, stopsOf } from './moves';

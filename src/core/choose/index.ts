@@ -9,7 +9,7 @@ export { AVOIDS, CARES, CUTS, HANDS, ROLES, STRETCHES } from '../part';
 export type { Avoid, Care, CutGrain, Embroidery, Hand, Part, Role, StretchWish } from '../part';
 export { ROLE_PROFILES } from './roles';
 export type { SeeThrough } from './see-through';
-export { orderFor, stepsFor } from './steps-for';
+export { jobFor, orderFor, stepsFor } from './steps-for';
 export type { WorkedHow } from './steps-for';
 export type { Workplace } from './steps-for';
 export type { RoleArea, RoleKind, RoleProfile } from './roles';

@@ -77,5 +77,8 @@ function ofWork<S extends SetStep>(name: string, step: S, work: number): S & Bat
     work,
     title: `${name}: ${lower(step.title)}`,
     ...(step.checks ? { checks: step.checks.map((check) => `${name}: ${check}`) } : {}),
+    ...(step.troubles
+      ? { troubles: Object.fromEntries(Object.entries(step.troubles).map(([check, trouble]) => [`${name}: ${check}`, trouble])) }
+      : {}),
   };
 }

@@ -31,6 +31,8 @@ export interface Step {
   lifts?: number;
   /** What to look for (`check`). */
   checks?: string[];
+  /** Which trouble it is when a check is not right, by its words. */
+  troubles?: Record<string, string>;
   /** Shown once, calmly, with the step. */
   safety?: string;
   /** The layer that it is for, as its place in the stack from 0. */

@@ -1,11 +1,8 @@
 export { finishing, STITCH_ROLE_WORDS, STITCH_ROLES } from './hooped/finishing';
 export type { Finish, StitchRole } from './hooped/finishing';
 export type { HoopInHand, WorkJob } from './job';
-export { AMOUNT_KINDS } from './technique';
-export type { Amount, AmountKind, Check, Technique } from './technique';
+export type { AmountKind } from './technique';
 export { TECHNIQUES } from './list';
-export { techniquesOf } from './techniques-of';
-export type { Worked } from './techniques-of';
 export { loadSteps, sheetSteps } from './together';
 export type { Together, TogetherLayer, TogetherStep } from './together';
 export { rankCauses, SEEN_TROUBLES } from './troubles';

@@ -4,7 +4,7 @@ import type { LayerAt } from './job';
 import type { TroubleId } from './troubles/trouble';
 
 /** What a layer takes. Units by kind: mm², mm, a number, ml, g, mm of thread. */
-export const AMOUNT_KINDS = ['area', 'length', 'pieces', 'millilitres', 'grams', 'thread'] as const;
+const AMOUNT_KINDS = ['area', 'length', 'pieces', 'millilitres', 'grams', 'thread'] as const;
 export type AmountKind = (typeof AMOUNT_KINDS)[number];
 
 /** So much of something for one layer, of all copies. */

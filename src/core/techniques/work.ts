@@ -97,12 +97,14 @@ const IN_ORDER: readonly Step['stage'][] = ['prepare', 'cut', 'apply', 'check', 
 
 /** What is looked at before it goes on, each thing once. */
 function checkStep(worked: readonly Worked[]): Step {
-  const checks = [...new Set(checksOf(worked).map(({ words }) => words))];
+  const all = checksOf(worked);
+  const checks = [...new Set(all.map(({ words }) => words))];
+  const troubles = Object.fromEntries(all.flatMap(({ words, trouble }) => (trouble ? [[words, trouble]] : [])));
   return {
     ...{ id: 'check', stage: 'check', kind: 'check', act: 'check' },
     title: 'Check it before you go on',
     detail: 'Tick what is right. Leave open what is not: it says what it may be, and you can note it when you file the result.',
-    checks,
+    ...{ checks, troubles },
   };
 }
 

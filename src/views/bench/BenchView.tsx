@@ -8,8 +8,9 @@ import BenchHeader from './BenchHeader';
 import { useBenchRun } from './use-bench-run';
 import ChangedSince from './ChangedSince';
 import CheckBoxes from './CheckBoxes';
+import WhatItMayBe from './WhatItMayBe';
 import type { JobLog } from '../../server/job-log';
-import { actOf, mistedFirst, outlineOf, placeOf, stopsOf } from '../../core/bench';
+import { actOf, evidenceOf, mistedFirst, outlineOf, placeOf, stopsOf } from '../../core/bench';
 import DampButtons from './DampButtons';
 import { Meanwhile } from './PlanNow';
 import PressDrawing from './PressDrawing';
@@ -133,6 +134,14 @@ export default function BenchView({ run, units, sound, projectId, logs, filed, c
                 ticked={state.checks}
                 narrow={Boolean(drawn)}
                 onTick={(check, on) => make({ kind: 'tick', check, on })}
+              />
+            )}
+            {step.troubles && (
+              <WhatItMayBe
+                troubles={(step.checks ?? []).flatMap((check) =>
+                  state.checks.includes(check) ? [] : (step.troubles?.[check] ?? []),
+                )}
+                known={evidenceOf(plan, state)}
               />
             )}
             {actOf(step) === 'hoop' && (

@@ -1,11 +1,13 @@
 import type { OtherNeeds } from '../../server/other-needs';
+import { useUnits } from '../../ui/units-context';
 
 /** Rounded as a bottle is read. */
 const bottle = (ml: number): string => `${ml < 100 ? Math.ceil(ml / 5) * 5 : Math.ceil(ml / 10) * 10} ml`;
 
 /** What is needed besides cloth and layers: notions that are not there yet, liquids, glue. */
-export default function Others({ others: { notions, liquids, glue } }: { others: OtherNeeds }) {
-  if (notions.length === 0 && liquids.length === 0 && glue === 0) return null;
+export default function Others({ others: { notions, liquids, glue, thread } }: { others: OtherNeeds }) {
+  const units = useUnits();
+  if (notions.length === 0 && liquids.length === 0 && glue === 0 && thread === 0) return null;
   return (
     <section className="sheet p-4" aria-label="Besides">
       <h2 className="chalk-heading">Besides</h2>
@@ -26,6 +28,11 @@ export default function Others({ others: { notions, liquids, glue } }: { others:
         {glue > 0 && (
           <li>
             <strong>{Math.max(5, Math.ceil(glue / 5) * 5)} g</strong> of temporary spray glue
+          </li>
+        )}
+        {thread > 0 && (
+          <li>
+            <strong>{units.length(Math.ceil(thread / 1000) * 1000)}</strong> of thread for basting and catching
           </li>
         )}
       </ul>

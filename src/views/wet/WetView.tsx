@@ -36,8 +36,8 @@ export default function WetView(props: Props) {
   );
 }
 
-function jobThing({ id, name, project, liquid, method, area, count, clothName, ...cloth }: WetJob): WetThing {
-  return { id, name, of: `${project}: ${clothName}`, liquid, method, area, count, cloth };
+function jobThing({ id, name, project, liquid, method, area, pickUp, count, clothName, ...cloth }: WetJob): WetThing {
+  return { id, name, of: `${project}: ${clothName}`, liquid, method, area, pickUp, count, cloth };
 }
 
 function lengthThing({ key, clothId, length, width, method }: ClothLength, cloths: readonly Cloth[]): WetThing[] {

@@ -11,6 +11,8 @@ export interface WetThing {
   method: Method;
   /** mm². */
   area: number;
+  /** Share of its mass that it takes up, where its technique says so; as its method usually does otherwise. */
+  pickUp?: number;
   count: number;
   cloth: Pick<Fabric, 'arealDensity' | 'tone' | 'fibres' | 'water'>;
 }
@@ -54,12 +56,12 @@ export function wetPlans(
   return [...groups.values()].map((group) => {
     const { liquid, method } = group[0]!;
     const { order, perPiece, ...sum } = liquidPlan(
-      group.map(({ id, area, cloth: { arealDensity, tone, fibres } }) => ({
+      group.map(({ id, area, pickUp, cloth: { arealDensity, tone, fibres } }) => ({
         id,
         area,
         arealDensity,
         tone,
-        pickUp: pickUpOf({ fibres }, method),
+        pickUp: pickUp ?? pickUpOf({ fibres }, method),
       })),
       { method, mlPerPull, strength },
     );

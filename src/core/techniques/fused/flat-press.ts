@@ -10,7 +10,7 @@ import { lyingWords } from './all-over';
  *
  * @example closedWords({ job: workJob, layer: stack[0], index: 0 }).endsWith('flat.') // true
  */
-export function closedWords(at: LayerAt): string {
+function closedWords(at: LayerAt): string {
   const { ironDots, seconds } = settingFor(at.layer.material, at.job);
   const heat = ['', 'low', 'medium', 'high'][ironDots];
   return `Plate ${heat}, paper above and below. Close it once, ${seconds} s, open it. Glue never bare against the plate; take the piece off flat.`;

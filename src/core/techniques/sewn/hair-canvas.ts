@@ -36,12 +36,12 @@ export const hairCanvas = technique({
     const line = padded(at);
     return [
       stepOf(at, 'sew', {
-        ...{ kind: 'do', act: 'baste', ...(line > 0 ? { seconds: 180 + Math.round((line / 1000) * PAD_METRE) } : {}) },
+        ...{ kind: 'do', act: 'baste', ...(line > 0 ? { seconds: 120 + Math.round((line / 1000) * PAD_METRE) } : {}) },
         title: `Pad-stitch ${name} to the wrong side`,
         detail: `From the roll line, inside the sewn lines. Rows of small slanting stitches ${ROW} mm apart that take one thread of the cloth; shape the roll over the hand as you go.`,
       }),
       stepOf(at, 'tape', {
-        ...{ kind: 'do', act: 'baste', seconds: 180 },
+        ...{ kind: 'do', act: 'baste', seconds: 120 },
         title: 'Tape the roll line',
         detail: `Beside it, the tape ${SHORTER} mm shorter in every 100, eased in with small stitches.`,
       }),
@@ -49,7 +49,7 @@ export const hairCanvas = technique({
         ? []
         : [
             stepOf(at, 'steam', {
-              ...{ kind: 'do', act: 'cool', seconds: 120, safety: SAFETY.heat },
+              ...{ kind: 'do', act: 'cool', seconds: 60, safety: SAFETY.heat },
               title: 'Steam the roll over a rolled towel, and let it cool there',
               detail: 'Without touching it with the iron; it keeps the shape in which it cools.',
             }),

@@ -1,5 +1,5 @@
 /** What can be seen to be wrong with held cloth. */
-export const TROUBLE_IDS = [
+const TROUBLE_IDS = [
   'lifts',
   'bubbles',
   'puckers',
@@ -33,7 +33,7 @@ export const TROUBLE_IDS = [
 export type TroubleId = (typeof TROUBLE_IDS)[number];
 
 /** What a run knows that speaks for a cause. */
-export const EVIDENCE = [
+const EVIDENCE = [
   'stop-cut-short',
   'moved-warm',
   'not-cooled',

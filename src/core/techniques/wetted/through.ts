@@ -11,7 +11,7 @@ import { amountWords, liquidNeeds } from './volume';
  *
  * @example throughSteps({ job: workJob, layer: { material: starch, extent: 'full', angle: 0 }, index: 0 }).map(({ kind }) => kind) // ['do', 'wait', 'do']
  */
-export function throughSteps(at: LayerAt): Step[] {
+function throughSteps(at: LayerAt): Step[] {
   const hanging = driesIn(at.job, 'soak', 'minutesToDamp');
   const again =
     at.job.schools.strongStarch === 'rounds'

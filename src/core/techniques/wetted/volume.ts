@@ -38,7 +38,7 @@ export function inRounds(job: LayerAt['job']): boolean {
  *
  * @example hoopRounds(workJob) // 3
  */
-export function hoopRounds(job: LayerAt['job']): number {
+function hoopRounds(job: LayerAt['job']): number {
   return !traitsIn(job).loose && job.fabric.arealDensity >= FIRM ? ROUNDS.firm : ROUNDS.usual;
 }
 

@@ -1,0 +1,44 @@
+import { useState } from 'react';
+import { rankCauses, SEEN_TROUBLES, type Evidence } from '../../core/techniques';
+import Causes from '../../ui/Causes';
+
+interface Props {
+  /** Ids of the troubles that the checks which are not ticked would be. */
+  troubles: readonly string[];
+  known: ReadonlyMap<Evidence, string>;
+}
+
+/** For what is not right: what it may be and what to do now, causes that this run speaks for first. */
+export default function WhatItMayBe({ troubles, known }: Props) {
+  const [shown, setShown] = useState<string>();
+  const open = SEEN_TROUBLES.filter(({ id }) => troubles.includes(id));
+  const trouble = open.find(({ id }) => id === shown);
+  if (open.length === 0) return null;
+  return (
+    <section className="mx-auto mt-4 max-w-4xl text-left" aria-label="What is not right">
+      <h3 className="text-lg font-semibold">Is one of these seen?</h3>
+      <div className="mt-2 flex flex-wrap gap-2">
+        {open.map(({ id, seen }) => (
+          <button
+            key={id}
+            type="button"
+            className="btn btn-outline h-auto! min-h-[44px] py-1 text-base!"
+            aria-expanded={id === shown}
+            onClick={() => setShown(id === shown ? undefined : id)}
+          >
+            {seen}
+          </button>
+        ))}
+      </div>
+      {trouble && (
+        <div
+          className="mt-3 rounded-box border-2 border-base-300 p-4 text-lg"
+          role="region"
+          aria-label={`What it may be: ${trouble.seen}`}
+        >
+          <Causes causes={rankCauses(trouble, known)} />
+        </div>
+      )}
+    </section>
+  );
+}
