@@ -4,8 +4,7 @@ import type { LayerAt } from './job';
 import type { TroubleId } from './troubles/trouble';
 
 /** What a layer takes. Units by kind: mm², mm, a number, ml, g, mm of thread. */
-const AMOUNT_KINDS = ['area', 'length', 'pieces', 'millilitres', 'grams', 'thread'] as const;
-export type AmountKind = (typeof AMOUNT_KINDS)[number];
+export type AmountKind = 'area' | 'length' | 'pieces' | 'millilitres' | 'grams' | 'thread';
 
 /** So much of something for one layer, of all copies. */
 export interface Amount {

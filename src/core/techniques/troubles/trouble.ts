@@ -1,56 +1,52 @@
 /** What can be seen to be wrong with held cloth. */
-const TROUBLE_IDS = [
-  'lifts',
-  'bubbles',
-  'puckers',
-  'glue-through',
-  'board',
-  'ridge',
-  'shine',
-  'glue-on-iron',
-  'dull',
-  'size',
-  'shows-through',
-  'stiff-knit',
-  'flakes',
-  'uneven',
-  'rolls',
-  'gives',
-  'slack',
-  'ripple',
-  'corner-tore',
-  'seam-thick',
-  'holes',
-  'drift',
-  'tunnel',
-  'sunk',
-  'hoop-marks',
-  'dent',
-  'bunched',
-  'open-edge',
-  'thread-breaks',
-] as const;
-export type TroubleId = (typeof TROUBLE_IDS)[number];
+export type TroubleId =
+  | 'lifts'
+  | 'bubbles'
+  | 'puckers'
+  | 'glue-through'
+  | 'board'
+  | 'ridge'
+  | 'shine'
+  | 'glue-on-iron'
+  | 'dull'
+  | 'size'
+  | 'shows-through'
+  | 'stiff-knit'
+  | 'flakes'
+  | 'uneven'
+  | 'rolls'
+  | 'gives'
+  | 'slack'
+  | 'ripple'
+  | 'corner-tore'
+  | 'seam-thick'
+  | 'holes'
+  | 'drift'
+  | 'tunnel'
+  | 'sunk'
+  | 'hoop-marks'
+  | 'dent'
+  | 'bunched'
+  | 'open-edge'
+  | 'thread-breaks';
 
 /** What a run knows that speaks for a cause. */
-const EVIDENCE = [
-  'stop-cut-short',
-  'moved-warm',
-  'not-cooled',
-  'no-scrap',
-  'not-shrunk',
-  'grain-apart',
-  'heavy-layer',
-  'in-the-seam',
-  'no-cover',
-  'too-long',
-  'open-cloth',
-  'loose-sheet',
-  'no-topping',
-  'one-sheet',
-  'hooped',
-] as const;
-export type Evidence = (typeof EVIDENCE)[number];
+export type Evidence =
+  | 'stop-cut-short'
+  | 'moved-warm'
+  | 'not-cooled'
+  | 'no-scrap'
+  | 'not-shrunk'
+  | 'grain-apart'
+  | 'heavy-layer'
+  | 'in-the-seam'
+  | 'no-cover'
+  | 'too-long'
+  | 'open-cloth'
+  | 'loose-sheet'
+  | 'no-topping'
+  | 'one-sheet'
+  | 'hooped';
 
 /** Why something went wrong, what helps now, and what is done otherwise next time. */
 export interface Cause {
