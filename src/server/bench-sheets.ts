@@ -3,6 +3,7 @@ import { tablePlans, type Laid, type TablePlan } from '../core/cutplan';
 import type { NestPiece, Placement } from '../core/nesting';
 import { InputError } from '../core/input-error';
 import type { Material } from '../core/layers';
+import { inscribedRectangle, type PressStop } from '../core/press';
 import { openPiece } from '../core/pieces';
 import { bounds, boxOutline, transformed, type Outline } from '../core/shape';
 import { formatLength, type LengthSystem } from '../core/units';
@@ -164,24 +165,57 @@ export function pressLoads(
   const large = pieces.filter((piece) => !fits(piece));
   const lies = [filled(small, short, long), filled(small, long, short)];
   const best = lies[1]!.laid.length < lies[0]!.laid.length ? lies[1]! : lies[0]!;
-  const called = ({ work, first }: LoadPiece, copy: number) =>
-    work.count > 1 ? `${nameOf(work.id)} ${first + copy + 1}` : nameOf(work.id);
   return [
     ...best.laid.map(({ placements }): BenchSheet => ({
       ...{ outline: rectangle(best.width, best.length), load: true },
-      pieces: placements.map(({ id, copy, rotation, x, y }) => {
-        const piece = small.find((each) => each.id === id)!;
-        return { name: called(piece, copy), workId: piece.work.id, outline: transformed(piece.outline, false, rotation, x, y) };
-      }),
+      pieces: placements.map((placement) => loadPlaced(small, placement, nameOf)),
     })),
     ...large.flatMap((piece) =>
       Array.from({ length: piece.count }, (_, copy): BenchSheet => ({
         ...{ outline: piece.outline, load: true },
-        pieces: [{ name: called(piece, copy), workId: piece.work.id, outline: piece.outline }],
+        pieces: [{ name: loadName(piece, copy, nameOf), workId: piece.work.id, outline: piece.outline }],
       })),
     ),
   ];
 }
+
+/**
+ * Loads of a hand iron: cut pieces of some jobs, as many as lie free under its sole at once. The stop that covers a load stands where the
+ * sole's own rectangle lies on it.
+ */
+export function soleLoads(
+  sole: Outline,
+  { works, nameOf }: Pick<Asked, 'works' | 'nameOf'>,
+): { loads: BenchSheet[]; stop: PressStop } {
+  const room = inscribedRectangle(sole);
+  const [width, length] = [room.maxX - room.minX, room.maxY - room.minY];
+  const pieces = loadPieces(works);
+  const { laid } = filled(pieces, width, length);
+  return {
+    stop: { x: -room.minX, y: -room.minY, rotation: 0 },
+    loads: laid.map(({ placements }): BenchSheet => ({
+      ...{ outline: rectangle(width, length), load: true },
+      pieces: placements.map((placement) => loadPlaced(pieces, placement, nameOf)),
+    })),
+  };
+}
+
+/** A piece as it lies in a load, by its name. */
+function loadPlaced(
+  pieces: readonly LoadPiece[],
+  { id, copy, rotation, x, y }: Placement,
+  nameOf: Asked['nameOf'],
+): BenchSheet['pieces'][number] {
+  const piece = pieces.find((each) => each.id === id)!;
+  return {
+    name: loadName(piece, copy, nameOf),
+    workId: piece.work.id,
+    outline: transformed(piece.outline, false, rotation, x, y),
+  };
+}
+
+const loadName = ({ work, first }: LoadPiece, copy: number, nameOf: Asked['nameOf']): string =>
+  work.count > 1 ? `${nameOf(work.id)} ${first + copy + 1}` : nameOf(work.id);
 
 /** Pieces laid plate by plate; there are as many plates as copies, so that none is left out. */
 function filled(pieces: readonly LoadPiece[], width: number, length: number): { laid: Laid[]; width: number; length: number } {

@@ -1,13 +1,14 @@
 import type { ChosenLayer } from '../core/layers';
-import { sheetMoves, type PressTool } from '../core/press';
+import { openPiece } from '../core/pieces';
+import { sheetMoves, underOneSole, type PressTool } from '../core/press';
 import { bounds, boxOutline, type Outline } from '../core/shape';
 import { sheetLayer, type Order, type Step } from '../core/steps';
-import { loadSteps, sheetSteps, type Together, type TogetherLayer, type TogetherStep } from '../core/techniques';
+import { loadSteps, sheetSteps, soleSteps, type Together, type TogetherLayer, type TogetherStep } from '../core/techniques';
 import type { BenchSheet, BenchStep } from '../core/bench';
 import type { Db } from '../store/database';
 import type { Settings } from '../store/settings';
 import type { Workpiece } from '../store/workpieces';
-import { layerSheets, pressLoads, type LaidSheet } from './bench-sheets';
+import { layerSheets, pressLoads, soleLoads, type LaidSheet } from './bench-sheets';
 
 /** A job as it is looked at for what can be done together. */
 export interface TogetherWork {
@@ -100,8 +101,29 @@ export function doneTogether(
       ({ sheet }) => !sheet,
     );
   }
+  const levels = Math.max(0, ...works.map(({ chosen }) => chosen.length));
+  if (tool === 'iron')
+    for (let level = 0; level < levels; level++)
+      for (const group of grouped(
+        works,
+        (each, rest) => (nextIsFused(rest, level) && severalFit(each, sole) ? level : -1),
+        found.rest,
+      )) {
+        const first = found.sheets.length;
+        const { loads, stop } = soleLoads(sole, { works: group.map(({ index }) => works[index]!.work), nameOf });
+        const all = loads.map(({ pieces }) => ({ pieces: pieces.map(({ name }) => name), moves: 1, size: '' }));
+        found.sheets.push(...loads);
+        found.steps.push(
+          ...soleSteps(layerOf(group), all, first).map(({ move, ...step }): BenchStep =>
+            move === undefined ? step : { ...step, stops: [stop] },
+          ),
+        );
+        take(
+          group.map(({ index }) => index),
+          (step) => step.stage !== 'apply' || step.layer !== level,
+        );
+      }
   if (tool === 'press') {
-    const levels = Math.max(0, ...works.map(({ chosen }) => chosen.length));
     for (let level = 0; level < levels; level++)
       for (const group of grouped(works, (_, rest) => (nextIsFused(rest, level) ? level : -1), found.rest)) {
         const laid = pressLoads(plate, { works: group.map(({ index }) => works[index]!.work), nameOf });
@@ -150,6 +172,11 @@ function grouped(
 /** Iron and cover of a pressing, without how the iron is moved: that differs with the size of a piece. */
 function heatWords({ detail }: Step): string {
   return detail.slice(0, detail.indexOf('. '));
+}
+
+/** Several copies of a job lie free under one sole. */
+function severalFit({ work }: TogetherWork, sole: Outline): boolean {
+  return work.count > 1 && underOneSole(sole, openPiece(work).outline) > 1;
 }
 
 /** What is put on next is this layer, and it is fused: nothing is sewn or sprayed before it. */

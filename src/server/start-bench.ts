@@ -187,7 +187,7 @@ export function startAnew(db: Db, runId: string): BenchRun {
       if (run.scrapId !== null) throw new InputError('run', 'tries a scrap, which stays as it was planned; begin another scrap');
       benchRuns.remove(db, run.id);
       const there = workpiecesByIds(db, jobsOfRun(run)).map(({ id }) => id);
-      return startBatch(db, there, run.plan.sheets?.some(({ load }) => load) ? 'press' : 'iron');
+      return startBatch(db, there, run.plan.sheets?.some(({ load, plate }) => load && plate) ? 'press' : 'iron');
     })
     .immediate();
 }

@@ -31,7 +31,7 @@ describe('what the hands do in each step', () => {
       ['spray', 'press-flat', 'spray', 'press-flat', 'cut', 'check'],
     ],
     ['wet through', cotton, 'printing', ['liquid-stabilizer__full'], ['soak', 'hang', 'press-flat', 'cut', 'check']],
-    ['an edge stiffener', jersey, 'knit-binding', ['edge-stiffener-spray'], ['spray', 'rest', 'press-sections', 'cool']],
+    ['an edge stiffener', jersey, 'knit-binding', ['edge-stiffener-spray'], ['cut', 'spray', 'press-sections', 'cool']],
     ['a tear-away', cotton, 'embroidery', ['medium-tear-away-42-g'], ['hoop', 'slide-under', 'stitch', 'take-away']],
     ['a cut-away', jersey, 'embroidery', ['medium-cut-away-62-g'], ['hoop', 'stitch', 'take-away']],
   ] as const)('with %s', (_words, cloth, role, keys, told) => {

@@ -8,3 +8,4 @@ export { inscribedRectangle } from './inscribed-rectangle';
 export { ironSole } from './iron-sole';
 export { checkLengths, judgeShape } from './shape-check';
 export type { CheckLength, CheckWay, ShapeJudged, ShapeVerdict } from './shape-check';
+export { underOneSole } from './under-one-sole';

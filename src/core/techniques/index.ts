@@ -3,7 +3,7 @@ export type { Finish, StitchRole } from './hooped/finishing';
 export type { HoopInHand, WorkJob } from './job';
 export type { AmountKind } from './technique';
 export { TECHNIQUES } from './list';
-export { loadSteps, sheetSteps } from './together';
+export { loadSteps, sheetSteps, soleSteps } from './together';
 export type { Together, TogetherLayer, TogetherStep } from './together';
 export { rankCauses, SEEN_TROUBLES } from './troubles';
 export type { Cause, Evidence, RankedCause, Trouble, TroubleId } from './troubles';

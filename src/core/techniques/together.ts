@@ -95,6 +95,39 @@ export function loadSteps(layer: TogetherLayer, loads: readonly Together[], firs
   ];
 }
 
+/**
+ * The steps of small pieces that are cut: as many as lie free under one sole are laid side by side, one stop serves them all; all cool once.
+ *
+ * @param first number of the first load in the run
+ * @example soleSteps({ name: 'Firm fusible', seconds: 12, how: '', coolSeconds: 300 }, [{ pieces: ['Tab 1', 'Tab 2'], moves: 1, size: '' }])[1].title // 'Tab 1 and Tab 2: one stop of 12 s for all'
+ */
+export function soleSteps(layer: TogetherLayer, loads: readonly Together[], first = 0): TogetherStep[] {
+  const called = (pieces: readonly string[]) =>
+    pieces.length > 1 ? `${pieces.slice(0, -1).join(', ')} and ${pieces.at(-1)!}` : pieces[0]!;
+  return [
+    ...loads.flatMap(({ pieces }, k): TogetherStep[] => [
+      {
+        ...{
+          id: `load-${first + k}-lay`,
+          stage: 'apply',
+          kind: 'do',
+          act: 'lay-face-down',
+          on: first + k,
+          seconds: 40 * pieces.length,
+        },
+        title: `${called(pieces)}: lay ${pieces.length === 1 ? 'it' : 'them side by side'} with ${lower(layer.name)}`,
+        detail:
+          'As drawn, none over another: cloth face down, the layer on it glue side down, no creases. The iron covers all of them at once.',
+      },
+      ...pressed(layer, `load-${first + k}`, called(pieces), 1, first + k, '').map((step) => ({
+        ...step,
+        title: `${called(pieces)}: one stop of ${layer.seconds} s for all`,
+      })),
+    ]),
+    cooled(layer, 'All pieces', first),
+  ];
+}
+
 function pressed(
   { seconds, how }: TogetherLayer,
   id: string,

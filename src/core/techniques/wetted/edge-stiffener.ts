@@ -28,16 +28,11 @@ export const edgeStiffener = technique({
     const many = sections(at);
     return [
       wetStep(at, 'wet', {
-        ...{ stage: 'apply', kind: 'do', act: 'spray', seconds: 30 * (many ?? 1), safety: SAFETY.spray },
+        ...{ stage: 'apply', kind: 'do', act: 'spray', seconds: 60 * (many ?? 1), safety: SAFETY.spray },
         title: 'Spray the strip damp, wrong side up',
         detail: `Shake well; the strip dry, its edges lying; from 20–25 cm, one iron length at a time.${
           many === undefined || many === 1 ? '' : ` The strip has about ${many} sections.`
-        }${amountWords(at)}`,
-      }),
-      wetStep(at, 'dry', {
-        ...{ stage: 'apply', kind: 'wait', act: 'rest', seconds: LIFT * LIFTS },
-        title: 'Let it soak in',
-        detail: 'Meanwhile fold the baking paper over the strip.',
+        } While it soaks in, half a minute, fold the baking paper over it.${amountWords(at)}`,
       }),
       wetStep(at, 'press', {
         ...{ stage: 'apply', kind: 'press', act: 'press-sections', seconds: LIFT, lifts: LIFTS, safety: SAFETY.heat },
