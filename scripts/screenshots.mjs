@@ -54,6 +54,11 @@ try {
   const send = async (method, path, body) =>
     (await fetch(base + path, { method, headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) })).json();
   await send('PUT', '/api/settings', { settings: { ...settings, schools: { order: 'fuse-together' } }, version });
+  // Only what reaches the cut edge is fused while it is uncut.
+  const { jobs } = await (await fetch(`${base}/api/projects/tq-waistcoats/pieces`)).json();
+  const { id: _id, cutId: _cut, createdAt: _made, updatedAt: _kept, ...welt } = jobs.find(({ id }) => id === 'tq-wc-welt');
+  const layers = welt.stack.layers.map((layer) => ({ ...layer, extent: 'full' }));
+  const full = await send('PUT', '/api/jobs/tq-wc-welt', { ...welt, stack: { ...welt.stack, layers } });
   const sheet = await send('POST', '/api/bench', { jobIds: ['tq-wc-welt'] });
   await shoot('bench-sheet', `/bench/${sheet.id}`, async () => {
     const laying = page.getByRole('heading', { name: /: lay \d+ pieces on / });
@@ -63,6 +68,7 @@ try {
     }
   });
   await send('DELETE', `/api/bench/${sheet.id}`);
+  await send('PUT', '/api/jobs/tq-wc-welt', { ...welt, version: full.version });
   const now = await (await fetch(`${base}/api/settings`)).json();
   await send('PUT', '/api/settings', { settings, version: now.version });
   await shoot('project-plan', '/projects/tq-waistcoats/plan');
@@ -70,9 +76,7 @@ try {
   await shoot('cutting-table', '/tables/tq-waistcoats/layer/medium-firm-non-woven-fusible-62-g', async () => {
     await page.getByRole('button', { name: /Look for a shorter layout/ }).waitFor({ timeout: 30_000 });
   });
-  await shoot('outline', '/projects/tq-waistcoats?job=tq-wc-front&stage=pieces', async () => {
-    await page.getByRole('button', { name: 'Change the outline' }).click();
-  });
+  await shoot('remedies', '/remedies?see=lifts');
   await shoot('motif', '/hoop/motifs/tq-motif-anchor?cloth=tq-shirt-lawn', async () => {
     await page.waitForTimeout(4000);
     await page.getByRole('heading', { name: /^What it asks of/ }).evaluate((heading) => scrollTo(0, heading.offsetTop - 330));

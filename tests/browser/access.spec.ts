@@ -42,6 +42,7 @@ const VIEWS: [name: string, path: string][] = [
   ['Hooping: sew', '/hoop/jobs/tq-job-gaiters'],
   ['Hooping: check', '/hoop/jobs/tq-job-shirt'],
   ['Logbook', '/logbook'],
+  ['Remedies', '/remedies?see=dent'],
   ['Settings', '/settings'],
   ['Nothing there', '/nowhere'],
 ];

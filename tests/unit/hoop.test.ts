@@ -15,11 +15,11 @@ import {
   mayHold,
   measuringEdges,
   mirroredPlace,
-  offcutsFor,
   placedMotif,
   proposals,
   requireHoop,
   sheetRecipe,
+  sheetSources,
   splitMotif,
   starching,
   type HoopWork,
@@ -303,8 +303,22 @@ describe('what a motif asks of a cloth', () => {
     });
     expect(need(true)).toMatchObject({ width: 190, height: 190, how: 'hooped alone, the cloth laid on it' });
     expect(need(false).rollLength).toBe(3 * 130);
-    const kept = [{ kind: 'leftover', width: 140, length: 135 }, { kind: 'leftover', width: 120, length: 500 }, { kind: 'roll', width: 500, length: 900 }]; // prettier-ignore
-    expect(offcutsFor(need(false), kept)).toEqual([kept[0]]);
+    const kept = [
+      { id: 'a', kind: 'leftover', width: 140, length: 135 },
+      { id: 'b', kind: 'leftover', width: 120, length: 500 },
+      { id: 'c', kind: 'roll', width: 500, length: 900 },
+      { id: 'd', kind: 'sheet', width: 270, length: 140, count: 2 },
+    ];
+    const sources = (needs: (typeof recipe)[]) => sheetSources(needs, () => kept, () => 500); // prettier-ignore
+    const recipe = need(false);
+    // One from the leftover, two from each of two sheets; the other two off the roll. Asked for twice, nothing is promised twice.
+    const [first, second] = sources([recipe, recipe]);
+    expect(first!.from.map(({ piece, sheets }) => [piece.id, sheets])).toEqual([['a', 1], ['d', 4]]); // prettier-ignore
+    expect([first!.left, first!.rollLength]).toEqual([2, 130]);
+    expect([second!.from, second!.left]).toEqual([[], 7]);
+    // Turned by half a right angle it needs its diagonal.
+    const turned = sources([{ ...recipe, angle: 45 }])[0]!;
+    expect(turned.from).toEqual([]);
   });
 
   it('is prepared: starch under the whole ring, steps with their checks', () => {

@@ -197,6 +197,12 @@ describe('what is said, and what is never said', () => {
     expect(at(/^Draw the cloth over/)).toBeGreaterThan(at(/^Catch .*mulling/));
   });
 
+  it('an inner corner is clipped to the thread, never through it', () => {
+    const corner = said(work('inner-corner', [layer('organdy', 'sew-in', 'patch')]));
+    expect(corner).toMatch(/on the right side, its middle on the sewn point/);
+    expect(corner).toMatch(/Clip to the thread, not through it/);
+  });
+
   it('rinsing is the last thing, once all is sewn', () => {
     const { steps } = work('quilt-piece', [layer('starch', 'liquid', 'full', { join: 'damp' })]);
     expect(steps.at(-1)).toMatchObject({ stage: 'finish', sewn: true, title: 'Rinse starch out of the finished thing' });

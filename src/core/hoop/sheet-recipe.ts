@@ -83,18 +83,65 @@ function rollLength(rollWidth: number, width: number, height: number, count: num
 /** How finely places on a kept piece are tried, as steps a side. */
 const TRIES = 8;
 
+/** A kept piece of a material: a sheet, a leftover of any outline. */
+interface Kept {
+  id: string;
+  width: number;
+  length: number;
+  kind: string;
+  /** How many such sheets there are; one when it is not said. */
+  count?: number | null;
+  outline?: Outline | null;
+}
+
+/** Where the sheets of a set are cut from. */
+export interface SheetSource<T> {
+  /** Kept pieces, smallest first, with how many sheets each gives. */
+  from: { piece: T; sheets: number }[];
+  /** Sheets that no kept piece gives, and how much of the roll they take, mm; 0 where it is no roll. */
+  left: number;
+  rollLength: number;
+}
+
 /**
- * Kept pieces in which a sheet has room either way round, smallest first; rolls are none.
+ * Where the sheets of a set are cut from: kept pieces first, each given away once however many layers ask for it, the rest off the roll.
+ * A sheet that lies turned takes the box round it.
  *
- * @example offcutsFor({ width: 100, height: 200 }, [{ width: 210, length: 110, kind: 'sheet' }]).length // 1
+ * @param keptOf pieces of a material that are kept
+ * @param rollWidthOf width of its roll, mm; 0 where there is none
+ * @example sheetSources([{ materialId: 'a', width: 100, height: 100, angle: 45, count: 2 }], () => [{ id: 'k', kind: 'sheet', width: 142, length: 142 }], () => 500)[0].left // 1
  */
-export function offcutsFor<T extends { width: number; length: number; kind: string; outline?: Outline | null }>(
-  { width, height }: Pick<SheetNeed, 'width' | 'height'>,
-  kept: readonly T[],
-): T[] {
-  return kept
-    .filter((piece) => piece.kind !== 'roll' && (hasRoom(piece, width, height) || hasRoom(piece, height, width)))
-    .sort((a, b) => a.width * a.length - b.width * b.length);
+export function sheetSources<T extends Kept>(
+  needs: readonly Pick<SheetNeed, 'materialId' | 'width' | 'height' | 'angle' | 'count'>[],
+  keptOf: (materialId: string) => readonly T[],
+  rollWidthOf: (materialId: string) => number,
+): SheetSource<T>[] {
+  const given = new Set<string>();
+  return needs.map(({ materialId, width, height, angle, count }) => {
+    const [w, h] = turnedBox(width, height, angle);
+    const from: SheetSource<T>['from'] = [];
+    let left = count;
+    const pieces = keptOf(materialId)
+      .filter(({ kind, id }) => kind !== 'roll' && !given.has(id))
+      .sort((a, b) => a.width * a.length - b.width * b.length);
+    for (const piece of pieces) {
+      if (left === 0) break;
+      const sheets = Math.min(left, sheetsOf(piece, w, h));
+      if (sheets === 0) continue;
+      given.add(piece.id);
+      from.push({ piece, sheets });
+      left -= sheets;
+    }
+    const rollWidth = rollWidthOf(materialId);
+    return { from, left, rollLength: left > 0 && rollWidth > 0 ? rollLength(rollWidth, w, h, left) : 0 };
+  });
+}
+
+/** Sheets that a kept piece gives: in rows, whichever way round gives more; of one with an outline of its own one, where it has room. */
+function sheetsOf(piece: Kept, width: number, height: number): number {
+  if (piece.outline) return hasRoom(piece, width, height) || hasRoom(piece, height, width) ? 1 : 0;
+  const rows = (across: number, along: number) => Math.floor(piece.width / across) * Math.floor(piece.length / along);
+  return Math.max(rows(width, height), rows(height, width)) * (piece.count ?? 1);
 }
 
 function hasRoom(piece: { width: number; length: number; outline?: Outline | null }, width: number, height: number): boolean {

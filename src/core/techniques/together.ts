@@ -103,7 +103,11 @@ export function loadSteps(layer: TogetherLayer, loads: readonly Together[], firs
  */
 export function soleSteps(layer: TogetherLayer, loads: readonly Together[], first = 0): TogetherStep[] {
   const called = (pieces: readonly string[]) =>
-    pieces.length > 1 ? `${pieces.slice(0, -1).join(', ')} and ${pieces.at(-1)!}` : pieces[0]!;
+    pieces.length > 2
+      ? `${pieces[0]!} to ${pieces.at(-1)!}, ${pieces.length} pieces`
+      : pieces.length === 2
+        ? `${pieces[0]!} and ${pieces[1]!}`
+        : pieces[0]!;
   return [
     ...loads.flatMap(({ pieces }, k): TogetherStep[] => [
       {

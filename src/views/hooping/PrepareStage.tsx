@@ -4,8 +4,8 @@ import {
   hoopFolds,
   turnWords,
   hoopPreparation,
-  offcutsFor,
   sheetRecipe,
+  sheetSources,
   starching,
   type Ground,
   type HoopFolds,
@@ -58,6 +58,12 @@ export default function PrepareStage({
   const ground: Ground = { ...placed.ground, marks };
   const part = { role, stretch: 'any', cut: wish.cut, care: wish.care } as Part;
   const needs = sheetRecipe(hoop, layers, placed.floats, count);
+  const ofSheet = (id: string) => sheets.find(({ material }) => material.id === id);
+  const sources = sheetSources(
+    needs,
+    (id) => ofSheet(id)?.stock ?? [],
+    (id) => ofSheet(id)?.material.rollWidth ?? 0,
+  );
   const work: HoopWork = {
     ...{ fabric: cloth.fabric, part, layers, hoop, at: placed.hoopPlace, ground, floats: placed.floats, count },
     schools: schoolsOf(settings.schools),
@@ -87,7 +93,7 @@ export default function PrepareStage({
           ) : (
             <ul className="mt-1 space-y-3">
               {needs.map((need, i) => {
-                const offcuts = offcutsFor(need, sheets.find(({ material }) => material.id === need.materialId)?.stock ?? []);
+                const source = sources[i]!;
                 return (
                   <li key={i}>
                     <p>
@@ -99,14 +105,16 @@ export default function PrepareStage({
                       {need.angle !== 0 ? `, cut at ${need.angle}°` : ''}: {need.how}.
                     </p>
                     <p className="quiet text-[0.95rem]">
-                      {offcuts.length > 0
-                        ? `${counted(offcuts.length, 'kept piece')} would do: ${offcuts
-                            .slice(0, 2)
-                            .map(({ width, length, place }) => `${units.size(width, length)}${place ? ` (${place})` : ''}`)
-                            .join(', ')}.`
-                        : need.rollLength > 0
-                          ? `${units.length(Math.ceil(need.rollLength / 10) * 10)} off the roll.`
-                          : ''}
+                      {source.from.length > 0 &&
+                        `${source.from.reduce((sum, each) => sum + each.sheets, 0)} of ${need.count} from what is kept: ${source.from
+                          .slice(0, 3)
+                          .map(
+                            ({ piece: { width, length, place }, sheets: many }) =>
+                              `${many > 1 ? `${many} from ` : ''}${units.size(width, length)}${place ? ` (${place})` : ''}`,
+                          )
+                          .join(', ')}. `}
+                      {source.rollLength > 0 &&
+                        `${source.from.length > 0 ? `The other ${source.left}: ` : ''}${units.length(Math.ceil(source.rollLength / 10) * 10)} off the roll.`}
                     </p>
                   </li>
                 );
