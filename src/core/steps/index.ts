@@ -1,6 +1,6 @@
 export { ACTS } from './act';
 export type { Act } from './act';
-export { pressSetting, pressWords, settingFor, settingWords, foundOf, usedSetting } from './press-setting';
+export { heatWords, pressSetting, pressWords, settingFor, settingWords, foundOf, usedSetting } from './press-setting';
 export type { FoundSetting, Iron, PressSetting } from './press-setting';
 export { BLADE_SAFETY, COVER as COVER_WORDS, HEAT_SAFETY, IRON as IRON_WORDS, NEEDLE_SAFETY, SPRAY_SAFETY } from './words';
 export { orderOfWork, sheetLayer } from './order';

@@ -115,19 +115,29 @@ const MOVING: Record<string, string> = {
 const TACK_FIRST = 660;
 
 /**
- * The setting and the way of moving as one line for the bench.
+ * Heat, steam and cover as the bench says them.
  *
- * @param longest side of the piece, mm @param iron the person's own
- * @example pressWords({ ironDots: 2, seconds: 10, steam: false, cover: 'cloth' }, DEFAULT_SCHOOLS).length > 0 // true
+ * @param iron the person's own
+ * @example heatWords({ ironDots: 2, seconds: 10, steam: false, cover: 'cloth' }) // 'Iron medium (two dots), dry, under a thin cotton cloth.'
  */
-export function pressWords(setting: PressSetting, schools: Schools, longest = 0, iron?: Iron): string {
-  const moving =
-    schools.moving === 'lift' && longest > TACK_FIRST ? MOVING['tack']! : (MOVING[schools.moving] ?? MOVING['lift']!);
+export function heatWords(setting: PressSetting, iron?: Iron): string {
   // A damp cloth gives the steam that the iron does not have.
   const dampened = setting.steam && iron?.steam === false;
   const how = dampened
     ? `dry, ${COVER['damp-cloth']}, since your iron gives no steam`
     : `${setting.steam ? 'with steam' : 'dry'}, ${COVER[setting.cover]}`;
+  return `Iron ${IRON[setting.ironDots]}, ${how}.`;
+}
+
+/**
+ * The setting and the way of moving as one line for the bench.
+ *
+ * @param longest side of the piece, mm @param iron the person's own
+ * @example pressWords({ ironDots: 2, seconds: 10, steam: false, cover: 'cloth' }, DEFAULT_SCHOOLS).endsWith('Never slide.') // true
+ */
+export function pressWords(setting: PressSetting, schools: Schools, longest = 0, iron?: Iron): string {
+  const moving =
+    schools.moving === 'lift' && longest > TACK_FIRST ? MOVING['tack']! : (MOVING[schools.moving] ?? MOVING['lift']!);
   const lean = iron && iron.weight < LIGHT_IRON ? ' Your iron is light: lean on it at every stop.' : '';
-  return `Iron ${IRON[setting.ironDots]}, ${how}. ${moving}${lean}`;
+  return `${heatWords(setting, iron)} ${moving}${lean}`;
 }

@@ -1,4 +1,4 @@
-import { pressWords, settingFor, BLADE_SAFETY, HEAT_SAFETY, SPRAY_SAFETY, type Step } from '../steps';
+import { heatWords, pressWords, settingFor, BLADE_SAFETY, HEAT_SAFETY, SPRAY_SAFETY, type Step } from '../steps';
 import { called, stepId, type LayerAt } from './job';
 import { cutNeeds, regionOf, THREAD } from './lying';
 import type { Technique, TechniqueParts } from './technique';
@@ -66,10 +66,10 @@ const longestOf = ({ job: { width = 0, height = 0 } }: LayerAt) => Math.max(widt
 /**
  * Pressing a layer, and the wait until it is cold: the scrap's finding before the leaflet, the leaflet before habit.
  *
- * @param more what this technique adds to how the iron is used
+ * @param more what this technique adds to how the iron is used @param moving how it is moved, where that is not left to the school
  * @example pressed({ job: workJob, layer: stack[0], index: 0 }).map(({ kind }) => kind) // ['press', 'wait']
  */
-export function pressed(at: LayerAt, more = ''): Step[] {
+export function pressed(at: LayerAt, more = '', moving?: string): Step[] {
   const { job, layer } = at;
   const { material } = layer;
   const setting = settingFor(material, job);
@@ -78,7 +78,7 @@ export function pressed(at: LayerAt, more = ''): Step[] {
     stepOf(at, 'press', {
       ...{ kind: 'press', act: 'press', seconds: setting.seconds, safety: HEAT_SAFETY },
       title: `Press ${called(material)}: ${setting.seconds} s a stop`,
-      detail: `${pressWords(setting, job.schools, longestOf(at), job.iron)}${more && ` ${more}`}`,
+      detail: `${moving === undefined ? pressWords(setting, job.schools, longestOf(at), job.iron) : `${heatWords(setting, job.iron)} ${moving}`}${more && ` ${more}`}`,
     }),
     stepOf(at, 'cool', {
       ...{ kind: 'wait', act: 'cool', seconds: material.leaflet.coolMinutes * 60 },

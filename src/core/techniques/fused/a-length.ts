@@ -1,6 +1,7 @@
 import { sheetLayer } from '../../steps';
 import { fusedChecks } from '../checks';
 import { called, type LayerAt } from '../job';
+import { regionOf } from '../lying';
 import { pressed, SAFETY, stepOf, technique } from '../making';
 import type { Step } from '../../steps';
 
@@ -20,6 +21,8 @@ export const aLength = technique({
   id: 'a-length',
   words: 'a length pressed by moving',
   serves: ({ job, index }) => job.order === 'fuse-length' && !job.stitched && index === sheetLayer(job.layers),
+  // Whatever is cut from it, the layer reaches the edge.
+  lies: (at) => regionOf(at, {}, 'full'),
   cut: () => '',
   steps: (at) => {
     const steps: Step[] = [
@@ -30,6 +33,7 @@ export const aLength = technique({
       }),
       ...pressed(
         at,
+        '',
         `From one end to the other, most of the weight taken off while it is moved, or in overlapping stops.${areaWords(at)}`,
       ),
       stepOf(at, 'feel', {

@@ -28,7 +28,7 @@ export const edgeStiffener = technique({
     const many = sections(at);
     return [
       wetStep(at, 'wet', {
-        ...{ stage: 'apply', kind: 'do', act: 'spray', seconds: 60 * (many ?? 1), safety: SAFETY.spray },
+        ...{ stage: 'apply', kind: 'do', act: 'spray', seconds: 20 * (many ?? 1) + 10, safety: SAFETY.spray },
         title: 'Spray the strip damp, wrong side up',
         detail: `Shake well; the strip dry, its edges lying; from 20–25 cm, one iron length at a time.${
           many === undefined || many === 1 ? '' : ` The strip has about ${many} sections.`
