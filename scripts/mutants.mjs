@@ -14,7 +14,7 @@ for (const part of PARTS) cpSync(join(root, part), join(folder, part), { recursi
 symlinkSync(join(root, 'node_modules'), join(folder, 'node_modules'));
 
 const run = (...args) =>
-  spawnSync(process.execPath, args, { cwd: folder, encoding: 'utf8', timeout: 300_000, env: { ...process.env, CI: '1' } });
+  spawnSync(process.execPath, args, { cwd: folder, encoding: 'utf8', timeout: 1_200_000, env: { ...process.env, CI: '1' } });
 const tests = (projects, filters) =>
   run('node_modules/vitest/vitest.mjs', 'run', '--bail=1', ...projects.flatMap((name) => ['--project', name]), ...filters);
 

@@ -7,7 +7,7 @@ import { stripLies, stripRunOf } from './strip-lies';
 export const waistbandStrip = technique({
   id: 'waistband-strip',
   words: 'a waistband strip on its fold',
-  serves: ({ layer }) => layer.material.family === 'waistband-strip',
+  serves: ({ job, layer }) => layer.material.family === 'waistband-strip' && !job.role?.startsWith('hat-'),
   lies: stripLies,
   cut: () => 'to the finished length of the band with its overlap',
   steps: (at) => {

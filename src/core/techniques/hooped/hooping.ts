@@ -26,8 +26,12 @@ function floating(job: WorkJob): Step[] {
       ...{ id: 'float', kind: 'do', act: 'smooth-on', seconds: 150, ...(sticky ? {} : { safety: SAFETY.spray }) },
       title: sticky ? 'Peel the sheet and lay the cloth on it' : 'Mist the sheet with glue and lay the cloth on it',
       detail: `${sticky ? '' : 'Away from the machine. '}By its ${
-        marked ? 'chalk marks, which are never creased in' : 'folds on the marks of the hoop'
-      }, smoothed from the middle. ${marked ? 'No pins and no basting frame: every hole stays.' : 'A basting frame round the motif where its holes do not show.'}`,
+        marked ? 'chalk marks' : 'folds'
+      } on the marks of the hoop, smoothed from the middle. ${
+        marked
+          ? 'Nothing goes through it before the needle: every hole stays.'
+          : 'A basting frame round the motif where its holes do not show.'
+      }`,
     }),
   ];
 }
@@ -123,7 +127,11 @@ export function hoopingSteps(job: WorkJob): Step[] {
               layer: job.layers.indexOf(topping),
             },
             title: `Lay ${called(topping.material)} on top`,
-            detail: 'Over the whole field; a few drops of water outside the motif hold it, or pins outside the field.',
+            detail: `Over the whole field; ${
+              job.fabric.water === 'safe'
+                ? 'a few drops of water outside the motif hold it'
+                : 'a little tape outside the field holds it'
+            }.`,
           }),
         ]
       : []),
@@ -145,7 +153,7 @@ export function stitchingSteps(job: WorkJob): Step[] {
       title: byHands(job) ? 'Stitch, both hands flat on the cloth' : 'Stitch the motif',
       detail: byHands(job)
         ? 'Feed dogs down, hands beside the needle and never under it; even speed.'
-        : 'Watch the first outline: if it drifts off the fill, stop.',
+        : `Watch the first outline: if it drifts off the fill, stop.${job.role === 'badge' ? ' The satin edge comes last.' : ''}`,
     }),
     ...finishing(role, job.layers).map((finish, i) =>
       step({ id: `finish-${i}`, stage: 'finish', kind: 'do', act: 'take-away', ...finish }),

@@ -1,4 +1,5 @@
 import { isFusible } from '../../layers';
+import { lower } from '../../letters';
 import { bounds, polygonArea, type Outline } from '../../shape';
 import { pressWords, settingFor, type Step } from '../../steps';
 import { called, type LayerAt } from '../job';
@@ -38,6 +39,15 @@ const needs = (at: LayerAt): Amount[] => [...cutNeeds(at, sheetLies(at)), ...(ta
 
 /** How a sheet is joined to the cloth before anything is hooped; nothing where it is slid under or only laid with it. */
 function joined(at: LayerAt): Step[] {
+  const steps = joinedOnce(at);
+  const same = at.job.layers.flatMap(({ material }, i) => (material.id === at.layer.material.id ? [i] : []));
+  if (same.length === 1) return steps;
+  // Several of one kind are told apart, each lies on the one before.
+  const which = `Sheet ${same.indexOf(at.index) + 1} of ${same.length}`;
+  return steps.map((step) => ({ ...step, title: `${which}: ${lower(step.title)}` }));
+}
+
+function joinedOnce(at: LayerAt): Step[] {
   const { job, layer } = at;
   const { material } = layer;
   const name = called(material);

@@ -12,8 +12,12 @@ const PAD_METRE = 120;
 /** The tape on the roll line is shorter by this much in 100. */
 const SHORTER = 3;
 
+/** A plate of canvas on part of a piece of which nobody said how large it is, mm. */
+const PLATE = 150;
+
 const padded = (at: LayerAt) => {
-  const area = regionOf(at)?.area ?? (at.job.width ?? 0) * (at.job.height ?? 0);
+  const usual = at.layer.extent === 'patch' ? PLATE * PLATE : (at.job.width ?? 0) * (at.job.height ?? 0);
+  const area = regionOf(at)?.area ?? usual;
   return area / ROW;
 };
 
@@ -40,11 +44,16 @@ export const hairCanvas = technique({
         title: `Pad-stitch ${name} to the wrong side`,
         detail: `From the roll line, inside the sewn lines. Rows of small slanting stitches ${ROW} mm apart that take one thread of the cloth; shape the roll over the hand as you go.`,
       }),
-      stepOf(at, 'tape', {
-        ...{ kind: 'do', act: 'baste', seconds: 120 },
-        title: 'Tape the roll line',
-        detail: `Beside it, the tape ${SHORTER} mm shorter in every 100, eased in with small stitches.`,
-      }),
+      // A plate on a part of the front has no roll line of its own.
+      ...(at.layer.extent === 'patch'
+        ? []
+        : [
+            stepOf(at, 'tape', {
+              ...{ kind: 'do', act: 'baste', seconds: 120 },
+              title: 'Tape the roll line',
+              detail: `Beside it, the tape ${SHORTER} mm shorter in every 100, eased in with small stitches.`,
+            }),
+          ]),
       ...(!bearsIron(at.job) || at.job.fabric.water === 'spots'
         ? []
         : [

@@ -27,23 +27,23 @@ const isOutermost = ({ job, index }: LayerAt) => job.layers.findIndex(({ materia
 
 function placed(at: LayerAt): Step[] {
   const name = called(at.layer.material);
-  if (isFusible(at.layer.material.form))
-    return [laid(at, 'Within the drawn line; the four marks on each other.'), ...pressed(at)];
+  const glued = isFusible(at.layer.material.form);
   const { words, seconds } = handSewn(sewnRound(at), 'catch');
   const timed = seconds === undefined ? {} : { seconds };
+  const marked = stepOf(at, 'mark', {
+    ...{ kind: 'do', act: 'check', seconds: 60 },
+    title: `Mark centre front, back and both sides on ${name}`,
+    detail: 'On every layer, with the same pattern; all four must meet when they are joined.',
+  });
+  const caught = stepOf(at, 'sew', {
+    ...{ kind: 'do', act: 'baste', ...timed },
+    title: `Catch ${name} to the base`,
+    detail: `It lies over the base and under the cloth, so that no edge shows; by its own length. Catch stitches all round.${words}`,
+  });
   return [
-    isBase(at)
-      ? stepOf(at, 'mark', {
-          ...{ kind: 'do', act: 'check', seconds: 60 },
-          title: `Mark centre front, back and both sides on ${name}`,
-          detail: 'On every layer, with the same pattern; all four must meet when they are joined.',
-        })
-      : stepOf(at, 'sew', {
-          ...{ kind: 'do', act: 'baste', ...timed },
-          title: `Catch ${name} to the base`,
-          detail: `It lies over the base and under the cloth, so that no edge shows; by its own length. Catch stitches all round.${words}`,
-        }),
-    ...(isOutermost(at)
+    ...(isBase(at) ? [marked] : []),
+    ...(glued ? [laid(at, 'Within the drawn line; the four marks on each other.'), ...pressed(at)] : isBase(at) ? [] : [caught]),
+    ...(isOutermost(at) && !glued
       ? [
           stepOf(at, 'cover', {
             ...{ kind: 'do' as const, act: 'baste' as const, ...timed },

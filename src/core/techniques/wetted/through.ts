@@ -49,7 +49,11 @@ export const wettedThrough = technique({
   cut: () => '',
   needs: liquidNeeds,
   steps: (at) => [...throughSteps(at), ...rinsed(at)],
-  checks: (at) => [{ words: 'No dry patch when it was held to the light', trouble: 'uneven' }, ...evenChecks(at)],
+  checks: (at) => [
+    { words: 'No dry patch when it was held to the light', trouble: 'uneven' },
+    ...evenChecks(at),
+    { words: 'Its shrinkage was read', trouble: 'size' },
+  ],
 });
 
 /** Cloth that runs through a printer. */
