@@ -56,7 +56,8 @@ try {
   await send('PUT', '/api/settings', { settings: { ...settings, schools: { order: 'fuse-together' } }, version });
   // Only what reaches the cut edge is fused while it is uncut.
   const { jobs } = await (await fetch(`${base}/api/projects/tq-waistcoats/pieces`)).json();
-  const { id: _id, cutId: _cut, createdAt: _made, updatedAt: _kept, ...welt } = jobs.find(({ id }) => id === 'tq-wc-welt');
+  const { name, place, wish, stack, glueUp, cutDone, version: kept } = jobs.find(({ id }) => id === 'tq-wc-welt');
+  const welt = { name, place, wish, stack, glueUp, cutDone, version: kept };
   const layers = welt.stack.layers.map((layer) => ({ ...layer, extent: 'full' }));
   const full = await send('PUT', '/api/jobs/tq-wc-welt', { ...welt, stack: { ...welt.stack, layers } });
   const sheet = await send('POST', '/api/bench', { jobIds: ['tq-wc-welt'] });
