@@ -320,7 +320,7 @@ test('two jobs of two projects go over the bench as one batch, every copy ticked
   const boxes = (name: string) =>
     run.plan.steps.flatMap((step) => step.checks ?? []).filter((check) => check.startsWith(`${name}: Piece `));
   expect([boxes('Pocket welt').length, boxes('Hanging tab').length]).toEqual([16, 5]);
-  await expect(page.getByText(`step 1 of ${run.plan.steps.length}`)).toBeVisible();
+  await expect(page.getByText(`· step 1 of ${run.plan.steps.length}`)).toBeVisible();
 
   // While it is open it stands on the board, and its jobs are not offered again.
   await open(page, '/bench');
