@@ -39,7 +39,7 @@ export const FAULTS = [
   fault('core/bench/evidence.ts', "if (lay < ENOUGH * seconds)", "if (lay > ENOUGH * seconds)", 'remedies'),
   fault('core/steps/order.ts', "if (uncut.extent !== 'full') return 'cut-first';", "", 'order asking techniques'),
   fault('core/pieces/outline-piece.ts', "turned ? (2 * n - 2 - j) % n : j", "j", 'techniques'),
-  fault('core/press/under-one-sole.ts', "along(width, h) * along(length, w)", "0", 'doc-examples'),
+  fault('core/press/under-one-sole.ts', "along(width, h) * along(length, w)", "0", 'techniques'),
   fault('server/bench-together.ts', "work.count > 1 && underOneSole", "underOneSole", 'work', true),
   fault('server/job-work.ts', "place: work.place,", "", 'pieces work', true),
   // Choosing.

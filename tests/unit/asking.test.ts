@@ -274,6 +274,7 @@ describe('the order of work', () => {
     ['asked for', 'fuse-together', one('full'), false, 'fuse-together'],
     ['asked for, but it would have to be trimmed under the glue', 'fuse-together', one('net'), false, 'cut-first'],
     ['a length', 'fuse-length', one('full'), false, 'fuse-length'],
+    ['a length takes no strip', 'fuse-length', one('strip'), false, 'cut-first'],
     ['cut first, whatever the shape', 'cut-first', one('full'), true, 'cut-first'],
     ['what is sewn in lies on nothing uncut', 'fuse-together', one('full', canvas), true, 'cut-first'],
     ['nor does a strip', 'fuse-together', one('strip'), true, 'cut-first'],

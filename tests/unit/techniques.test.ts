@@ -7,6 +7,7 @@ import { DEFAULT_SCHOOLS, schoolsOf } from '../../src/core/schools';
 import type { Outline } from '../../src/core/shape';
 import { SEEN_TROUBLES, TECHNIQUES, type Work } from '../../src/core/techniques';
 import { openPiece, plainPiece } from '../../src/core/pieces';
+import { underOneSole } from '../../src/core/press';
 import { workSteps } from '../../src/core/techniques';
 
 const cloth = (id: string) => LIBRARY_CLOTHS.find((each) => each.id === id)!;
@@ -147,6 +148,48 @@ describe('what it takes, against plain geometry', () => {
     const soaked = work('printing', [layer('liquid-stabilizer', 'liquid', 'full', { join: 'full' })], { piece: { outline: [[0, 0], [400, 0], [0, 300]] } }); // prettier-ignore
     // The length that is treated, not the triangle that is cut from it.
     expect(amount(soaked, 'millilitres')! / (0.12 * poplin.arealDensity)).toBeCloseTo(1, 1);
+  });
+});
+
+describe('what goes before what', () => {
+  it('the size that a place says goes before the usual one', () => {
+    const piece: ToldPiece = { outline: rectangle(300, 600), place: { kind: 'patch', at: [150, 300], size: 80 } };
+    expect(amount(work('buttonhole', [layer('woven', 'fusible', 'patch')], { piece }), 'area')).toBeCloseTo(6400, 6);
+  });
+
+  it('of a clockwise outline the first edge keeps its allowance', () => {
+    const told = { outline: rectangle(450, 90).reverse(), allowances: [10, 0, 0, 0] };
+    const [a, b] = [told.outline[0]!, told.outline[1]!];
+    const net = work('collar', [layer('woven', 'fusible', 'net')], { piece: told });
+    expect(amount(net, 'area')).toBeCloseTo(450 * 90 - 10 * Math.hypot(a[0] - b[0], a[1] - b[1]), 6);
+  });
+
+  it('a sheet turned by 30° over a long field is a square that covers it', () => {
+    const of = part('embroidery', { embroidery: { stitches: 9000, width: 200, height: 60 } });
+    const turned = work('embroidery', [layer('mesh', 'loose', 'field', { angle: 30 })], { fabric: jersey, of });
+    const [w, h] = [280, 140];
+    expect(Math.sqrt(amount(turned, 'area')!)).toBeCloseTo(w * Math.cos(Math.PI / 6) + h * Math.sin(Math.PI / 6), 6);
+  });
+
+  it('starch in rounds takes as much as it has rounds; free stitching has no ring under which it goes', () => {
+    const starched = (strongStarch: string) =>
+      amount(work('embroidery', [layer('starch', 'liquid', 'full', { join: 'damp' })], { count: 6, schools: { strongStarch } }), 'millilitres')!; // prettier-ignore
+    expect(starched('rounds') / starched('pre-spray')).toBeCloseTo(3, 9);
+    expect(names(work('free-stitching', [layer('starch', 'liquid', 'full', { join: 'damp' })]))).toEqual([
+      'starch before cutting',
+    ]);
+  });
+
+  it('what is cut and lies on the uncut layer is not cut again before it is fused', () => {
+    const of = part('welt', { cutAlready: true });
+    const stages = work('welt', [layer('nonwoven', 'fusible', 'full')], { of, count: 6 }).steps.map(({ stage }) => stage);
+    expect(stages).not.toContain('cut');
+  });
+
+  it('long pieces lie turned under a sole that is long', () => {
+    expect(underOneSole(rectangle(200, 60), rectangle(50, 90))).toBe(2);
+    expect(underOneSole(rectangle(200, 60), rectangle(90, 50))).toBe(2);
+    expect(underOneSole(rectangle(200, 60), rectangle(210, 10))).toBe(0);
   });
 });
 
