@@ -158,10 +158,12 @@ describe('what goes before what', () => {
   });
 
   it('of a clockwise outline the first edge keeps its allowance', () => {
-    const told = { outline: rectangle(450, 90).reverse(), allowances: [10, 0, 0, 0] };
-    const [a, b] = [told.outline[0]!, told.outline[1]!];
-    const net = work('collar', [layer('woven', 'fusible', 'net')], { piece: told });
-    expect(amount(net, 'area')).toBeCloseTo(450 * 90 - 10 * Math.hypot(a[0] - b[0], a[1] - b[1]), 6);
+    const outline: Outline = [[0, 0], [450, 0], [300, 90], [0, 90]]; // prettier-ignore
+    const area = (piece: ToldPiece) => amount(work('collar', [layer('woven', 'fusible', 'net')], { piece }), 'area')!;
+    // Turned round, its first edge is the third one, from the last corner to the one before.
+    const turned = area({ outline: [...outline].reverse(), allowances: [10, 0, 0, 0] });
+    expect(turned).toBeCloseTo(area({ outline, allowances: [0, 0, 10, 0] }), 6);
+    expect(Math.abs(turned - area({ outline, allowances: [10, 0, 0, 0] }))).toBeGreaterThan(500);
   });
 
   it('a sheet turned by 30° over a long field is a square that covers it', () => {
