@@ -96,10 +96,8 @@ export function doneTogether(
       (all, first) => sheetSteps(layerOf(group), order, all, first),
       (k) => laid[k]!.size,
     );
-    take(
-      group.map(({ index }) => index),
-      ({ sheet }) => !sheet,
-    );
+    // A braid is done once for a whole hem too, but not on this sheet.
+    for (const { index } of group) take([index], ({ sheet, layer }) => !sheet || layer !== sheetLayer(works[index]!.chosen));
   }
   const levels = Math.max(0, ...works.map(({ chosen }) => chosen.length));
   if (tool === 'iron')

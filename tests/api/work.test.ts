@@ -71,3 +71,27 @@ describe('small cut pieces at the bench', () => {
     await send('DELETE', `/api/projects/${project.id}?version=${project.version}`);
   });
 });
+
+describe('what is done with a sheet', () => {
+  it('takes its own steps along and no others: a braid in the hem is still sewn', async () => {
+    const { body: project } = await post('/api/projects', { name: 'Peplum', note: '' });
+    const { body: cloth } = await post('/api/cloths', { ...FABRIC, name: 'Peplum cloth' });
+    const shape = { kind: 'rectangle', width: 300, height: 200, corners: [false, false, false, false], corner: 0 };
+    const layers = [
+      { materialId: 'light-non-woven-fusible-32-g', extent: 'full', angle: 0 },
+      { materialId: 'soft-horsehair-braid-15-mm', extent: 'strip', angle: 0 },
+    ];
+    const predicted = { bendingLength: 30, low: 25, high: 35, rigidity: 20, arealDensity: 160, thickness: 0.5 };
+    const stack = { title: 'Web and braid', layers, schools: { order: 'fuse-together' }, predicted, reasons: [], cautions: [] };
+    const added = await addWork(project.id, {
+      ...{ name: 'Panel', shape, line: 'cut', allowances: [10, 10, 10, 10], fold: null, marks: [], clothId: cloth.id, count: 4 },
+      ...{ wish: { ...PART, role: 'whole-panel' }, stack },
+    });
+    expect(added.status).toBe(201);
+    const { body: run } = await post('/api/bench', { jobIds: [added.body.id] });
+    const titles = (run.plan.steps as { title: string }[]).map(({ title }) => title);
+    expect(titles.some((title) => /: lay \d pieces on /.test(title))).toBe(true);
+    expect(titles.filter((title) => /into the hem$/.test(title))).toHaveLength(1);
+    await send('DELETE', `/api/projects/${project.id}?version=${project.version}`);
+  });
+});

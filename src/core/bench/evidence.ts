@@ -25,7 +25,7 @@ export function evidenceOf({ steps }: BenchPlan, { stamps = [], timers }: BenchS
   const hooped = steps.find(({ act, kind }) => act === 'hoop' && kind === 'do');
   if (hooped) {
     if (steps.every(({ act }) => act !== 'lay-on-top')) found.set('no-topping', 'no topping was laid on');
-    if (/cloth/i.test(hooped.title)) found.set('hooped', 'the cloth itself was in the ring');
+    if (hooped.technique !== 'floated') found.set('hooped', 'the cloth itself was in the ring');
   }
   return found;
 }

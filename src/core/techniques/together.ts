@@ -1,4 +1,5 @@
 import { lower } from '../letters';
+import type { TroubleId } from './troubles/trouble';
 import { BLADE_SAFETY, HEAT_SAFETY, type Order, type Step } from '../steps';
 
 /** A step that is done on something on which several pieces lie. */
@@ -29,6 +30,10 @@ export interface TogetherLayer {
   coolSeconds: number;
 }
 
+/** What is felt on a sheet, before it is cut. */
+const held = (pieces: readonly string[], length: boolean) =>
+  length ? ['The whole length holds'] : pieces.map((piece) => `${piece} holds`);
+
 const countOf = (pieces: number) => (pieces === 1 ? '1 piece' : `${pieces} pieces`);
 
 /**
@@ -58,7 +63,8 @@ export function sheetSteps(layer: TogetherLayer, order: Order, sheets: readonly 
       ...{ id: `sheet-${first + k}-feel`, stage: 'apply', kind: 'check', act: 'feel', on: first + k },
       title: length ? `${called(k)}: feel along all edges` : `${called(k)}: feel along the edges of every piece`,
       detail: 'Tick what holds. Where a fingernail gets under, press again and let it cool again before you cut.',
-      checks: length ? ['The whole length holds'] : pieces.map((piece) => `${piece} holds`),
+      checks: held(pieces, length),
+      troubles: Object.fromEntries(held(pieces, length).map((check) => [check, 'lifts' satisfies TroubleId])),
     },
     {
       ...{ id: `sheet-${first + k}-cut`, stage: 'apply', kind: 'do', act: 'cut-loose', on: first + k },

@@ -40,7 +40,7 @@ export default function RemediesView({ start }: { start: string }) {
       ) : (
         <div className="mt-3 grid items-start gap-3 lg:grid-cols-2">
           {found.map(({ id, seen, causes }) => (
-            <details key={id} id={id} className="sheet" open={found.length <= 2}>
+            <details key={id} id={id} className="sheet" open={found.length <= 3}>
               <summary className="min-h-[44px] cursor-pointer px-4 py-2.5 text-lg font-semibold">{seen}</summary>
               <div className="px-4 pb-4">
                 <Causes causes={causes} />

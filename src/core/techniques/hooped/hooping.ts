@@ -18,7 +18,7 @@ function floating(job: WorkJob): Step[] {
   const marked = job.fabric.construction === 'leather' || job.fabric.construction === 'coated';
   return [
     step({
-      ...{ id: 'hoop', kind: 'do', act: 'hoop', seconds: 120, checks: DRUM.slice(0, 2) },
+      ...{ id: 'hoop', technique: 'floated', kind: 'do', act: 'hoop', seconds: 120, checks: DRUM.slice(0, 2) },
       title: 'Hoop the sheet alone, drum tight',
       detail: 'The cloth stays out of the hoop, so nothing is pressed into it.',
     }),
