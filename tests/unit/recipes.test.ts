@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { InputError } from '../../src/core/input-error';
-import { flare, flareSectors, hat, hatOval, ovalPerimeter, type HatInput, type HatPiece } from '../../src/core/recipes';
-import { perimeter, polygonArea, type Outline } from '../../src/core/shape';
+import { flare, flareSectors, slitRing, hat, hatOval, ovalPerimeter, type HatInput, type HatPiece } from '../../src/core/recipes';
+import { drawShape, outset, perimeter, polygonArea, type Outline } from '../../src/core/shape';
 import { distanceTo } from '../files/geometry';
 
 describe('a flare', () => {
@@ -39,10 +39,57 @@ describe('a flare', () => {
 
   it('takes fewer sectors of wider cloth, and says when none is narrow enough', () => {
     const cape = { circles: 1, waist: 420, length: 800, allowance: 10 };
-    expect(flareSectors(cape, 900).count).toBeGreaterThan(flareSectors(cape, 2000).count);
+    expect(flareSectors(cape, 700).count).toBeGreaterThan(flareSectors(cape, 2000).count);
     // Half a circle of the hem's radius and its allowances, side by side with itself.
     expect(flareSectors(cape, 2000)).toMatchObject({ count: 2, angle: 180 });
     expect(() => flareSectors(cape, 60)).toThrow(InputError);
+  });
+
+  it('lays a half circle along the selvedge where it is too wide upright', () => {
+    // A half circle of 620 and a hem of 10 is 1 260 across and 630 deep, more or less.
+    expect(flareSectors({ circles: 0.5, waist: 380, length: 500, allowance: 10 }, 1000)).toMatchObject({
+      count: 1,
+      angle: 180,
+      grain: 90,
+    });
+    expect(flareSectors({ circles: 0.5, waist: 380, length: 500, allowance: 10 }, 1400)).toMatchObject({
+      count: 1,
+      angle: 180,
+      grain: 0,
+    });
+  });
+
+  it('is one ring with a slit whose cut lines stay clear of each other, as long round the waist as asked', () => {
+    const measures = fc.record({
+      waist: fc.double({ min: 250, max: 900, noNaN: true }),
+      length: fc.double({ min: 50, max: 600, noNaN: true }),
+      allowance: fc.constantFrom(6, 10, 15),
+    });
+    fc.assert(
+      fc.property(measures, (input) => {
+        const ring = slitRing({ circles: 1, ...input }, 5000)!;
+        expect(((ring.angle * Math.PI) / 180) * ring.innerRadius).toBeCloseTo(input.waist, 4);
+        const { outline, edges } = drawShape({
+          kind: 'sector',
+          inner: ring.innerRadius,
+          outer: ring.outerRadius,
+          angle: ring.angle,
+        });
+        const cut = outset(
+          outline,
+          edges.map(() => input.allowance),
+        ).outline;
+        // The slit lies under the middle's far side: nothing of the cut line crosses that half line.
+        for (let i = 0; i < cut.length; i++) {
+          const [[ax, ay], [bx, by]] = [cut[i]!, cut[(i + 1) % cut.length]!];
+          const crosses = ax < 0 !== bx < 0 && ay + ((0 - ax) / (bx - ax)) * (by - ay) > 0;
+          expect(crosses).toBe(false);
+        }
+      }),
+      { numRuns: 60 },
+    );
+    expect(slitRing({ circles: 1, waist: 420, length: 400, allowance: 10 }, 900)).toBeNull();
+    expect(slitRing({ circles: 2, waist: 420, length: 400, allowance: 10 }, 5000)).toBeNull();
   });
 
   it.each([

@@ -1,6 +1,6 @@
 import type { Place } from '../pieces';
 import { ALLOWANCE, HEM } from './allowance-field';
-import { flare, flareSectors } from './flare';
+import { BRAID_JOIN, flare, flareSectors, slitRing } from './flare';
 import type { RecipeCut, RecipeKind } from './recipe';
 
 /** Width of a braid that nobody measured, mm. */
@@ -18,14 +18,17 @@ export const flareRecipe: RecipeKind = {
     ALLOWANCE,
     HEM,
     { field: 'clothWidth', words: 'Cloth width', kind: 'length', start: 1400, min: 100, max: 10_000 },
+    { field: 'ring', words: 'In one ring with a slit, where the cloth takes it', kind: 'yes', start: 0, min: 0, max: 1 },
     { field: 'braid', words: 'Braid in the hem', kind: 'yes', start: 1, min: 0, max: 1 },
     { field: 'interfaced', words: 'Interfaced all over', kind: 'yes', start: 0, min: 0, max: 1 },
     { field: 'lined', words: 'Lined with the same pieces', kind: 'yes', start: 0, min: 0, max: 1 },
   ],
   make(values) {
     const { circles, waist, length, allowance, hem, clothWidth } = values as Record<string, number> & Flared;
-    const lines = flare({ circles, waist, length, allowance });
-    const sectors = flareSectors({ circles, waist, length, allowance }, clothWidth, hem);
+    const measures = { circles, waist, length, allowance };
+    const ring = values['ring'] ? slitRing(measures, clothWidth, hem) : null;
+    const lines = ring ? { ...ring, braid: ring.hem + BRAID_JOIN } : flare(measures);
+    const sectors = ring ? { count: 1, grain: 0, ...ring } : flareSectors(measures, clothWidth, hem);
     const atHem: Place = { kind: 'edges', edges: [0], width: BRAID };
     const shell: RecipeCut = {
       duty: 'shell',
@@ -43,7 +46,7 @@ export const flareRecipe: RecipeKind = {
           name: sectors.count === 1 ? 'Flare' : 'Flare, sector',
           shape: { kind: 'sector', inner: lines.innerRadius, outer: lines.outerRadius, angle: sectors.angle },
           allowances: [hem, allowance, allowance, allowance],
-          grain: 0,
+          grain: sectors.grain,
           marks: [{ kind: 'notch', at: [0, -lines.innerRadius] }],
           cuts: values['lined'] ? [shell, lining] : [shell],
         },
@@ -53,10 +56,19 @@ export const flareRecipe: RecipeKind = {
         { words: 'Radius at the hem', length: lines.outerRadius },
         { words: 'Hem, all round', length: lines.hem },
         ...(values['braid'] ? [{ words: 'Braid, with one join', length: lines.braid }] : []),
-        { words: 'Sectors', value: `${sectors.count} of ${Math.round(sectors.angle * 10) / 10}°` },
+        ring
+          ? { words: 'Cut as', value: `one ring with a slit, ${Math.round(ring.angle * 10) / 10}°` }
+          : { words: 'Sectors', value: `${sectors.count} of ${Math.round(sectors.angle * 10) / 10}°` },
         { words: 'Width that one takes', length: sectors.width },
       ],
       notes: [
+        ...(values['ring'] && !ring
+          ? [
+              'No ring with a slit: it takes one circle, a waist that leaves room for its allowances, and cloth as wide as the whole ring.',
+            ]
+          : []),
+        ...(sectors.grain === 90 ? ['Each half circle lies with its straight side along the selvedge.'] : []),
+        ...(ring ? ['Sew the slit, or leave it as the opening, before the waist is sewn.'] : []),
         ...(sectors.count > 1 ? ['Join the sectors at their straight sides before the waist is sewn.'] : []),
         'Let it hang overnight before the hem is marked: what lies on the bias grows.',
         ...(values['braid']

@@ -25,7 +25,7 @@ export interface Flare {
 }
 
 /** What each join of a braid takes, mm. */
-const BRAID_JOIN = 20;
+export const BRAID_JOIN = 20;
 /** Largest and least measures, mm. */
 const LONGEST = 20_000;
 const MOST_CIRCLES = 12;
@@ -57,8 +57,10 @@ export interface FlareSectors {
   count: number;
   /** Degrees. */
   angle: number;
-  /** Width of cloth that one takes, its middle along the grain, with allowances, mm. */
+  /** Width of cloth that one takes, with allowances, mm. */
   width: number;
+  /** Direction of the grain, degrees counter-clockwise from its middle: 90 for a half circle laid along the selvedge. */
+  grain: 0 | 90;
 }
 
 /** No sector is wider than this: beyond a half circle its sides turn back towards each other, degrees. */
@@ -84,14 +86,62 @@ export function flareSectors(input: FlareInput, width: number, hem: number = inp
     const angle = whole / count;
     const { outline, edges } = drawShape({ kind: 'sector', inner: innerRadius, outer: outerRadius, angle });
     // The first edge of a sector is its outer one.
-    const box = bounds(
-      outset(
-        outline,
-        edges.map((edge) => (edge === 0 ? hem : input.allowance)),
-      ).outline,
+    const cut = outset(
+      outline,
+      edges.map((edge) => (edge === 0 ? hem : input.allowance)),
     );
+    const box = bounds(cut.outline);
     narrowest = box.maxX - box.minX;
-    if (narrowest <= width) return { count, angle, width: narrowest };
+    if (narrowest <= width) return { count, angle, width: narrowest, grain: 0 };
+    // A half circle may lie with its straight side along the selvedge: its grain then runs along that side.
+    const deep = box.maxY - box.minY;
+    if (angle === WIDEST && deep <= width) return { count, angle, width: deep, grain: 90 };
   }
   throw new InputError('width', `is too narrow for a flare like this, which takes ${Math.ceil(narrowest)} mm; saw ${width} mm`);
+}
+
+/** A flare of one circle in one piece: a ring that is slit once. mm, degrees. */
+export interface SlitRing {
+  angle: number;
+  innerRadius: number;
+  outerRadius: number;
+  /** Length of the finished hem. */
+  hem: number;
+  /** Width of cloth that it takes, with allowances. */
+  width: number;
+}
+
+/** The allowances at the slit are kept this far apart, mm. */
+const SLIT = 1;
+/** A ring leaves at least this much open, degrees. */
+const NEARLY_CLOSED = 349;
+
+/**
+ * One circle cut as a ring with one slit. The allowances of the slit are cut out of the ring itself, so that it is a little less than
+ * round: with g half of what is left open, the seam's radius is r = w / (2π − 2g), and the two cut lines stay clear of each other from
+ * the waist's own cut line outward where tan g ≥ a / √((r − a)² − a²).
+ *
+ * @param input as for {@link flare}; only one circle has a slit @param width of the cloth that can be used, mm @param hem allowance there, mm
+ * @returns null where the cloth is too narrow, or the waist too small for its allowances
+ * @throws {InputError} as {@link flare}
+ * @example slitRing({ circles: 1, waist: 420, length: 400, allowance: 10 }, 1400)?.angle // about 338
+ */
+export function slitRing(input: FlareInput, width: number, hem: number = input.allowance): SlitRing | null {
+  const { allowance, waist, length } = input;
+  let innerRadius = flare(input).innerRadius;
+  if (input.circles !== 1) return null;
+  let open = 0;
+  for (let round = 0; round < 40; round++) {
+    const clear = (innerRadius - allowance) ** 2 - allowance ** 2;
+    if (!(innerRadius > 2 * allowance && clear > 0)) return null;
+    const least = ((360 - NEARLY_CLOSED) / 2) * (Math.PI / 180);
+    open = Math.max(least, Math.atan2(allowance + SLIT / 2, Math.sqrt(clear)));
+    innerRadius = waist / (2 * Math.PI - 2 * open);
+  }
+  const outerRadius = innerRadius + length;
+  const takes = 2 * (outerRadius + hem);
+  const turn = 2 * Math.PI - 2 * open;
+  return takes > width
+    ? null
+    : { angle: (turn * 180) / Math.PI, innerRadius, outerRadius, hem: turn * outerRadius, width: takes };
 }

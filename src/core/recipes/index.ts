@@ -1,4 +1,4 @@
-export { flare, flareSectors } from './flare';
+export { flare, flareSectors, slitRing } from './flare';
 export type { Flare, FlareInput, FlareSectors } from './flare';
 export { hat, HAT_DUTIES, hatOval } from './hat';
 export type { HatDuty, HatInput, HatLayer, HatPiece, HatPieceName } from './hat';
