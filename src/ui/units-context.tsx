@@ -1,5 +1,6 @@
 import { createContext, useContext } from 'react';
-import { formatArealDensity, formatArea, formatLength, formatSize, type LengthSystem } from '../core/units';
+import { formatArealDensity, formatArea, formatLength, formatSize, wordsInUnits, type LengthSystem } from '../core/units';
+import { keepUnits } from './text';
 
 const Units = createContext<LengthSystem>('metric');
 
@@ -15,5 +16,7 @@ export function useUnits() {
     size: (width: number, height: number) => formatSize(width, height, system),
     weight: (gsm: number) => formatArealDensity(gsm, system),
     area: (mm2: number) => formatArea(mm2, system),
+    /** What is told about how a thing is done. */
+    said: (words: string) => keepUnits(wordsInUnits(words, system)),
   };
 }

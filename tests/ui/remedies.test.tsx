@@ -31,7 +31,7 @@ describe('remedies', () => {
   });
 
   it('opens what it finds, says when it finds nothing, and shows all again', () => {
-    render(<RemediesView start="" />);
+    render(<RemediesView start="" units="metric" />);
     const field = screen.getByRole('searchbox', { name: 'What you see' });
     fireEvent.change(field, { target: { value: 'dent' } });
     expect(screen.getByRole('status')).toHaveTextContent('1 trouble');
@@ -39,6 +39,11 @@ describe('remedies', () => {
     fireEvent.change(field, { target: { value: 'zebra' } });
     fireEvent.click(screen.getByRole('button', { name: 'Show all' }));
     expect(screen.getByText('Bubbles between cloth and layer')).toBeVisible();
+  });
+
+  it('tells a reader of inches in inches', () => {
+    render(<RemediesView start="dent" units="inch" />);
+    expect(screen.getByText('Leave ⅛ to ¼ in all round.')).toBeVisible();
   });
 
   it('at the bench begins with what the run speaks for', () => {

@@ -6,6 +6,7 @@ export {
   lengthForField,
   parseLength,
   parseLengthBeside,
+  wordsInUnits,
   MM_PER_INCH,
 } from './length';
 export type { LengthSystem } from './length';

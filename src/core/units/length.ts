@@ -185,3 +185,42 @@ export function formatArea(squareMillimetres: number, system: LengthSystem): str
 export function inReadersUnit(words: string, system: LengthSystem): string {
   return words.replace(/(\d+(?:\.\d+)?) mm\b(?!²)/g, (_, millimetres: string) => lengthForField(Number(millimetres), system));
 }
+
+/** Lengths in a sentence: one, or a range, in millimetres, centimetres or metres; no areas and no weights by the area. */
+const TOLD = /(\d+(?:\.\d+)?)(?:(–| to | or )(\d+(?:\.\d+)?))?\s(mm|cm|m)\b(?!²|\/)/g;
+const IN_MM: Readonly<Record<string, number>> = { mm: 1, cm: 10, m: 1000 };
+/** Shorter than this is a setting of the machine, which is in millimetres everywhere: the length of a stitch. */
+const STITCH_LENGTH = 2;
+
+/**
+ * What is told about how a thing is done, in the reader's unit: figures of practice such as “3–6 mm” or “from 40 cm” as a person with a
+ * tape in inches would say them, rounded to what hands can keep. Stitch lengths stay as machines have them; cloth and thread by the metre
+ * become yards.
+ *
+ * @example wordsInUnits('Baste 3–6 mm from the edge.', 'inch') // 'Baste ⅛–¼ in from the edge.'
+ */
+export function wordsInUnits(words: string, system: LengthSystem): string {
+  if (system === 'metric') return words;
+  return words
+    .replace(TOLD, (told: string, first: string, between: string | undefined, second: string | undefined, unit: string) => {
+      const sizes = [first, second].filter((each) => each !== undefined).map((each) => Number(each) * IN_MM[unit]!);
+      if (unit === 'm') return `${sizes.map((size) => eighths(size / 914.4)).join(between ?? '')} yd`;
+      if (sizes.length === 1 && sizes[0]! < STITCH_LENGTH) return told;
+      const [from, to] = sizes.map((size) => handInches(size));
+      return to === undefined || to === from ? `${from} in` : `${from}${between}${to} in`;
+    })
+    .replace(/half a metre/g, 'half a yard')
+    .replace(/a metre/g, 'a yard');
+}
+
+/** Inches as hands keep them: sixteenths below 6 mm, eighths to a hand's width unless it is a round figure, halves and wholes beyond. */
+function handInches(millimetres: number): string {
+  const step = millimetres < 6 ? 1 / 16 : millimetres < 150 && millimetres % 50 > 0 ? 1 / 8 : millimetres < 400 ? 1 / 2 : 1;
+  const inches = Math.max(step, Math.round(millimetres / MM_PER_INCH / step) * step);
+  return formatInches(inches * MM_PER_INCH).replace(' in', '');
+}
+
+/** A number of yards, up to the next eighth: what is told is enough. */
+function eighths(yards: number): string {
+  return formatInches(Math.ceil(yards * 8) / 8 * MM_PER_INCH).replace(' in', '');
+}

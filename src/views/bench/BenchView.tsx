@@ -1,6 +1,5 @@
 import { formatDuration, type LengthSystem } from '../../core/units';
-import { keepUnits } from '../../ui/text';
-import { UnitsProvider } from '../../ui/units-context';
+import { UnitsProvider, useUnits } from '../../ui/units-context';
 import type { BenchStep } from '../../core/bench';
 import type { BenchRun } from '../../store/bench-runs';
 import BenchDone from './BenchDone';
@@ -20,7 +19,6 @@ import SheetDrawing from './SheetDrawing';
 
 interface Props {
   run: BenchRun;
-  units: LengthSystem;
   sound: boolean;
   /** Where to go when it is done. */
   projectId: string;
@@ -36,16 +34,20 @@ interface Props {
 const WORTH_FILLING = 180;
 
 /** The bench: one step at a time, for hands that hold an iron. Every move is kept at once, so a reload goes on where it was. */
-export default function BenchView({ run, units, sound, projectId, logs, filed, changed }: Props) {
+export default function BenchView({ units, ...props }: Props & { units: LengthSystem }) {
+  return (
+    <UnitsProvider value={units}>
+      <AtTheBench {...props} />
+    </UnitsProvider>
+  );
+}
+
+function AtTheBench({ run, sound, projectId, logs, filed, changed }: Props) {
+  const { said } = useUnits();
   const bench = useBenchRun(run, sound);
   const { state, finished, flash, trouble, step, left, action, running, make, tap } = bench;
   const { plan } = run;
-  if (finished)
-    return (
-      <UnitsProvider value={units}>
-        <BenchDone run={{ ...run, state }} projectId={projectId} logs={logs} filed={filed} />
-      </UnitsProvider>
-    );
+  if (finished) return <BenchDone run={{ ...run, state }} projectId={projectId} logs={logs} filed={filed} />;
   const stops = step?.stops ?? [];
   const pressing = step?.kind === 'press';
   const moving = pressing && left !== undefined && left > (step.seconds ?? 10) + 0.01;
@@ -69,7 +71,7 @@ export default function BenchView({ run, units, sound, projectId, logs, filed, c
       </h1>
       <BenchHeader run={run} bench={bench} projectId={projectId} />
       <p aria-live="polite" className="sr-only">
-        {step && `Step ${state.step + 1} of ${plan.steps.length}: ${step.title}. ${step.detail}`}
+        {step && `Step ${state.step + 1} of ${plan.steps.length}: ${said(step.title)}. ${said(step.detail)}`}
       </p>
       <ChangedSince runId={run.id} names={changed} />
       {trouble && (
@@ -93,8 +95,8 @@ export default function BenchView({ run, units, sound, projectId, logs, filed, c
             </div>
           )}
           <div className={`max-h-full overflow-y-auto py-2 ${drawn ? '' : 'mx-auto max-w-4xl text-center'}`}>
-            <h2 className="text-[clamp(1.35rem,5.2dvh,2.4rem)] leading-tight font-bold text-balance">{keepUnits(step.title)}</h2>
-            <p className="mt-3 text-[clamp(1.1rem,2.9dvh,1.4rem)] text-pretty">{keepUnits(step.detail)}</p>
+            <h2 className="text-[clamp(1.35rem,5.2dvh,2.4rem)] leading-tight font-bold text-balance">{said(step.title)}</h2>
+            <p className="mt-3 text-[clamp(1.1rem,2.9dvh,1.4rem)] text-pretty">{said(step.detail)}</p>
             {left !== undefined && (
               <p
                 className={`mt-2 text-[6rem] leading-none font-bold md:text-[clamp(4.5rem,13vh,8rem)] ${state.pausedLeft !== null ? 'opacity-60' : ''}`}
@@ -149,7 +151,7 @@ export default function BenchView({ run, units, sound, projectId, logs, filed, c
                 Where it lies in the hoop
               </a>
             )}
-            {step.safety && <p className="mt-3 border-l-4 border-accent pl-3 text-left text-lg">{step.safety}</p>}
+            {step.safety && <p className="mt-3 border-l-4 border-accent pl-3 text-left text-lg">{said(step.safety)}</p>}
             {pressing && <GlueOnIron />}
           </div>
         </div>

@@ -1,3 +1,5 @@
+import { useUnits } from '../../ui/units-context';
+
 interface Props {
   checks: string[];
   ticked: string[];
@@ -11,6 +13,7 @@ const MANY = 8;
 
 /** What is looked at, each with a box to tick; many of one kind can be ticked by one touch. */
 export default function CheckBoxes({ checks, ticked, onTick, narrow }: Props) {
+  const { said } = useUnits();
   const close = checks.length > MANY;
   const open = checks.filter((check) => !ticked.includes(check));
   return (
@@ -33,7 +36,7 @@ export default function CheckBoxes({ checks, ticked, onTick, narrow }: Props) {
                 checked={ticked.includes(check)}
                 onChange={(e) => onTick(check, e.target.checked)}
               />
-              {check}
+              {said(check)}
             </label>
           </li>
         ))}

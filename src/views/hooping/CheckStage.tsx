@@ -6,6 +6,7 @@ import { CheckField, SelectField } from '../../ui/form/form-fields';
 import MotifCanvas from '../../ui/motif/MotifCanvas';
 import { mapsOf } from '../../ui/motif/motif-runner';
 import { readableDate, today } from '../../ui/text';
+import { useUnits } from '../../ui/units-context';
 import type { Hooping } from '../../store/hoopings';
 import type { MotifMaps } from '../../workers/motif.worker';
 import type { HoopingData } from './stages';
@@ -31,6 +32,7 @@ const OUTCOMES = [
 /** Trimmed, looked at, filed; and looked at again after the wash. */
 export default function CheckStage({ motif, sheets, stitches, sewn, record, onSaveFirst, onFiled }: Props) {
   const { result } = record;
+  const { said } = useUnits();
   const [trim, setTrim] = useState<number>(4);
   const [maps, setMaps] = useState<MotifMaps>();
   const [wrong, setWrong] = useState<string[]>([]);
@@ -99,7 +101,7 @@ export default function CheckStage({ motif, sheets, stitches, sewn, record, onSa
                   className={`btn join-item ${trim === mm ? 'btn-primary' : ''}`}
                   onClick={() => setTrim(mm)}
                 >
-                  {mm} mm
+                  {said(`${mm} mm`)}
                 </button>
               ))}
             </div>
@@ -114,9 +116,9 @@ export default function CheckStage({ motif, sheets, stitches, sewn, record, onSa
         <ol className="space-y-2">
           {finishing(record.role, sheets).map(({ title, detail, safety }) => (
             <li key={title}>
-              <p className="leading-snug font-semibold">{title}</p>
-              <p className="text-[0.95rem] leading-snug">{detail}</p>
-              {safety && <p className="mt-1 border-l-4 border-accent pl-2 text-[0.95rem] leading-snug">{safety}</p>}
+              <p className="leading-snug font-semibold">{said(title)}</p>
+              <p className="text-[0.95rem] leading-snug">{said(detail)}</p>
+              {safety && <p className="mt-1 border-l-4 border-accent pl-2 text-[0.95rem] leading-snug">{said(safety)}</p>}
             </li>
           ))}
         </ol>
@@ -155,9 +157,9 @@ export default function CheckStage({ motif, sheets, stitches, sewn, record, onSa
         {found.map(({ id, wrong: words, cause, remedy }) => (
           <div key={id} className="border-l-4 border-error pl-3">
             <p className="leading-snug font-semibold">{words}</p>
-            <p className="text-[0.95rem] leading-snug">{cause}</p>
+            <p className="text-[0.95rem] leading-snug">{said(cause)}</p>
             <p className="text-[0.95rem] leading-snug">
-              <strong>Next time:</strong> {remedy}
+              <strong>Next time:</strong> {said(remedy)}
             </p>
           </div>
         ))}

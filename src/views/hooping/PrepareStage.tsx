@@ -102,7 +102,7 @@ export default function PrepareStage({
                         {units.size(need.width, need.height)}
                       </strong>{' '}
                       of {need.name.toLowerCase()}
-                      {need.angle !== 0 ? `, cut at ${need.angle}°` : ''}: {need.how}.
+                      {need.angle !== 0 ? `, cut at ${need.angle}°` : ''}: {units.said(need.how)}.
                     </p>
                     <p className="quiet text-[0.95rem]">
                       {source.from.length > 0 &&
@@ -129,8 +129,8 @@ export default function PrepareStage({
             </h2>
             <p className="mt-1">
               {counted(placed.ground.strips.length, 'strip')} of waste cloth where the drawing shows{' '}
-              {placed.ground.strips.length === 1 ? 'it' : 'them'}, lying 10 mm on the cloth. Hoop across the seam; take{' '}
-              {placed.ground.strips.length === 1 ? 'it' : 'them'} off when the motif is sewn.
+              {placed.ground.strips.length === 1 ? 'it' : 'them'}, lying {units.said('10 mm')} on the cloth. Hoop across the seam;
+              take {placed.ground.strips.length === 1 ? 'it' : 'them'} off when the motif is sewn.
             </p>
           </section>
         )}
@@ -140,8 +140,9 @@ export default function PrepareStage({
               Starch
             </h2>
             <p className="mt-1">
-              The whole ring and 10 mm more, {units.area(starch.area)}: about <strong>{millilitres(starch.each)}</strong> a round,{' '}
-              {starch.rounds} rounds, each until it feels wet and pressed under a cloth
+              The whole ring and {units.said('10 mm')} more, {units.area(starch.area)}: about{' '}
+              <strong>{millilitres(starch.each)}</strong> a round, {starch.rounds} rounds, each until it feels wet and pressed
+              under a cloth
               {count > 1 ? `, on each of ${count} pieces` : ''}: <strong>{millilitres(starch.millilitres)}</strong> in all. Drying
               about {starch.minutes} minutes a piece
               {count > 1 ? '; spray the whole set ahead, and let it dry side by side' : ''}.
@@ -198,15 +199,15 @@ export default function PrepareStage({
               <span className="grid size-8 shrink-0 place-items-center rounded-full bg-base-300 font-semibold">{i + 1}</span>
               <div className="flex-1">
                 {checks ? (
-                  <p className="leading-snug font-semibold">{title}</p>
+                  <p className="leading-snug font-semibold">{units.said(title)}</p>
                 ) : (
-                  <Tick id={id} words={title} strong done={isDone(id)} onToggle={toggle} />
+                  <Tick id={id} words={units.said(title)} strong done={isDone(id)} onToggle={toggle} />
                 )}
-                <p className="text-[0.95rem] leading-snug">{detail}</p>
+                <p className="text-[0.95rem] leading-snug">{units.said(detail)}</p>
                 {checks?.map((words, k) => (
-                  <Tick key={words} id={`${id}-${k}`} words={words} done={isDone(`${id}-${k}`)} onToggle={toggle} />
+                  <Tick key={words} id={`${id}-${k}`} words={units.said(words)} done={isDone(`${id}-${k}`)} onToggle={toggle} />
                 ))}
-                {safety && <p className="mt-1 border-l-4 border-accent pl-2 text-[0.95rem] leading-snug">{safety}</p>}
+                {safety && <p className="mt-1 border-l-4 border-accent pl-2 text-[0.95rem] leading-snug">{units.said(safety)}</p>}
               </div>
             </li>
           ))}

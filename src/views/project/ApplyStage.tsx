@@ -6,6 +6,7 @@ import { openPiece } from '../../core/pieces';
 import { actOf } from '../../core/bench';
 import type { FoundSetting, Order, Step } from '../../core/steps';
 import { formatDuration } from '../../core/units';
+import { useUnits } from '../../ui/units-context';
 import type { ApiError } from '../../ui/api';
 import { call } from '../../ui/api';
 import { readableDate } from '../../ui/text';
@@ -55,6 +56,7 @@ export default function ApplyStage({
   onChoose,
   onFile,
 }: Props) {
+  const { said } = useUnits();
   const [error, setError] = useState<string>();
   const press = hasPress(settings);
   const [tool, setTool] = useState<PressTool>(press ? 'press' : 'iron');
@@ -139,15 +141,15 @@ export default function ApplyStage({
                 <p className="quiet text-[0.85rem] font-semibold">{STAGE_HEADINGS[step.stage]}</p>
               )}
               <p className="font-semibold">
-                {step.title}
+                {said(step.title)}
                 {step.seconds !== undefined && step.kind === 'wait' ? ` (${formatDuration(step.seconds)})` : ''}
               </p>
-              <p>{step.detail}</p>
-              {step.safety && <p className="border-l-4 border-accent pl-2">{step.safety}</p>}
+              <p>{said(step.detail)}</p>
+              {step.safety && <p className="border-l-4 border-accent pl-2">{said(step.safety)}</p>}
               {step.checks && (
                 <ul className="list-disc pl-5">
                   {step.checks.map((check) => (
-                    <li key={check}>{check}</li>
+                    <li key={check}>{said(check)}</li>
                   ))}
                 </ul>
               )}

@@ -2,17 +2,19 @@ import { useEffect, useState } from 'react';
 import { SEEN_TROUBLES } from '../../core/techniques';
 import Causes from '../../ui/Causes';
 import { counted } from '../../ui/text';
+import type { LengthSystem } from '../../core/units';
+import { UnitsProvider } from '../../ui/units-context';
 import { troublesFor } from './find-troubles';
 
 /** What can go wrong, found by what one sees; causes, what to do now, what to do otherwise. */
-export default function RemediesView({ start }: { start: string }) {
+export default function RemediesView({ start, units }: { start: string; units: LengthSystem }) {
   const [words, setWords] = useState(start);
   const found = troublesFor(words);
   useEffect(() => {
     history.replaceState(null, '', words.trim() ? `/remedies?see=${encodeURIComponent(words.trim())}` : '/remedies');
   }, [words]);
   return (
-    <>
+    <UnitsProvider value={units}>
       <h1 className="text-2xl font-bold">Remedies</h1>
       <p className="quiet">
         What do you see? The leaflets of your materials and your machine’s manual go before what is said here.
@@ -49,6 +51,6 @@ export default function RemediesView({ start }: { start: string }) {
           ))}
         </div>
       )}
-    </>
+    </UnitsProvider>
   );
 }

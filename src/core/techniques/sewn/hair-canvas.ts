@@ -51,7 +51,7 @@ export const hairCanvas = technique({
             stepOf(at, 'tape', {
               ...{ kind: 'do', act: 'baste', seconds: 120 },
               title: 'Tape the roll line',
-              detail: `Beside it, the tape ${SHORTER} mm shorter in every 100, eased in with small stitches.`,
+              detail: `Beside it, the tape ${SHORTER} mm shorter in every 100 mm, eased in with small stitches.`,
             }),
           ]),
       ...(!bearsIron(at.job) || at.job.fabric.water === 'spots'
