@@ -4,6 +4,7 @@ import { resendMoves } from './saving/outbox';
 import { resend, resendUnsaved, type Resent } from './saving/resend';
 import { tellUndo } from './undo-next';
 import { forgetUnsaved } from './saving/unsaved';
+import { useKeptFocus } from './use-kept-focus';
 
 /** Says what became of a change that an earlier page could not get confirmed. */
 function tell(result: Resent): void {
@@ -27,8 +28,9 @@ function tell(result: Resent): void {
   });
 }
 
-/** Where short notices with their Undo appear; also follows the machine's own theme when asked to. */
+/** Where short notices with their Undo appear; on every page, so that it also keeps the focus and follows the machine's own theme. */
 export default function Notices() {
+  useKeptFocus();
   useEffect(() => {
     void resendUnsaved().then((results) => results.forEach(tell));
     tellUndo();

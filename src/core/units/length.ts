@@ -222,5 +222,5 @@ function handInches(millimetres: number): string {
 
 /** A number of yards, up to the next eighth: what is told is enough. */
 function eighths(yards: number): string {
-  return formatInches(Math.ceil(yards * 8) / 8 * MM_PER_INCH).replace(' in', '');
+  return formatInches((Math.ceil(yards * 8) / 8) * MM_PER_INCH).replace(' in', '');
 }
