@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { openPiece, plainPiece } from '../../src/core/pieces';
-import { carryChart, hoopGauge, motifPaper, scrapCard, templates, type Template } from '../../src/formats/pdf';
+import { carryChart, hoopGauge, layoutSheet, motifPaper, scrapCard, templates, type Template } from '../../src/formats/pdf';
 import { hoopOutlines, type Hoop } from '../../src/core/hoop';
 import { wordsOf } from '../files/pdf-text';
 
@@ -36,6 +36,20 @@ describe('prints, read back letter by letter', () => {
     expect(await together(await motifPaper(name, box, { outlines: [], trims: [], apart: [] }, 'letter'))).toContain(
       letters(name),
     );
+  });
+
+  it('a layout numbers what is too small for its name, once for all its sources, and says which it is', async () => {
+    const strip = (name: string, x: number) => ({
+      name,
+      outline: [[x, 0], [x + 8, 0], [x + 8, 40], [x, 40]] as [number, number][], // prettier-ignore
+    });
+    const source = (name: string, placed: ReturnType<typeof strip>[]) => ({
+      ...{ name, placed, marks: [] },
+      outline: [[0, 0], [900, 0], [900, 3000], [0, 3000]] as [number, number][], // prettier-ignore
+    });
+    const sources = [source('Roll', [strip('Stay 1', 0), strip('Stay 2', 20)]), source('Kept', [strip('Tape 1', 0)])];
+    const words = (await wordsOf(await layoutSheet({ title: 'Laid', words: [], sources }, 'a4'))).join(' ');
+    expect(words.replace(/\s+/g, ' ')).toContain('1: Stay 1 · 2: Stay 2 · 3: Tape 1');
   });
 
   it('a scrap card says its piece, cloth and stack', async () => {

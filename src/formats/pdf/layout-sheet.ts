@@ -36,6 +36,8 @@ export async function layoutSheet({ title, words, sources }: LayoutSheetInput, p
   const all = boxes.reduce((sum, { minX, maxX }) => sum + maxX - minX, 0);
   const heads = sources.length * (TAPE + 12);
   const scale = Math.max(SMALLEST, Math.min((width - 2 * LEFT) / longest, (height - top - 12 - heads) / all));
+  // What is too small for its name bears a number, one row of numbers for the whole layout, told under it.
+  const numbered: string[] = [];
   for (const [i, source] of sources.entries()) {
     const { minX, minY, maxX } = boxes[i]!;
     const tall = (maxX - minX) * scale;
@@ -52,7 +54,7 @@ export async function layoutSheet({ title, words, sources }: LayoutSheetInput, p
       page.text(mark, [x + 0.8, base - 2], { size: 2.6 });
     }
     page.outline(source.outline.map(put), { weight: 0.4 });
-    source.placed.forEach(({ name, outline }, k) => {
+    for (const { name, outline } of source.placed) {
       const there = outline.map(put);
       page.filled(there);
       page.outline(there, { weight: 0.25 });
@@ -60,9 +62,16 @@ export async function layoutSheet({ title, words, sources }: LayoutSheetInput, p
       const size = Math.min(3.4, (box.maxX - box.minX) / (0.55 * Math.max(4, name.length)), 0.6 * (box.maxY - box.minY));
       const at: Point = [(box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2 + size / 3];
       if (size >= 1.6) page.text(name, at, { size, centre: true });
-      else page.text(String(k + 1), at, { size: 2.2, centre: true });
-    });
+      else page.text(String(numbered.push(name)), at, { size: 2.2, centre: true });
+    }
     top = base + tall + 8;
+  }
+  if (numbered.length > 0) {
+    if (top + 6 > height - 8) {
+      page = await Page.add(document, width, height);
+      top = 14;
+    }
+    page.paragraph(numbered.map((name, k) => `${k + 1}: ${name}`).join(' · '), [LEFT, top], width - 2 * LEFT, 3.2);
   }
   return document.save();
 }
