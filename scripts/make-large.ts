@@ -40,6 +40,7 @@ db.transaction(() => {
       estimated: [],
       fibres: [],
       tests: {},
+      bottle: {},
     });
   }
   const allCloths = cloths.list(db);

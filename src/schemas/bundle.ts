@@ -1,7 +1,7 @@
 import * as yup from 'yup';
 import { bundledHoop, bundledHooping, bundledMotif } from './hoop';
 import { clothFields, testsSchema } from './cloths';
-import { layerFields, layerTestsSchema } from './layers';
+import { bottleSchema, layerFields, layerTestsSchema } from './layers';
 import { logFields } from './log';
 import { cutFields, jobFields, patternFields, projectFields, seamFields } from './projects';
 import { number, shape } from './rules';
@@ -25,7 +25,7 @@ export const bundleSchema = shape({
     .max(MOST_RECORDS, TOO_MANY),
   layers: yup
     .array()
-    .of(shape({ id: id.required(), ...layerFields, tests: layerTestsSchema }).required())
+    .of(shape({ id: id.required(), ...layerFields, tests: layerTestsSchema, bottle: bottleSchema }).required())
     .default([])
     .max(MOST_RECORDS, TOO_MANY),
   projects: yup

@@ -52,6 +52,14 @@ export const layerTestsSchema = shape(
     LAYER_TEST_IDS.map((id) => [id, shape({ readings: readings.required(), doneOn: day.required() }).default(undefined)]),
   ) as unknown as Record<(typeof LAYER_TEST_IDS)[number], yup.Schema>,
 ).default({});
+const bottleFields = {
+  mlPerPull: number({ above: 0, max: 20 }),
+  strength: number({ above: 0, max: 1 }),
+  left: number({ min: 0, max: 100_000 }),
+};
+/** What is known of the bottle of a liquid. */
+export const bottleSchema = shape(bottleFields).default({});
+export const bottleUpdateSchema = shape({ ...bottleFields, version: version.required() });
 export const layerSchema = shape(layerFields);
 /** What is known of a layer that was just bought. */
 export const boughtLayerSchema = shape({
@@ -67,5 +75,10 @@ export const boughtLayerSchema = shape({
     .max(3, 'must hold each shade once')
     .default(undefined),
 });
-/** Tests come back with what was read, and are kept by an endpoint of their own. */
-export const layerUpdateSchema = shape({ ...layerFields, tests: layerTestsSchema, version: version.required() });
+/** Tests and bottle come back with what was read, and are kept by endpoints of their own. */
+export const layerUpdateSchema = shape({
+  ...layerFields,
+  tests: layerTestsSchema,
+  bottle: bottleSchema,
+  version: version.required(),
+});

@@ -1,5 +1,7 @@
+import type { Bottle } from '../core/liquid';
 import { workOf as workOfJob, type AmountKind } from '../core/techniques';
 import type { Db } from '../store/database';
+import { layers } from '../store/layers';
 import { projects } from '../store/projects';
 import { workOf } from '../store/workpieces';
 import { drawnJob } from './job-work';
@@ -9,7 +11,7 @@ export interface OtherNeeds {
   /** Zips, rings, thread: those that are not there yet, times what is made. */
   notions: { name: string; count: number; project: string }[];
   /** What is sprayed, starched or soaked, ml. */
-  liquids: { name: string; millilitres: number }[];
+  liquids: { name: string; millilitres: number; bottle: Bottle }[];
   /** Temporary spray glue, g; 0 where none is used. */
   glue: number;
   /** Thread for basting, catching and pad-stitching, mm; 0 where nothing is sewn by hand. */
@@ -22,20 +24,21 @@ export function otherNeeds(db: Db, projectIds: readonly string[]): OtherNeeds {
   const notions = chosen.flatMap(({ name: project, makes, notions: all }) =>
     all.filter(({ there }) => !there).map(({ name, count }) => ({ name, count: count * makes, project })),
   );
-  const byLiquid = new Map<string, number>();
+  const byLiquid = new Map<string, { name: string; millilitres: number }>();
   const sums = new Map<AmountKind, number>();
   for (const work of workOf(db, projectIds).workpieces) {
     const job = drawnJob(db, work);
     if (!job) continue;
     for (const { layer, kind, amount } of workOfJob(job).amounts) {
       sums.set(kind, (sums.get(kind) ?? 0) + amount);
-      const { name } = job.layers[layer]!.material;
-      if (kind === 'millilitres') byLiquid.set(name, (byLiquid.get(name) ?? 0) + amount);
+      const { id, name, use } = job.layers[layer]!.material;
+      if (kind === 'millilitres')
+        byLiquid.set(id, { name: use?.of ?? name, millilitres: (byLiquid.get(id)?.millilitres ?? 0) + amount });
     }
   }
   return {
     notions,
-    liquids: [...byLiquid].map(([name, millilitres]) => ({ name, millilitres })),
+    liquids: [...byLiquid].map(([id, liquid]) => ({ ...liquid, bottle: layers.find(db, id)?.bottle ?? {} })),
     glue: sums.get('grams') ?? 0,
     thread: sums.get('thread') ?? 0,
   };

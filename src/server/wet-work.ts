@@ -13,6 +13,8 @@ export interface WetJob {
   name: string;
   project: string;
   liquid: string;
+  /** Id of the layer that it is. */
+  liquidId: string;
   method: Method;
   count: number;
   /** mm², all copies, as the technique wets them: what is soaked as a length, under the hoop its ground. */
@@ -49,7 +51,13 @@ export function wetJobs(db: Db): WetJob[] {
     return [
       {
         ...{ id: work.id, name: work.name, project: shown.find(({ id }) => id === work.projectId)?.name ?? '' },
-        ...{ liquid: layer.material.name, method: wetted.method, count: work.count, area: wetted.area },
+        ...{
+          liquid: layer.material.use?.of ?? layer.material.name,
+          liquidId: layer.material.id,
+          method: wetted.method,
+          count: work.count,
+          area: wetted.area,
+        },
         ...{ pickUp: (wetted.each * wetted.rounds) / mass, clothName: cloth.name },
         ...{ arealDensity, tone, fibres, water },
       },

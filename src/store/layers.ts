@@ -1,5 +1,6 @@
 import type { Fabric } from '../core/cloth';
 import type { LawFigure, Material } from '../core/layers';
+import type { Bottle } from '../core/liquid';
 import type { LayerTestId, Readings } from '../core/measure';
 import { Table, type Kept } from './table';
 
@@ -12,6 +13,8 @@ export interface LayerFields extends Omit<Material, 'id' | 'use'> {
   fibres: Fabric['fibres'];
   /** Readings of the home tests that were done, with the local date. */
   tests: Partial<Record<LayerTestId, { readings: Readings; doneOn: string }>>;
+  /** Of a liquid: what is known of its bottle. */
+  bottle: Bottle;
 }
 export type Layer = LayerFields & Kept;
 
@@ -43,4 +46,5 @@ export const layers = new Table<LayerFields>('layer', 'layer', {
   estimated: 'json',
   fibres: 'json',
   tests: 'json',
+  bottle: 'json',
 });

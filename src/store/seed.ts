@@ -15,7 +15,11 @@ export function seedLibrary(db: Db): void {
     }
     for (const { id, ...layer } of LIBRARY_LAYERS) {
       if (known.has(`layer/${id}`)) continue;
-      layers.insert(db, { ...layer, note: '', origin: 'library', inStock: false, estimated: [], fibres: [], tests: {} }, { id });
+      layers.insert(
+        db,
+        { ...layer, note: '', origin: 'library', inStock: false, estimated: [], fibres: [], tests: {}, bottle: {} },
+        { id },
+      );
       mark.run(`layer/${id}`);
     }
   }).immediate();

@@ -230,3 +230,32 @@ describe('the day that is planned', () => {
     expect([answer.status, answer.body.error.field]).toEqual([400, field]);
   });
 });
+
+describe('the bottle of a liquid', () => {
+  it('is kept under the layer, outlives a change of the layer, and is told on the list with what is missing', async () => {
+    const { body: layer } = await send('GET', '/api/layers/starch');
+    const kept = await send('PUT', '/api/bottles/starch', { strength: 0.5, left: 3, mlPerPull: 0.8, version: layer.version });
+    expect(kept.body).toMatchObject({ id: 'starch', strength: 0.5, left: 3, mlPerPull: 0.8, version: layer.version + 1 });
+    const stale = await send('PUT', '/api/bottles/starch', { left: 9, version: layer.version });
+    expect(stale.status).toBe(409);
+    const { createdAt: _c, updatedAt: _u, origin: _o, id: _id, ...fields } = (await send('GET', '/api/layers/starch')).body;
+    expect((await send('PUT', '/api/layers/starch', { ...fields, note: 'from the market' })).status).toBe(200);
+    expect((await send('GET', '/api/bottles/starch')).body).toMatchObject({ strength: 0.5, left: 3 });
+  });
+
+  it.each([
+    ['strength', { strength: 1.2 }],
+    ['left', { left: -1 }],
+    ['mlPerPull', { mlPerPull: 0 }],
+  ])('refuses %s that cannot be', async (field, wrong) => {
+    const { version } = (await send('GET', '/api/bottles/starch')).body;
+    const answer = await send('PUT', '/api/bottles/starch', { ...wrong, version });
+    expect([answer.status, answer.body.error.field]).toEqual([400, field]);
+  });
+
+  it('is none of a layer that is no liquid', async () => {
+    const { layers } = (await send('GET', '/api/layers')).body;
+    const roll = layers.find(({ form }: { form: string }) => form === 'fusible');
+    expect((await send('GET', `/api/bottles/${roll.id}`)).status).toBe(404);
+  });
+});

@@ -66,20 +66,22 @@ test('a dark and a light cloth from one bottle: how much, in which order, how lo
     await row.getByLabel('Long').fill('1 m');
     await row.getByLabel('Wide').fill('1 m');
   }
-  const result = page.getByRole('region', { name: /^What is in the bottle, wet through/ });
+  const result = page.getByRole('region', { name: /^Liquid stabilizer, wet through/ });
   await expect(result.getByRole('listitem').first()).toContainText('Straw-yellow poplin');
   await expect(result.getByRole('listitem').last()).toContainText('Charcoal felted wool');
   await expect(result.getByRole('listitem').first()).toContainText(/damp in \d+ min, dry in/);
 
   // Mixed one to three, with a little left in the bottle.
-  await page.getByLabel('Strength, % of concentrate').fill('25');
-  await page.getByLabel('Left in the bottle, ml').fill('20');
+  const bottle = page.getByRole('region', { name: 'The bottle of Liquid stabilizer' });
+  await bottle.getByLabel('Strength, % of concentrate').fill('25');
+  await bottle.getByLabel('Left in the bottle, ml').fill('20');
   await expect(result).toContainText(/ml of concentrate in .* of water/);
-  await expect(result).toContainText(/short: buy another/);
+  await expect(page.getByText(/^The bottle of liquid stabilizer is .* short of .*: buy another/)).toBeVisible();
 
   // The person's own bottle, weighed; it is kept.
-  await page.getByLabel('Before, g').fill('412');
-  await page.getByLabel('After 20 pulls, g').fill('388');
+  await bottle.getByLabel('Before, g').fill('412');
+  await bottle.getByLabel('After 20 pulls, g').fill('388');
   await page.getByRole('button', { name: 'Mine gives 1.20 ml a pull' }).click();
-  await expect.poll(async () => ((await (await page.request.get('/api/settings')).json()) as { settings: { mlPerPull: number } }).settings.mlPerPull).toBe(1.2); // prettier-ignore
+  const kept = async () => (await (await page.request.get('/api/bottles/liquid-stabilizer')).json()) as object;
+  await expect.poll(kept).toMatchObject({ mlPerPull: 1.2, strength: 0.25, left: 20 });
 });

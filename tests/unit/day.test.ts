@@ -3,7 +3,8 @@ import { eveningsOf, firstOf, planDay, runTasks, stillPlanned, type DayTask, typ
 import { pacesFrom } from '../../src/core/learn';
 import { writeCalendar } from '../../src/formats/ics/calendar';
 import { clock, sums } from '../../src/views/day/day-plan';
-import { pullOf, volume, waiting, wetPlans, type WetThing } from '../../src/views/wet/wet-sums';
+import { pullOf, volume, waiting, lacking, wetPlans, type WetThing } from '../../src/views/wet/wet-sums';
+import type { Bottle } from '../../src/core/liquid';
 
 const step = (id: string, kind: TimedStep['kind'], more: Partial<TimedStep> = {}): TimedStep => ({
   ...{ id, kind, stage: 'apply', title: `Do ${id}` },
@@ -162,11 +163,13 @@ describe('what is made wet', () => {
   const cloth = { arealDensity: 140, tone: 'light', fibres: [{ fibre: 'cotton', percent: 100 }], water: 'safe' } as const;
   const thing = (id: string, more: Partial<WetThing> = {}): WetThing =>
     ({ ...{ id, name: id, of: '', liquid: 'Starch', method: 'soak', area: 1e6, count: 1, cloth }, ...more }) as WetThing;
-  const options = { mlPerPull: 1, strength: 0.25, air: { temperature: 20, humidity: 50, airSpeed: 0 }, sides: 2 as const };
+  const quarter = () => ({ strength: 0.25 });
+  const options = { mlPerPull: 1, air: { temperature: 20, humidity: 50, airSpeed: 0 }, sides: 2 as const };
 
   it('stands together by liquid and method, light before dark', () => {
     const plans = wetPlans(
       [thing('dark', { cloth: { ...cloth, tone: 'dark' } as never }), thing('light'), thing('mist', { method: 'mist' })],
+      quarter,
       options,
     );
     expect(plans.map(({ lines }) => lines.map((line) => line.thing.id))).toEqual([['light', 'dark'], ['mist']]);
@@ -175,8 +178,27 @@ describe('what is made wet', () => {
     expect(plans[1]!.lines[0]!.minutesToDamp).toBe(0);
   });
 
+  it('each liquid by its own bottle: strength, pull and rest, one bottle for light and full', () => {
+    const starch = { liquid: 'Starch', liquidId: 'starch' };
+    const things = [
+      thing('napkins', starch),
+      thing('patches', { ...starch, method: 'mist' }),
+      thing('strips', { liquid: 'Edge stiffener', liquidId: 'edge', method: 'mist' }),
+    ];
+    const bottles: Record<string, Bottle> = { starch: { strength: 0.5, mlPerPull: 0.7, left: 60 }, edge: { left: 500 } };
+    const plans = wetPlans(things, (id) => bottles[id!]!, options);
+    // 140 g wet through takes as much; misted a fifth, 28 ml: in pulls of 0.7 ml, and of 1 ml where nobody weighed.
+    expect(plans.map(({ concentrate }) => concentrate)).toEqual([70, 14, 28]);
+    expect(plans.map(({ pulls }) => pulls)).toEqual([200, 40, 28]);
+    expect(lacking(plans)).toEqual([
+      { liquid: 'Starch', needed: 84, left: 60, short: 24 },
+      { liquid: 'Edge stiffener', needed: 28, left: 500, short: 0 },
+    ]);
+    expect(lacking(wetPlans(things, () => ({}), options))).toEqual([]);
+  });
+
   it('polyester takes less than cotton', () => {
-    const of = (fibre: string) => wetPlans([thing('a', { cloth: { ...cloth, fibres: [{ fibre, percent: 100 }] } as never })], options)[0]!.millilitres; // prettier-ignore
+    const of = (fibre: string) => wetPlans([thing('a', { cloth: { ...cloth, fibres: [{ fibre, percent: 100 }] } as never })], quarter, options)[0]!.millilitres; // prettier-ignore
     expect(of('polyester')).toBeLessThan(0.5 * of('cotton'));
     expect(of('viscose')).toBeGreaterThan(of('cotton'));
   });

@@ -1,3 +1,5 @@
+export { shortOf } from './bottle';
+export type { Bottle } from './bottle';
 export { DAMPNESS, drying, secondsUnderIron } from './drying';
 export type { Air, Dampness, Drying, DryingOptions } from './drying';
 export { liquidPlan, methodOf, METHODS, pickUpOf } from './uptake';

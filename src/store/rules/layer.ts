@@ -3,8 +3,8 @@ import { familyLaw } from '../../core/library';
 import type { LayerFields } from '../layers';
 
 /** A layer as a form, a table or a bundle gives it: what was not measured is left out. */
-export type LayerBody = Omit<LayerFields, LawFigure | 'origin' | 'estimated' | 'fibres' | 'tests'> &
-  Partial<Pick<LayerFields, LawFigure | 'fibres' | 'tests'>> & { estimated?: readonly LawFigure[] | undefined };
+export type LayerBody = Omit<LayerFields, LawFigure | 'origin' | 'estimated' | 'fibres' | 'tests' | 'bottle'> &
+  Partial<Pick<LayerFields, LawFigure | 'fibres' | 'tests' | 'bottle'>> & { estimated?: readonly LawFigure[] | undefined };
 
 /**
  * Fills in what was not measured by the law of the layer's family at its weight, and marks it as estimated: a firm layer is never
@@ -15,5 +15,5 @@ export function withEstimates(body: LayerBody, origin: LayerFields['origin']): L
   const figures: LawFigure[] = ['thickness', 'bendingLength', 'membraneStiffness'];
   const estimated = figures.filter((figure) => body[figure] === undefined || body.estimated?.includes(figure));
   const filled = Object.fromEntries(estimated.map((figure) => [figure, law[figure]]));
-  return { fibres: [], tests: {}, ...body, ...filled, origin, estimated } as LayerFields;
+  return { fibres: [], tests: {}, bottle: {}, ...body, ...filled, origin, estimated } as LayerFields;
 }

@@ -1,3 +1,4 @@
+import { shortOf } from '../../core/liquid';
 import type { OtherNeeds } from '../../server/other-needs';
 import { useUnits } from '../../ui/units-context';
 
@@ -20,11 +21,19 @@ export default function Others({ others: { notions, liquids, glue, thread } }: {
             <span className="quiet">for {project}</span>
           </li>
         ))}
-        {liquids.map(({ name, millilitres }) => (
-          <li key={name}>
-            <strong>{bottle(millilitres)}</strong> of {name}
-          </li>
-        ))}
+        {liquids.map(({ name, millilitres, bottle: own }) => {
+          const short = shortOf(own, millilitres);
+          return (
+            <li key={name}>
+              <strong>{bottle(millilitres)}</strong> of {name}
+              {short !== undefined && (
+                <span className="quiet">
+                  {short > 0 ? `; ${bottle(own.left!)} are left: buy ${bottle(short)}` : `; the bottle holds enough`}
+                </span>
+              )}
+            </li>
+          );
+        })}
         {glue > 0 && (
           <li>
             <strong>{Math.max(5, Math.ceil(glue / 5) * 5)} g</strong> of temporary spray glue
@@ -37,7 +46,13 @@ export default function Others({ others: { notions, liquids, glue, thread } }: {
         )}
       </ul>
       {liquids.length > 0 && (
-        <p className="quiet mt-1 text-[0.95rem]">Liquids a third more or less; look what is left in your bottle.</p>
+        <p className="quiet mt-1 text-[0.95rem]">
+          Liquids a third more or less; what is left in a bottle is told on{' '}
+          <a className="text-primary underline" href="/wet">
+            Sprays, starch and soaking
+          </a>
+          .
+        </p>
       )}
     </section>
   );

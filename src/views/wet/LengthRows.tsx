@@ -12,12 +12,15 @@ export interface ClothLength {
   /** mm. */
   length: number;
   width: number;
+  /** What it is treated with. */
+  liquidId: string;
   method: Method;
 }
 
 interface Props {
   rows: ClothLength[];
   cloths: Cloth[];
+  liquids: readonly { id: string; name: string }[];
   onChange: (rows: ClothLength[]) => void;
 }
 
@@ -28,13 +31,13 @@ const METHODS: [Method, string][] = [
 ];
 
 /** Lengths of cloth that are treated for themselves: how long, how wide, how wet. */
-export default function LengthRows({ rows, cloths, onChange }: Props) {
+export default function LengthRows({ rows, cloths, liquids, onChange }: Props) {
   const change = (key: string, by: Partial<ClothLength>) =>
     onChange(rows.map((row) => (row.key === key ? { ...row, ...by } : row)));
   const first = cloths.find(({ origin }) => origin === 'own') ?? cloths[0];
   return (
     <div className="space-y-3">
-      {rows.map(({ key, clothId, length, width, method }, i) => (
+      {rows.map(({ key, clothId, length, width, liquidId, method }, i) => (
         <fieldset key={key} className="rounded-box border border-base-300 p-3">
           <legend className="sr-only">Length {i + 1}</legend>
           <div className="flex items-end gap-2">
@@ -58,6 +61,14 @@ export default function LengthRows({ rows, cloths, onChange }: Props) {
               <X size={18} aria-hidden="true" />
             </button>
           </div>
+          <div className="mt-2">
+            <SelectField
+              label="With"
+              value={liquidId}
+              options={liquids.map(({ id, name }) => [id, name] as const)}
+              onChange={(id) => change(key, { liquidId: id })}
+            />
+          </div>
           <div className="mt-2 grid grid-cols-3 gap-3">
             <LengthField label="Long" value={length} min={10} onChange={(mm) => change(key, { length: mm })} />
             <LengthField label="Wide" value={width} min={10} onChange={(mm) => change(key, { width: mm })} />
@@ -65,14 +76,20 @@ export default function LengthRows({ rows, cloths, onChange }: Props) {
           </div>
         </fieldset>
       ))}
-      {first && (
+      {first && liquids[0] && (
         <button
           type="button"
           className="btn"
           onClick={() =>
             onChange([
               ...rows,
-              { key: `length-${Date.now()}`, clothId: first.id, length: 1000, width: first.rollWidth ?? 1400, method: 'soak' },
+              {
+                ...{ key: `length-${Date.now()}`, clothId: first.id, length: 1000, width: first.rollWidth ?? 1400 },
+                ...{
+                  liquidId: (liquids.find(({ id }) => id === 'liquid-stabilizer') ?? liquids[0]!).id,
+                  method: 'soak' as const,
+                },
+              },
             ])
           }
         >

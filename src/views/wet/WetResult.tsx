@@ -11,10 +11,9 @@ const WATER_WORDS = {
 } as const;
 
 /** What one liquid is needed for: how much, in which order, how long it hangs. */
-export default function WetResult({ plan, left, mixed }: { plan: WetPlan; left: number | undefined; mixed: boolean }) {
+export default function WetResult({ plan }: { plan: WetPlan }) {
   const units = useUnits();
-  const { liquid, method, lines, millilitres, pulls, bags, concentrate, water } = plan;
-  const short = left !== undefined && left < (mixed ? concentrate : millilitres);
+  const { liquid, bottle, method, lines, millilitres, pulls, bags, concentrate, water } = plan;
   return (
     <section className="sheet p-4" aria-label={`${liquid}, ${METHOD_WORDS[method]}`}>
       <h2 className="flex items-center gap-2 text-xl font-bold">
@@ -25,15 +24,8 @@ export default function WetResult({ plan, left, mixed }: { plan: WetPlan; left: 
         <strong>{volume(millilitres)} in all</strong>
         {method !== 'soak' && `, ${counted(pulls, 'pull')} of the bottle`}
         {bags > 0 && `, in ${counted(bags, 'bag or basin', 'bags or basins')}`}.
-        {mixed && ` That is ${volume(concentrate)} of concentrate in ${volume(water)} of water.`}
+        {(bottle.strength ?? 1) < 1 && ` That is ${volume(concentrate)} of concentrate in ${volume(water)} of water.`}
       </p>
-      {left !== undefined && (
-        <p className={short ? 'mt-1 font-semibold text-error' : 'mt-1'}>
-          {short
-            ? `The bottle is ${volume((mixed ? concentrate : millilitres) - left)} short: buy another.`
-            : `The bottle holds enough; ${volume(left - (mixed ? concentrate : millilitres))} stay in it.`}
-        </p>
-      )}
       <ol className="mt-3 space-y-2">
         {lines.map(({ thing, millilitres: own, pulls: ownPulls, minutesToDamp, minutesToDry }, i) => (
           <li key={thing.id} className="grid grid-cols-[2rem_1fr_auto] items-start gap-x-2 border-t border-base-300 pt-2">

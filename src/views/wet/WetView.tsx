@@ -1,8 +1,7 @@
-import { useMemo, useState } from 'react';
+import { useCallback, useMemo, useState } from 'react';
 import type { Paces } from '../../core/learn';
 import type { Air } from '../../core/liquid';
 import { plainMessage } from '../../ui/api';
-import { TextField } from '../../ui/form/form-fields';
 import SavingWords from '../../ui/saving/SavingWords';
 import StaleSaver from '../../ui/StaleSaver';
 import { counted, keepUnits } from '../../ui/text';
@@ -12,10 +11,10 @@ import type { WetJob } from '../../server/wet-work';
 import type { Cloth } from '../../store/cloths';
 import type { Settings } from '../../store/settings';
 import AirPanel from './AirPanel';
-import BottlePanel from './BottlePanel';
+import BottlePanel, { type KeptBottle } from './BottlePanel';
 import LengthRows, { type ClothLength } from './LengthRows';
 import WetResult from './WetResult';
-import { wetPlans, type WetThing } from './wet-sums';
+import { lacking, volume, wetPlans, type WetThing } from './wet-sums';
 
 interface Props {
   jobs: WetJob[];
@@ -23,6 +22,8 @@ interface Props {
   settings: { settings: Settings; version: number };
   /** How fast cloth dries by the person's own times. */
   drying: Paces['drying'];
+  /** Of every liquid that there is. */
+  bottles: KeptBottle[];
   /** Jobs that are ticked to begin with. */
   start: string[];
 }
@@ -36,15 +37,22 @@ export default function WetView(props: Props) {
   );
 }
 
-function jobThing({ id, name, project, liquid, method, area, pickUp, count, clothName, ...cloth }: WetJob): WetThing {
-  return { id, name, of: `${project}: ${clothName}`, liquid, method, area, pickUp, count, cloth };
+function jobThing({ id, name, project, liquid, liquidId, method, area, pickUp, count, clothName, ...cloth }: WetJob): WetThing {
+  return { id, name, of: `${project}: ${clothName}`, liquid, liquidId, method, area, pickUp, count, cloth };
 }
 
-function lengthThing({ key, clothId, length, width, method }: ClothLength, cloths: readonly Cloth[]): WetThing[] {
+function lengthThing(
+  { key, clothId, length, width, liquidId, method }: ClothLength,
+  cloths: readonly Cloth[],
+  bottles: readonly KeptBottle[],
+): WetThing[] {
   const cloth = cloths.find(({ id }) => id === clothId);
   if (!cloth) return [];
   return [
-    { id: key, name: cloth.name, of: 'a length', liquid: 'What is in the bottle', method, area: length * width, count: 1, cloth },
+    {
+      ...{ id: key, name: cloth.name, of: 'a length', method, area: length * width, count: 1, cloth, liquidId },
+      liquid: bottles.find(({ id }) => id === liquidId)?.name ?? 'What is in the bottle',
+    },
   ];
 }
 
@@ -55,7 +63,7 @@ interface KeptSettings {
   settings: Settings;
 }
 
-function Wet({ jobs, cloths, settings: kept, drying, start }: Props) {
+function Wet({ jobs, cloths, settings: kept, drying, start, bottles: found }: Props) {
   const own = useSaver<KeptSettings>(
     { id: 'settings', ...kept },
     { base: '/api', toBody: ({ settings, version }) => ({ settings, version }) },
@@ -64,24 +72,31 @@ function Wet({ jobs, cloths, settings: kept, drying, start }: Props) {
   const [chosen, setChosen] = useState(start.length > 0 ? start : jobs.map(({ id }) => id));
   const [lengths, setLengths] = useState<ClothLength[]>([]);
   const [sides, setSides] = useState<1 | 2>(2);
-  const [strength, setStrength] = useState('100');
-  const [left, setLeft] = useState('');
+  const [bottles, setBottles] = useState(found);
+  const onBottle = useCallback(
+    (bottle: KeptBottle) => setBottles((all) => all.map((each) => (each.id === bottle.id ? bottle : each))),
+    [],
+  );
   const { mlPerPull, airTemperature, airHumidity, airSpeed } = settings.settings;
   const air: Air = { temperature: airTemperature, humidity: airHumidity, airSpeed };
-  const share = /^\d+(?:[.,]\d+)?$/.test(strength.trim()) ? Number(strength.replace(',', '.')) / 100 : undefined;
-  const strengthFault = share !== undefined && share > 0 && share <= 1 ? undefined : 'must be more than 0 and at most 100';
-  const millilitresLeft = /^\s*(\d+(?:[.,]\d+)?)\s*(ml)?\s*$/i.exec(left)?.[1];
   const plans = useMemo(() => {
     const things = [
       ...jobs.filter(({ id }) => chosen.includes(id)).map(jobThing),
-      ...lengths.flatMap((row) => lengthThing(row, cloths)),
+      ...lengths.flatMap((row) => lengthThing(row, cloths, bottles)),
     ];
-    return wetPlans(things, {
-      ...{ mlPerPull, strength: strengthFault ? 1 : share!, sides },
+    return wetPlans(things, (liquidId) => bottles.find(({ id }) => id === liquidId) ?? {}, {
+      ...{ mlPerPull, sides },
       air: { temperature: airTemperature, humidity: airHumidity, airSpeed, pace: drying.factor },
     });
-  }, [jobs, chosen, lengths, cloths, mlPerPull, share, strengthFault, sides, airTemperature, airHumidity, airSpeed, drying]);
-  /** Bottle and air are the person's own: kept for the next time, and for the bench. */
+  }, [jobs, chosen, lengths, cloths, bottles, mlPerPull, sides, airTemperature, airHumidity, airSpeed, drying]);
+  const used = found.filter(({ id }) =>
+    [
+      ...jobs.filter((job) => chosen.includes(job.id)).map(({ liquidId }) => liquidId),
+      ...lengths.map(({ liquidId }) => liquidId),
+    ].includes(id),
+  );
+  const short = lacking(plans);
+  /** The air is the person's own: kept for the next time, and for the bench. */
   const keep = (change: Partial<Settings>) => own.change({ settings: { ...settings.settings, ...change } });
   return (
     <>
@@ -120,9 +135,11 @@ function Wet({ jobs, cloths, settings: kept, drying, start }: Props) {
                 </li>
               ))}
             </ul>
-            <LengthRows rows={lengths} cloths={cloths} onChange={setLengths} />
+            <LengthRows rows={lengths} cloths={cloths} liquids={bottles} onChange={setLengths} />
           </section>
-          <BottlePanel mlPerPull={mlPerPull} onCalibrated={(ml) => keep({ mlPerPull: Math.round(ml * 1000) / 1000 })} />
+          {used.map((bottle) => (
+            <BottlePanel key={bottle.id} start={bottle} usualPull={mlPerPull} onBottle={onBottle} />
+          ))}
           <AirPanel
             air={air}
             drying={drying}
@@ -134,29 +151,19 @@ function Wet({ jobs, cloths, settings: kept, drying, start }: Props) {
           />
         </div>
         <div className="space-y-4">
-          <div className="grid gap-4 sm:grid-cols-2">
-            <TextField
-              label="Strength, % of concentrate"
-              value={strength}
-              error={strengthFault}
-              hint="100 when it is used as it comes."
-              onChange={setStrength}
-            />
-            <TextField label="Left in the bottle, ml" value={left} hint="Empty when you do not know." onChange={setLeft} />
-          </div>
           <div className="space-y-4" aria-live="polite">
             {plans.length === 0 ? (
               <p className="sheet p-5">Tick a job, or add a length of cloth.</p>
             ) : (
-              plans.map((plan) => (
-                <WetResult
-                  key={`${plan.liquid} ${plan.method}`}
-                  plan={plan}
-                  left={millilitresLeft === undefined ? undefined : Number(millilitresLeft.replace(',', '.'))}
-                  mixed={share !== undefined && share < 1}
-                />
-              ))
+              plans.map((plan) => <WetResult key={`${plan.liquid} ${plan.method}`} plan={plan} />)
             )}
+            {short.map(({ liquid, needed, left, short: missing }) => (
+              <p key={liquid} className={missing > 0 ? 'font-semibold text-error' : ''}>
+                {missing > 0
+                  ? `The bottle of ${liquid.toLowerCase()} is ${volume(missing)} short of ${volume(needed)}: buy another.`
+                  : `The bottle of ${liquid.toLowerCase()} holds enough; ${volume(left - needed)} stay in it.`}
+              </p>
+            ))}
           </div>
           <p className="quiet text-[0.95rem]">
             Taken up: misted about 20 % of the dry cloth’s mass, damp 50 %, wet through 100 % for cotton and linen, more for

@@ -1,5 +1,5 @@
 import type { Fabric } from '../../core/cloth';
-import { drying, liquidPlan, pickUpOf, type Air, type Method } from '../../core/liquid';
+import { drying, liquidPlan, pickUpOf, shortOf, type Air, type Bottle, type Method } from '../../core/liquid';
 
 /** Something that is made wet: the pieces of a job, or a length of cloth. */
 export interface WetThing {
@@ -8,6 +8,8 @@ export interface WetThing {
   /** Where it belongs, in words. */
   of: string;
   liquid: string;
+  /** Id of the layer that it is; undefined where it is not said. */
+  liquidId?: string | undefined;
   method: Method;
   /** mm². */
   area: number;
@@ -29,6 +31,7 @@ export interface WetLine {
 /** All that is done with one liquid. */
 export interface WetPlan {
   liquid: string;
+  bottle: Bottle;
   method: Method;
   /** Light colours before dark. */
   lines: WetLine[];
@@ -40,13 +43,28 @@ export interface WetPlan {
   bags: number;
 }
 
+/**
+ * What the bottles lack for all that is planned, ml of what is bought, by the name of the liquid: one bottle serves light and full. Only
+ * those of which somebody said what is left.
+ */
+export function lacking(plans: readonly WetPlan[]): { liquid: string; needed: number; left: number; short: number }[] {
+  return [...new Set(plans.map(({ liquid }) => liquid))].flatMap((liquid) => {
+    const own = plans.filter((plan) => plan.liquid === liquid);
+    const { bottle } = own[0]!;
+    const sum = own.reduce((ml, { millilitres }) => ml + millilitres, 0);
+    const short = shortOf(bottle, sum);
+    return short === undefined ? [] : [{ liquid, needed: sum * (bottle.strength ?? 1), left: bottle.left!, short }];
+  });
+}
+
 /** Dry cloth that goes into one bag or basin, g: more of it keeps dry patches. */
 const BAG = 250;
 
 /** What some things take of their liquids, in their order; what is of one liquid and one method stands together. */
 export function wetPlans(
   things: readonly WetThing[],
-  { mlPerPull, strength, air, sides }: { mlPerPull: number; strength: number; air: Air; sides: 1 | 2 },
+  bottleOf: (liquidId: string | undefined) => Bottle,
+  { mlPerPull, air, sides }: { mlPerPull: number; air: Air; sides: 1 | 2 },
 ): WetPlan[] {
   const groups = new Map<string, WetThing[]>();
   for (const thing of things) {
@@ -54,7 +72,8 @@ export function wetPlans(
     groups.set(key, [...(groups.get(key) ?? []), thing]);
   }
   return [...groups.values()].map((group) => {
-    const { liquid, method } = group[0]!;
+    const { liquid, liquidId, method } = group[0]!;
+    const bottle = bottleOf(liquidId);
     const { order, perPiece, ...sum } = liquidPlan(
       group.map(({ id, area, pickUp, cloth: { arealDensity, tone, fibres } }) => ({
         id,
@@ -63,7 +82,7 @@ export function wetPlans(
         tone,
         pickUp: pickUp ?? pickUpOf({ fibres }, method),
       })),
-      { method, mlPerPull, strength },
+      { method, mlPerPull: bottle.mlPerPull ?? mlPerPull, strength: bottle.strength ?? 1 },
     );
     const lines = order.map((id): WetLine => {
       const thing = group.find((each) => each.id === id)!;
@@ -79,6 +98,7 @@ export function wetPlans(
     return {
       ...{
         liquid,
+        bottle,
         method,
         lines,
         millilitres: sum.millilitres,
@@ -110,4 +130,10 @@ export function waiting(minutes: number): string {
 export function pullOf(before: number, after: number, pulls: number): number | undefined {
   const perPull = (before - after) / pulls;
   return perPull > 0.02 && perPull < 20 ? perPull : undefined;
+}
+
+/** A number as it is typed, with or without its unit: `412`, `412.5 g`, `30 %`. */
+export function numberIn(typed: string, unit: string): number | undefined {
+  const bare = typed.trim().toLowerCase().endsWith(unit) ? typed.trim().slice(0, -unit.length) : typed;
+  return /^\s*\d+(?:[.,]\d+)?\s*$/.test(bare) ? Number(bare.replace(',', '.')) : undefined;
 }

@@ -9,7 +9,7 @@ export const POST = jsonEndpoint(
   boughtLayerSchema,
   (body) =>
     layers.insert(database(), {
-      ...{ note: '', origin: 'own', inStock: true, estimated: [], fibres: [], tests: {} },
+      ...{ note: '', origin: 'own', inStock: true, estimated: [], fibres: [], tests: {}, bottle: {} },
       ...layerFromLittle(body as BoughtLayer),
     }),
   { status: 201 },
