@@ -2,7 +2,7 @@ import * as yup from 'yup';
 import { DAMPNESS } from '../core/liquid';
 import { PRESS_TOOLS } from '../core/press';
 import { number, oneOf, shape, text } from './rules';
-import { checkName, id, instant, version } from './shared';
+import { causeFound, checkName, id, instant, version } from './shared';
 
 const timer = shape({ label: text(500).required(), endsAt: instant.required() });
 
@@ -19,6 +19,12 @@ const benchStateSchema = shape({
   pausedLeft: number({ min: 0, max: 86_400 }).nullable().defined(),
   timers: yup.array().of(timer.required()).required().max(500),
   checks: yup.array().of(checkName.required()).required().max(MOST_STEPS),
+  causes: yup
+    .array()
+    .of(
+      shape({ found: causeFound.required(), work: number({ min: 0, max: 1000, integer: true }).nullable().defined() }).required(),
+    )
+    .max(200),
   stamps: yup
     .array()
     .of(shape({ step: number({ min: 0, max: MOST_STEPS, integer: true }).required(), at: instant.required() }).required())

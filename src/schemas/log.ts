@@ -1,7 +1,7 @@
 import * as yup from 'yup';
 import { COVERS } from '../core/layers';
 import { number, oneOf, shape, text } from './rules';
-import { checkName, day, id, note, version } from './shared';
+import { causeFound, checkName, day, id, note, version } from './shared';
 
 const shrank = number({ min: -60, max: 60 }).nullable().default(null);
 export const logFields = {
@@ -24,6 +24,8 @@ export const logFields = {
     held: yup.array().of(checkName.required()).required().max(200),
     failed: yup.array().of(checkName.required()).required().max(200),
   }).required(),
+  /** What was found to be wrong, as `trouble/cause`. */
+  causes: yup.array().of(causeFound.required()).max(40).default([]),
   outcome: oneOf(['good', 'fair', 'poor'] as const).required(),
   predictedBendingLength: number({ above: 0, max: 1000 }).nullable().default(null),
   predictedLow: number({ above: 0, max: 1000 }).nullable().default(null),

@@ -1,7 +1,7 @@
 import * as yup from 'yup';
 import { DAMPNESS } from '../core/liquid';
 import { number, oneOf, shape, text } from './rules';
-import { id, instant } from './shared';
+import { causeFound, id, instant } from './shared';
 
 /** Steps of a run, and stops of a step, at most. */
 const step = number({ min: 0, max: 20_000, integer: true }).required();
@@ -10,6 +10,14 @@ const stop = number({ min: 0, max: 20_000, integer: true }).required();
 /** Moves at the bench by their kind, with the fields of each. */
 const BENCH: ReadonlyMap<string, yup.ObjectShape> = new Map<string, yup.ObjectShape>([
   ['tick', { check: text(500, 1).required(), on: yup.boolean().required() }],
+  [
+    'cause',
+    {
+      found: causeFound.required(),
+      work: number({ min: 0, max: 1000, integer: true }).nullable().defined(),
+      on: yup.boolean().required(),
+    },
+  ],
   ['next', { step }],
   ['start', { step, stop, seconds: number({ min: 0, max: 1e6 }).required() }],
   ['pause', { step, stop }],

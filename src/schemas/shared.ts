@@ -1,3 +1,4 @@
+import { causeOf } from '../core/techniques';
 import { isValid, parseISO } from 'date-fns';
 import * as yup from 'yup';
 import { shown } from '../core/input-error';
@@ -53,3 +54,9 @@ export const note = text(4000).default('');
 
 /** What is ticked: its words, in a batch after the name of its job. */
 export const checkName = text(500);
+/** A cause that was found, as `trouble/cause`. */
+export const causeFound = yup.string().test(
+  'cause',
+  ({ value }) => `must be a trouble and a cause of it, such as lifts/moved-warm, saw ${JSON.stringify(value)}`,
+  (value) => value === undefined || (value.length < 80 && causeOf(value) !== undefined),
+);

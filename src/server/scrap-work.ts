@@ -148,6 +148,7 @@ function fileEntry(
       benchRunId: null,
       kind: 'scrap',
       stitched: null,
+      causes: [],
       // Its marks are drawn along the grain.
       shape: shrink === null ? null : { along: shrink, across: null, bias: null },
       clothId,

@@ -5,7 +5,7 @@ import { layerOutline, openPiece } from '../core/pieces';
 import { layerCutOf } from '../core/workpiece';
 import { ironSole, MOVE_SECONDS, pressPlan, type PressStop, type PressTool } from '../core/press';
 import type { Outline } from '../core/shape';
-import { workSteps } from '../core/techniques';
+import { knownBefore, workSteps } from '../core/techniques';
 import { stepsForBatch, stepsForCopies, type Order, type Step } from '../core/steps';
 import { START_STATE, type BenchPlan, type BenchStep } from '../core/bench';
 import { benchRuns, jobsOfRun, openRunOf, type BenchRun } from '../store/bench-runs';
@@ -79,6 +79,7 @@ export function planBatch(db: Db, jobIds: readonly string[], tool: PressTool): {
   const plan: BenchPlan = {
     ...(planned.length === 1 ? one : many),
     ...{ outline: first.outline, plate: first.plate, steps },
+    known: planned.map(({ known }) => known),
     prints: Object.fromEntries(planned.map(({ work }) => [work.id, printOf(work)])),
     ...(steps.some(({ until }) => until !== undefined) ? { dryingPace: pacesOf(db).drying.factor } : {}),
     ...(together.sheets.length > 0 ? { sheets: together.sheets } : {}),
@@ -104,6 +105,7 @@ function namesApart(db: Db, planned: readonly Planned[]): string[] {
 }
 
 interface Planned {
+  known: ReturnType<typeof knownBefore>;
   work: Workpiece;
   clothName: string;
   outline: Outline;
@@ -144,8 +146,9 @@ function plannedWork(db: Db, jobId: string, tool: PressTool): Planned {
     );
   };
   // What is done with the finished thing is no work of this bench.
-  const one = workSteps(jobOfWork(db, work, { tool, ...workplaceOf(db) })!).filter(({ sewn }) => !sewn);
-  return { work, clothName: cloth.name, outline: piece.outline, plate, chosen, order, one, stopsOn };
+  const job = jobOfWork(db, work, { tool, ...workplaceOf(db) })!;
+  const one = workSteps(job).filter(({ sewn }) => !sewn);
+  return { known: knownBefore(job), work, clothName: cloth.name, outline: piece.outline, plate, chosen, order, one, stopsOn };
 }
 
 /** A step that is pressed gets its stops, laid on the layer's own outline. */

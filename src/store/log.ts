@@ -1,3 +1,4 @@
+import { speaksOfStack } from '../core/techniques';
 import { bendingLengthFromOverhang } from '../core/cloth';
 import type { Cover } from '../core/layers';
 import type { CarriedResult, PairRecord } from '../core/learn';
@@ -18,6 +19,8 @@ export interface LogFields {
   layerIds: string[];
   settings: { ironDots: number; seconds: number; steam: boolean; cover: Cover };
   checks: { held: string[]; failed: string[] };
+  /** What was found to be wrong, as `trouble/cause`. */
+  causes: string[];
   outcome: 'good' | 'fair' | 'poor';
   predictedBendingLength: number | null;
   predictedLow: number | null;
@@ -46,6 +49,7 @@ export const logEntries = new Table<LogFields>('log_entry', 'log entry', {
   layerIds: 'json',
   settings: 'json',
   checks: 'json',
+  causes: 'json',
   outcome: 'plain',
   predictedBendingLength: 'plain',
   predictedLow: 'plain',
@@ -117,7 +121,10 @@ export function memoryOfCloth(db: Db, clothId: string): Map<string, PairRecord> 
   for (const entry of logEntries.list(db, 'cloth_id = ?', [clothId], 'done_on, id')) {
     const key = entry.layerIds.join('+');
     const record = memory.get(key) ?? { readings: [], good: 0, fair: 0, poor: 0 };
-    record[entry.outcome] += 1;
+    // What was only done badly that once is no fault of the stack.
+    if (entry.outcome === 'good' || speaksOfStack(entry.causes)) record[entry.outcome] += 1;
+    else record.mishaps = (record.mishaps ?? 0) + 1;
+    if (entry.outcome !== 'good' && entry.causes.length > 0) record.causes = [...(record.causes ?? []), ...entry.causes];
     if (entry.measuredBendingLength !== null) record.readings.push(entry.measuredBendingLength);
     if (entry.shape) record.shrank = [...(record.shrank ?? []), entry.shape];
     if (entry.stitched) record.carried = [...(record.carried ?? []), entry.stitched];

@@ -1,8 +1,15 @@
 import type { RankedCause } from '../core/techniques';
 import { useUnits } from './units-context';
 
+interface Props {
+  causes: readonly RankedCause[];
+  /** Those that were found to be it, by id; and what is done when one is, or is not after all. */
+  found?: readonly string[];
+  onFound?: (id: string, on: boolean) => void;
+}
+
 /** Why something went wrong and what helps, likeliest first. */
-export default function Causes({ causes }: { causes: readonly RankedCause[] }) {
+export default function Causes({ causes, found = [], onFound }: Props) {
   const { said } = useUnits();
   return (
     <ol className="space-y-3">
@@ -20,6 +27,17 @@ export default function Causes({ causes }: { causes: readonly RankedCause[] }) {
             <dt className="quiet">Avoided by</dt>
             <dd>{said(avoidedBy)}</dd>
           </dl>
+          {onFound && (
+            <button
+              type="button"
+              className={`btn mt-1 ${found.includes(id) ? 'btn-success' : 'btn-outline'}`}
+              aria-pressed={found.includes(id)}
+              aria-label={`It was this: ${why}`}
+              onClick={() => onFound(id, !found.includes(id))}
+            >
+              It was this
+            </button>
+          )}
         </li>
       ))}
     </ol>

@@ -225,7 +225,9 @@ describe('how it went', () => {
   it('is filed with what was ticked as held and the rest as failed', async () => {
     const sent = fakeServer(savesAll);
     const filed = vi.fn();
-    render(<LogForm start={start} checks={['flat', 'no bubbles', 'corners hold']} ticked={['flat']} onFiled={filed} />);
+    render(
+      <LogForm start={start} checks={['flat', 'no bubbles', 'corners hold']} ticked={['flat']} causes={[]} onFiled={filed} />,
+    );
     await userEvent.click(screen.getByLabelText('It is passable'));
     await userEvent.click(screen.getByLabelText('corners hold'));
     await type(/^Seconds a stop/, '14');
@@ -243,7 +245,7 @@ describe('how it went', () => {
   });
 
   it('waits while the reading cannot be read', async () => {
-    render(<LogForm start={start} checks={[]} ticked={[]} onFiled={vi.fn()} />);
+    render(<LogForm start={start} checks={[]} ticked={[]} causes={[]} onFiled={vi.fn()} />);
     await type(/^Overhang/, 'far');
     expect(screen.getByRole('button', { name: 'File it in the logbook' })).toBeDisabled();
   });
@@ -414,7 +416,7 @@ describe('the shape of a piece that was fused', () => {
     );
     render(
       <UnitsProvider value="metric">
-        <LogForm start={start} checks={[]} ticked={[]} piece={piece} onFiled={vi.fn()} />
+        <LogForm start={start} checks={[]} ticked={[]} causes={[]} piece={piece} onFiled={vi.fn()} />
       </UnitsProvider>,
     );
     await type('1 Along the grain', '20.3');

@@ -1,5 +1,5 @@
 import { fireEvent, render, screen, within } from '@testing-library/react';
-import { describe, expect, it } from 'vitest';
+import { describe, expect, it, vi } from 'vitest';
 import WhatItMayBe from '../../src/views/bench/WhatItMayBe';
 import { evidenceOf, START_STATE, type BenchPlan } from '../../src/core/bench';
 import { troublesFor } from '../../src/views/remedies/find-troubles';
@@ -60,10 +60,17 @@ describe('remedies', () => {
     expect(known.get('not-cooled')).toBe('it was taken up after 2 of 12 minutes');
     const late = [stamps[0]!, { step: 1, at: '2026-01-01T10:13:00.000Z' }];
     expect(evidenceOf(plan, { ...START_STATE, stamps: late }).size).toBe(0);
-    render(<WhatItMayBe troubles={['lifts', 'lifts', 'bubbles']} known={known} />);
+    const onFound = vi.fn();
+    render(<WhatItMayBe {...{ troubles: ['lifts', 'lifts', 'bubbles'], known, onFound, found: ['lifts/finish'] }} />);
     fireEvent.click(screen.getByRole('button', { name: 'It lifts at an edge or a corner' }));
     const causes = within(screen.getByRole('region', { name: /^What it may be/ })).getAllByRole('listitem');
     expect(causes[0]).toHaveTextContent('It was moved or lifted while it was warm.');
     expect(causes[0]).toHaveTextContent('This run: it was taken up after 2 of 12 minutes.');
+    fireEvent.click(within(causes[0]!).getByRole('button', { name: /^It was this/ }));
+    expect(onFound).toHaveBeenCalledWith('lifts/moved-warm', true);
+    const finish = screen.getByRole('button', { name: /^It was this: There is a finish/ });
+    expect(finish).toHaveAttribute('aria-pressed', 'true');
+    fireEvent.click(finish);
+    expect(onFound).toHaveBeenLastCalledWith('lifts/finish', false);
   });
 });

@@ -37,6 +37,7 @@ const entry = (more: Partial<Omit<LogFields, 'measuredBendingLength'>> = {}): Lo
     benchRunId: null,
     kind: 'piece',
     stitched: null,
+    causes: [],
     shape: null,
     doneOn: '2026-05-31',
     title: 'Collar',
@@ -54,6 +55,21 @@ const entry = (more: Partial<Omit<LogFields, 'measuredBendingLength'>> = {}): Lo
     note: '',
     ...more,
   });
+
+describe('what is remembered of a pair', () => {
+  it('leaves out what went wrong by how it was done, and keeps why', () => {
+    const { id: clothId } = cloths.list(db)[0]!;
+    const file = (outcome: LogFields['outcome'], causes: string[]) =>
+      logEntries.insert(db, entry({ clothId, layerIds: ['a'], outcome, causes }));
+    file('poor', ['lifts/moved-warm']);
+    file('poor', ['board/heavy', 'lifts/moved-warm']);
+    file('poor', []);
+    file('good', []);
+    const kept = memoryOfCloth(db, clothId).get('a')!;
+    expect(kept).toMatchObject({ good: 1, fair: 0, poor: 2, mishaps: 1 });
+    expect(kept.causes).toContain('board/heavy');
+  });
+});
 
 describe('a new database', () => {
   it('holds the whole library, every figure as it is written', () => {

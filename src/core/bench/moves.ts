@@ -193,6 +193,8 @@ export function mistedFirst({ hung = [], step }: BenchState): boolean {
  */
 export type BenchMove =
   | { kind: 'tick'; check: string; on: boolean }
+  /** A cause of a trouble was found, or it was not that after all. */
+  | { kind: 'cause'; found: string; work: number | null; on: boolean }
   /** The next step, from the one that was in hand. */
   | { kind: 'next'; step: number }
   | { kind: 'start'; step: number; stop: number; seconds: number }
@@ -226,6 +228,11 @@ export function benchMoved(plan: BenchPlan, { state, finished }: BenchStanding, 
     const others = state.checks.filter((check) => check !== move.check);
     return { state: { ...state, checks: move.on ? [...others, move.check] : others }, finished };
   }
+  if (move.kind === 'cause') {
+    const { found, work } = move;
+    const others = (state.causes ?? []).filter((each) => each.found !== found || each.work !== work);
+    return { state: { ...state, causes: move.on ? [...others, { found, work }] : others }, finished };
+  }
   if (move.kind === 'dismiss')
     return { state: { ...state, timers: state.timers.filter(({ endsAt }) => endsAt !== move.endsAt) }, finished };
   if (move.kind === 'finish') return { state, finished: true };
@@ -238,7 +245,7 @@ export function benchMoved(plan: BenchPlan, { state, finished }: BenchStanding, 
 function movedHere(
   plan: BenchPlan,
   state: BenchState,
-  move: Exclude<BenchMove, { kind: 'tick' | 'dismiss' | 'finish' }>,
+  move: Exclude<BenchMove, { kind: 'tick' | 'cause' | 'dismiss' | 'finish' }>,
   at: number,
 ): BenchState {
   switch (move.kind) {

@@ -1,3 +1,4 @@
+import type { Evidence } from '../techniques';
 import type { Dampness } from '../liquid';
 import type { PressStop } from '../press';
 import type { Outline } from '../shape';
@@ -47,6 +48,8 @@ export interface BenchPlan {
   prints?: Record<string, string>;
   /** What several pieces lie on at once. */
   sheets?: BenchSheet[];
+  /** For each of its jobs what was known before it was begun that speaks for a cause, in words. */
+  known?: Partial<Record<Evidence, string>>[];
   /** How many times longer than computed cloth was taken to dry when the run was planned. */
   dryingPace?: number;
 }
@@ -62,6 +65,8 @@ export interface BenchState {
   timers: { label: string; endsAt: string }[];
   /** Checks that are ticked. */
   checks: string[];
+  /** What was found to be the cause of a trouble, and of which job (by its number in the batch; none for all of them). */
+  causes?: { found: string; work: number | null }[];
   /** When steps were come to, one after the other. */
   stamps?: { step: number; at: string }[];
   /** How long cloth hung until it was as it should be, or was found too dry: by the hand. Seconds. */

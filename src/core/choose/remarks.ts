@@ -1,3 +1,5 @@
+import { lower } from '../letters';
+import { causeOf } from '../techniques';
 import type { PairRecord } from '../learn';
 import { isFusible, isGlued, isSoaked, type Family } from '../layers';
 import { mostGive } from './criteria/give';
@@ -9,6 +11,14 @@ const TELLS = 0.5;
 
 /** A layer that gives less than this holds the cloth, %. */
 const LEAST_GIVE = 5;
+
+/** What was found to be wrong, of the stack or of how it was done; with the remedy. */
+function causeWords(record: PairRecord | undefined, blames: 'stack' | undefined): string | undefined {
+  const causes = [...new Set(record?.causes ?? [])]
+    .flatMap((found) => causeOf(found) ?? [])
+    .filter((each) => each.blames === blames);
+  return causes.length === 0 ? undefined : causes.map(({ why, next }) => `${lower(why)} ${next}`).join(' ');
+}
 
 /** How much pieces of a pair shrank one way, on the whole, %; 0 where nothing was read. */
 function meanShrink(record: PairRecord | undefined, way: 'along' | 'across'): number {
@@ -170,7 +180,12 @@ export const CAUTIONS: readonly Remark[] = [
     id: 'went-wrong-before',
     when: ({ record }) => record !== undefined && record.poor > 0,
     words: ({ record }) =>
-      `Went wrong on this cloth ${record!.poor === 1 ? 'once' : `${record!.poor} times`}: read your notes in the logbook before you use it again.`,
+      `Went wrong on this cloth ${record!.poor === 1 ? 'once' : `${record!.poor} times`}: ${causeWords(record!, 'stack') ?? 'read your notes in the logbook before you use it again.'}`,
+  },
+  {
+    id: 'spoilt-before',
+    when: ({ record }) => causeWords(record, undefined) !== undefined,
+    words: ({ record }) => `Spoilt before by how it was done: ${causeWords(record, undefined)!}`,
   },
   {
     id: 'shrank-before',

@@ -9,6 +9,10 @@ export interface PairRecord {
   good: number;
   fair: number;
   poor: number;
+  /** What went wrong by how it was done that time, and says nothing of the stack. */
+  mishaps?: number;
+  /** What was found to be wrong, as `trouble/cause`. */
+  causes?: string[];
   /** Motifs that were sewn on it. */
   carried?: CarriedResult[];
   /** How much pieces shrank each way when they were fused or treated so, %. */

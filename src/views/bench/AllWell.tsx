@@ -14,6 +14,7 @@ interface Job {
   log: JobLog;
   checks: string[];
   ticked: string[];
+  causes: string[];
 }
 
 interface Props {
@@ -24,10 +25,11 @@ interface Props {
 }
 
 /** The entry of a job that came out well, with what was ticked at the bench and nothing measured. */
-function entryOf(runId: string, { jobId, name, clothName, stackTitle, log, checks, ticked }: Job) {
+function entryOf(runId: string, { jobId, name, clothName, stackTitle, log, checks, ticked, causes }: Job) {
   const { clothId, layerIds, settings, predicted } = log;
   return {
     ...{ jobId, benchRunId: runId, kind: 'piece', title: name, clothId, clothName, stackTitle, layerIds, settings },
+    causes,
     ...{ doneOn: today(), outcome: 'good', checks: { held: ticked, failed: checks.filter((check) => !ticked.includes(check)) } },
     predictedBendingLength: predicted.bendingLength,
     predictedLow: predicted.low,

@@ -48,7 +48,7 @@ export default function BenchDone({ run, projectId, logs, filed }: Props) {
               onFiled={(jobId) => setDone((was) => [...was, jobId])}
             />
           )}
-          {jobs.map(({ jobId, name, clothName, stackTitle, log, checks, ticked }) => (
+          {jobs.map(({ jobId, name, clothName, stackTitle, log, checks, ticked, causes }) => (
             <section key={jobId} aria-label={name}>
               {several && (
                 <h2 className="text-xl font-bold">
@@ -73,7 +73,7 @@ export default function BenchDone({ run, projectId, logs, filed }: Props) {
                     ...{ jobId, benchRunId: run.id, kind: 'piece', title: name, clothName, stackTitle },
                     ...{ clothId: log.clothId, layerIds: log.layerIds, settings: log.settings, predicted: log.predicted },
                   }}
-                  {...{ checks, ticked, piece: log.piece, grain: log.grain, cutId: log.cutId }}
+                  {...{ checks, ticked, causes, piece: log.piece, grain: log.grain, cutId: log.cutId }}
                   onFiled={() => {
                     setDone((was) => [...was, jobId]);
                     if (!several) location.assign(`/projects/${projectId}?job=${jobId}&stage=file`);

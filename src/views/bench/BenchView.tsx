@@ -143,7 +143,9 @@ function AtTheBench({ run, sound, projectId, logs, filed, changed }: Props) {
                 troubles={(step.checks ?? []).flatMap((check) =>
                   state.checks.includes(check) ? [] : (step.troubles?.[check] ?? []),
                 )}
-                known={evidenceOf(plan, state)}
+                known={evidenceOf(plan, state, step.work)}
+                found={(state.causes ?? []).flatMap((each) => (each.work === (step.work ?? null) ? each.found : []))}
+                onFound={(found, on) => make({ kind: 'cause', found, work: step.work ?? null, on })}
               />
             )}
             {actOf(step) === 'hoop' && (

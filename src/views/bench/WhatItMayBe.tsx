@@ -1,15 +1,18 @@
 import { useState } from 'react';
-import { rankCauses, SEEN_TROUBLES, type Evidence } from '../../core/techniques';
+import { causeId, rankCauses, SEEN_TROUBLES, type Evidence } from '../../core/techniques';
 import Causes from '../../ui/Causes';
 
 interface Props {
   /** Ids of the troubles that the checks which are not ticked would be. */
   troubles: readonly string[];
   known: ReadonlyMap<Evidence, string>;
+  /** What was found already, as `trouble/cause`. */
+  found: readonly string[];
+  onFound: (found: string, on: boolean) => void;
 }
 
 /** For what is not right: what it may be and what to do now, causes that this run speaks for first. */
-export default function WhatItMayBe({ troubles, known }: Props) {
+export default function WhatItMayBe({ troubles, known, found, onFound }: Props) {
   const [shown, setShown] = useState<string>();
   const open = SEEN_TROUBLES.filter(({ id }) => troubles.includes(id));
   const trouble = open.find(({ id }) => id === shown);
@@ -36,7 +39,11 @@ export default function WhatItMayBe({ troubles, known }: Props) {
           role="region"
           aria-label={`What it may be: ${trouble.seen}`}
         >
-          <Causes causes={rankCauses(trouble, known)} />
+          <Causes
+            causes={rankCauses(trouble, known)}
+            found={trouble.causes.flatMap((cause) => (found.includes(causeId(trouble, cause)) ? cause.id : []))}
+            onFound={(id, on) => onFound(causeId(trouble, { id }), on)}
+          />
         </div>
       )}
     </section>

@@ -3,6 +3,7 @@ import { COVERS, type Cover, type Predicted } from '../../core/layers';
 import type { GrainCut, OpenPiece } from '../../core/pieces';
 import { checkLengths, judgeShape } from '../../core/press';
 import { formatLength, parseLengthBeside, type LengthSystem } from '../../core/units';
+import FoundCauses from './FoundCauses';
 import HeldChecks from './HeldChecks';
 import { OUTCOMES } from './outcomes';
 import ShapeCheck from './ShapeCheck';
@@ -28,6 +29,8 @@ interface Props {
   /** What was to be checked, and what was ticked. */
   checks: string[];
   ticked: string[];
+  /** What was found to be wrong at the bench, as `trouble/cause`. */
+  causes: string[];
   /** The piece itself, where its shape can be held against the pattern: as it is cut, with its smallest allowance, mm. */
   piece?: OpenPiece | undefined;
   /** How the grain of its cloth runs along the pattern's arrow. */
@@ -61,7 +64,7 @@ function readable(text: string, byPattern: number, system: LengthSystem): number
 }
 
 /** Files how it went: outcome, checks, settings that were really used, and an overhang reading if one was taken. */
-export default function LogForm({ start, checks, ticked, piece, grain, cutId, onFiled }: Props) {
+export default function LogForm({ start, checks, ticked, causes, piece, grain, cutId, onFiled }: Props) {
   const id = useId();
   const units = useUnits();
   const lengths = useMemo(() => (piece ? checkLengths(piece, grain) : []), [piece, grain]);
@@ -95,6 +98,7 @@ export default function LogForm({ start, checks, ticked, piece, grain, cutId, on
         },
         doneOn: today(),
         checks: { held, failed: checks.filter((check) => !held.includes(check)) },
+        causes,
         outcome,
         predictedBendingLength: predicted.bendingLength,
         predictedLow: predicted.low,
@@ -139,6 +143,7 @@ export default function LogForm({ start, checks, ticked, piece, grain, cutId, on
         </div>
       </fieldset>
       <HeldChecks checks={checks} register={form.register('held')} />
+      <FoundCauses causes={causes} />
       {start.settings.seconds > 0 && (
         <div className="grid gap-4 sm:grid-cols-3">
           <SelectInput

@@ -1,6 +1,7 @@
 import { Pencil, Trash2 } from 'lucide-react';
 import type { ListedEntry } from '../../store/lists';
 import type { LogEntry } from '../../store/log';
+import FoundCauses from './FoundCauses';
 import PredictedMeasured from '../../ui/PredictedMeasured';
 import { keepUnits, readableDate } from '../../ui/text';
 
@@ -48,6 +49,7 @@ export default function LogRow({ entry, onEdit, onRemove }: Props) {
           )}
         </p>
         {entry.checks.failed.length > 0 && <p className="text-[0.95rem]">Not ticked: {entry.checks.failed.join('; ')}</p>}
+        <FoundCauses causes={entry.causes} />
         {entry.note && <p className="quiet text-[0.95rem]">{entry.note}</p>}
       </div>
       {entry.predictedBendingLength !== null ? (

@@ -5,6 +5,7 @@ import type { LogEntry } from '../../store/log';
 import PredictedMeasured from '../../ui/PredictedMeasured';
 import { readableDate } from '../../ui/text';
 import type { Cloth } from '../../store/cloths';
+import FoundCauses from '../logbook/FoundCauses';
 import LogForm from '../logbook/LogForm';
 import { schoolsOf, type Schools } from '../../core/schools';
 import { usedSetting, type FoundSetting } from '../../core/steps';
@@ -45,6 +46,7 @@ export default function FileStage({ work, cloth, layers, schools, found, log, la
             </h2>
             <p>{entry.stackTitle}</p>
             {entry.checks.failed.length > 0 && <p className="quiet">Not ticked: {entry.checks.failed.join('; ')}</p>}
+            <FoundCauses causes={entry.causes} />
             {entry.note && <p className="mt-1">{entry.note}</p>}
           </div>
           {entry.predictedBendingLength !== null && (
@@ -82,6 +84,7 @@ export default function FileStage({ work, cloth, layers, schools, found, log, la
             }}
             checks={run?.checks ?? checks}
             ticked={run?.ticked ?? []}
+            causes={run?.causes ?? []}
             piece={opened}
             grain={work.wish.cut}
             cutId={work.cutId}

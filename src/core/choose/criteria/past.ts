@@ -17,6 +17,7 @@ export const past: Criterion = {
       record.good > 0 ? `${record.good} came out well` : '',
       record.fair > 0 ? `${record.fair} passable` : '',
       record.poor > 0 ? `${record.poor} went wrong` : '',
+      record.mishaps ? `${record.mishaps} spoilt by how it was done` : '',
     ].filter(Boolean);
     return `On this cloth: ${words.join(', ')}.`;
   },

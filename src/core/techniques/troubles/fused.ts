@@ -22,7 +22,12 @@ export const FUSED_TROUBLES: readonly Trouble[] = [
         ...{ now: PRESS_AGAIN, next: 'Leave it flat until the hand feels nothing.', avoidedBy: 'Leave it flat until it is cold' },
       },
       {
-        ...{ id: 'finish', evidence: 'no-scrap', why: 'There is a finish in the cloth that keeps the glue out.' },
+        ...{
+          id: 'finish',
+          blames: 'stack',
+          evidence: 'no-scrap',
+          why: 'There is a finish in the cloth that keeps the glue out.',
+        },
         ...{
           now: 'Sew the edge down by hand, or take the layer off and sew one in.',
           next: 'Wash the cloth first, and try a scrap.',
@@ -103,7 +108,7 @@ export const FUSED_TROUBLES: readonly Trouble[] = [
         },
       },
       {
-        ...{ id: 'open', evidence: 'open-cloth', why: 'The cloth is too open or too thin for glue dots.' },
+        ...{ id: 'open', blames: 'stack', evidence: 'open-cloth', why: 'The cloth is too open or too thin for glue dots.' },
         ...{
           now: 'Take the glue up with scrap cotton; it stays stiff there.',
           next: 'A sew-in layer, or one with finer dots.',
@@ -118,7 +123,7 @@ export const FUSED_TROUBLES: readonly Trouble[] = [
     also: 'cardboard hard heavy too firm',
     causes: [
       {
-        ...{ id: 'heavy', evidence: 'heavy-layer', why: 'The layer is heavier than the cloth.' },
+        ...{ id: 'heavy', blames: 'stack', evidence: 'heavy-layer', why: 'The layer is heavier than the cloth.' },
         ...{
           now: 'Cut it anew with a lighter one; a wash may soften it a little.',
           next: 'A layer as heavy as the cloth or lighter.',
@@ -126,7 +131,7 @@ export const FUSED_TROUBLES: readonly Trouble[] = [
         },
       },
       {
-        ...{ id: 'seams', evidence: 'in-the-seam', why: 'It runs into the seams.' },
+        ...{ id: 'seams', blames: 'stack', evidence: 'in-the-seam', why: 'It runs into the seams.' },
         ...{
           now: 'Trim the layer out of the allowances as far as it can be reached.',
           next: 'Cut it to the seam line.',
@@ -141,7 +146,7 @@ export const FUSED_TROUBLES: readonly Trouble[] = [
     also: 'line step outline shows on the face',
     causes: [
       {
-        ...{ id: 'inside', why: 'Its edge ends inside the piece, on cloth that shows it.' },
+        ...{ id: 'inside', blames: 'stack', why: 'Its edge ends inside the piece, on cloth that shows it.' },
         ...{
           now: 'Steam the edge from the wrong side with a strip of paper under it.',
           next: 'Pink the edge, take a lighter layer, or run it to the seam.',
@@ -228,7 +233,7 @@ export const FUSED_TROUBLES: readonly Trouble[] = [
     also: 'visible see-through shadow colour seam allowance shows',
     causes: [
       {
-        ...{ id: 'shade', why: 'Its shade or its edge is seen behind thin cloth.' },
+        ...{ id: 'shade', blames: 'stack', why: 'Its shade or its edge is seen behind thin cloth.' },
         ...{
           now: 'Cut it anew in a nearer shade, or to the seam line.',
           next: 'Skin tone under sheers, dark under dark, and look at it over light and dark.',
@@ -243,7 +248,7 @@ export const FUSED_TROUBLES: readonly Trouble[] = [
     also: 'no stretch lost stretch',
     causes: [
       {
-        ...{ id: 'turned', why: 'The layer gives less than the cloth, or lies with its stretch the other way.' },
+        ...{ id: 'turned', blames: 'stack', why: 'The layer gives less than the cloth, or lies with its stretch the other way.' },
         ...{
           now: 'It stays so: cut it anew.',
           next: 'All-way stretch, or its stretch laid where the cloth is to give.',

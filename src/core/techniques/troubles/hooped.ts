@@ -8,7 +8,7 @@ export const HOOPED_TROUBLES: readonly Trouble[] = [
     also: 'gap gaps shifted off register outline drift',
     causes: [
       {
-        ...{ id: 'slipped', evidence: 'loose-sheet', why: 'The cloth slipped on its sheet.' },
+        ...{ id: 'slipped', blames: 'stack', evidence: 'loose-sheet', why: 'The cloth slipped on its sheet.' },
         ...{
           now: 'A few stitches by hand close a small gap.',
           next: 'Join cloth and sheet: spray, fuse or stick; hoop drum tight.',
@@ -16,7 +16,7 @@ export const HOOPED_TROUBLES: readonly Trouble[] = [
         },
       },
       {
-        ...{ id: 'give', why: 'The sheet gives too much for so many stitches.' },
+        ...{ id: 'give', blames: 'stack', why: 'The sheet gives too much for so many stitches.' },
         ...{
           now: 'Nothing; take it as it is or sew it anew.',
           next: 'One layer more, or one that stays.',
@@ -31,7 +31,7 @@ export const HOOPED_TROUBLES: readonly Trouble[] = [
     also: 'tunnel tunnels pucker puckering ridges embroidery',
     causes: [
       {
-        ...{ id: 'support', why: 'Too little under it for its stitches.' },
+        ...{ id: 'support', blames: 'stack', why: 'Too little under it for its stitches.' },
         ...{
           now: 'Press from the back over a towel while it is damp.',
           next: 'A heavier sheet, or two crossed.',
@@ -54,7 +54,7 @@ export const HOOPED_TROUBLES: readonly Trouble[] = [
     also: 'sunken buried pile loops towel fleece show through',
     causes: [
       {
-        ...{ id: 'topping', evidence: 'no-topping', why: 'No topping lay on loops or loft.' },
+        ...{ id: 'topping', blames: 'stack', evidence: 'no-topping', why: 'No topping lay on loops or loft.' },
         ...{
           now: 'Pull the loops out from between the stitches, or sew it over once more with a topping.',
           next: 'A topping over the whole field.',
@@ -69,7 +69,7 @@ export const HOOPED_TROUBLES: readonly Trouble[] = [
     also: 'hoop burn ring crease shine',
     causes: [
       {
-        ...{ id: 'clamped', evidence: 'hooped', why: 'The ring crushed the cloth.' },
+        ...{ id: 'clamped', blames: 'stack', evidence: 'hooped', why: 'The ring crushed the cloth.' },
         ...{
           now: 'Steam from above and brush; on leather they stay.',
           next: 'Float it, or take a wider ring.',

@@ -77,7 +77,7 @@ export const SEWN_TROUBLES: readonly Trouble[] = [
     also: 'bulk thick lump turn out point machine stops needle gums gummed sticky needle',
     causes: [
       {
-        ...{ id: 'in-seam', evidence: 'in-the-seam', why: 'Something firm runs into the allowance.' },
+        ...{ id: 'in-seam', blames: 'stack', evidence: 'in-the-seam', why: 'Something firm runs into the allowance.' },
         ...{
           now: 'Trim the layer to the seam line and clip the corner.',
           next: 'Cut firm layers to the seam line.',

@@ -58,6 +58,8 @@ export interface Cause {
   avoidedBy: string;
   /** What a run may know that makes this cause likely. */
   evidence?: Evidence;
+  /** It lies with this cloth and these layers, not with how it was done that time. */
+  blames?: 'stack';
 }
 
 export interface Trouble {

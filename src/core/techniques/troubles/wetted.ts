@@ -73,7 +73,7 @@ export const WETTED_TROUBLES: readonly Trouble[] = [
     also: 'bias stretch still stretches',
     causes: [
       {
-        ...{ id: 'light', why: 'The dose was too light for this cloth.' },
+        ...{ id: 'light', blames: 'stack', why: 'The dose was too light for this cloth.' },
         ...{ now: 'Another round.', next: 'Find the dose on a spray scrap.', avoidedBy: 'The spray scrap' },
       },
     ],
