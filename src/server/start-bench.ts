@@ -5,7 +5,7 @@ import { layerOutline, openPiece } from '../core/pieces';
 import { layerCutOf } from '../core/workpiece';
 import { ironSole, MOVE_SECONDS, pressPlan, type PressStop, type PressTool } from '../core/press';
 import type { Outline } from '../core/shape';
-import { knownBefore, workSteps } from '../core/techniques';
+import { knownBefore, layerRegions, workSteps } from '../core/techniques';
 import { stepsForBatch, stepsForCopies, type Order, type Step } from '../core/steps';
 import { START_STATE, type BenchPlan, type BenchStep } from '../core/bench';
 import { benchRuns, jobsOfRun, openRunOf, type BenchRun } from '../store/bench-runs';
@@ -79,6 +79,7 @@ export function planBatch(db: Db, jobIds: readonly string[], tool: PressTool): {
   const plan: BenchPlan = {
     ...(planned.length === 1 ? one : many),
     ...{ outline: first.outline, plate: first.plate, steps },
+    regions: planned.map(({ regions }) => regions),
     known: planned.map(({ known }) => known),
     prints: Object.fromEntries(planned.map(({ work }) => [work.id, printOf(work)])),
     ...(steps.some(({ until }) => until !== undefined) ? { dryingPace: pacesOf(db).drying.factor } : {}),
@@ -105,6 +106,7 @@ function namesApart(db: Db, planned: readonly Planned[]): string[] {
 }
 
 interface Planned {
+  regions: Outline[][];
   known: ReturnType<typeof knownBefore>;
   work: Workpiece;
   clothName: string;
@@ -148,8 +150,22 @@ function plannedWork(db: Db, jobId: string, tool: PressTool): Planned {
   // What is done with the finished thing is no work of this bench.
   const job = jobOfWork(db, work, { tool, ...workplaceOf(db) })!;
   const one = workSteps(job).filter(({ sewn }) => !sewn);
-  return { known: knownBefore(job), work, clothName: cloth.name, outline: piece.outline, plate, chosen, order, one, stopsOn };
+  return {
+    known: knownBefore(job),
+    regions: layerRegions(job).map((layer) => layer.map(rounded)),
+    work,
+    clothName: cloth.name,
+    outline: piece.outline,
+    plate,
+    chosen,
+    order,
+    one,
+    stopsOn,
+  };
 }
+
+/** As fine as it is drawn: a tenth of a millimetre. */
+const rounded = (outline: Outline): Outline => outline.map(([x, y]) => [Math.round(10 * x) / 10, Math.round(10 * y) / 10]);
 
 /** A step that is pressed gets its stops, laid on the layer's own outline. */
 function withStops<S extends Step>(step: S, { stopsOn }: Planned): S & Pick<BenchStep, 'stops'> {

@@ -30,7 +30,7 @@ export default function Causes({ causes, found = [], onFound }: Props) {
           {onFound && (
             <button
               type="button"
-              className={`btn mt-1 ${found.includes(id) ? 'btn-success' : 'btn-outline'}`}
+              className={`btn mt-1 ${found.includes(id) ? 'btn-primary' : 'btn-outline'}`}
               aria-pressed={found.includes(id)}
               aria-label={`It was this: ${why}`}
               onClick={() => onFound(id, !found.includes(id))}

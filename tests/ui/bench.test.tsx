@@ -275,9 +275,11 @@ describe('the bench', () => {
   });
 });
 
-it('the iron is drawn with up as up: a stop further up the piece lies higher in the drawing', () => {
-  render(<PressDrawing outline={plan.outline} plate={plan.plate} stops={[stop(0, 0), stop(0, 100)]} current={0} />);
+it('the piece lies face down under the iron: up is up, and what is right on the pattern is left', () => {
+  render(<PressDrawing outline={plan.outline} plate={plan.plate} stops={[stop(0, 0), stop(60, 100)]} region={[]} current={0} />);
   const svg = screen.getByRole('img', { name: /2 iron stops; number 1 is next/ });
   const [first, second] = [...svg.querySelectorAll('text')].map((text) => Number(text.getAttribute('y')));
   expect(second!).toBeLessThan(first! - 50);
+  const [left, right] = [...svg.querySelectorAll('text')].map((text) => Number(text.getAttribute('x')));
+  expect(right!).toBeLessThan(left! - 50);
 });

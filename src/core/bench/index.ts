@@ -2,7 +2,7 @@ export { actOf } from './act-of';
 export { evidenceOf } from './evidence';
 export { START_STATE } from './run';
 export type { BenchPlan, BenchSheet, BenchState, BenchStep, BenchTimer, BenchWork } from './run';
-export { actionFor, benchMoved, mistedFirst, moreSeconds, outlineOf, placeOf, secondsLeft, stopsOf } from './moves';
+export { actionFor, benchMoved, mistedFirst, moreSeconds, outlineOf, placeOf, regionOfStep, secondsLeft, stopsOf } from './moves';
 export type { BenchAction, BenchMove, BenchStanding } from './moves';
 export { tickedFor } from './ticked';
 export type { Ticked } from './ticked';

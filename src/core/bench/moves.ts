@@ -1,3 +1,4 @@
+import type { Outline } from '../shape';
 import type { Dampness } from '../liquid';
 import { MOVE_SECONDS } from '../press';
 import type { BenchPlan, BenchState, BenchStep } from './run';
@@ -48,6 +49,15 @@ export function placeOf({ stops, lifts = 1 }: BenchStep, done: number): { stop: 
  */
 export function outlineOf(plan: BenchPlan, { work }: BenchStep): BenchPlan['outline'] {
   return (work === undefined ? undefined : plan.works?.[work]?.outline) ?? plan.outline;
+}
+
+/**
+ * Where the layer of a step lies on its piece; nothing for a step without one, and for runs from before.
+ *
+ * @example regionOfStep(benchPlan, benchPlan.steps[0]) // []
+ */
+export function regionOfStep({ regions }: BenchPlan, { work = 0, layer }: BenchStep): Outline[] {
+  return layer === undefined ? [] : (regions?.[work]?.[layer] ?? []);
 }
 
 /**

@@ -48,6 +48,8 @@ export interface BenchPlan {
   prints?: Record<string, string>;
   /** What several pieces lie on at once. */
   sheets?: BenchSheet[];
+  /** For each of its jobs where each of its layers lies on the piece, as its face is seen, mm. */
+  regions?: Outline[][][];
   /** For each of its jobs what was known before it was begun that speaks for a cause, in words. */
   known?: Partial<Record<Evidence, string>>[];
   /** How many times longer than computed cloth was taken to dry when the run was planned. */

@@ -9,5 +9,5 @@ export { knownBefore } from './known-before';
 export { causeId, causeOf, rankCauses, SEEN_TROUBLES, speaksOfStack } from './troubles';
 export type { Cause, Evidence, RankedCause, Trouble, TroubleId } from './troubles';
 export { wettedWith } from './wetted/volume';
-export { hoopingKey, hoopingMinutes, layerMinutes, workOf, workSteps } from './work';
+export { hoopingKey, hoopingMinutes, layerMinutes, layerRegions, workOf, workSteps } from './work';
 export type { Minutes, Work } from './work';

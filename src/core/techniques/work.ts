@@ -1,4 +1,5 @@
 import { MOVE_SECONDS } from '../press';
+import type { Outline } from '../shape';
 import type { Step } from '../steps';
 import { cutSteps } from './cutting';
 import { hoopingSteps, stitchingSteps } from './hooped/hooping';
@@ -57,6 +58,18 @@ export function layerMinutes(job: WorkJob): Minutes {
   const worked = techniquesOf(job);
   const own = worked.flatMap(({ technique, at }) => technique.steps(at)).filter(({ sewn }) => !sewn);
   return minutesOf(job, own, worked);
+}
+
+/**
+ * Where each layer of a job lies on the opened piece, outermost first: its outlines, as the face of the piece is seen, mm. None for a liquid,
+ * and where nothing is known of the piece.
+ *
+ * @example layerRegions({ ...workJob, piece })[0].length // 1
+ */
+export function layerRegions(job: WorkJob): Outline[][] {
+  const regions: Outline[][] = job.layers.map(() => []);
+  for (const { technique, at } of techniquesOf(job)) regions[at.index] = technique.lies(at)?.outlines ?? [];
+  return regions;
 }
 
 /**

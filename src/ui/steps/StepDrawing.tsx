@@ -1,7 +1,7 @@
 import { useId } from 'react';
 import type { Outline } from '../../core/shape';
 import type { Act } from '../../core/steps';
-import { fitted, SCENES } from './scenes';
+import { fitted, fittedWith, SCENES } from './scenes';
 
 /** What each drawing shows, for those who do not see it. */
 const ACT_WORDS: Record<Act, string> = {
@@ -34,18 +34,26 @@ interface Props {
   act: Act;
   /** The real piece, mm. */
   outline: Outline;
-  /** The layer of the step lies smaller on it than the piece is. */
-  inside?: boolean;
+  /** Where the layer of the step lies on it, mm; a little inside its edge where that is not known. */
+  region?: readonly Outline[];
   className?: string;
 }
 
+/** Done on the wrong side: the piece lies face down, and is seen mirrored. */
+const FACE_DOWN: readonly Act[] = ['lay-face-down', 'press', 'press-sections', 'smooth-on', 'baste', 'cool'];
+const mirrored = (outline: Outline): Outline => outline.map(([x, y]) => [-x, y]);
+
 /** What the hands do in a step: the real piece, its layer, the tool, and which way it goes, in thin ink. */
-export default function StepDrawing({ act, outline, inside = true, className = '' }: Props) {
+export default function StepDrawing({ act, outline: pattern, region = [], className = '' }: Props) {
+  const turned = FACE_DOWN.includes(act);
+  const outline = turned ? mirrored(pattern) : pattern;
+  const lies = turned ? region.map(mirrored) : region;
+  const layerPath = (dx = 0, dy = 0) => (lies.length > 0 ? fittedWith(outline, lies, 1, dx, dy) : fitted(outline, 0.9, dx, dy));
   const id = useId().replace(/:/g, '');
   const ink = { stroke: 'var(--ink)', strokeWidth: 1.4, strokeLinejoin: 'round' } as const;
   const face = <path d={fitted(outline)} {...ink} fill="var(--color-base-200)" />;
   const wrong = <path d={fitted(outline)} {...ink} fill={`url(#wrong-${id})`} />;
-  const layer = <path d={fitted(outline, inside ? 0.9 : 1)} {...ink} fill={`url(#glue-${id})`} strokeDasharray="4 3" />;
+  const layer = <path d={layerPath()} {...ink} fill={`url(#glue-${id})`} strokeDasharray="4 3" />;
   const glue = `url(#glue-${id})`;
   const sheet = <rect x={18} y={24} width={164} height={98} rx={2} {...ink} fill={`url(#glue-${id})`} />;
   return (
@@ -64,7 +72,7 @@ export default function StepDrawing({ act, outline, inside = true, className = '
           <circle cx="6" cy="6" r="1.1" fill="var(--ink)" fillOpacity="0.5" />
         </pattern>
       </defs>
-      {SCENES[act]({ outline, inside, ink, glue, face, wrong, layer, sheet })}
+      {SCENES[act]({ outline, layerPath, ink, glue, face, wrong, layer, sheet })}
     </svg>
   );
 }

@@ -8,24 +8,33 @@ const ROOM = { x: 100, y: 72, width: 128, height: 78 };
 
 /** The outline drawn into that room, at so many parts of its size, with its place. */
 export function fitted(outline: Outline, size = 1, dx = 0, dy = 0): string {
-  const own = bounds(outline);
+  return fittedWith(outline, [outline], size, dx, dy);
+}
+
+/** What lies on an outline, drawn as that is fitted into the room. */
+export function fittedWith(frame: Outline, drawn: readonly Outline[], size = 1, dx = 0, dy = 0): string {
+  const own = bounds(frame);
   // A long piece lies along the table.
-  const lying: Outline = own.maxY - own.minY > own.maxX - own.minX ? outline.map(([x, y]) => [y, -x]) : outline;
-  const { minX, minY, maxX, maxY } = bounds(lying);
+  const upright = own.maxY - own.minY > own.maxX - own.minX;
+  const lying = (outline: Outline): Outline => (upright ? outline.map(([x, y]) => [y, -x]) : outline);
+  const { minX, minY, maxX, maxY } = bounds(lying(frame));
   const scale = Math.min(ROOM.width / Math.max(1, maxX - minX), ROOM.height / Math.max(1, maxY - minY));
-  return `${lying
-    .map(([x, y], i) => {
-      const px = ROOM.x + dx + (x - (minX + maxX) / 2) * scale * size;
-      const py = ROOM.y + dy - (y - (minY + maxY) / 2) * scale * size;
-      return `${i === 0 ? 'M' : 'L'}${px.toFixed(1)} ${py.toFixed(1)}`;
-    })
-    .join('')}Z`;
+  const path = (outline: Outline) =>
+    `${lying(outline)
+      .map(([x, y], i) => {
+        const px = ROOM.x + dx + (x - (minX + maxX) / 2) * scale * size;
+        const py = ROOM.y + dy - (y - (minY + maxY) / 2) * scale * size;
+        return `${i === 0 ? 'M' : 'L'}${px.toFixed(1)} ${py.toFixed(1)}`;
+      })
+      .join('')}Z`;
+  return drawn.map(path).join('');
 }
 
 /** What the scenes are drawn from: the piece in its two faces, the layer on it, a whole sheet; lines and fills. */
 interface Parts {
   outline: Outline;
-  inside: boolean;
+  /** The layer where it lies on the piece, moved by so much, as a path. */
+  layerPath: (dx?: number, dy?: number) => string;
   ink: { stroke: string; strokeWidth: number; strokeLinejoin: 'round' };
   /** Fill of what carries glue. */
   glue: string;
@@ -147,10 +156,10 @@ export const SCENES: Record<Act, (parts: Parts) => ReactNode> = {
       <Arrow d="M92 124H48" />
     </>
   ),
-  'lay-face-down': ({ outline, inside, ink, glue, wrong }) => (
+  'lay-face-down': ({ layerPath, ink, glue, wrong }) => (
     <>
       {wrong}
-      <path d={fitted(outline, inside ? 0.9 : 1, 10, -22)} {...ink} fill={glue} fillOpacity={0.9} />
+      <path d={layerPath(10, -22)} {...ink} fill={glue} fillOpacity={0.9} />
       <Arrow d="M30 34C26 50 28 60 36 70" />
     </>
   ),
@@ -173,17 +182,11 @@ export const SCENES: Record<Act, (parts: Parts) => ReactNode> = {
       <Arrow d="M140 90C150 98 158 102 168 102" />
     </>
   ),
-  baste: ({ outline, inside, ink, glue, wrong }) => (
+  baste: ({ outline, layerPath, ink, glue, wrong }) => (
     <>
       {wrong}
-      <path d={fitted(outline, inside ? 0.9 : 0.98)} {...ink} fill={glue} />
-      <path
-        d={fitted(outline, inside ? 0.86 : 0.93)}
-        fill="none"
-        stroke="var(--color-accent)"
-        strokeWidth={2.4}
-        strokeDasharray="7 5"
-      />
+      <path d={layerPath()} {...ink} fill={glue} />
+      <path d={fitted(outline, 0.93)} fill="none" stroke="var(--color-accent)" strokeWidth={2.4} strokeDasharray="7 5" />
       <At x={ROOM.x + 30} y={ROOM.y + 32}>
         <Needle />
       </At>

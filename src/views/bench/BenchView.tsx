@@ -9,7 +9,7 @@ import ChangedSince from './ChangedSince';
 import CheckBoxes from './CheckBoxes';
 import WhatItMayBe from './WhatItMayBe';
 import type { JobLog } from '../../server/job-log';
-import { actOf, evidenceOf, mistedFirst, outlineOf, placeOf, stopsOf } from '../../core/bench';
+import { actOf, evidenceOf, mistedFirst, outlineOf, placeOf, regionOfStep, stopsOf } from '../../core/bench';
 import DampButtons from './DampButtons';
 import { Meanwhile } from './PlanNow';
 import PressDrawing from './PressDrawing';
@@ -88,9 +88,20 @@ function AtTheBench({ run, sound, projectId, logs, filed, changed }: Props) {
               {sheet && mapped ? (
                 <SheetDrawing sheet={sheet} step={step} plate={plan.plate} current={place.stop} />
               ) : pressing ? (
-                <PressDrawing outline={outlineOf(plan, step)} plate={plan.plate} stops={stops} current={place.stop} />
+                <PressDrawing
+                  outline={outlineOf(plan, step)}
+                  region={regionOfStep(plan, step)}
+                  plate={plan.plate}
+                  stops={stops}
+                  current={place.stop}
+                />
               ) : (
-                <StepDrawing act={actOf(step)} outline={outlineOf(plan, step)} className="max-h-full w-full max-w-xl" />
+                <StepDrawing
+                  act={actOf(step)}
+                  outline={outlineOf(plan, step)}
+                  region={regionOfStep(plan, step)}
+                  className="max-h-full w-full max-w-xl"
+                />
               )}
             </div>
           )}

@@ -3,6 +3,8 @@ import type { PressStop } from '../../core/press';
 
 interface Props {
   outline: Outline;
+  /** Where the layer lies on it. */
+  region: readonly Outline[];
   plate: Outline;
   stops: PressStop[];
   /** Index of the stop in hand. */
@@ -13,9 +15,13 @@ function path(outline: Outline): string {
   return `${outline.map(([x, y], i) => `${i === 0 ? 'M' : 'L'}${x} ${-y}`).join('')}Z`;
 }
 
-/** The piece with all stops of the iron: pressed ones filled, the one in hand bright with its number. */
-export default function PressDrawing({ outline, plate, stops, current }: Props) {
-  const placed = stops.map((stop) => transformed(plate, false, stop.rotation, stop.x, stop.y));
+/** Pressed on the wrong side: the piece lies face down, and is seen mirrored. */
+const faceDown = (outline: Outline): Outline => outline.map(([x, y]) => [-x, y]);
+
+/** The piece as it lies, face down, with its layer and all stops of the iron: pressed ones filled, the one in hand bright with its number. */
+export default function PressDrawing({ outline: pattern, region, plate, stops, current }: Props) {
+  const outline = faceDown(pattern);
+  const placed = stops.map((stop) => faceDown(transformed(plate, false, stop.rotation, stop.x, stop.y)));
   const box = bounds([...outline, ...placed.flat()]);
   const unit = Math.max(box.maxX - box.minX, box.maxY - box.minY) / 100;
   const centre = (of: Outline) => {
@@ -27,9 +33,19 @@ export default function PressDrawing({ outline, plate, stops, current }: Props) 
       viewBox={`${box.minX - 3 * unit} ${-box.maxY - 3 * unit} ${box.maxX - box.minX + 6 * unit} ${box.maxY - box.minY + 6 * unit}`}
       className="max-h-full w-full"
       role="img"
-      aria-label={`The piece with ${stops.length} iron stops; number ${Math.min(current + 1, stops.length)} is next`}
+      aria-label={`The piece, face down, with ${stops.length} iron stops; number ${Math.min(current + 1, stops.length)} is next`}
     >
       <path d={path(outline)} fill="var(--color-base-200)" stroke="var(--ink)" strokeWidth={0.8 * unit} />
+      {region.map((layer, i) => (
+        <path
+          key={`layer ${i}`}
+          d={path(faceDown(layer))}
+          fill="none"
+          stroke="var(--chalk)"
+          strokeWidth={0.5 * unit}
+          strokeDasharray={`${1.2 * unit} ${0.9 * unit}`}
+        />
+      ))}
       {placed.map((sole, i) => (
         <path
           key={i}

@@ -4,7 +4,7 @@ import type { Workplace } from '../../core/choose';
 import { isFusible } from '../../core/layers';
 import { openPiece } from '../../core/pieces';
 import { actOf } from '../../core/bench';
-import type { FoundSetting, Order, Step } from '../../core/steps';
+import type { FoundSetting, Order } from '../../core/steps';
 import { formatDuration } from '../../core/units';
 import { useUnits } from '../../ui/units-context';
 import type { ApiError } from '../../ui/api';
@@ -18,7 +18,8 @@ import { FaceSigns, GlueOnIron } from '../../ui/steps/FaceAndGlue';
 import StepDrawing from '../../ui/steps/StepDrawing';
 import ToolChoice, { hasPress } from '../bench/ToolChoice';
 import type { StageLayer } from './CutStage';
-import { workSteps } from './work-steps';
+import { layerRegions, workSteps } from '../../core/techniques';
+import { shownJob } from './shown-job';
 import type { Worked } from './worked';
 
 interface Props {
@@ -60,10 +61,11 @@ export default function ApplyStage({
   const [error, setError] = useState<string>();
   const press = hasPress(settings);
   const [tool, setTool] = useState<PressTool>(press ? 'press' : 'iron');
-  const steps = useMemo(
-    () => workSteps(work, cloth, layers, settings, { found, order, ...workplace }),
+  const job = useMemo(
+    () => shownJob(work, cloth, layers, settings, { found, order, ...workplace }),
     [work, cloth, layers, settings, order, workplace, found],
   );
+  const [steps, regions] = useMemo(() => (job ? [workSteps(job), layerRegions(job)] : [[], []]), [job]);
   if (!cloth || !work.stack) {
     return (
       <div className="sheet p-6">
@@ -80,8 +82,6 @@ export default function ApplyStage({
   const done = openRun ? undefined : lastRun;
   const glued = layers.some(({ material }) => material !== undefined && isFusible(material.form));
   const { outline } = openPiece(work);
-  /** The layer of a step ends inside the cut edge. */
-  const insideOf = ({ layer }: Step) => layer === undefined || layers[layer]?.extent !== 'full';
   const start = async () => {
     setError(undefined);
     try {
@@ -154,7 +154,12 @@ export default function ApplyStage({
                 </ul>
               )}
             </div>
-            <StepDrawing act={actOf(step)} outline={outline} inside={insideOf(step)} className="w-38" />
+            <StepDrawing
+              act={actOf(step)}
+              outline={outline}
+              region={step.layer === undefined ? [] : regions[step.layer]}
+              className="w-38"
+            />
           </li>
         ))}
       </ol>

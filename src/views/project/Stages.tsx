@@ -12,7 +12,8 @@ import FileStage from './FileStage';
 import ScrapStage from './ScrapStage';
 import type { ProjectData, Stage } from './types';
 import type { useWorkSavers } from './use-work-savers';
-import { workSteps } from './work-steps';
+import { workSteps, type WorkJob } from '../../core/techniques';
+import { shownJob } from './shown-job';
 import { isOfLayer, type WorkChange, type Worked } from './worked';
 import OfLayer from './OfLayer';
 
@@ -132,12 +133,15 @@ export default function Stages(props: Props) {
           schools={settings.schools}
           found={foundFor(props.findings, work)}
           lastRun={data.lastRuns[work.id]}
-          checks={workSteps(work, cloth, layers, settings, { order: data.orders[work.id], ...data.workplace }).flatMap(
-            (step) => step.checks ?? [],
-          )}
+          checks={checksOf(shownJob(work, cloth, layers, settings, { order: data.orders[work.id], ...data.workplace }))}
           log={props.log.filter(({ jobId }) => jobId === work.id)}
           onFiled={props.onFiled}
         />
       );
   }
+}
+
+/** What is looked at when a job is done. */
+function checksOf(job: WorkJob | undefined): string[] {
+  return job ? workSteps(job).flatMap(({ checks }) => checks ?? []) : [];
 }

@@ -6,7 +6,10 @@ import { withEstimates, type LayerBody } from '../../../../store/rules/layer';
 
 /** A test whose figure was changed by hand no longer counts. */
 export const { GET, PUT, DELETE } = recordEndpoints(layers, layerUpdateSchema, (body, current) => {
-  const fields = withEstimates({ ...(withoutVersion(body) as LayerBody), tests: current.tests, bottle: current.bottle }, current.origin);
+  const fields = withEstimates(
+    { ...(withoutVersion(body) as LayerBody), tests: current.tests, bottle: current.bottle },
+    current.origin,
+  );
   const tests = { ...current.tests };
   const done = Object.keys(tests) as LayerTestId[];
   for (const test of overwrittenLayerTests(current, { ...fields, id: current.id }, done)) delete tests[test];
