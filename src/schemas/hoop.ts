@@ -10,6 +10,8 @@ const name = text(120, 1).required();
 const note = text(4000).default('');
 const version = number({ min: 1, integer: true }).required();
 const size = () => number({ above: 0, max: 2000 }).required();
+/** Of a set, from 0. */
+const copyNumber = () => number({ min: 0, max: 999, integer: true }).required();
 
 const hoopFields = {
   name,
@@ -153,6 +155,45 @@ const jobFields = {
     )
     .default([])
     .max(1000, 'must hold the ticks of at most 1000 copies'),
+  sizes: yup
+    .array()
+    .of(shape({ copy: copyNumber(), width: size(), height: size() }).required())
+    .default([])
+    .max(1000),
+  landed: shape({
+    copy: copyNumber(),
+    readings: yup
+      .array()
+      .of(number({ min: -500, max: 5000 }).required())
+      .required()
+      .max(4),
+    right: number({ min: -200, max: 200 }).required(),
+    up: number({ min: -200, max: 200 }).required(),
+  })
+    .nullable()
+    .default(null),
+  sewn: yup
+    .array()
+    .of(
+      shape({
+        copy: copyNumber(),
+        minutes: number({ min: 0, max: 6000 }).nullable().default(null),
+        breaks: yup
+          .array()
+          .of(
+            shape({
+              colour: number({ min: 1, max: 500, integer: true }).required(),
+              times: number({ min: 1, max: 999, integer: true }).required(),
+            }).required(),
+          )
+          .default([])
+          .max(500),
+        needles: number({ min: 0, max: 99, integer: true }).default(0),
+        note: text(1000).default(''),
+      }).required(),
+    )
+    .default([])
+    .max(1000),
   run: run.nullable().default(null),
 };
 export const hoopingSchema = shape(jobFields);

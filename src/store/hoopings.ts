@@ -1,4 +1,4 @@
-import type { HoopPlace, MotifPlace, StitchRole } from '../core/hoop';
+import type { HoopPlace, Landed, MotifPlace, StitchRole } from '../core/hoop';
 import type { Join } from '../core/layers';
 import type { Outline } from '../core/shape';
 import { Table, type Kept } from './table';
@@ -67,6 +67,31 @@ export interface CopyTicks {
   ticks: string[];
 }
 
+/** Size of the box round a copy that is not as the pattern has it, mm. */
+export interface CopySize {
+  copy: number;
+  width: number;
+  height: number;
+}
+
+/** What a ruler read on a copy that was sewn, and what follows from it, mm. */
+export interface Landing extends Landed {
+  copy: number;
+  readings: number[];
+}
+
+/** A copy that was sewn on a machine of one's own. */
+export interface SewnCopy {
+  copy: number;
+  /** At the machine; null where nobody looked. */
+  minutes: number | null;
+  /** How often the thread broke, by colour, from 1. */
+  breaks: { colour: number; times: number }[];
+  /** How often the needle was changed. */
+  needles: number;
+  note: string;
+}
+
 export interface HoopingFields {
   name: string;
   note: string;
@@ -88,6 +113,12 @@ export interface HoopingFields {
   pairs: boolean;
   /** What is done to prepare each copy of the set. */
   prepared: CopyTicks[];
+  /** Copies that are not as large as the pattern, mm. */
+  sizes: CopySize[];
+  /** How far the design came to lie off its place on the copy that was read. */
+  landed: Landing | null;
+  /** What was sewn on the person's own machine, by copy. */
+  sewn: SewnCopy[];
   run: HoopingRun | null;
   result: HoopingResult | null;
 }
@@ -110,6 +141,9 @@ export const hoopings = new Table<HoopingFields>('hooping', 'hooping', {
   count: 'plain',
   pairs: 'boolean',
   prepared: 'json',
+  sizes: 'json',
+  landed: 'json',
+  sewn: 'json',
   run: 'json',
   result: 'json',
 });

@@ -8,7 +8,7 @@ import { drawStitches, shadesOf } from '../../src/ui/motif/draw-motif';
 import { NEW_PIECE, sizedPiece, tryOpen, withKind, withShape } from '../../src/ui/piece/piece-draft';
 import { closedPath, closedPaths, openPath } from '../../src/ui/svg-path';
 import { counted, keepUnits, readableDate, today } from '../../src/ui/text';
-import { edgeWords } from '../../src/views/hooping/edge-words';
+import { edgeWords } from '../../src/core/hoop';
 import type { Layouts } from '../../src/workers/cut-table.worker';
 import type { TablePlan, TablePlanOptions } from '../../src/core/cutplan';
 

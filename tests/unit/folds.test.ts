@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { hoopFolds, smallestHoop, type Hoop } from '../../src/core/hoop';
 import type { Outline } from '../../src/core/shape';
-import { designWords } from '../../src/views/hooping/PrepareStage';
+import { designWords } from '../../src/core/hoop';
 
 const napkin: Outline = [[0, 0], [400, 0], [400, 400], [0, 400]]; // prettier-ignore
 
@@ -47,13 +47,16 @@ describe('the card of a hooping', () => {
 
   it('says in words which way the design is moved and turned', () => {
     const mm = (value: number) => `${Math.round(value * 10) / 10} mm`;
-    const words = (right: number, up: number, turn: number) => designWords({ edges: [], right, up, turn }, mm);
+    const words = (right: number, up: number, turn: number, mirror = false) => designWords({ right, up, turn, mirror }, mm);
     expect(words(0, 0, 0)).toBe('The design stays in the middle of the field.');
     expect(words(0, -12.8, 0)).toBe('Move the design 12.8 mm down in the field.');
     expect(words(-5, 3, 90)).toBe(
-      'Move the design 5 mm to the left and 3 mm up in the field, and turn it by 90° counter-clockwise.',
+      'Turn the design by 90° counter-clockwise; then move it 5 mm to the left and 3 mm up in the field.',
     );
-    expect(words(0.2, 0, -15)).toBe('The design stays in the middle of the field, and turn it by 15° clockwise.');
+    expect(words(0.2, 0, -15)).toBe('Turn the design by 15° clockwise; then it stays in the middle of the field.');
+    expect(words(0, 4, 180, true)).toBe(
+      'Mirror the design first, left to right; then turn it by 180°; then move it 4 mm up in the field.',
+    );
   });
 });
 

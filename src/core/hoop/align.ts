@@ -69,9 +69,10 @@ export function centred(
  */
 export function measuringEdges(outline: Outline, { x, y }: Pick<MotifPlace, 'x' | 'y'>): { edge: number; distance: number }[] {
   const all = outline.map((_, edge) => ({ edge, ...edgeDistance(outline, edge, [x, y]) }));
-  const usable = all
-    .filter(({ along, length, distance }) => length > 40 && along >= 0 && along <= length && distance > 0)
-    .sort((a, b) => a.distance - b.distance);
+  const long = all.filter(({ length, distance }) => length > 40 && distance > 0).sort((a, b) => a.distance - b.distance);
+  const beside = ({ along, length }: (typeof long)[number]) => along >= 0 && along <= length;
+  // What lies beside the point comes first; a fold runs on past the end of its edge where it has to.
+  const usable = [...long.filter(beside), ...long.filter((each) => !beside(each))];
   const [first] = usable;
   if (!first) return [];
   const direction = (edge: number): Point => {

@@ -30,7 +30,13 @@ export interface MotifPlace {
   flipped: boolean;
 }
 
-export const TROUBLES = ['motif-past-cloth', 'motif-past-field', 'clamp-past-cloth', 'obstacle-under-clamp'] as const;
+export const TROUBLES = [
+  'motif-past-cloth',
+  'motif-past-field',
+  'obstacle-under-needle',
+  'clamp-past-cloth',
+  'obstacle-under-clamp',
+] as const;
 export interface PlacingTrouble {
   kind: (typeof TROUBLES)[number];
   /** Where it is, to be drawn, mm. */
@@ -38,6 +44,9 @@ export interface PlacingTrouble {
   /** How far the motif or the clamp reaches past, mm; 0 for obstacles. */
   by: number;
 }
+
+/** What still counts where only the sheet is in the ring and the cloth lies on it. */
+const FLOATED: readonly PlacingTrouble['kind'][] = ['motif-past-cloth', 'motif-past-field', 'obstacle-under-needle'];
 
 /** Less area than this is rounding, mm². */
 const NOTHING = 0.5;
@@ -75,8 +84,8 @@ export function placedMotif(motif: Outline, { x, y, angle, flipped }: MotifPlace
 }
 
 /**
- * What is wrong with a motif and a hoop where they lie; nothing when the motif lies within the field and the whole clamp on
- * clear cloth.
+ * What is wrong with a motif and a hoop where they lie; nothing when the motif lies within the field and on clear cloth, and the whole clamp
+ * too. A needle that meets a button or a zip breaks, whether the cloth is hooped or floats.
  *
  * @param motif hull of the motif round its own middle, mm
  * @example troublesAt(square(20), hoop, ground, middle, { x: 200, y: 200, angle: 0 }) // []
@@ -92,6 +101,8 @@ export function troublesAt(motif: Outline, hoop: Hoop, ground: Ground, place: Mo
   add('motif-past-cloth', beside, reachOf(beside, ground.outline));
   const unreached = difference(there, [field]);
   add('motif-past-field', unreached, reachOf(unreached, field));
+  const sewnOver = ground.obstacles.length === 0 ? [] : intersection([there], ground.obstacles);
+  add('obstacle-under-needle', sewnOver, 0);
   const hanging = difference(outer, [ground.outline, ...(ground.strips ?? [])]).flatMap((part) => difference(part, [inner]));
   add('clamp-past-cloth', hanging, reachOf(hanging, ground.outline));
   const pressed =
@@ -126,7 +137,10 @@ function* triesOver(motif: Outline, hoop: Hoop, ground: Ground, place: MotifPlac
   const there = placedMotif(motif, place);
   const corners = ground.obstacles.flat();
   const held = [ground.outline, ...(ground.strips ?? [])];
-  const beside = there.filter((point) => !isInside(point, ground.outline)).length;
+  const beside =
+    there.filter((point) => !isInside(point, ground.outline)).length +
+    corners.filter((point) => isInside(point, there)).length +
+    ground.obstacles.reduce((sum, obstacle) => sum + there.filter((point) => isInside(point, obstacle)).length, 0);
   for (const turn of TURNS) {
     const angle = place.angle + turn;
     // The motif as it lies in the hoop's own directions.
@@ -169,6 +183,29 @@ export function hoopOver(motif: Outline, hoop: Hoop, ground: Ground, place: Moti
     if (!best || each.cost < best.cost) best = each;
   }
   return { at: best!.at, troubles: troublesAt(motif, hoop, ground, place, best!.at) };
+}
+
+/**
+ * Lays a hoop for cloth that floats: its middle where the middle of the motif is, so that the marks of the hoop and the cross of the motif are
+ * one; turned by a quarter where only that has room.
+ *
+ * @example floatOver(square(20), hoop, ground, { ...middle, x: 60, y: 60 }).at // { x: 60, y: 60, angle: 0 }
+ */
+export function floatOver(motif: Outline, hoop: Hoop, ground: Ground, place: MotifPlace): Hooped {
+  const tries = TURNS.map((turn): Hooped => {
+    const at = { x: place.x, y: place.y, angle: (((place.angle + turn) % 360) + 360) % 360 };
+    return { at, troubles: floatedTroubles(troublesAt(motif, hoop, ground, place, at)) };
+  });
+  return tries.find(({ troubles }) => troubles.every(({ kind }) => kind !== 'motif-past-field')) ?? tries[0]!;
+}
+
+/**
+ * What of the troubles counts where the cloth floats: no ring lies on it.
+ *
+ * @example floatedTroubles([{ kind: 'clamp-past-cloth', where: [], by: 3 }]) // []
+ */
+export function floatedTroubles(troubles: readonly PlacingTrouble[]): PlacingTrouble[] {
+  return troubles.filter(({ kind }) => FLOATED.includes(kind));
 }
 
 /**

@@ -2,7 +2,7 @@ import type { Outline, Point } from '../shape';
 import type { Hoop, HoopPlace } from './hoop';
 import { edgeDistance, fromEdge } from './align';
 import { hoopOutlines } from './hoop';
-import { hoopOver, mayHold, troublesAt, type Ground, type MotifPlace, type PlacingTrouble } from './placing';
+import { floatOver, hoopOver, mayHold, troublesAt, type Ground, type MotifPlace } from './placing';
 
 /** A way in which the motif can be sewn after all. */
 export type Proposal =
@@ -33,10 +33,9 @@ const WIDEST_STRIP = 150;
 export function proposals(motif: Outline, hoops: readonly Hoop[], chosen: number, ground: Ground, place: MotifPlace): Proposal[] {
   const hoop = hoops[chosen]!;
   const wanted = hoopOver(motif, hoop, ground, place);
-  const reaches = (troubles: readonly PlacingTrouble[]) =>
-    !troubles.some(({ kind }) => kind === 'motif-past-field' || kind === 'motif-past-cloth');
+  const floated = floatOver(motif, hoop, ground, place);
   const float = (because: 'marks' | 'reach'): Proposal[] =>
-    reaches(wanted.troubles) ? [{ kind: 'float', place, at: wanted.at, because }] : [];
+    floated.troubles.length === 0 ? [{ kind: 'float', place, at: floated.at, because }] : [];
   if (ground.marks) return float('marks');
   const found: Proposal[] = [];
   const near = nearest(motif, hoop, ground, place);
@@ -59,23 +58,25 @@ export function proposals(motif: Outline, hoops: readonly Hoop[], chosen: number
 }
 
 /**
- * Strips of waste cloth along the edges over which a ring hangs: so wide past the edge, basted on 10 mm inside it, and longer than the
- * edge at both ends, so that two of them meet round a corner.
+ * Strips of waste cloth along the edges over which a ring hangs: so wide past the edge, basted on 10 mm inside it, as long as the ring needs
+ * them, and past the end of the edge where it hangs over a corner, so that two of them meet there.
  */
 function stripsUnder(hoop: Hoop, at: HoopPlace, { outline }: Ground, width: number): Outline[] {
   const { outer } = hoopOutlines(hoop, at);
   return outline.flatMap((_, edge) => {
-    const hangs = outer.some((point) => {
-      const { distance, along, length } = edgeDistance(outline, edge, point);
-      return distance < 0 && along > -width && along < length + width;
-    });
-    if (!hangs) return [];
     const { length } = edgeDistance(outline, edge, outline[edge]!);
+    const hanging = outer.flatMap((point) => {
+      const { distance, along } = edgeDistance(outline, edge, point);
+      return distance < 0 && along > -width && along < length + width ? along : [];
+    });
+    if (hanging.length === 0) return [];
+    const from = Math.max(-width, Math.min(...hanging) - SPARE);
+    const to = Math.min(length + width, Math.max(...hanging) + SPARE);
     const corner = (distance: number, along: number): Point => {
       const { x, y } = fromEdge(outline, edge, distance, along);
       return [x, y];
     };
-    return [[corner(-width, -width), corner(-width, length + width), corner(BASTED, length + width), corner(BASTED, -width)]];
+    return [[corner(-width, from), corner(-width, to), corner(BASTED, to), corner(BASTED, from)]];
   });
 }
 

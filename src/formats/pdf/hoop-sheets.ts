@@ -1,55 +1,8 @@
 import type { MotifBounds } from '../../core/motif';
 import { bounds, type Outline } from '../../core/shape';
-import type { PDFDocument } from 'pdf-lib';
+import { atFullSize } from './full-size';
 import { newDocument, Page, PAPERS, type Paper, type Point } from './page';
-import { frame, MARGIN, tilesFor } from './tiles';
-
-/** Room below the drawing for the square and the writing, mm. */
-const FOOT = 64;
-
-/** A drawing at full size with what is written to it: on one sheet of the paper where it has room, else on as many as it takes. */
-async function atFullSize(
-  document: PDFDocument,
-  {
-    width,
-    height,
-    draw,
-    title,
-    words,
-  }: {
-    /** Of the drawing, mm. */
-    width: number;
-    height: number;
-    /** Draws it with its upper left corner at a place of the sheet. */
-    draw: (page: Page, at: Point) => void;
-    title: string;
-    words: string;
-  },
-  paper: Paper,
-): Promise<void> {
-  const [paperWidth, paperHeight] = PAPERS[paper];
-  const key = (page: Page, top: number) => {
-    page.testSquare([MARGIN, top]);
-    page.text(title, [MARGIN + 58, top + 6], { size: 5.5, bold: true });
-    page.paragraph(words, [MARGIN + 58, top + 14], page.width - 2 * MARGIN - 60);
-  };
-  if (width + 2 * MARGIN <= paperWidth && height + 2 * MARGIN + FOOT <= paperHeight) {
-    const page = await Page.add(document, paperWidth, paperHeight);
-    draw(page, [(paperWidth - width) / 2, MARGIN]);
-    return key(page, paperHeight - MARGIN - 52);
-  }
-  const tiles = tilesFor({ width, height }, paper);
-  for (let row = 0; row < tiles.rows; row++)
-    for (let column = 0; column < tiles.columns; column++) {
-      const page = await Page.add(document, paperWidth, paperHeight);
-      page.clipped([MARGIN, MARGIN], [paperWidth - 2 * MARGIN, paperHeight - 2 * MARGIN], () =>
-        draw(page, tiles.shiftOf(row, column)),
-      );
-      frame(page, tiles, row, column);
-      page.text(title, [MARGIN + 4, paperHeight - 4], { size: 3 });
-    }
-  return key(await Page.add(document, paperWidth, paperHeight), 2 * MARGIN);
-}
+import { MARGIN } from './tiles';
 
 /** A motif on paper at full size, with its cross: cut out, laid on the cloth, the needle set over the cross. */
 export async function motifPaper(

@@ -1,3 +1,4 @@
+export { hoopCardSheet } from './hoop-card';
 export { scrapCard } from './scrap-card';
 export { measuringSheet, SHEETS } from './measuring-sheets';
 export type { SheetName } from './measuring-sheets';

@@ -1,10 +1,10 @@
 import { useState } from 'react';
-import { edgeDistance, fromEdge } from '../../core/hoop';
+import { edgeWords, edgeDistance, fromEdge } from '../../core/hoop';
 import { anticlockwise, bounds, type Outline, type Point } from '../../core/shape';
+import { CheckField } from '../../ui/form/form-fields';
 import LengthField from '../../ui/LengthField';
 import { counted } from '../../ui/text';
 import { useUnits } from '../../ui/units-context';
-import { edgeWords } from './edge-words';
 import type { HoopingData, Placed } from './stages';
 
 interface Props {
@@ -31,6 +31,10 @@ export default function GroundPanel({ ground, piece, frozen, onGround }: Props) 
   const [edge, setEdge] = useState(0);
   const [inset, setInset] = useState(0);
   const [width, setWidth] = useState(SEAM);
+  const [start, setStart] = useState(0);
+  const [long, setLong] = useState(0);
+  const [round, setRound] = useState(false);
+  const { length } = edgeDistance(ground.outline, edge, ground.outline[edge]!);
   return (
     <section className="sheet space-y-3 p-4" aria-label="The cloth">
       <h2 className="font-semibold">The cloth</h2>
@@ -100,11 +104,37 @@ export default function GroundPanel({ ground, piece, frozen, onGround }: Props) 
           </label>
           <LengthField label="So far from it" value={inset} onChange={setInset} />
           <LengthField label="So wide" value={width} min={1} onChange={setWidth} />
+          <LengthField
+            label="So long"
+            value={long}
+            onChange={setLong}
+            hint={long === 0 ? 'All along it, as a seam or a long zip.' : 'A short zip, a pocket, a button.'}
+          />
+          {long > 0 && <LengthField label="From its beginning" value={start} onChange={setStart} />}
+          {long > 0 && (
+            <div className="self-center">
+              <CheckField label="Round, as a button" checked={round} onChange={setRound} />
+            </div>
+          )}
           <button
             type="button"
             className="btn self-end"
             disabled={frozen}
-            onClick={() => onGround({ ...ground, obstacles: [...ground.obstacles, strip(ground.outline, edge, inset, width)] })}
+            onClick={() =>
+              onGround({
+                ...ground,
+                obstacles: [
+                  ...ground.obstacles,
+                  inTheWay(ground.outline, edge, {
+                    inset,
+                    width,
+                    start: long > 0 ? start : 0,
+                    long: long > 0 ? long : length,
+                    round: long > 0 && round,
+                  }),
+                ],
+              })
+            }
           >
             Put it on
           </button>
@@ -130,16 +160,28 @@ function isRectangle(outline: Outline): boolean {
   return outline.length === 4 && outline.every(([x, y]) => (x === minX || x === maxX) && (y === minY || y === maxY));
 }
 
-/** A strip along an edge, so far from it and so wide. */
-function strip(outline: Outline, edge: number, inset: number, width: number): Outline {
-  const { length } = edgeDistance(outline, edge, outline[edge]!);
-  return [
-    [0, inset],
-    [length, inset],
-    [length, inset + width],
-    [0, inset + width],
-  ].map(([along, distance]): Point => {
-    const { x, y } = fromEdge(outline, edge, distance!, along!);
+/** Corners that a round thing is drawn with. */
+const ROUND = 24;
+
+/** What lies in the way beside an edge: so far from it and from its beginning, so wide and so long; a rectangle, or round. */
+function inTheWay(
+  outline: Outline,
+  edge: number,
+  { inset, width, start, long, round }: { inset: number; width: number; start: number; long: number; round: boolean },
+): Outline {
+  const corners: Point[] = round
+    ? Array.from({ length: ROUND }, (_, i): Point => {
+        const t = (2 * Math.PI * i) / ROUND;
+        return [start + (long / 2) * (1 + Math.cos(t)), inset + (width / 2) * (1 + Math.sin(t))];
+      })
+    : [
+        [start, inset],
+        [start + long, inset],
+        [start + long, inset + width],
+        [start, inset + width],
+      ];
+  return corners.map(([along, distance]): Point => {
+    const { x, y } = fromEdge(outline, edge, distance, along);
     return [x, y];
   });
 }

@@ -50,6 +50,9 @@ function View({ hooping: start, startStage, ...data }: Props) {
     count: start.count,
     pairs: start.pairs,
     prepared: start.prepared,
+    sizes: start.sizes,
+    landed: start.landed,
+    sewn: start.sewn,
     run: start.run,
     stack: start.stack,
   });
@@ -181,6 +184,11 @@ function View({ hooping: start, startStage, ...data }: Props) {
             role={start.role}
             pieceNumber={Math.min(rest.count - 1, rest.run ? rest.run.pieces - (rest.run.done ? 1 : 0) : 0)}
             prepared={rest.prepared}
+            hoopingId={start.id}
+            pairs={rest.pairs}
+            sizes={rest.sizes}
+            landed={rest.landed}
+            onSizes={(sizes) => set({ sizes })}
             onPrepared={(prepared) => set({ prepared })}
             onNext={() => go('sew')}
           />
@@ -191,6 +199,12 @@ function View({ hooping: start, startStage, ...data }: Props) {
             placed={placed}
             count={rest.count}
             pairs={rest.pairs}
+            hull={hull}
+            sizes={rest.sizes}
+            landed={rest.landed}
+            onLanded={(landed) => set({ landed })}
+            sewn={rest.sewn}
+            onSewn={(sewn) => set({ sewn })}
             run={rest.run}
             onRun={(run) => set({ run })}
             onNext={() => go('check')}
@@ -210,9 +224,10 @@ function View({ hooping: start, startStage, ...data }: Props) {
         <StaleDialog
           conflict={conflict}
           onTheirs={() => {
-            const { ground, hoopId, place, hoopPlace, floats, count, pairs, prepared, run, stack } = conflict.theirs;
+            const { ground, hoopId, place, hoopPlace, floats, count, pairs, prepared, sizes, landed, sewn, run, stack } =
+              conflict.theirs;
             history.set({ ground, hoopId, place, hoopPlace, floats });
-            setRest({ count, pairs, prepared, run, stack });
+            setRest({ count, pairs, prepared, sizes, landed, sewn, run, stack });
             settle('theirs');
           }}
           onMine={() => settle('mine')}

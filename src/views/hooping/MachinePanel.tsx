@@ -72,7 +72,7 @@ export default function MachinePanel({
       {count > 1 && !all && (
         <p className="mt-1">
           Piece {shown.pieces + (shown.done ? 0 : 1)} of {count}
-          {mirrored ? <strong>: mirror the motif on the machine, and lay the cross on the mirrored side.</strong> : '.'}
+          {mirrored ? <strong>, mirrored: its own card says how it is folded and set.</strong> : '.'}
         </p>
       )}
       <div className="mt-3 space-y-2">

@@ -1,7 +1,10 @@
 import { useMemo, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import {
+  edgeWords,
   edgeDistance,
+  floatedTroubles,
+  floatOver,
   fromEdge,
   hoopOver,
   measuringEdges,
@@ -19,8 +22,8 @@ import { CheckField } from '../../ui/form/form-fields';
 import LengthField from '../../ui/LengthField';
 import { useUnits } from '../../ui/units-context';
 import type { HoopingStack } from '../../store/hoopings';
+import type { KeptHoop } from '../../store/hoops';
 import AngleField from './AngleField';
-import { edgeWords } from './edge-words';
 import GroundPanel from './GroundPanel';
 import PlaceTools from './PlaceTools';
 import { PlaceVerdict, Proposals } from './PlaceVerdict';
@@ -63,13 +66,18 @@ export default function PlaceStage(props: Props) {
   const { place, floats } = placed;
 
   // A hoop that is not laid yet is laid over the motif.
-  const laid = useMemo(() => hoop && hoopOver(hull, hoop, ground, place), [hull, hoop, ground, place]);
+  const lay = (over: KeptHoop, on: Ground, to: MotifPlace, floating = floats) =>
+    (floating ? floatOver : hoopOver)(hull, over, on, to).at;
+  const laid = useMemo(
+    () => hoop && (floats ? floatOver : hoopOver)(hull, hoop, ground, place),
+    [hull, hoop, ground, place, floats],
+  );
   const at = placed.hoopPlace ?? laid?.at ?? null;
   const troubles = useMemo<PlacingTrouble[]>(() => {
     if (!hoop || !at) return [];
     const all = troublesAt(hull, hoop, ground, place, at);
     // Floated cloth goes under no clamp.
-    return floats ? all.filter(({ kind }) => kind === 'motif-past-field' || kind === 'motif-past-cloth') : all;
+    return floats ? floatedTroubles(all) : all;
   }, [hull, hoop, ground, place, at, floats]);
   // Looked for when the hand is still: it takes longer than a frame.
   const [dragging, setDragging] = useState(false);
@@ -87,7 +95,7 @@ export default function PlaceStage(props: Props) {
   const move = (next: Partial<MotifPlace>, same?: string) => {
     if (frozen) return;
     const to = { ...place, ...next };
-    onPlace({ place: to, hoopPlace: hoop ? hoopOver(hull, hoop, ground, to).at : null }, same);
+    onPlace({ place: to, hoopPlace: hoop ? lay(hoop, ground, to) : null }, same);
   };
   const nudge = (x: number, y: number) => (event: KeyboardEvent) => {
     event.preventDefault();
@@ -107,7 +115,7 @@ export default function PlaceStage(props: Props) {
   /** Other cloth under the motif: the hoop is laid anew. */
   const layOn = (next: Placed['ground']) => {
     if (frozen) return;
-    onPlace({ ground: next, hoopPlace: hoop ? hoopOver(hull, hoop, { ...next, marks }, place).at : null });
+    onPlace({ ground: next, hoopPlace: hoop ? lay(hoop, { ...next, marks }, place) : null });
   };
   const take = (proposal: Proposal) => {
     const { place: to, at: hoopPlace } = proposal;
@@ -179,7 +187,7 @@ export default function PlaceStage(props: Props) {
                 disabled={frozen}
                 onChange={(event) => {
                   const next = hoops.find(({ id }) => id === event.target.value)!;
-                  onPlace({ hoopId: next.id, hoopPlace: hoopOver(hull, next, ground, place).at });
+                  onPlace({ hoopId: next.id, hoopPlace: lay(next, ground, place) });
                 }}
               >
                 {hoops.map(({ id, name, fieldWidth, fieldHeight }) => (
@@ -207,7 +215,7 @@ export default function PlaceStage(props: Props) {
           <CheckField
             label="Float it: hoop the sheet alone and lay the cloth on it"
             checked={floats}
-            onChange={(on) => !frozen && onPlace({ floats: on })}
+            onChange={(on) => !frozen && onPlace({ floats: on, hoopPlace: hoop ? lay(hoop, ground, place, on) : null })}
           />
         </section>
         <StackPanel

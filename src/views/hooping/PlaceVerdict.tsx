@@ -4,6 +4,7 @@ import { useUnits } from '../../ui/units-context';
 const TROUBLE_WORDS: Record<PlacingTrouble['kind'], (by: string) => string> = {
   'motif-past-cloth': (by) => `The motif reaches ${by} past the edge of the cloth.`,
   'motif-past-field': (by) => `The motif reaches ${by} past what the needle reaches.`,
+  'obstacle-under-needle': () => 'A seam, button or zip lies within the motif: the needle would break on it.',
   'clamp-past-cloth': (by) => `The clamp hangs ${by} over the edge: there is no cloth for it to hold.`,
   'obstacle-under-clamp': () => 'A seam, button or zip would lie under the clamp.',
 };

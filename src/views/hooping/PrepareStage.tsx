@@ -1,24 +1,25 @@
+import { useState } from 'react';
 import { Printer } from 'lucide-react';
 import type { Part } from '../../core/choose';
 import {
-  hoopFolds,
-  turnWords,
+  groundOfCopy,
+  hoopCard,
   hoopPreparation,
   sheetRecipe,
   sheetSources,
   starching,
   type Ground,
-  type HoopFolds,
+  type Landed,
   type HoopWork,
   type StitchRole,
 } from '../../core/hoop';
 import type { ChosenLayer } from '../../core/layers';
 import { schoolsOf } from '../../core/schools';
 import type { Outline } from '../../core/shape';
-import type { CopyTicks } from '../../store/hoopings';
+import type { CopySize, CopyTicks } from '../../store/hoopings';
 import { counted } from '../../ui/text';
 import { useUnits } from '../../ui/units-context';
-import { edgeWords } from './edge-words';
+import CardPanel from './CardPanel';
 import type { HoopingData, Placed } from './stages';
 
 interface Props extends HoopingData {
@@ -30,13 +31,17 @@ interface Props extends HoopingData {
   /** Number of the piece of the set that is in hand, from 0. */
   pieceNumber: number;
   prepared: readonly CopyTicks[];
+  hoopingId: string;
+  pairs: boolean;
+  sizes: readonly CopySize[];
+  landed: Landed | null;
+  onSizes: (sizes: CopySize[]) => void;
   onPrepared: (prepared: CopyTicks[]) => void;
   onNext: () => void;
 }
 
 /** What is cut, starched, marked and hooped before the first stitch. */
 export default function PrepareStage({
-  motif,
   cloth,
   marks,
   wish,
@@ -48,14 +53,24 @@ export default function PrepareStage({
   role,
   pieceNumber,
   prepared,
+  hoopingId,
+  pairs,
+  sizes,
+  landed,
+  onSizes,
   onPrepared,
   onNext,
 }: Props) {
   const units = useUnits();
+  const [copy, setCopy] = useState(pieceNumber);
   const hoop = hoops.find(({ id }) => id === placed.hoopId);
   if (!hoop || !placed.hoopPlace) return <p>Place the motif first.</p>;
   const layers: ChosenLayer[] = sheets.map(({ material, angle }) => ({ material, angle, extent: 'field' }));
-  const ground: Ground = { ...placed.ground, marks };
+  const card = hoopCard(
+    { outline: placed.ground.outline, place: placed.place, hoop: placed.hoopPlace, pairs, sizes, landed },
+    copy,
+  );
+  const ground: Ground = groundOfCopy({ ...placed.ground, marks }, card);
   const part = { role, stretch: 'any', cut: wish.cut, care: wish.care } as Part;
   const needs = sheetRecipe(hoop, layers, placed.floats, count);
   const ofSheet = (id: string) => sheets.find(({ material }) => material.id === id);
@@ -65,19 +80,17 @@ export default function PrepareStage({
     (id) => ofSheet(id)?.material.rollWidth ?? 0,
   );
   const work: HoopWork = {
-    ...{ fabric: cloth.fabric, part, layers, hoop, at: placed.hoopPlace, ground, floats: placed.floats, count },
+    ...{ fabric: cloth.fabric, part, layers, hoop, at: card.hoop, ground, floats: placed.floats, count },
     schools: schoolsOf(settings.schools),
   };
   const starch = starching(work);
   const steps = hoopPreparation(work);
-  const folds = hoopFolds(placed.ground.outline, placed.place, placed.hoopPlace);
-  const hoopTurn = turnWords(placed.hoopPlace.angle);
-  const ticks = prepared.find(({ copy }) => copy === pieceNumber)?.ticks ?? [];
+  const ticks = prepared.find((each) => each.copy === copy)?.ticks ?? [];
   const isDone = (id: string) => ticks.includes(id);
   const toggle = (id: string) =>
     onPrepared([
-      ...prepared.filter(({ copy }) => copy !== pieceNumber),
-      { copy: pieceNumber, ticks: isDone(id) ? ticks.filter((each) => each !== id) : [...ticks, id] },
+      ...prepared.filter((each) => each.copy !== copy),
+      { copy, ticks: isDone(id) ? ticks.filter((each) => each !== id) : [...ticks, id] },
     ]);
   const ids = steps.flatMap(({ id, checks }) => (checks ? checks.map((_, i) => `${id}-${i}`) : [id]));
   const left = ids.filter((id) => !isDone(id)).length;
@@ -150,48 +163,16 @@ export default function PrepareStage({
             </p>
           </section>
         )}
-        <section className="sheet p-4" aria-labelledby="mark">
-          <h2 id="mark" className="chalk-heading">
-            Fold for the hoop{count > 1 ? ', the same on every piece' : ''}
-          </h2>
-          {folds.edges.length === 0 ? (
-            <p className="mt-1">
-              The edges are curved: lay the gauge of the hoop on where the drawing shows it, and mark its cross.
-            </p>
-          ) : (
-            <ul className="mt-1 space-y-0.5">
-              {folds.edges.map(({ edge, distance }) => (
-                <li key={edge}>
-                  Fold <strong>{units.length(distance)}</strong> from the {edgeWords(placed.ground.outline, edge)}.
-                </li>
-              ))}
-            </ul>
-          )}
-          <p className="mt-1">
-            {/* Turned by no quarter, only the middle of the hoop comes to lie on the folds. */}
-            {Math.abs(Math.sin((placed.hoopPlace.angle * Math.PI) / 90)) < 0.02
-              ? 'The marks of the hoop go onto the folds'
-              : 'The middle of the hoop goes onto where the folds cross'}
-            {hoopTurn && `, the hoop turned ${hoopTurn} against the drawing of the cloth`}.
-          </p>
-          <h3 className="mt-3 font-semibold">At the machine</h3>
-          <p>
-            {designWords(folds, units.length)}
-            {placed.place.flipped && ' Mirror it.'}
-          </p>
-          <div className="mt-3 flex flex-wrap gap-2">
-            <a className="btn" href={`/api/motifs/${motif.id}/files/paper.pdf`} download>
-              <Printer size={18} aria-hidden="true" /> Paper of the motif
-            </a>
-            <a className="btn" href={`/api/hoops/${hoop.id}/gauge.pdf`} download>
-              <Printer size={18} aria-hidden="true" /> Gauge of the hoop
-            </a>
-          </div>
-        </section>
+        <CardPanel hoopingId={hoopingId} card={card} count={count} sizes={sizes} onCopy={setCopy} onSizes={onSizes} />
+        <p className="flex flex-wrap gap-2">
+          <a className="btn" href={`/api/hoops/${hoop.id}/gauge.pdf`} download>
+            <Printer size={18} aria-hidden="true" /> Gauge of the hoop
+          </a>
+        </p>
       </div>
       <section className="sheet p-4" aria-labelledby="steps">
         <h2 id="steps" className="chalk-heading">
-          {count > 1 ? `Piece ${pieceNumber + 1} of ${count}, in this order` : 'In this order'}
+          {count > 1 ? `Piece ${copy + 1} of ${count}, in this order` : 'In this order'}
         </h2>
         <ol className="mt-2 space-y-3">
           {steps.map(({ id, title, detail, safety, checks }, i) => (
@@ -224,21 +205,6 @@ export default function PrepareStage({
 /** Half a millilitre and more, as a measuring cup reads. */
 function millilitres(ml: number): string {
   return ml < 10 ? `${Math.max(0.5, Math.round(2 * ml) / 2)} ml` : `${Math.round(ml)} ml`;
-}
-
-/** Less than this is no shift, mm. */
-const NO_SHIFT = 0.5;
-
-/** By how much the design is moved and turned in the field, in words. */
-export function designWords({ right, up, turn }: HoopFolds, length: (mm: number) => string): string {
-  const moves = [
-    Math.abs(right) < NO_SHIFT ? '' : `${length(Math.abs(right))} to the ${right > 0 ? 'right' : 'left'}`,
-    Math.abs(up) < NO_SHIFT ? '' : `${length(Math.abs(up))} ${up > 0 ? 'up' : 'down'}`,
-  ].filter(Boolean);
-  const moved =
-    moves.length === 0 ? 'The design stays in the middle of the field' : `Move the design ${moves.join(' and ')} in the field`;
-  const turned = turnWords(turn);
-  return `${moved}${turned && `, and turn it ${turned}`}.`;
 }
 
 function Tick({

@@ -2,7 +2,11 @@ import { useMemo } from 'react';
 import { COLOUR, STITCH, type Motif } from '../../core/motif';
 import MotifCanvas from '../../ui/motif/MotifCanvas';
 import { counted } from '../../ui/text';
-import type { HoopingRun } from '../../store/hoopings';
+import { hoopCard } from '../../core/hoop';
+import type { Outline } from '../../core/shape';
+import type { CopySize, HoopingRun, Landing, SewnCopy } from '../../store/hoopings';
+import LandingPanel from './LandingPanel';
+import OwnMachine from './OwnMachine';
 import type { HoopingData, Placed } from './stages';
 import MachinePanel from './MachinePanel';
 import SimulationPanel from './SimulationPanel';
@@ -14,6 +18,13 @@ interface Props extends HoopingData {
   count: number;
   /** Half of the set is mirrored. */
   pairs: boolean;
+  /** Hull of the motif round its own middle. */
+  hull: Outline;
+  sizes: readonly CopySize[];
+  landed: Landing | null;
+  onLanded: (landed: Landing | null) => void;
+  sewn: readonly SewnCopy[];
+  onSewn: (sewn: SewnCopy[]) => void;
   run: HoopingRun | null;
   onRun: (run: HoopingRun) => void;
   onNext: () => void;
@@ -30,6 +41,12 @@ export default function SewStage({
   placed,
   count,
   pairs,
+  hull,
+  sizes,
+  landed,
+  onLanded,
+  sewn,
+  onSewn,
   run,
   onRun,
   onNext,
@@ -38,16 +55,24 @@ export default function SewStage({
   const records = stitches.command.length;
   const colours = motif.figures.colours.length;
   const nextColour = motif.colours[(shown.colour - 1) % Math.max(1, motif.colours.length)];
-  // The second half of the set is the mirror image of the first.
-  const mirrored = pairs && shown.pieces - (shown.done ? 1 : 0) >= Math.ceil(count / 2);
+  /** The piece in the hoop: the one that was sewn last, or is sewn next. */
+  const copy = Math.max(0, shown.pieces - (shown.done ? 1 : 0));
+  const set = { outline: placed.ground.outline, place: placed.place, hoop: placed.hoopPlace!, pairs, sizes };
+  const { mirrored } = hoopCard(set, copy);
+  /** It was sewn on the person's own machine. */
+  const own = shown.done ? sewn.find((each) => each.copy === copy) : undefined;
+  const breaks = new Map<number, number>();
+  for (const each of sewn) for (const { colour, times } of each.breaks) breaks.set(colour, (breaks.get(colour) ?? 0) + times);
   const toStop = useMemo(() => {
     let sewn = 0;
     for (let i = shown.record; i < records && stitches.command[i] !== COLOUR; i++) if (stitches.command[i] === STITCH) sewn++;
     return sewn;
   }, [shown.record, records, stitches]);
   /** Ticked by hand: the simulated machine is not needed. */
-  const sewnElsewhere = () =>
+  const sewnElsewhere = () => {
     put({ record: records, stitches: motif.figures.stitches, colour: colours, done: true, pieces: shown.pieces + 1 }, true);
+    onSewn([...sewn.filter((each) => each.copy !== copy), { copy, minutes: null, breaks: [], needles: 0, note: '' }]);
+  };
   const nextPiece = () => {
     const seed = shown.seed + 1;
     put({ record: 0, stitches: 0, colour: 1, drift: 0, seed, done: false }, true);
@@ -95,6 +120,19 @@ export default function SewStage({
             machine.line(`SPEED ${speed}`);
           }}
         />
+        {own && (
+          <OwnMachine
+            key={copy}
+            copy={copy}
+            colours={motif.colours}
+            sewn={own}
+            breaks={breaks}
+            onSewn={(each) => onSewn([...sewn.filter((other) => other.copy !== each.copy), each])}
+          />
+        )}
+        {shown.done && (landed === null || landed.copy === copy) && (
+          <LandingPanel key={`landed ${copy}`} hull={hull} card={hoopCard(set, copy)} landed={landed} onLanded={onLanded} />
+        )}
         <section className="sheet p-4" aria-label="Watch for">
           <h2 className="font-semibold">What to look at</h2>
           <ul className="mt-1 list-disc pl-5 leading-snug">

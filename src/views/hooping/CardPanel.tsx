@@ -1,0 +1,116 @@
+import { ChevronLeft, ChevronRight, Printer } from 'lucide-react';
+import { designWords, edgeWords, oppositeWords, turnWords, type HoopCard } from '../../core/hoop';
+import { bounds } from '../../core/shape';
+import LengthField from '../../ui/LengthField';
+import { useUnits } from '../../ui/units-context';
+import type { CopySize } from '../../store/hoopings';
+
+interface Props {
+  hoopingId: string;
+  card: HoopCard;
+  count: number;
+  sizes: readonly CopySize[];
+  onCopy: (copy: number) => void;
+  onSizes: (sizes: CopySize[]) => void;
+}
+
+/** How one piece of the set is folded for the hoop, and what is set at the machine for it. */
+export default function CardPanel({ hoopingId, card, count, sizes, onCopy, onSizes }: Props) {
+  const units = useUnits();
+  const { copy, mirrored, ground, edges, tilt } = card;
+  const size = sizes.find((each) => each.copy === copy);
+  const box = bounds(ground);
+  const [width, height] = [box.maxX - box.minX, box.maxY - box.minY];
+  const resize = (to: { width: number; height: number }) =>
+    onSizes([...sizes.filter((each) => each.copy !== copy), { copy, ...to }]);
+  return (
+    <section className="sheet p-4" aria-label="Card of this piece">
+      <div className="flex items-center justify-between gap-2">
+        <h2 className="chalk-heading">
+          {count > 1 ? `Piece ${copy + 1} of ${count}` : 'Fold for the hoop'}
+          {mirrored && ', mirrored'}
+        </h2>
+        {count > 1 && (
+          <div className="flex">
+            <button
+              type="button"
+              className="btn btn-ghost btn-icon"
+              aria-label="The piece before"
+              disabled={copy === 0}
+              onClick={() => onCopy(copy - 1)}
+            >
+              <ChevronLeft size={20} aria-hidden="true" />
+            </button>
+            <button
+              type="button"
+              className="btn btn-ghost btn-icon"
+              aria-label="The piece after"
+              disabled={copy === count - 1}
+              onClick={() => onCopy(copy + 1)}
+            >
+              <ChevronRight size={20} aria-hidden="true" />
+            </button>
+          </div>
+        )}
+      </div>
+      {edges.length === 0 ? (
+        <p className="mt-1">The edges are curved: lay the printed card on where the drawing shows it, and mark its cross.</p>
+      ) : (
+        <ul className="mt-1 space-y-0.5">
+          {edges.map(({ edge, distance, half }) => (
+            <li key={edge}>
+              {half ? (
+                <>
+                  Fold it in half, the {edgeWords(ground, edge)} onto the {oppositeWords(ground, edge)} (
+                  <strong>{units.length(distance)}</strong>).
+                </>
+              ) : (
+                <>
+                  Fold <strong>{units.length(distance)}</strong> from the {edgeWords(ground, edge)}.
+                </>
+              )}
+            </li>
+          ))}
+        </ul>
+      )}
+      <p className="mt-1">
+        {/* Turned by no quarter, only the middle of the hoop comes to lie on the folds. */}
+        {Math.abs(Math.sin((tilt * Math.PI) / 90)) < 0.02
+          ? 'The marks of the hoop go onto the folds'
+          : 'The middle of the hoop goes onto where the folds cross'}
+        {turnWords(tilt) && `, the hoop turned ${turnWords(tilt)} against the drawing of the cloth`}.
+      </p>
+      <h3 className="mt-3 font-semibold">At the machine</h3>
+      <p>{designWords(card, units.length)}</p>
+      <div className="mt-3 grid grid-cols-2 gap-3">
+        <LengthField
+          label={count > 1 ? 'This piece is wide' : 'It is wide'}
+          value={width}
+          min={20}
+          onChange={(mm) => Math.abs(mm - width) > 0.001 && resize({ width: mm, height })}
+        />
+        <LengthField
+          label="And high"
+          value={height}
+          min={20}
+          onChange={(mm) => Math.abs(mm - height) > 0.001 && resize({ width, height: mm })}
+        />
+      </div>
+      <p className="quiet mt-1 text-[0.95rem]">
+        {size
+          ? 'As you measured it: the distance from the nearer edge stays, what lies in the middle stays in the middle.'
+          : 'As the pattern has it. Type what you measure where a hem came out otherwise.'}
+        {size && (
+          <button type="button" className="btn btn-ghost" onClick={() => onSizes(sizes.filter((each) => each.copy !== copy))}>
+            As the pattern
+          </button>
+        )}
+      </p>
+      <div className="mt-3 flex flex-wrap gap-2">
+        <a className="btn" href={`/api/hoopings/${hoopingId}/card.pdf?copy=${copy}`} download>
+          <Printer size={18} aria-hidden="true" /> Card at full size
+        </a>
+      </div>
+    </section>
+  );
+}
