@@ -1,7 +1,17 @@
 import { JOINS } from '../core/layers';
 import * as yup from 'yup';
 import { CARES, CUTS } from '../core/choose';
-import { AFTER_CHECKS, HOOP_KINDS, HOOP_SHAPES, MOUNTS, NEEDLES, SIDES, STITCH_ROLES, USUAL_NEEDLE } from '../core/hoop';
+import {
+  AFTER_CHECKS,
+  FILL_MARGINS,
+  HOOP_KINDS,
+  HOOP_SHAPES,
+  MOUNTS,
+  NEEDLES,
+  SIDES,
+  STITCH_ROLES,
+  USUAL_NEEDLE,
+} from '../core/hoop';
 import { SPEEDS } from '../core/machine';
 import { number, oneOf, outline, shape, text } from './rules';
 import { day, instant, id } from './shared';
@@ -84,6 +94,12 @@ export const judgeSchema = shape({
     .number()
     .oneOf(NEEDLES, `must be one of ${NEEDLES.join(', ')}`)
     .default(USUAL_NEEDLE),
+});
+
+/** How a hoop is filled with copies of a motif. */
+export const fillSchema = shape({
+  hoopId: id.required(),
+  margin: number({ min: FILL_MARGINS.min, max: FILL_MARGINS.max }).default(6),
 });
 
 const coordinate = () => number({ min: -20_000, max: 20_000 }).required();

@@ -1,4 +1,4 @@
-import { hoopCard, hoopOutlines, placedMotif, type HoopedSet } from '../core/hoop';
+import { FILL_MARGINS, hoopCard, hoopOutlines, placedMotif, type HoopedSet } from '../core/hoop';
 import { islandsOf, motifFigures } from '../core/motif';
 import { designWords, edgeWords } from '../core/hoop';
 import { formatLength } from '../core/units';
@@ -7,7 +7,7 @@ import type { Db } from '../store/database';
 import { hoops } from '../store/hoops';
 import { readSettings } from '../store/settings';
 import { keptStitches } from './motif-work';
-import { InputError } from '../core/input-error';
+import { InputError, requireNumber } from '../core/input-error';
 import type { Hooping } from '../store/hoopings';
 
 /** A hooping as its cards are drawn from. @throws {InputError} where no hoop lies on it yet */
@@ -23,6 +23,13 @@ export function copyAsked(url: URL, count: number): number {
   if (!(copy < count))
     throw new InputError('copy', `must be a copy of the set, 0 to ${count - 1}, saw ${JSON.stringify(asked.slice(0, 20))}`);
   return copy;
+}
+
+/** Room between copies that an address asks for, mm. @throws {InputError} */
+export function marginAsked(url: URL): number {
+  const asked = url.searchParams.get('margin') ?? '6';
+  const margin = /^\d+(\.\d+)?$/.test(asked) ? Number(asked) : NaN;
+  return requireNumber('margin', margin, 'mm', FILL_MARGINS);
 }
 
 /** A card at full size, as a print. @throws {InputError} where no hoop lies on it yet */

@@ -40,6 +40,13 @@ function keep(db: Db, read: ReadMotif, mapped = mappedMotif(read)): KeptMotif & 
   return { ...kept, warnings: read.warnings };
 }
 
+/** Keeps stitches that were made of those of other motifs, with their colours. */
+export function keepMade(db: Db, name: string, motif: Motif, colours: readonly string[]): KeptMotif {
+  const { density: _map, name: _name, ...figures } = mappedMotif({ motif, incomplete: false, warnings: [] });
+  const threads = figures.colours.map((_, i) => colours[i] ?? THREADS[i % THREADS.length]!);
+  return insertMotif(db, { name: name.slice(0, 120), note: '', colours: threads.slice(0, 200), figures }, motif);
+}
+
 /** A stack under a motif, with what the elastic sheet needs to be worked out on the screen. */
 export interface JudgedSheets {
   title: string;

@@ -179,6 +179,96 @@ describe('motifs', () => {
   });
 });
 
+describe('sets, several hoopings, many in one', () => {
+  const square = [[0, 0], [500, 0], [500, 500], [0, 500]]; // prettier-ignore
+
+  it('a card says how each copy is hooped: its ground, two folds that cross at the middle, and what is mirrored', async () => {
+    const { fields } = await scene();
+    const hoop = (await post('/api/hoops', HOOP)).body;
+    const body = {
+      ...{ ...fields, stack: null, hoopId: hoop.id, count: 4, pairs: true },
+      ...{ ground: { outline: square, obstacles: [] }, place: { x: 110, y: 120, angle: 30, flipped: false } },
+      hoopPlace: { x: 105, y: 132, angle: 0 },
+    };
+    const kept = (await post('/api/hoopings', body)).body;
+    const card = async (copy: string) => send('GET', `/api/hoopings/${kept.id}/card?copy=${copy}`);
+    const { body: first } = await card('0');
+    expect(first).toMatchObject({ copy: 0, mirrored: false, mirror: false, tilt: 0 });
+    expect([first.right, first.up, first.turn]).toEqual([expect.closeTo(5, 6), expect.closeTo(-12, 6), expect.closeTo(30, 6)]);
+    expect(first.edges.map(({ distance }: { distance: number }) => distance).sort((a: number, b: number) => a - b)).toEqual([105, 132]); // prettier-ignore
+    const { body: second } = await card('1');
+    expect(second).toMatchObject({ copy: 1, mirrored: true, mirror: true });
+    expect([second.right, second.up, second.turn]).toEqual([
+      expect.closeTo(-5, 6),
+      expect.closeTo(-12, 6),
+      expect.closeTo(-30, 6),
+    ]);
+    for (const wrong of ['4', '-1', 'x', '']) {
+      const answer = await card(wrong);
+      expect([answer.status, answer.body.error.field]).toEqual([400, 'copy']);
+    }
+    // The printed one: both folds, and the edges they are measured from, in full size.
+    const pdf = Buffer.from(await (await fetch(`${inject('base')}/api/hoopings/${kept.id}/card.pdf?copy=1`)).arrayBuffer());
+    expect(linesOf(pdf).filter((line) => Math.abs(lengthOf(line) - 50) < 0.001).length).toBeGreaterThanOrEqual(4);
+    const without = (await post('/api/hoopings', { ...body, hoopPlace: null })).body;
+    expect((await send('GET', `/api/hoopings/${without.id}/card`)).body.error.field).toBe('hoopPlace');
+  });
+
+  it('what is known of the copies is kept with the set, and changes their cards', async () => {
+    const { fields } = await scene();
+    const body = { ...fields, stack: null, count: 100, ground: { outline: square, obstacles: [] }, place: { x: 250, y: 70, angle: 0, flipped: false }, hoopPlace: { x: 250, y: 70, angle: 0 } }; // prettier-ignore
+    const kept = (await post('/api/hoopings', body)).body;
+    const more = {
+      sizes: [{ copy: 99, width: 506, height: 500 }],
+      landed: { copy: 0, readings: [60, 240], right: 2, up: -1 },
+      sewn: [{ copy: 0, minutes: 12, breaks: [{ colour: 2, times: 3 }], needles: 1, note: 'slower' }],
+      prepared: Array.from({ length: 100 }, (_, copy) => ({ copy, ticks: ['hoop'] })),
+    };
+    const saved = await send('PUT', `/api/hoopings/${kept.id}`, { ...body, ...more, version: 1 });
+    expect(saved.status).toBe(200);
+    expect((await send('GET', `/api/hoopings/${kept.id}`)).body).toMatchObject(more);
+    const { body: card } = await send('GET', `/api/hoopings/${kept.id}/card?copy=99`);
+    expect([card.right, card.up]).toEqual([expect.closeTo(-2, 6), expect.closeTo(1, 6)]);
+    expect(card.hoop.x).toBeCloseTo(253, 6);
+  });
+
+  it('parts of a large motif are told, and each becomes a hooping of its own', async () => {
+    const wide = exchangeFile(visits(rowsOf(0, 0, 210, 30, 1, 3)));
+    const motif = (await upload('/api/motifs?name=wide', wide)).body as unknown as { id: string };
+    const hoop = (await post('/api/hoops', HOOP)).body;
+    const { parts } = (await send('GET', `/api/motifs/${motif.id}/parts?hoop=${hoop.id}`)).body;
+    expect(parts.length).toBe(3);
+    for (const { n, centre, bounds, stitches, crosses } of parts) {
+      expect(Math.max(bounds.maxX - centre[0], centre[0] - bounds.minX)).toBeLessThan(50.1);
+      expect(stitches).toBeGreaterThan(100);
+      expect(crosses).toHaveLength(n === 2 ? 4 : 2);
+    }
+    expect((await send('GET', `/api/motifs/${motif.id}/parts?hoop=nowhere`)).status).toBe(404);
+    const { fields } = await scene();
+    const body = { ...fields, stack: null, motifId: motif.id, hoopId: hoop.id, ground: { outline: square, obstacles: [] }, place: { x: 250, y: 250, angle: 90, flipped: false } }; // prettier-ignore
+    const kept = (await post('/api/hoopings', body)).body;
+    const { hoopings } = (await send('POST', `/api/hoopings/${kept.id}/parts`)).body;
+    expect(hoopings.map(({ name }: { name: string }) => name.replace(/^.*, /, ''))).toEqual(['part 1 of 3', 'part 2 of 3', 'part 3 of 3']); // prettier-ignore
+    // Turned by a quarter, what lay to the right lies above.
+    expect(hoopings[2].hoopPlace.y).toBeGreaterThan(hoopings[0].hoopPlace.y + 100);
+    expect(hoopings[1].note).toMatch(/part 1.*part 3/);
+  });
+
+  it('a hoop is filled with as many as it holds', async () => {
+    const badge = exchangeFile(visits(rowsOf(0, 0, 28, 28, 1, 3)));
+    const motif = (await upload('/api/motifs?name=badge', badge)).body as unknown as { id: string };
+    const hoop = (await post('/api/hoops', HOOP)).body;
+    const { places } = (await send('GET', `/api/motifs/${motif.id}/fill?hoop=${hoop.id}&margin=5`)).body;
+    expect(places).toHaveLength(9);
+    const made = await post(`/api/motifs/${motif.id}/fill`, { hoopId: hoop.id, margin: 5 });
+    expect(made.status).toBe(201);
+    expect(made.body.name).toBe('9 × TEST');
+    const one = (await send('GET', `/api/motifs/${motif.id}`)).body.figures;
+    expect(made.body.figures.stitches).toBe(9 * one.stitches);
+    expect((await send('GET', `/api/motifs/${motif.id}/fill?hoop=${hoop.id}&margin=99`)).body.error.field).toBe('margin');
+  });
+});
+
 describe('hoops and hoopings', () => {
   it('are refused when they cannot be', async () => {
     const { fields } = await scene();

@@ -120,6 +120,8 @@ describe('a motif on its cloth', () => {
     return (
       <UnitsProvider value="metric">
         <PlaceStage
+          hoopingId="h"
+          onSaveFirst={() => Promise.resolve(undefined)}
           motif={{ id: 'm', name: 'Lantern', colours: ['#203050'], figures: { bounds: { minX: -30, minY: -20, maxX: 30, maxY: 20 } } } as never} // prettier-ignore
           cloth={{ id: 'linen', name: 'Linen', fabric: LIBRARY_CLOTHS[0]! }}
           marks={false}

@@ -1,4 +1,6 @@
 import { stackWork, type WorkAsked } from '../../core/choose';
+import { filledHoop, splitMotif, type Hoop } from '../../core/hoop';
+import type { Motif } from '../../core/motif';
 import { pressPlan, type PressOptions } from '../../core/press';
 import { schedule, type ScheduleOptions } from '../../core/schedule';
 import { inset, type Outline } from '../../core/shape';
@@ -9,6 +11,8 @@ import { answer } from './answer';
 const WORK = {
   schedule: (options: ScheduleOptions) => schedule(options),
   pressPlan: (options: PressOptions) => pressPlan(options),
+  splitMotif: ({ motif, hoop }: { motif: Motif; hoop: Hoop }) => splitMotif(motif, hoop),
+  fillHoop: ({ motif, hoop, margin }: { motif: Motif; hoop: Hoop; margin: number }) => filledHoop(motif, hoop, margin),
   work: (asked: WorkAsked) => stackWork(asked),
   inset: ({ outline, allowance }: { outline: Outline; allowance: number | number[] }) => inset(outline, allowance),
   templates: ({ title, pieces, paper }: { title: string; pieces: Template[]; paper: Paper | 'single' }) =>

@@ -4,13 +4,13 @@ import { hullOf } from '../../core/hoop';
 import { STITCH, type Motif } from '../../core/motif';
 import type { Outline, Point } from '../../core/shape';
 import { fetchMotif } from '../../ui/motif/fetch-motif';
-import SavingWords from '../../ui/saving/SavingWords';
 import StaleDialog from '../../ui/StaleDialog';
 import { UnitsProvider } from '../../ui/units-context';
 import { useHistory } from '../../ui/use-history';
 import { useKept } from '../../ui/use-kept';
 import type { Hooping } from '../../store/hoopings';
 import CheckStage from './CheckStage';
+import HoopingHeading from './HoopingHeading';
 import PlaceStage from './PlaceStage';
 import PrepareStage from './PrepareStage';
 import SewStage from './SewStage';
@@ -104,22 +104,7 @@ function View({ hooping: start, startStage, ...data }: Props) {
   const ready = placed.hoopPlace !== null && placed.hoopId !== null;
   return (
     <>
-      <p>
-        <a className="font-semibold text-primary underline underline-offset-4" href="/hoop">
-          Hoop
-        </a>
-        {' · '}
-        <a
-          className="font-semibold text-primary underline underline-offset-4"
-          href={`/hoop/motifs/${kept.id}?cloth=${data.cloth.id}`}
-        >
-          {kept.name}
-        </a>
-      </p>
-      <div className="flex flex-wrap items-center justify-between gap-3">
-        <h1 className="text-2xl font-bold">{start.name}</h1>
-        <SavingWords state={store} />
-      </div>
+      <HoopingHeading hooping={start} motif={kept} clothId={data.cloth.id} saving={store} body={body} />
       {store.error && (
         <p role="alert" className="alert alert-error mt-3">
           {store.error}
@@ -162,6 +147,8 @@ function View({ hooping: start, startStage, ...data }: Props) {
             count={rest.count}
             pairs={rest.pairs}
             frozen={filed !== null}
+            hoopingId={start.id}
+            onSaveFirst={store.save}
             stack={rest.stack}
             onStack={(stack) => {
               set({ stack, prepared: [] });

@@ -9,7 +9,6 @@ import {
   hoopOver,
   measuringEdges,
   proposals,
-  splitMotif,
   troublesAt,
   type Ground,
   type MotifPlace,
@@ -21,7 +20,7 @@ import type { Outline } from '../../core/shape';
 import { CheckField } from '../../ui/form/form-fields';
 import LengthField from '../../ui/LengthField';
 import { useUnits } from '../../ui/units-context';
-import type { HoopingStack } from '../../store/hoopings';
+import type { Hooping, HoopingStack } from '../../store/hoopings';
 import type { KeptHoop } from '../../store/hoops';
 import AngleField from './AngleField';
 import GroundPanel from './GroundPanel';
@@ -38,6 +37,9 @@ interface Props extends HoopingData {
   placed: Placed;
   count: number;
   pairs: boolean;
+  hoopingId: string;
+  /** Saves what is not saved yet. */
+  onSaveFirst: () => Promise<Hooping | undefined>;
   /** It is filed: only to be looked at. */
   frozen: boolean;
   stack: HoopingStack | null;
@@ -86,11 +88,6 @@ export default function PlaceStage(props: Props) {
     () => (!dragging && (troubles.length > 0 || (marks && !floats)) ? proposals(hull, hoops, hoopIndex, ground, place) : []),
     [dragging, troubles, hull, hoops, hoopIndex, ground, place, marks, floats],
   );
-  const parts = useMemo(
-    () => (hoop && troubles.some(({ kind }) => kind === 'motif-past-field') ? splitMotif(stitches, hoop) : []),
-    [hoop, troubles, stitches],
-  );
-
   /** Moves the motif, and lays the hoop over it anew. */
   const move = (next: Partial<MotifPlace>, same?: string) => {
     if (frozen) return;
@@ -167,7 +164,9 @@ export default function PlaceStage(props: Props) {
         {!dragging && (troubles.length > 0 || (marks && !floats)) && (
           <Proposals offered={offered} hoopNames={hoops.map(({ name }) => name)} frozen={frozen} onTake={take} />
         )}
-        {parts.length > 1 && hoop && <SplitPanel motif={motif} parts={parts} hoopId={hoop.id} />}
+        {hoop && !frozen && troubles.some(({ kind }) => kind === 'motif-past-field') && (
+          <SplitPanel key={hoop.id} motif={motif} hoop={hoop} hoopingId={props.hoopingId} onSaveFirst={props.onSaveFirst} />
+        )}
         <section className="sheet space-y-3 p-4" aria-label="Hoop and place">
           {hoops.length === 0 ? (
             <p>

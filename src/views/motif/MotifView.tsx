@@ -9,6 +9,7 @@ import { mapsOf } from '../../ui/motif/motif-runner';
 import { UnitsProvider, useUnits } from '../../ui/units-context';
 import type { MotifMaps } from '../../workers/motif.worker';
 import Figures from './Figures';
+import FillPanel from './FillPanel';
 import Judgement from './Judgement';
 import type { MotifViewProps } from './motif-view-props';
 
@@ -174,6 +175,7 @@ function View(props: MotifViewProps) {
         <Figures motif={kept} seconds={seconds} speed={speed} onSpeed={setSpeed} islands={maps?.islands} />
       </div>
       {motif && <Judgement {...props} stitches={motif} />}
+      <FillPanel motif={kept} hoops={props.hoops} />
     </>
   );
 }
