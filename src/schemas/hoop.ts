@@ -4,6 +4,7 @@ import { CARES, CUTS } from '../core/choose';
 import {
   AFTER_CHECKS,
   FILL_MARGINS,
+  LADDER_SPACINGS,
   HOOP_KINDS,
   HOOP_SHAPES,
   MOUNTS,
@@ -96,6 +97,15 @@ export const judgeSchema = shape({
     .default(USUAL_NEEDLE),
 });
 
+/** A ladder that was sewn on a cloth with its sheets, and read. */
+export const ladderSchema = shape({
+  clothId: id.required(),
+  title: text(400, 1).required(),
+  layers: stackLayers.required(),
+  firstBad: number({ min: 1, max: LADDER_SPACINGS.length + 1, integer: true }).required(),
+  doneOn: day.required(),
+  note,
+});
 /** How a hoop is filled with copies of a motif. */
 export const fillSchema = shape({
   hoopId: id.required(),

@@ -13,6 +13,7 @@ import { layers } from '../store/layers';
 import { memoryOfCloth } from '../store/log';
 import { insertMotif, motifs, stitchesOf, type KeptMotif } from '../store/motifs';
 import { readSettings } from '../store/settings';
+import { taughtBy, type Taught } from './taught';
 
 /** Threads that a new motif is drawn in, one after the other, until the person says otherwise. */
 const THREADS = ['#1f4e79', '#b3541e', '#3f6b35', '#8a2f3c', '#6b5b95', '#c48a12', '#2d7f7b', '#5a4632'];
@@ -69,8 +70,10 @@ export interface Judgement {
   asked: JudgedSheets | null;
   /** What choosing offers, best first. */
   offered: JudgedSheets[];
-  /** The cloth floats: a hoop would mark it. */
+  /** The cloth floats: a hoop would mark it, or has. */
   marks: boolean;
+  /** What earlier hoopings of this cloth taught. */
+  taught: Taught[];
 }
 
 export interface JudgeBody {
@@ -83,6 +86,8 @@ export interface JudgeBody {
   needle: Needle;
 }
 
+/** What is too much for its cloth is no good answer, whatever else speaks for it. */
+const TOO_MUCH = 40;
 /** What choosing offers for a motif, at most. */
 const OFFERED = 4;
 
@@ -98,8 +103,10 @@ export function judgeOnCloth(
   const embroidery = { ...load.whole, ...(nearEdge ? { nearEdge } : {}) };
   const part: Part = { role, cut, stretch: 'any', care, embroidery };
   const memory = memoryOfCloth(db, clothId);
+  const taught = taughtBy(db, clothId);
   const judged = (title: string, chosen: ChosenLayer[], from?: RankedStack): JudgedSheets => {
     const record = memory.get(chosen.map(({ material }) => keyOfUse(material)).join('+'));
+    const verdict = judgeMotif(fabric, part, chosen, load, carryFactor(record?.carried ?? []), needle);
     return {
       title,
       layers: chosen.map(({ material, angle }) => ({
@@ -109,13 +116,14 @@ export function judgeOnCloth(
         family: material.family,
         form: material.form,
       })),
-      verdict: judgeMotif(fabric, part, chosen, load, carryFactor(record?.carried ?? []), needle),
+      verdict,
       inPlane: stackInPlane(fabric, chosen),
       rigidity: stackStiffness(
         fabric,
         chosen.map(({ material }) => material),
       ).rigidity,
-      score: from?.score ?? null,
+      // Choosing sees the pull alone; what this motif does to this cloth goes before it.
+      score: from === undefined ? null : verdict.verdict === 'too-much' ? Math.min(from.score, TOO_MUCH) : from.score,
       reasons: from?.reasons ?? [],
       cautions: from?.cautions ?? [],
       tried: record ? record.good + record.fair + record.poor : 0,
@@ -128,7 +136,8 @@ export function judgeOnCloth(
     bare: judged('The bare cloth', []),
     asked: asked === null ? null : judged('Your stack', chosenSheets(db, asked)),
     offered: ranked.map((stack) => judged(stack.title, chosenSheets(db, stack.layers), stack)),
-    marks: traitsOf(fabric, part).hoopMarks,
+    marks: traitsOf(fabric, part).hoopMarks || taught.some(({ id }) => id === 'marks'),
+    taught,
   };
 }
 

@@ -254,6 +254,25 @@ describe('sets, several hoopings, many in one', () => {
     expect(hoopings[1].note).toMatch(/part 1.*part 3/);
   });
 
+  it('a ladder is sewn from a file, and what is read of it changes the verdict of its pair', async () => {
+    const { motif } = await scene();
+    const hoop = (await post('/api/hoops', HOOP)).body;
+    const file = await fetch(`${inject('base')}/api/hoop-ladder.dst?hoop=${hoop.id}`);
+    const { body } = await upload('/api/compute/stitches', new Uint8Array(await file.arrayBuffer()));
+    expect(body['islands']).toBe(5);
+    const materialId = await someCutAway();
+    const layers = [{ materialId, angle: 0 }];
+    const cloth = (await post('/api/cloths', { ...(await send('GET', '/api/cloths/cotton-lawn')).body, ...CLOTH_ONLY })).body as { id: string }; // prettier-ignore
+    const share = async () => (await post(`/api/motifs/${motif.id}/judge`, { clothId: cloth.id, layers })).body.asked.verdict.share as number; // prettier-ignore
+    const before = await share();
+    const read = { clothId: cloth.id, layers, title: 'Cut-away', firstBad: 2, doneOn: '2026-03-02' };
+    const filed = await post('/api/hoop-ladder', read);
+    expect(filed.status).toBe(201);
+    expect(filed.body.entries.map(({ outcome }: { outcome: string }) => outcome)).toEqual(['good', 'fair']);
+    expect(await share()).not.toBeCloseTo(before, 3);
+    expect((await post('/api/hoop-ladder', { ...read, firstBad: 7 })).body.error.field).toBe('firstBad');
+  });
+
   it('a hoop is filled with as many as it holds', async () => {
     const badge = exchangeFile(visits(rowsOf(0, 0, 28, 28, 1, 3)));
     const motif = (await upload('/api/motifs?name=badge', badge)).body as unknown as { id: string };
@@ -310,6 +329,9 @@ describe('hoops and hoopings', () => {
     expect([again.status, again.body.error.field]).toEqual([400, 'version']);
     const washed = await post(`/api/hoopings/${kept.id}/wash`, { doneOn: '2026-03-09', wrong: ['dent'], version: 2 });
     expect(washed.body.result.washed).toEqual({ doneOn: '2026-03-09', wrong: ['dent'] });
+    // What it taught besides is said the next time.
+    const { taught } = (await post(`/api/motifs/${motif.id}/judge`, { clothId: cloth.id })).body;
+    expect(taught).toEqual([{ id: 'dent', words: expect.stringMatching(/^Dent round the motif after washing on .*: trim the sheet wider/) }]); // prettier-ignore
     const entry = (await send('GET', `/api/log/${filed.body.result.logId}`)).body;
     expect(entry.checks.failed).toEqual(['Tunnel or pucker round the fill', 'Dent round the motif after washing']);
     expect(entry.stitched).toMatchObject({ held: false });

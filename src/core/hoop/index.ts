@@ -33,3 +33,4 @@ export type { HoopFolds } from './folds';
 export { smallestHoop } from './smallest-hoop';
 export { FILL_MARGINS, filledHoop, fillHoop, repeated } from './fill';
 export type { FilledHoop, FilledPlace } from './fill';
+export { LADDER_SPACINGS, ladderMotif, ladderResults, ladderStep } from './ladder';

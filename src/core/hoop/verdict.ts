@@ -1,5 +1,5 @@
 import { embroideryLoad, motifDensity, traitsOf, type Embroidery, type Part } from '../choose';
-import type { Fabric } from '../cloth';
+import { isSealed, type Fabric } from '../cloth';
 import type { ChosenLayer } from '../layers';
 import type { Island, MotifBounds } from '../motif';
 import { needleHoles, USUAL_NEEDLE, type Needle, type NeedleHoles } from './needle-holes';
@@ -18,7 +18,7 @@ export interface Zone {
 
 export interface MotifVerdict {
   verdict: Verdict;
-  /** Largest pull ÷ carried, over the whole motif and its islands. */
+  /** Largest pull ÷ carried, over the whole motif and its islands; on leather and film also holes ÷ borne, where that is more. */
   share: number;
   /** The same without what was learnt of this pair: what a result is filed against. */
   modelShare: number;
@@ -116,7 +116,10 @@ export function judgeMotif(
     share: shareOf(embroidery),
     bounds,
   }));
-  const share = Math.max(shareOf(whole), ...zones.map((zone) => zone.share));
+  const holes = needleHoles(fabric, peak, needle);
+  // Where every hole stays, holes are what it bears least of.
+  const pierced = isSealed(fabric) ? holes.peak / holes.borne : 0;
+  const share = Math.max(pierced, shareOf(whole), ...zones.map((zone) => zone.share));
   const verdict: Verdict = share <= EASY ? 'easily' : share <= 1 ? 'near' : 'too-much';
   const byFive = (value: number) => Math.max(5, Math.ceil(value / 5) * 5);
   const covered = layers.some(({ material }) => material.family === 'topping');
@@ -133,6 +136,6 @@ export function judgeMotif(
         ? `Its face is ${fabric.surface.includes('looped') || fabric.weave === 'terry' ? 'looped' : 'lofty'}: without a topping the stitches sink in.${covered ? ' There is one on top.' : ''}`
         : 'Its face is flat: no topping is needed.',
     },
-    holes: needleHoles(fabric, peak, needle),
+    holes,
   };
 }

@@ -5,7 +5,7 @@ import { ApiError, call, plainMessage } from '../../ui/api';
 import { CheckField, SelectField } from '../../ui/form/form-fields';
 import MotifCanvas from '../../ui/motif/MotifCanvas';
 import { mapsOf } from '../../ui/motif/motif-runner';
-import { readableDate, today } from '../../ui/text';
+import { counted, readableDate, today } from '../../ui/text';
 import { useUnits } from '../../ui/units-context';
 import type { Hooping } from '../../store/hoopings';
 import type { MotifMaps } from '../../workers/motif.worker';
@@ -75,6 +75,9 @@ export default function CheckStage({ motif, sheets, stitches, sewn, record, onSa
   /** Filed once for the whole set: a set that is not finished is asked about. */
   const [early, setEarly] = useState(false);
   const unfinished = !result && sewn < record.count;
+  /** It is said to have come out well, though something is ticked that is not well. */
+  const [sure, setSure] = useState(false);
+  const doubtful = !result && outcome === 'good' && wrong.length > 0;
   return (
     <div className="grid items-start gap-5 lg:grid-cols-[1fr_24rem]">
       <section className="min-w-0 space-y-3" aria-label="Trimming">
@@ -192,11 +195,17 @@ export default function CheckStage({ motif, sheets, stitches, sewn, record, onSa
             <CheckField label="File it now all the same" checked={early} onChange={setEarly} />
           </div>
         )}
+        {doubtful && (
+          <div className="border-l-4 border-accent pl-3">
+            <p>{counted(wrong.length, 'thing is', 'things are')} ticked as wrong. Did it come out well all the same?</p>
+            <CheckField label="Well all the same" checked={sure} onChange={setSure} />
+          </div>
+        )}
         {!done && (
           <button
             type="button"
             className="btn btn-primary w-full"
-            disabled={busy || (unfinished && !early)}
+            disabled={busy || (unfinished && !early) || (doubtful && !sure)}
             onClick={() => void file()}
           >
             {result ? 'File what the wash showed' : 'File it'}

@@ -33,7 +33,7 @@ export default function HoopingView(props: Props) {
 function View({ hooping: start, startStage, ...data }: Props) {
   const { motif: kept } = data;
   const [stage, setStage] = useState<Stage>(() => {
-    if (!data.hoops.some(({ id }) => id === start.hoopId)) return start.result ? 'check' : 'place';
+    if (start.hoopPlace === null || !data.hoops.some(({ id }) => id === start.hoopId)) return start.result ? 'check' : 'place';
     return STAGES.find((each) => each === startStage) ?? nextStage(start);
   });
   const hoopThere = data.hoops.some(({ id }) => id === start.hoopId);

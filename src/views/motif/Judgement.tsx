@@ -21,6 +21,7 @@ import { driftOn } from '../../ui/motif/motif-runner';
 import { counted } from '../../ui/text';
 import type { Hooping } from '../../store/hoopings';
 import type { Judgement as Judged, JudgedSheets } from '../../server/motif-work';
+import LadderPanel from './LadderPanel';
 import type { MotifViewProps } from './motif-view-props';
 
 const VERDICT_WORDS = { easily: 'carried easily', near: 'near the limit', 'too-much': 'too much for it' } as const;
@@ -43,6 +44,7 @@ export default function Judgement({ motif, stitches, cloths, startCloth, work, h
     answer,
     current,
     error: refused,
+    again,
   } = useAsked<Judged>(`/api/motifs/${motif.id}/judge`, {
     ...{ clothId, role, needle },
     ...(work ? { cut: work.cut, care: work.care } : {}),
@@ -165,6 +167,13 @@ export default function Judgement({ motif, stitches, cloths, startCloth, work, h
           {judged.marks && 'A hoop would mark this cloth for good: it floats on the hooped sheet.'}
         </p>
       )}
+      {judged && judged.taught.length > 0 && (
+        <ul className="mt-1 border-l-4 border-accent pl-3" aria-label="What earlier hoopings taught">
+          {judged.taught.map(({ id, words }) => (
+            <li key={id}>{words}</li>
+          ))}
+        </ul>
+      )}
       <ul className="mt-3 grid gap-3 sm:grid-cols-2 xl:grid-cols-4" aria-busy={asking}>
         {shown.map((stack, i) => (
           <StackCard
@@ -187,6 +196,15 @@ export default function Judgement({ motif, stitches, cloths, startCloth, work, h
         four; red is where it is shortened by more than it takes up flat. Compare them with each other: one figure by itself is
         right within a factor of two. It knows nothing of underlay, speed, or how well you hoop.
       </p>
+      {judged && (
+        <LadderPanel
+          clothId={clothId}
+          clothName={cloths.find(({ id }) => id === clothId)?.name ?? ''}
+          stacks={judged.offered}
+          hoops={hoops}
+          onFiled={() => void again()}
+        />
+      )}
     </section>
   );
 }
