@@ -179,6 +179,19 @@ export const dayPlanSchema = shape({
   version: number({ min: 0, integer: true }).required(),
 });
 
+/** Measures by their names: mm, numbers, 0 or 1. */
+export const recipeSchema = shape({
+  recipe: yup.string().required().max(60),
+  values: yup
+    .mixed<Record<string, unknown>>()
+    .test(
+      'values',
+      'must be an object of numbers',
+      (value) => value === undefined || (typeof value === 'object' && value !== null && !Array.isArray(value)),
+    )
+    .default({}),
+});
+
 export const flareSchema = shape({
   circles: number({ above: 0, max: 12 }).required(),
   waist: number({ above: 0, max: 20_000 }).required(),

@@ -303,3 +303,41 @@ describe('who may ask', () => {
     },
   );
 });
+
+describe('/api/compute/recipe', () => {
+  it('lists what can be made, and what each asks for', async () => {
+    const { recipes } = (await send('GET', '/api/compute/recipe')).body;
+    expect(recipes.map(({ id }: { id: string }) => id)).toEqual(expect.arrayContaining(['flare', 'godet', 'waistband', 'hat']));
+    for (const { fields } of recipes)
+      for (const { field, kind, start, min, max } of fields) {
+        expect(typeof field).toBe('string');
+        expect(['length', 'number', 'yes']).toContain(kind);
+        expect(start).toBeGreaterThanOrEqual(min);
+        expect(start).toBeLessThanOrEqual(max);
+      }
+  });
+
+  it('gives pieces, edges and seams of a full circle', async () => {
+    const { body } = await post('/api/compute/recipe', {
+      recipe: 'flare',
+      values: { circles: 1, waist: 700, length: 500, clothWidth: 900, braid: 1 },
+    });
+    const [sector] = body.pieces;
+    expect(sector.count).toBeGreaterThan(1);
+    expect(sector.edges).toHaveLength(4);
+    expect(body.seams).toEqual([{ first: { piece: sector.id, edges: [1] }, second: { piece: sector.id, edges: [3] } }]);
+    expect(body.facts.find(({ words }: { words: string }) => words.startsWith('Hem')).length).toBeCloseTo(3841.6, 0);
+  });
+
+  it.each([
+    [{ recipe: 'trousers', values: {} }, 'recipe'],
+    [{ recipe: 'constructor', values: {} }, 'recipe'],
+    [{ recipe: 'flare', values: { waist: -1 } }, 'values.waist'],
+    [{ recipe: 'flare', values: { waist: 'long' } }, 'values.waist'],
+    [{ recipe: 'flare', values: { girth: 700 } }, 'values.girth'],
+    [{ recipe: 'flare', values: [] }, 'values'],
+  ])('refuses %j, naming %s', async (body, field) => {
+    const answer = await post('/api/compute/recipe', body);
+    expect([answer.status, answer.body.error.field]).toEqual([400, field]);
+  });
+});

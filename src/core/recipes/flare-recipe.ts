@@ -51,6 +51,8 @@ export const flareRecipe: RecipeKind = {
           cuts: values['lined'] ? [shell, lining] : [shell],
         },
       ],
+      // Sectors are joined side to side; a ring closes at its slit, and a half circle at its own two sides.
+      seams: [{ first: { piece: 0, edges: [1] }, second: { piece: 0, edges: [3] } }],
       facts: [
         { words: 'Radius at the seam', length: lines.innerRadius },
         { words: 'Radius at the hem', length: lines.outerRadius },

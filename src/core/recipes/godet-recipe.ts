@@ -57,6 +57,8 @@ export const godetRecipe: RecipeKind = {
           ],
         },
       ],
+      // Its two sides go onto the two sides of the slash, each as long as it is.
+      seams: [{ first: { piece: 0, edges: [1] }, second: { piece: 0, edges: [3] } }],
       facts: [
         { words: 'Each side, as long as the slash', length: slash },
         { words: 'Angle at the point', value: `${Math.round(angle)}°` },

@@ -4,7 +4,7 @@ import type { Role } from '../choose';
 import { ALLOWANCE } from './allowance-field';
 import { hat, hatOval, type HatDuty, type HatInput, type HatLayer, type HatPiece, type HatPieceName } from './hat';
 import { besideOval, ovalOf, type Oval } from './oval';
-import type { RecipeKind, RecipePiece } from './recipe';
+import type { RecipeKind, RecipePiece, RecipeSeam } from './recipe';
 
 const PIECE_WORDS: Record<HatPieceName, string> = { tip: 'Tip', band: 'Side band', brim: 'Brim' };
 const LAYER_WORDS: Record<HatDuty, string> = {
@@ -54,6 +54,7 @@ export const hatRecipe: RecipeKind = {
     );
     return {
       pieces: made,
+      seams: layers.flatMap(({ duty }) => hatSeams(made, duty)),
       facts: [
         { words: 'Oval, length', length: size.length },
         { words: 'Oval, width', length: size.width },
@@ -70,6 +71,17 @@ export const hatRecipe: RecipeKind = {
     };
   },
 };
+
+/** Of one layer: the band closed at the back, the tip on it, the brim under it. */
+function hatSeams(pieces: readonly RecipePiece[], duty: HatDuty): RecipeSeam[] {
+  const at = (piece: HatPieceName) => pieces.findIndex(({ name, cuts }) => name === PIECE_WORDS[piece] && cuts[0]!.duty === duty);
+  const [tip, bandAt, brim] = [at('tip'), at('band'), at('brim')];
+  return [
+    { first: { piece: bandAt, edges: [1] }, second: { piece: bandAt, edges: [3] } },
+    { first: { piece: tip, edges: [0, 1, 2, 3] }, second: { piece: bandAt, edges: [2] } },
+    ...(brim < 0 ? [] : [{ first: { piece: brim, edges: [4] }, second: { piece: bandAt, edges: [0] } }]),
+  ];
+}
 
 type Hatted = Omit<HatInput, 'layers'>;
 

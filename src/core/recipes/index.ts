@@ -5,4 +5,6 @@ export type { HatDuty, HatInput, HatLayer, HatPiece, HatPieceName } from './hat'
 export { ovalPerimeter } from './oval';
 
 export { RECIPES, recipeOf } from './recipes';
+export { toldRecipe } from './told-recipe';
+export type { ToldRecipe, ToldSide } from './told-recipe';
 export type { Recipe, RecipeCut, RecipeFact, RecipeField, RecipeKind, RecipePiece } from './recipe';

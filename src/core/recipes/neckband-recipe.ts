@@ -45,6 +45,7 @@ export const neckbandRecipe: RecipeKind = {
           ],
         },
       ],
+      seams: [{ first: { piece: 0, edges: [1] }, second: { piece: 0, edges: [3] } }],
       facts: [
         { words: 'Cut length, across the knit', length: length + 2 * allowance },
         { words: 'Cut width', length: 2 * width + 2 * allowance },

@@ -42,9 +42,25 @@ export interface RecipeFact {
   value?: string;
 }
 
+/** Some edges of a piece of the recipe, by its place in the list, and how often they come in the seam. */
+export interface RecipeSeamSide {
+  piece: number;
+  edges: number[];
+  times?: number;
+}
+
+/** Edges that are sewn to each other; by how much the first side is longer where it is eased in, mm. */
+export interface RecipeSeam {
+  first: RecipeSeamSide;
+  second: RecipeSeamSide;
+  ease?: number;
+}
+
 /** What a recipe makes of its measures. */
 export interface Recipe {
   pieces: RecipePiece[];
+  /** Which edges of the pieces are sewn to which. */
+  seams?: RecipeSeam[];
   facts: RecipeFact[];
   /** How it is sewn, in the order of work. */
   notes: string[];

@@ -1,13 +1,27 @@
 import { requireNumber } from '../input-error';
+import { biasBindingRecipe } from './bias-binding-recipe';
+import { cuffRecipe } from './cuff-recipe';
+import { curvedWaistbandRecipe } from './curved-waistband-recipe';
 import { flareRecipe } from './flare-recipe';
 import { godetRecipe } from './godet-recipe';
 import { hatRecipe } from './hat-recipe';
 import { neckbandRecipe } from './neckband-recipe';
 import type { Recipe, RecipeKind } from './recipe';
+import { trayRecipe } from './tray-recipe';
 import { waistbandRecipe } from './waistband-recipe';
 
 /** Every shape that has a recipe, in the order in which they are offered. */
-export const RECIPES: readonly RecipeKind[] = [flareRecipe, godetRecipe, waistbandRecipe, neckbandRecipe, hatRecipe];
+export const RECIPES: readonly RecipeKind[] = [
+  flareRecipe,
+  godetRecipe,
+  waistbandRecipe,
+  curvedWaistbandRecipe,
+  cuffRecipe,
+  neckbandRecipe,
+  biasBindingRecipe,
+  hatRecipe,
+  trayRecipe,
+];
 
 /**
  * What comes of a recipe with these measures; those that are not given are as they start.
