@@ -62,7 +62,7 @@ describe('cloth that is wetted heavily', () => {
         predictedLow: null,
         predictedHigh: null,
       },
-      ...{ overhang: null, measuredBendingLength: null, stitched: null, note: '' },
+      ...{ overhang: null, measuredBendingLength: null, stitched: null, causes: [], note: '' },
       shape: { along: 6, across: null, bias: null },
     } as const;
     logEntries.insert(db, structuredClone(filed) as never);
