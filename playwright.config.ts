@@ -15,6 +15,7 @@ const FILES: [file: string, port: number][] = [
   ['keeping', 4394],
   ['cutting', 4395],
   ['hoop', 4397],
+  ['hoop-sets', 4396],
   ['pieces', 4398],
   ['day', 4399],
   ['wet', 4390],

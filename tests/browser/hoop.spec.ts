@@ -230,8 +230,8 @@ test('a strip holds the clamp and leaves every measure as it was; seams keep the
     const [, figure, unit] = /Fold ([\d.]+) (mm|cm)/.exec(words!)!;
     return Number(figure) * (unit === 'cm' ? 10 : 1);
   };
-  const shift = await page.getByText(/^Move the design/).textContent();
-  const [, right, side, up, way] = /design ([\d.]+) mm to the (right|left) and ([\d.]+) mm (up|down)/.exec(shift!)!;
+  const shift = await page.getByText(/^(Turn the design|Move the design)/).textContent();
+  const [, right, side, up, way] = /(?:design|it) ([\d.]+) mm to the (right|left) and ([\d.]+) mm (up|down)/.exec(shift!)!;
   const marks = await page.getByText(/^The middle of the hoop goes onto where the folds cross/).textContent();
   const [, turn, sense] = /the hoop turned by (\d+)° (clockwise|counter-clockwise)/.exec(marks!)!;
   const [x, y] = [Number(right) * (side === 'left' ? -1 : 1), Number(up) * (way === 'down' ? -1 : 1)];
@@ -302,7 +302,7 @@ test('a set in pairs, looked at again after the wash', async ({ page }) => {
   });
   await open(page, `/hoop/jobs/${id}`);
   await expect(page.getByText(/Piece 2 of 2/)).toBeVisible();
-  await expect(page.getByText(/mirror the motif on the machine/)).toBeVisible();
+  await expect(page.getByText(/mirrored: its own card says/)).toBeVisible();
 
   await open(page, '/hoop/jobs/tq-job-shirt');
   await page.getByText('Dent round the motif after washing').click();

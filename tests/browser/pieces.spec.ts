@@ -45,13 +45,14 @@ test('a flare by its recipe: sectors, braid in the hem, what to buy', async ({ p
   await dialog.getByLabel('Cloth width').fill('500 mm');
   // r = 680 / 2π = 108 mm, R = 108 + 203 mm, hem 2π · 311 mm: the figures of the recipe, by hand.
   await expect(dialog.getByText('1.96 m')).toBeVisible();
-  // Three would be 2 · 321 mm · sin 60° = 557 mm wide, four take 468 mm.
-  await expect(dialog.getByText(/^4 of 90°$/)).toBeVisible();
+  // A half circle is 2 · 321 mm wide upright, and 321 + 10 mm deep along the selvedge.
+  await expect(dialog.getByText(/^2 of 180°$/)).toBeVisible();
+  await expect(dialog.getByText('Each half circle lies with its straight side along the selvedge.')).toBeVisible();
   await dialog.getByLabel('Lined with the same pieces').check();
   await expect(dialog.getByText('Understitch the lining', { exact: false })).toBeVisible();
   await dialog.getByRole('button', { name: 'Add 1 piece' }).click();
   await expect(page.getByText('1 piece added.')).toBeVisible();
-  await expect(page.getByText('Lining: no cloth yet, 4 pieces')).toBeVisible();
+  await expect(page.getByText('Lining: no cloth yet, 2 pieces')).toBeVisible();
   await page
     .getByRole('navigation', { name: 'Stages of the project' })
     .getByRole('button', { name: /Choose/ })

@@ -1,4 +1,4 @@
-import type { Outline, Point } from '../shape';
+import { difference, type Outline, type Point } from '../shape';
 import type { Hoop, HoopPlace } from './hoop';
 import { edgeDistance, fromEdge } from './align';
 import { hoopOutlines } from './hoop';
@@ -18,6 +18,8 @@ const FINE_STEP = 2;
 const RAYS = 24;
 /** A strip is sewn on with so much under the clamp to spare, mm. */
 const SPARE = 15;
+/** What lies no further inside the edge is on it, mm. */
+const ON_EDGE = 0.01;
 /** A strip lies on the cloth by this much, mm. */
 const BASTED = 10;
 /** A strip wider than this is no help, mm. */
@@ -63,11 +65,13 @@ export function proposals(motif: Outline, hoops: readonly Hoop[], chosen: number
  */
 function stripsUnder(hoop: Hoop, at: HoopPlace, { outline }: Ground, width: number): Outline[] {
   const { outer } = hoopOutlines(hoop, at);
+  const over = difference(outer, [outline]).flat();
   return outline.flatMap((_, edge) => {
     const { length } = edgeDistance(outline, edge, outline[edge]!);
-    const hanging = outer.flatMap((point) => {
+    // Where a side of the ring runs over the edge counts as well as its corners.
+    const hanging = over.flatMap((point) => {
       const { distance, along } = edgeDistance(outline, edge, point);
-      return distance < 0 && along > -width && along < length + width ? along : [];
+      return distance < ON_EDGE && along > -width && along < length + width ? along : [];
     });
     if (hanging.length === 0) return [];
     const from = Math.max(-width, Math.min(...hanging) - SPARE);

@@ -1,5 +1,5 @@
 import { ChevronLeft, ChevronRight, Printer } from 'lucide-react';
-import { designWords, edgeWords, oppositeWords, turnWords, type HoopCard } from '../../core/hoop';
+import { designWords, edgeWords, oppositeWords, turnWords, USUAL_NEEDLE, type HoopCard } from '../../core/hoop';
 import { bounds } from '../../core/shape';
 import LengthField from '../../ui/LengthField';
 import { useUnits } from '../../ui/units-context';
@@ -10,12 +10,14 @@ interface Props {
   card: HoopCard;
   count: number;
   sizes: readonly CopySize[];
+  /** Threads in the order in which they are sewn. */
+  colours: readonly string[];
   onCopy: (copy: number) => void;
   onSizes: (sizes: CopySize[]) => void;
 }
 
 /** How one piece of the set is folded for the hoop, and what is set at the machine for it. */
-export default function CardPanel({ hoopingId, card, count, sizes, onCopy, onSizes }: Props) {
+export default function CardPanel({ hoopingId, card, count, sizes, colours, onCopy, onSizes }: Props) {
   const units = useUnits();
   const { copy, mirrored, ground, edges, tilt } = card;
   const size = sizes.find((each) => each.copy === copy);
@@ -82,6 +84,19 @@ export default function CardPanel({ hoopingId, card, count, sizes, onCopy, onSiz
       </p>
       <h3 className="mt-3 font-semibold">At the machine</h3>
       <p>{designWords(card, units.length)}</p>
+      <p className="mt-1 flex flex-wrap items-center gap-1">
+        Needle {USUAL_NEEDLE}, threads in this order:
+        {colours.map((colour, i) => (
+          <span key={i} className="inline-flex items-center gap-1">
+            <span
+              className="inline-block size-4 rounded-full border border-base-content"
+              style={{ background: colour }}
+              aria-hidden="true"
+            />
+            {i + 1}
+          </span>
+        ))}
+      </p>
       <div className="mt-3 grid grid-cols-2 gap-3">
         <LengthField
           label={count > 1 ? 'This piece is wide' : 'It is wide'}

@@ -42,6 +42,7 @@ interface Props extends HoopingData {
 
 /** What is cut, starched, marked and hooped before the first stitch. */
 export default function PrepareStage({
+  motif,
   cloth,
   marks,
   wish,
@@ -163,7 +164,15 @@ export default function PrepareStage({
             </p>
           </section>
         )}
-        <CardPanel hoopingId={hoopingId} card={card} count={count} sizes={sizes} onCopy={setCopy} onSizes={onSizes} />
+        <CardPanel
+          hoopingId={hoopingId}
+          card={card}
+          count={count}
+          sizes={sizes}
+          colours={motif.colours}
+          onCopy={setCopy}
+          onSizes={onSizes}
+        />
         <p className="flex flex-wrap gap-2">
           <a className="btn" href={`/api/hoops/${hoop.id}/gauge.pdf`} download>
             <Printer size={18} aria-hidden="true" /> Gauge of the hoop

@@ -1,0 +1,113 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test, type Page } from '@playwright/test';
+import { alive, open } from './open';
+
+const saved = (page: Page) => expect(page.getByRole('status').filter({ hasText: /^Saved$/ })).toBeVisible();
+
+async function seriousFindings(page: Page): Promise<string[]> {
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  return violations.filter(({ impact }) => impact === 'serious' || impact === 'critical').map(({ id }) => id);
+}
+
+test('anchors by as many as the hoop holds, sewn in one hooping, from the file to the log', async ({ page }) => {
+  test.setTimeout(180_000);
+  await open(page, '/hoop/motifs/tq-motif-anchor');
+  const fill = page.getByRole('region', { name: 'Fill the hoop' });
+  await expect(fill.getByRole('status')).toContainText(/\d+ copies/);
+  await fill.getByLabel('Between two of them').fill('4 mm');
+  const many = Number(/Make one motif of the (\d+)/.exec(await fill.getByRole('button').innerText())![1]);
+  expect(many).toBeGreaterThan(4);
+  await fill.getByRole('button', { name: /^Make one motif of the/ }).click();
+  await expect(page.getByRole('heading', { level: 1, name: /^\d+ × Little anchor$/ })).toBeVisible();
+  await alive(page);
+
+  // On the cloth, with what is offered, in the hoop that it was made for.
+  const card = page.getByRole('listitem').filter({ has: page.getByRole('button', { name: 'Place it with this' }) });
+  await card.first().getByRole('button', { name: 'Place it with this' }).click();
+  await expect(page).toHaveURL(/\/hoop\/jobs\//);
+  await alive(page);
+  const stays = page.getByRole('button', { name: 'It stays there: prepare it' });
+  await page.getByLabel('Width', { exact: true }).fill('60 cm');
+  await page.getByLabel('Height', { exact: true }).fill('60 cm');
+  await page.getByRole('button', { name: 'In the middle' }).click();
+  await expect(stays).toBeEnabled();
+  await stays.click();
+  const how = page.getByRole('region', { name: 'Card of this piece' });
+  await expect(how).toContainText(/Fold it in half/);
+  await saved(page);
+  await page.getByRole('tab', { name: /Sew/ }).click();
+  await page.getByRole('button', { name: 'Sewn on a machine of my own' }).click();
+
+  // What the own machine did, and where it landed.
+  const own = page.getByRole('region', { name: 'Piece 1 on my machine' });
+  await own.getByLabel('Minutes at the machine').fill('24');
+  for (let i = 0; i < 3; i++) await own.getByRole('button', { name: 'Colour 1 broke', exact: true }).click();
+  await expect(own).toContainText('a new needle');
+  await saved(page);
+  await page.reload();
+  await alive(page);
+  await expect(page.getByLabel('Minutes at the machine')).toHaveValue('24');
+  expect(await seriousFindings(page)).toEqual([]);
+  await page.getByRole('tab', { name: /Check/ }).click();
+  await page.getByLabel('Hoop marks').check();
+  const file = page.getByRole('button', { name: 'File it', exact: true });
+  await expect(file).toBeDisabled();
+  await page.getByLabel('Well all the same').check();
+  await file.click();
+  await expect(page.getByText(/^Filed on/)).toBeVisible();
+
+  // The next judgement of the cloth says what this one taught.
+  await page.getByRole('link', { name: 'See it' }).click();
+  await expect(page.getByRole('list', { name: 'What earlier hoopings taught' })).toContainText(
+    /Hoop marks on .*: float it this time/,
+  );
+});
+
+test('a set in pairs: every second piece has a card of its own, one is larger, and what the first landed off is taken back', async ({
+  page,
+}) => {
+  test.setTimeout(120_000);
+  await open(page, '/hoop/jobs/tq-job-gaiters?stage=place');
+  await page.getByLabel('Half of them mirrored: left and right').check();
+  await page.getByLabel('Turned by, degrees').fill('20');
+  await page.getByRole('button', { name: 'It stays there: prepare it' }).click();
+  const card = page.getByRole('region', { name: 'Card of this piece' });
+  await expect(card.getByRole('heading', { level: 2 })).toContainText(/Piece \d of 8/);
+  while (!(await card.getByRole('heading', { level: 2 }).innerText()).includes('Piece 1 of 8'))
+    await card.getByRole('button', { name: 'The piece before' }).click();
+  await expect(card).toContainText('the hoop turned by 20° counter-clockwise');
+  await card.getByRole('button', { name: 'The piece after' }).click();
+  await expect(card.getByRole('heading', { level: 2 })).toHaveText('Piece 2 of 8, mirrored');
+  await expect(card).toContainText('the hoop turned by 20° clockwise');
+  await expect(card).toContainText('Mirror the design first, left to right; then it stays in the middle of the field.');
+  await card.getByLabel('This piece is wide').fill('56.6 cm');
+  await expect(card).toContainText('28.3 cm');
+  await saved(page);
+  const { sizes } = (await (await page.request.get('/api/hoopings/tq-job-gaiters')).json()) as { sizes: object[] };
+  expect(sizes).toEqual([{ copy: 1, width: 566, height: 260 }]);
+  const pdf = await page.request.get('/api/hoopings/tq-job-gaiters/card.pdf?copy=1');
+  expect((await pdf.body()).subarray(0, 5).toString()).toBe('%PDF-');
+});
+
+test('a border in two parts, each hooped by its own card', async ({ page }) => {
+  test.setTimeout(120_000);
+  await open(page, '/hoop/motifs/tq-motif-waves');
+  const offered = page.getByRole('listitem').filter({ has: page.getByRole('button', { name: 'Place it with this' }) });
+  await offered.first().getByRole('button', { name: 'Place it with this' }).click();
+  await expect(page).toHaveURL(/\/hoop\/jobs\//);
+  await alive(page);
+  await page.getByLabel('Width', { exact: true }).fill('80 cm');
+  await page.getByLabel('Height', { exact: true }).fill('60 cm');
+  await page.getByRole('button', { name: 'In the middle' }).click();
+  await page.getByLabel('Hoop', { exact: true }).selectOption({ label: 'Small screw hoop, 10 × 10 cm' });
+  const parts = page.getByRole('region', { name: 'Several hoopings' });
+  await expect(parts.getByRole('img')).toBeVisible();
+  const many = await parts.getByRole('listitem').count();
+  expect(many).toBeGreaterThan(1);
+  await parts.getByRole('button', { name: /^Hoop the \d parts/ }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toContainText(`part 1 of ${many}`);
+  await expect(page.getByText(/The last two crosses are for part 2/)).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Card of this piece' })).toContainText(/Fold/);
+  const { hoopings } = (await (await page.request.get('/api/hoopings')).json()) as { hoopings: { name: string }[] };
+  expect(hoopings.filter(({ name }) => / part \d of /.test(name)).length).toBe(many);
+});
