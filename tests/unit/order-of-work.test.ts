@@ -1,3 +1,5 @@
+import { workSteps } from '../../src/core/techniques';
+import { exampleScope } from '../files/example-scope';
 import { beforeEach, describe, expect, it } from 'vitest';
 import type { ChosenLayer } from '../../src/core/layers';
 import { LIBRARY_LAYERS } from '../../src/core/library';
@@ -26,6 +28,9 @@ describe('the order of work of a stack', () => {
     ['fuse-together', [chosen('fusible')], 'fuse-together'],
     ['fuse-length', [chosen('fusible')], 'fuse-length'],
     ['cut-first', [chosen('fusible')], 'cut-first'],
+    // A length of layer that is only a patch or a strip is not fused whole.
+    ['fuse-length', [chosen('fusible', 'patch')], 'cut-first'],
+    ['fuse-length', [chosen('fusible', 'strip')], 'cut-first'],
     // Only what is fused, and reaches the edges, can be laid on uncut.
     ['fuse-together', [chosen('sew-in')], 'cut-first'],
     ['fuse-together', [chosen('fusible'), chosen('sew-in')], 'fuse-together'],
@@ -42,6 +47,16 @@ describe('the order of work of a stack', () => {
     expect(orderOfWork('by-shape', [chosen('fusible')], true)).toBe('fuse-together');
     expect(orderOfWork('by-shape', [chosen('fusible')], false)).toBe('cut-first');
     expect(orderOfWork('by-shape', [chosen('fusible', 'trimmed')], true)).toBe('cut-first');
+  });
+});
+
+describe('cloth that is cut already', () => {
+  it('is not cut again before it is fused together', () => {
+    const { workJob } = exampleScope;
+    const cutsOf = (cutAlready: boolean) =>
+      workSteps({ ...workJob, cutAlready, order: 'fuse-together' }).filter(({ stage, id }) => stage === 'cut' && id === 'cut');
+    expect(cutsOf(false).length).toBeGreaterThan(0);
+    expect(cutsOf(true)).toEqual([]);
   });
 });
 
