@@ -74,6 +74,13 @@ export const boughtLayerSchema = shape({
     .min(1, 'must name at least one shade')
     .max(3, 'must hold each shade once')
     .default(undefined),
+  leaflet: shape({
+    ironDots: number({ min: 0, max: 3, integer: true }),
+    seconds: number({ min: 0, max: 600 }),
+    steam: yup.boolean(),
+    cover: oneOf(COVERS),
+    coolMinutes: number({ min: 0, max: 600 }),
+  }).default(undefined),
 });
 /** Tests and bottle come back with what was read, and are kept by endpoints of their own. */
 export const layerUpdateSchema = shape({

@@ -371,6 +371,12 @@ describe('a layer that was bought', () => {
       });
     const [own, library] = [await ask(bought.body.id), await ask('firm-non-woven-sew-in-200-g')];
     expect(own.body.predicted).toEqual(library.body.predicted);
+    // What its own leaflet says goes before what its kind usually asks.
+    const told = { name: 'Read', family: 'nonwoven', arealDensity: 40, leaflet: { seconds: 17, cover: 'damp-cloth' } };
+    const read = (await post('/api/layers/bought', told)).body;
+    expect(read.leaflet).toMatchObject({ seconds: 17, cover: 'damp-cloth' });
+    expect(read.leaflet.ironDots).toBeGreaterThan(0);
+    expect((await post('/api/layers/bought', { ...told, leaflet: { seconds: -1 } })).body.error.field).toBe('leaflet.seconds');
     expect((await post('/api/layers/bought', { name: 'x', family: 'firm-nonwoven', arealDensity: 0 })).body.error.field).toBe(
       'arealDensity',
     );

@@ -14,6 +14,8 @@ export interface BoughtLayer {
   /** mm. */
   rollWidth?: number | undefined;
   tones?: Tone[] | undefined;
+  /** What its leaflet says of pressing it; the rest is as usual. */
+  leaflet?: Partial<Leaflet> | undefined;
 }
 
 /** How a glued layer without a leaflet is pressed: medium, dry, through a cloth, a little longer than most. */
@@ -26,7 +28,15 @@ const NOT_PRESSED: Leaflet = { ironDots: 0, seconds: 0, steam: false, cover: 'no
  * @throws {InputError} for a weight that cannot be
  * @example layerFromLittle({ name: 'Mine', family: 'firm-nonwoven', arealDensity: 200 }).bendingLength // 75
  */
-export function layerFromLittle({ name, family, arealDensity, form, rollWidth, tones }: BoughtLayer): Omit<Material, 'id'> {
+export function layerFromLittle({
+  name,
+  family,
+  arealDensity,
+  form,
+  rollWidth,
+  tones,
+  leaflet,
+}: BoughtLayer): Omit<Material, 'id'> {
   requireNumber('arealDensity', arealDensity, 'g/m²', { above: 0, max: 3000 });
   const usual = familyUsual(family);
   const put = form ?? usual.form;
@@ -45,7 +55,7 @@ export function layerFromLittle({ name, family, arealDensity, form, rollWidth, t
     tones: tones ?? ['light'],
     opacity: 'opaque',
     rollWidth: rollWidth ?? usual.rollWidth,
-    leaflet: asUsual ? usual.leaflet : isFusible(put) ? PRESSED : NOT_PRESSED,
+    leaflet: { ...(asUsual ? usual.leaflet : isFusible(put) ? PRESSED : NOT_PRESSED), ...leaflet },
     glue,
     wash: usual.wash,
     dryClean: usual.dryClean,
