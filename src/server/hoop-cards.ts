@@ -1,14 +1,13 @@
-import { FILL_MARGINS, hoopCard, hoopOutlines, placedMotif, type HoopedSet } from '../core/hoop';
+import { designWords, edgeWords, hoopCard, hoopOutlines, placedMotif, type HoopedSet } from '../core/hoop';
+import { InputError } from '../core/input-error';
 import { islandsOf, motifFigures } from '../core/motif';
-import { designWords, edgeWords } from '../core/hoop';
 import { formatLength } from '../core/units';
 import { hoopCardSheet, type Paper } from '../formats/pdf';
 import type { Db } from '../store/database';
+import type { Hooping } from '../store/hoopings';
 import { hoops } from '../store/hoops';
 import { readSettings } from '../store/settings';
 import { keptStitches } from './motif-work';
-import { InputError, requireNumber } from '../core/input-error';
-import type { Hooping } from '../store/hoopings';
 
 /** A hooping as its cards are drawn from. @throws {InputError} where no hoop lies on it yet */
 export function hoopedSet({ ground, place, hoopPlace, pairs, sizes, landed }: Hooping): HoopedSet {
@@ -25,13 +24,6 @@ export function copyAsked(url: URL, count: number): number {
   return copy;
 }
 
-/** Room between copies that an address asks for, mm. @throws {InputError} */
-export function marginAsked(url: URL): number {
-  const asked = url.searchParams.get('margin') ?? '6';
-  const margin = /^\d+(\.\d+)?$/.test(asked) ? Number(asked) : NaN;
-  return requireNumber('margin', margin, 'mm', FILL_MARGINS);
-}
-
 /** A card at full size, as a print. @throws {InputError} where no hoop lies on it yet */
 export async function printedCard(db: Db, hooping: Hooping, copy: number, paper: Paper): Promise<Uint8Array> {
   const set = hoopedSet(hooping);
@@ -46,13 +38,19 @@ export async function printedCard(db: Db, hooping: Hooping, copy: number, paper:
     const other = hoopCard(set, n);
     return other.mirrored === card.mirrored && JSON.stringify(other.edges) === JSON.stringify(card.edges);
   });
+  // Turned by no quarter, only the middle of the hoop comes to lie on the folds.
+  const straight = Math.abs(Math.sin((card.tilt * Math.PI) / 90)) < 0.02;
   const folds = card.edges.map(({ edge, distance, half }) =>
     half ? `Fold in half: ${length(distance)}` : `Fold: ${length(distance)} from the ${edgeWords(card.ground, edge)}`,
   );
+  const laid =
+    folds.length === 0
+      ? 'The heavy line is the edge of the cloth: lay it on, and set the four marks of the hoop where the card has them.'
+      : `${folds.join('. ')}. The heavy line is the edge of the cloth: lay it on, press both folds along the dashed lines, and set the four marks of the hoop onto ${straight ? 'them' : 'their places: the hoop lies turned, its middle where the folds cross'}.`;
   return hoopCardSheet(
     {
       title: `${hooping.name}${card.mirrored ? ', mirrored' : ''}`,
-      words: `${folds.join('. ')}. The heavy line is the edge of the cloth: lay it on, press both folds along the dashed lines, and set the four marks of the hoop onto them. At the machine: ${designWords(card, length)} Dashed inside: what the needle reaches. For these pieces:`,
+      words: `${laid} At the machine: ${designWords(card, length)} Dashed inside: what the needle reaches. For these pieces:`,
       card,
       hoop: hoopOutlines(hoops.get(db, hooping.hoopId!), card.hoop),
       motif: outlines.map((outline) =>

@@ -1,4 +1,4 @@
-import { type Part } from '../core/choose';
+import type { Part } from '../core/choose';
 import { fabricOf } from '../core/cloth';
 import { judgeMotif, ladderResults, ladderStep, motifLoad } from '../core/hoop';
 import { keyOfUse } from '../core/layers';

@@ -1,5 +1,5 @@
-import { placedMotif, type FilledHoop, type MotifPart, type MotifPlace } from '../core/hoop';
-import { InputError } from '../core/input-error';
+import { FILL_MARGINS, placedMotif, type FilledHoop, type MotifPart, type MotifPlace } from '../core/hoop';
+import { InputError, requireNumber } from '../core/input-error';
 import type { Db } from '../store/database';
 import { hoopings, type Hooping } from '../store/hoopings';
 import { hoops } from '../store/hoops';
@@ -27,6 +27,13 @@ export function toldPart({ motif, centre, turned, bounds, crosses, throughSatin 
 export function filled(db: Db, motifId: string, hoopId: string, margin: number, signal: AbortSignal): Promise<FilledHoop> {
   const { motif } = keptStitches(db, motifId);
   return computed('fillHoop', { motif, hoop: hoops.get(db, hoopId), margin }, signal);
+}
+
+/** Room between copies that an address asks for, mm. @throws {InputError} */
+export function marginAsked(url: URL): number {
+  const asked = url.searchParams.get('margin') ?? '6';
+  const margin = /^\d+(\.\d+)?$/.test(asked) ? Number(asked) : NaN;
+  return requireNumber('margin', margin, 'mm', FILL_MARGINS);
 }
 
 /** Keeps a filled hoop as a motif of its own. */
@@ -82,6 +89,6 @@ function crossWords({ crosses }: MotifPart): string {
         ? `The first two crosses must fall onto those of part ${other + 1}: lower the needle over each before you start.`
         : `The last two crosses are for part ${other + 1}: leave them in until it is hooped.`,
     )
-    .concat('Crosses are sewn in a thread that is picked out again, with a long stitch; take them out when the next part holds.')
+    .concat('Sew the crosses in a thread that is seen; pick them out when the next part holds.')
     .join(' ');
 }

@@ -70,7 +70,7 @@ export interface Judgement {
   asked: JudgedSheets | null;
   /** What choosing offers, best first. */
   offered: JudgedSheets[];
-  /** The cloth floats: a hoop would mark it, or has. */
+  /** The cloth floats: a hoop would mark it. */
   marks: boolean;
   /** What earlier hoopings of this cloth taught. */
   taught: Taught[];
@@ -103,7 +103,6 @@ export function judgeOnCloth(
   const embroidery = { ...load.whole, ...(nearEdge ? { nearEdge } : {}) };
   const part: Part = { role, cut, stretch: 'any', care, embroidery };
   const memory = memoryOfCloth(db, clothId);
-  const taught = taughtBy(db, clothId);
   const judged = (title: string, chosen: ChosenLayer[], from?: RankedStack): JudgedSheets => {
     const record = memory.get(chosen.map(({ material }) => keyOfUse(material)).join('+'));
     const verdict = judgeMotif(fabric, part, chosen, load, carryFactor(record?.carried ?? []), needle);
@@ -136,8 +135,8 @@ export function judgeOnCloth(
     bare: judged('The bare cloth', []),
     asked: asked === null ? null : judged('Your stack', chosenSheets(db, asked)),
     offered: ranked.map((stack) => judged(stack.title, chosenSheets(db, stack.layers), stack)),
-    marks: traitsOf(fabric, part).hoopMarks || taught.some(({ id }) => id === 'marks'),
-    taught,
+    marks: traitsOf(fabric, part).hoopMarks,
+    taught: taughtBy(db, clothId),
   };
 }
 

@@ -332,6 +332,18 @@ describe('hoops and hoopings', () => {
     // What it taught besides is said the next time.
     const { taught } = (await post(`/api/motifs/${motif.id}/judge`, { clothId: cloth.id })).body;
     expect(taught).toEqual([{ id: 'dent', words: expect.stringMatching(/^Dent round the motif after washing on .*: trim the sheet wider/) }]); // prettier-ignore
+    // Hoop marks seen once are told, and forbid nothing.
+    const second = (await post('/api/hoopings', { ...fields, clothId: cloth.id, stack })).body;
+    await post(`/api/hoopings/${second.id}/file`, {
+      doneOn: '2026-03-10',
+      wrong: ['marks'],
+      outcome: 'good',
+      note: '',
+      version: 1,
+    });
+    const marked = (await post(`/api/motifs/${motif.id}/judge`, { clothId: cloth.id })).body;
+    expect(marked.taught.map(({ id }: { id: string }) => id)).toContain('marks');
+    expect(marked.marks).toBe(false);
     const entry = (await send('GET', `/api/log/${filed.body.result.logId}`)).body;
     expect(entry.checks.failed).toEqual(['Tunnel or pucker round the fill', 'Dent round the motif after washing']);
     expect(entry.stitched).toMatchObject({ held: false });

@@ -88,6 +88,26 @@ describe('moves at the bench', () => {
     expect((await post(`/api/bench/${id}/moves`, again)).body.state.step).toBe(2);
   });
 
+  it('tell what was found to be wrong, which goes with the job into the log and weighs the next choice', async () => {
+    const kept = await run();
+    expect(kept.plan.known).toEqual([expect.objectContaining({ 'no-scrap': expect.any(String) })]);
+    expect(kept.plan.regions[0][0][0].length).toBeGreaterThan(3);
+    await move(kept.id, [{ kind: 'cause', found: 'lifts/moved-warm', work: null, on: true }]);
+    const { body } = await send('GET', `/api/bench/${kept.id}`);
+    expect(body.state.causes).toEqual([{ found: 'lifts/moved-warm', work: null }]);
+    const wrong = await move(kept.id, [{ kind: 'cause', found: 'lifts/gremlins', work: null, on: true }]);
+    expect([wrong.status, wrong.body.error.field]).toEqual([400, 'moves[0].move.found']);
+    const entry = {
+      ...{ jobId: kept.jobId, benchRunId: kept.id, doneOn: '2026-03-02', title: 'Collar', clothName: 'Moved linen' },
+      ...{ stackTitle: kept.plan.stackTitle, layerIds: ['a'], outcome: 'poor', causes: ['lifts/moved-warm'] },
+      settings: { ironDots: 2, seconds: 10, steam: false, cover: 'cloth' },
+      checks: { held: [], failed: ['Edges hold against a fingernail'] },
+    };
+    expect((await post('/api/log', entry)).body.causes).toEqual(['lifts/moved-warm']);
+    const refused = await post('/api/log', { ...entry, causes: ['gremlins'] });
+    expect([refused.status, refused.body.error.field]).toEqual([400, 'causes[0]']);
+  });
+
   it('are refused by name where they cannot be, words of the language included', async () => {
     const { id } = await run();
     for (const kind of ['constructor', 'jump', '__proto__'])

@@ -85,6 +85,26 @@ test('a set in pairs: every second piece has a card of its own, one is larger, a
   await saved(page);
   const { sizes } = (await (await page.request.get('/api/hoopings/tq-job-gaiters')).json()) as { sizes: object[] };
   expect(sizes).toEqual([{ copy: 1, width: 566, height: 260 }]);
+  // The piece that is in hand came to lie 4 mm too far from its edge: every other card takes it back.
+  await page.getByRole('tab', { name: /Sew/ }).click();
+  await page.getByRole('button', { name: 'Sewn on a machine of my own' }).click();
+  const landing = page.getByRole('region', { name: 'Where it landed' });
+  await expect(landing).toContainText('Not read yet.');
+  const below = landing.getByLabel(/^From the (lower|upper) edge$/);
+  const wanted =
+    Number(/([\d.]+) (?:mm|cm)/.exec(await below.inputValue())![1]) * ((await below.inputValue()).includes('cm') ? 10 : 1);
+  await below.fill(`${wanted + 4} mm`);
+  await expect(landing).toContainText(/too far/);
+  await saved(page);
+  await page.getByRole('tab', { name: /Prepare/ }).click();
+  await expect(card).toContainText(/move it [\d.]+ mm to the (left|right) and [\d.]+ mm (up|down)/i);
+  // It was not sewn after all: the piece is to be sewn again, and nothing is taken back any more.
+  await page.getByRole('tab', { name: /Sew/ }).click();
+  await page.getByRole('button', { name: 'Not sewn after all' }).click();
+  await expect(page.getByRole('button', { name: 'Sewn on a machine of my own' })).toBeVisible();
+  await saved(page);
+  const after = (await (await page.request.get('/api/hoopings/tq-job-gaiters')).json()) as { landed: null; sewn: object[]; run: { pieces: number } }; // prettier-ignore
+  expect([after.landed, after.sewn, after.run.pieces]).toEqual([null, [], 3]);
   const pdf = await page.request.get('/api/hoopings/tq-job-gaiters/card.pdf?copy=1');
   expect((await pdf.body()).subarray(0, 5).toString()).toBe('%PDF-');
 });

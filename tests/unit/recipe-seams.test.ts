@@ -87,8 +87,11 @@ describe('what recipes come to', () => {
     const told = made('bias-binding', { edge: 3000, width: 10, double: 0, clothWidth: 1000, clothLength: 400, allowance: 6 });
     const [strip] = told.pieces;
     const each = round(told, 0, 0);
-    // 43 mm wide, out of 400 mm of cloth: not longer than 400 √2 less its own width.
-    expect(each).toBeLessThanOrEqual(400 * Math.SQRT2 - 43 + 1e-6);
+    // Out of 400 mm of cloth, from edge to edge: its slanted ends lie on both of them, along the grain.
+    expect(each).toBeLessThanOrEqual(400 * Math.SQRT2 + 1e-6);
+    const { sewLine, edges } = strip!;
+    const [from, to] = edges[1]!;
+    expect([sewLine[to]![0] - sewLine[from]![0], sewLine[to]![1] - sewLine[from]![1]]).toEqual([expect.closeTo(43, 6), expect.closeTo(43, 6)]); // prettier-ignore
     expect(strip!.count * each - (strip!.count - 1) * 12 * Math.SQRT2).toBeGreaterThanOrEqual(3000 + 12);
   });
 

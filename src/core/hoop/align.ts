@@ -2,6 +2,19 @@ import { bounds, type Outline, type Point } from '../shape';
 import type { MotifPlace } from './placing';
 
 /**
+ * Unit vectors along an edge of a counter-clockwise outline, and from it into the outline.
+ *
+ * @example edgeDirections(square(10), 0).inward // [ 0, 1 ]
+ */
+export function edgeDirections(outline: Outline, edge: number): { along: Point; inward: Point } {
+  const [a, b] = [outline[edge]!, outline[(edge + 1) % outline.length]!];
+  const length = Math.hypot(b[0] - a[0], b[1] - a[1]);
+  const [x, y] = [(b[0] - a[0]) / length, (b[1] - a[1]) / length];
+  // A positive nought, whichever way the edge runs.
+  return { along: [x, y], inward: [0 - y, x] };
+}
+
+/**
  * Middle of a motif so far from an edge, so far along it from its beginning, upright to it.
  *
  * @example fromEdge(square(400), 0, 50, 200) // { x: 200, y: 50 }
@@ -75,11 +88,7 @@ export function measuringEdges(outline: Outline, { x, y }: Pick<MotifPlace, 'x' 
   const usable = [...long.filter(beside), ...long.filter((each) => !beside(each))];
   const [first] = usable;
   if (!first) return [];
-  const direction = (edge: number): Point => {
-    const [a, b] = [outline[edge]!, outline[(edge + 1) % outline.length]!];
-    const length = Math.hypot(b[0] - a[0], b[1] - a[1]);
-    return [(b[0] - a[0]) / length, (b[1] - a[1]) / length];
-  };
+  const direction = (edge: number): Point => edgeDirections(outline, edge).along;
   const u = direction(first.edge);
   const second = usable.find(({ edge }) => {
     const v = direction(edge);

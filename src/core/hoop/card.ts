@@ -1,5 +1,5 @@
 import { bounds, signedArea, type Outline, type Point } from '../shape';
-import { edgeDistance, mirroredPlace } from './align';
+import { edgeDirections, edgeDistance, mirroredPlace } from './align';
 import { hoopFolds } from './folds';
 import type { HoopPlace } from './hoop';
 import { placedMotif, type Ground, type MotifPlace } from './placing';
@@ -122,7 +122,7 @@ export function nearestStitches(motif: Outline, { ground, edges, place }: HoopCa
  */
 export function landedBy(motif: Outline, card: HoopCard, readings: readonly number[]): Landed | null {
   const [first, second] = nearestStitches(motif, card).map(({ edge, distance }, i) => ({
-    inward: inwardOf(card.ground, edge),
+    inward: edgeDirections(card.ground, edge).inward,
     off: readings[i]! - distance,
   }));
   if (!first || !second || !Number.isFinite(first.off + second.off)) return null;
@@ -131,13 +131,6 @@ export function landedBy(motif: Outline, card: HoopCard, readings: readonly numb
   const [x, y] = [(first.off * by - second.off * ay) / det, (ax * second.off - bx * first.off) / det];
   const tilt = (card.tilt * Math.PI) / 180;
   return { right: x * Math.cos(tilt) + y * Math.sin(tilt), up: y * Math.cos(tilt) - x * Math.sin(tilt) };
-}
-
-/** Unit vector from an edge of a counter-clockwise outline into it. */
-function inwardOf(outline: Outline, edge: number): Point {
-  const [a, b] = [outline[edge]!, outline[(edge + 1) % outline.length]!];
-  const length = Math.hypot(b[0] - a[0], b[1] - a[1]);
-  return [-(b[1] - a[1]) / length, (b[0] - a[0]) / length];
 }
 
 function mirroredOutline(outline: Outline): Outline {

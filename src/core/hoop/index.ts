@@ -10,7 +10,7 @@ export { floatedTroubles, floatOver, hoopOver, hullOf, mayHold, placedMotif, tro
 export type { Ground, Hooped, MotifPlace, PlacingTrouble } from './placing';
 export { proposals } from './propose';
 export type { Proposal } from './propose';
-export { atCorner, centred, edgeDistance, fromEdge, measuringEdges, mirroredPlace } from './align';
+export { atCorner, centred, edgeDirections, edgeDistance, fromEdge, measuringEdges, mirroredPlace } from './align';
 export { splitMotif } from './split';
 export type { MotifPart, PartCrosses } from './split';
 export { judgeMotif, motifLoad } from './verdict';

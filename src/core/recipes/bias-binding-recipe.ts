@@ -1,10 +1,11 @@
 import { InputError } from '../input-error';
+import type { Mark } from '../pieces';
 import type { RecipeKind } from './recipe';
 
 /** A strip of bias takes a little more than twice its width back when it is turned over the edge, mm. */
 const TURN = 3;
 
-/** Strips cut at 45°, joined to a length. Edges of a strip: bottom, right, top, left; its ends lie along the grain. */
+/** Strips cut at 45°, joined to a length. Edges of a strip: bottom, right end, top, left end; its ends are slanted, along the grain. */
 export const biasBindingRecipe: RecipeKind = {
   id: 'bias-binding',
   name: 'Bias binding',
@@ -20,8 +21,10 @@ export const biasBindingRecipe: RecipeKind = {
   make(values) {
     const { edge, width, double, clothWidth, clothLength, allowance } = values as Record<string, number> & Bound;
     const cut = (double ? 6 : 4) * width + TURN;
-    // A strip from edge to edge of a rectangle at 45° is as long as its shorter side times the root of two.
-    const longest = Math.min(clothWidth, clothLength) * Math.SQRT2 - cut;
+    // From one edge of the cloth to the other at 45°, its ends lying on them: as long as the cloth is deep times the root of two, where the
+    // cloth is wide enough for the strip's own slant beside it.
+    const [short, long] = [Math.min(clothWidth, clothLength), Math.max(clothWidth, clothLength)];
+    const longest = Math.min(short, long - cut * Math.SQRT2) * Math.SQRT2;
     if (longest < 2 * cut) throw new InputError('clothLength', `gives no strip ${cut} mm wide; saw ${clothLength} mm`);
     const total = edge + 2 * allowance + 50;
     // A join on the slant takes its allowance twice, along the strip by the root of two.
@@ -32,18 +35,20 @@ export const biasBindingRecipe: RecipeKind = {
       pieces: [
         {
           name: 'Bias strip',
-          shape: { kind: 'rectangle', width: each, height: cut, corners: [false, false, false, false], corner: 0 },
+          shape: {
+            kind: 'drawn',
+            edges: [{ from: [0, 0] }, { from: [each, 0] }, { from: [each + cut, cut] }, { from: [cut, cut] }],
+          },
           allowances: [0, 0, 0, 0],
           grain: 45,
-          marks: [
-            { kind: 'fold-line', at: [0, cut / 2], to: [each, cut / 2] },
-            ...(double ? [] : [0.25, 0.75].map((share) => ({ kind: 'fold-line' as const, at: [0, share * cut] as [number, number], to: [each, share * cut] as [number, number] }))), // prettier-ignore
-          ],
+          marks: [foldAt(0.5, each, cut), ...(double ? [] : [foldAt(0.25, each, cut), foldAt(0.75, each, cut)])],
           cuts: [
             { duty: 'shell', count, orientation: 'bias', jobs: [{ name: '', place: { kind: 'whole' }, role: 'bias-piece' }] },
           ],
         },
       ],
+      // End to end, as many as there are.
+      seams: [{ first: { piece: 0, edges: [1] }, second: { piece: 0, edges: [3] } }],
       facts: [
         { words: 'Width of the strip', length: cut },
         { words: 'Strips', value: `${count}` },
@@ -53,7 +58,7 @@ export const biasBindingRecipe: RecipeKind = {
       ],
       notes: [
         'Starch or spray the cloth before the strips are cut: they keep their width, and do not stretch under the needle.',
-        'Join two strips at right angles, right sides together, along the grain of their ends; press the join open and clip the points.',
+        'Lay two strips right sides together, slanted end on slanted end, so that they form a right angle; sew with the allowance, press the join open and clip the points.',
         ...(double
           ? ['Fold it in half, sew its raw edges to the edge, turn the fold over and catch it.']
           : ['Press both edges to the middle, sew the first crease to the edge, turn it over and catch the second.']),
@@ -61,6 +66,11 @@ export const biasBindingRecipe: RecipeKind = {
     };
   },
 };
+
+/** A crease along a slanted strip, at so much of its width. */
+function foldAt(share: number, each: number, cut: number): Mark {
+  return { kind: 'fold-line', at: [share * cut, share * cut], to: [each + share * cut, share * cut] };
+}
 
 interface Bound {
   edge: number;

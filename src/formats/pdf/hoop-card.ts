@@ -1,4 +1,4 @@
-import type { HoopCard, HoopOutlines } from '../../core/hoop';
+import { edgeDirections, type HoopCard, type HoopOutlines } from '../../core/hoop';
 import { bounds, type Outline } from '../../core/shape';
 import { atFullSize } from './full-size';
 import { newDocument, type Page, type Paper, type Point } from './page';
@@ -30,7 +30,7 @@ export async function hoopCardSheet(sheet: HoopCardSheet, paper: Paper): Promise
   const document = await newDocument(title);
   const middle: Point = [card.hoop.x, card.hoop.y];
   const feet = card.edges.flatMap(({ edge, distance }): [number, number][] => {
-    const { inward } = directionsOf(card.ground, edge);
+    const { inward } = edgeDirections(card.ground, edge);
     return distance > FARTHEST_EDGE ? [] : [[middle[0] - distance * inward[0], middle[1] - distance * inward[1]]];
   });
   const box = bounds([...hoop.outer, ...motif.flat(), ...feet]);
@@ -47,7 +47,7 @@ export async function hoopCardSheet(sheet: HoopCardSheet, paper: Paper): Promise
     page.clipped([left, top], [width, height], () => {
       page.outline(card.ground.map(put), { weight: 0.6 });
       card.edges.forEach(({ edge }, i) => {
-        const { along, inward } = directionsOf(card.ground, edge);
+        const { along, inward } = edgeDirections(card.ground, edge);
         line(middle, along, { weight: 0.35, dash: [6, 2] });
         const [x, y] = put([middle[0] + 18 * along[0] + 2 * inward[0], middle[1] + 18 * along[1] + 2 * inward[1]]);
         page.text(folds[i]!, [x, y], { size: 3 });
@@ -75,12 +75,4 @@ export async function hoopCardSheet(sheet: HoopCardSheet, paper: Paper): Promise
   };
   await atFullSize(document, { width, height, draw, title, words, boxes: copies }, paper);
   return document.save();
-}
-
-/** Unit vectors along an edge of a counter-clockwise outline and into it. */
-function directionsOf(outline: Outline, edge: number): { along: Point; inward: Point } {
-  const [a, b] = [outline[edge]!, outline[(edge + 1) % outline.length]!];
-  const length = Math.hypot(b[0] - a[0], b[1] - a[1]);
-  const along: Point = [(b[0] - a[0]) / length, (b[1] - a[1]) / length];
-  return { along, inward: [-along[1], along[0]] };
 }

@@ -50,7 +50,9 @@ export default function LandingPanel({ hull, card, landed, onLanded }: Props) {
             ]
               .filter(Boolean)
               .join(' and ')} in the hoop: the cards of the other pieces take it back.`
-          : 'It lies where it should.'}
+          : readings.every((mm, i) => mm === expected[i]!.distance)
+            ? 'Not read yet.'
+            : 'It lies where it should.'}
       </p>
     </section>
   );

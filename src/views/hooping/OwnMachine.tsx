@@ -11,13 +11,15 @@ interface Props {
   /** Thread breaks of the whole set, by colour. */
   breaks: ReadonlyMap<number, number>;
   onSewn: (sewn: SewnCopy) => void;
+  /** It was not sewn after all. */
+  onTakeBack: () => void;
 }
 
 /** So many breaks of one colour are no accident. */
 const TOO_MANY = 2;
 
 /** A piece that was sewn on a machine of one's own: how long, what broke, what was changed. */
-export default function OwnMachine({ copy, colours, sewn, breaks, onSewn }: Props) {
+export default function OwnMachine({ copy, colours, sewn, breaks, onSewn, onTakeBack }: Props) {
   const now: SewnCopy = sewn ?? { copy, minutes: null, breaks: [], needles: 0, note: '' };
   const [minutes, setMinutes] = useState(now.minutes === null ? '' : String(now.minutes));
   const typed = /^\s*\d{1,4}([.,]\d+)?\s*$/.test(minutes) ? Number(minutes.replace(',', '.')) : null;
@@ -100,6 +102,9 @@ export default function OwnMachine({ copy, colours, sewn, breaks, onSewn }: Prop
           one size larger for thick thread; thread it anew with the foot up; slower by a third; wipe glue off the needle.
         </p>
       )}
+      <button type="button" className="btn w-full" onClick={onTakeBack}>
+        Not sewn after all
+      </button>
     </section>
   );
 }

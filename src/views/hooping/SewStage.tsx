@@ -73,6 +73,12 @@ export default function SewStage({
     put({ record: records, stitches: motif.figures.stitches, colour: colours, done: true, pieces: shown.pieces + 1 }, true);
     onSewn([...sewn.filter((each) => each.copy !== copy), { copy, minutes: null, breaks: [], needles: 0, note: '' }]);
   };
+  const takeBack = () => {
+    put({ record: 0, stitches: 0, colour: 1, drift: 0, done: false, pieces: Math.max(0, shown.pieces - 1) }, true);
+    machine.load({ seed: shown.seed, record: 0 });
+    onSewn(sewn.filter((each) => each.copy !== copy));
+    if (landed?.copy === copy) onLanded(null);
+  };
   const nextPiece = () => {
     const seed = shown.seed + 1;
     put({ record: 0, stitches: 0, colour: 1, drift: 0, seed, done: false }, true);
@@ -127,6 +133,7 @@ export default function SewStage({
             colours={motif.colours}
             sewn={own}
             breaks={breaks}
+            onTakeBack={takeBack}
             onSewn={(each) => onSewn([...sewn.filter((other) => other.copy !== each.copy), each])}
           />
         )}

@@ -1,4 +1,5 @@
 import type { UseFormRegisterReturn } from 'react-hook-form';
+import { useUnits } from '../../ui/units-context';
 
 interface Props {
   checks: readonly string[];
@@ -8,6 +9,7 @@ interface Props {
 
 /** What was to be checked, each to be ticked where it is right. */
 export default function HeldChecks({ checks, register }: Props) {
+  const { said } = useUnits();
   return (
     <fieldset>
       <legend className="mb-1 font-semibold">What is right</legend>
@@ -15,7 +17,7 @@ export default function HeldChecks({ checks, register }: Props) {
         {checks.map((check) => (
           <label key={check} className="flex min-h-[44px] cursor-pointer items-center gap-2">
             <input type="checkbox" className="checkbox checkbox-primary" value={check} {...register} />
-            {check}
+            {said(check)}
           </label>
         ))}
       </div>

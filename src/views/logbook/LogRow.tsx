@@ -3,6 +3,7 @@ import type { ListedEntry } from '../../store/lists';
 import type { LogEntry } from '../../store/log';
 import FoundCauses from './FoundCauses';
 import PredictedMeasured from '../../ui/PredictedMeasured';
+import { useUnits } from '../../ui/units-context';
 import { keepUnits, readableDate } from '../../ui/text';
 
 export const OUTCOME_WORDS: Record<LogEntry['outcome'], { words: string; badge: string; mark: string }> = {
@@ -20,6 +21,7 @@ interface Props {
 /** One entry of the logbook: what was put on what, how it came out, what was expected and measured. */
 export default function LogRow({ entry, onEdit, onRemove }: Props) {
   const { project: of } = entry;
+  const { said } = useUnits();
   const words = OUTCOME_WORDS[entry.outcome];
   return (
     <li className="sheet grid gap-x-4 gap-y-1 p-3 md:grid-cols-[1fr_13rem_92px]">
@@ -48,7 +50,7 @@ export default function LogRow({ entry, onEdit, onRemove }: Props) {
             </>
           )}
         </p>
-        {entry.checks.failed.length > 0 && <p className="text-[0.95rem]">Not ticked: {entry.checks.failed.join('; ')}</p>}
+        {entry.checks.failed.length > 0 && <p className="text-[0.95rem]">Not ticked: {said(entry.checks.failed.join('; '))}</p>}
         <FoundCauses causes={entry.causes} />
         {entry.note && <p className="quiet text-[0.95rem]">{entry.note}</p>}
       </div>

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { hoopOutlines, type FilledPlace } from '../../core/hoop';
 import { polygonArea } from '../../core/shape';
 import { call } from '../../ui/api';
+import { SelectField } from '../../ui/form/form-fields';
 import LengthField from '../../ui/LengthField';
 import { useAsked, useWrite } from '../../ui/query';
 import { counted } from '../../ui/text';
@@ -43,16 +44,14 @@ export default function FillPanel({ motif, hoops }: Props) {
       <p className="quiet">Badges and patches, as many as one hooping holds; cut apart afterwards.</p>
       <div className="mt-3 grid items-start gap-5 md:grid-cols-[18rem_1fr]">
         <div className="space-y-3">
-          <label className="block">
-            <span className="font-semibold">In the hoop</span>
-            <select className="select" value={hoopId} onChange={(event) => setHoopId(event.target.value)}>
-              {hoops.map(({ id, name, fieldWidth, fieldHeight }) => (
-                <option key={id} value={id}>
-                  {name}, {units.size(fieldWidth, fieldHeight)}
-                </option>
-              ))}
-            </select>
-          </label>
+          <SelectField
+            label="In the hoop"
+            value={hoopId}
+            options={hoops.map(
+              ({ id, name, fieldWidth, fieldHeight }) => [id, `${name}, ${units.size(fieldWidth, fieldHeight)}`] as const,
+            )}
+            onChange={setHoopId}
+          />
           <LengthField label="Between two of them" value={margin} onChange={(mm) => setMargin(Math.min(60, mm))} />
           <p role="status" className="text-lg">
             {error ? (

@@ -19,6 +19,7 @@ import { call } from '../../ui/api';
 import DriftCanvas from '../../ui/motif/DriftCanvas';
 import { driftOn } from '../../ui/motif/motif-runner';
 import { counted } from '../../ui/text';
+import { useUnits } from '../../ui/units-context';
 import type { Hooping } from '../../store/hoopings';
 import type { Judgement as Judged, JudgedSheets } from '../../server/motif-work';
 import LadderPanel from './LadderPanel';
@@ -33,6 +34,7 @@ const ROOM = 25;
 
 /** What a motif asks of a cloth: bare, and with what choosing offers, each with the ground drawn as it gives way. */
 export default function Judgement({ motif, stitches, cloths, startCloth, work, hoops }: MotifViewProps & { stitches: Motif }) {
+  const { said } = useUnits();
   const [clothId, setClothId] = useState(startCloth ?? cloths.find(({ own }) => own)?.id ?? cloths[0]?.id ?? '');
   const [role, setRole] = useState<StitchRole>(STITCH_ROLES.find((each) => each === work?.role) ?? 'embroidery');
   const [needle, setNeedle] = useState<Needle>(USUAL_NEEDLE);
@@ -94,7 +96,8 @@ export default function Judgement({ motif, stitches, cloths, startCloth, work, h
         hoopId: hoops[first ?? -1]?.id ?? null,
         ground: { outline, obstacles: [] },
         stack: { title: stack.title, layers: stack.layers.map(({ materialId, angle }) => ({ ...usedOf(materialId), angle })) },
-        floats: judged!.marks,
+        // A hoop that left marks before: floated to begin with, and the person may untick it.
+        floats: judged!.marks || judged!.taught.some(({ id }) => id === 'marks'),
         place: { ...centred(outline, { x: 0, y: 0 }, 'both'), angle: 0, flipped: false },
       });
       location.assign(`/hoop/jobs/${kept.id}`);
@@ -170,7 +173,7 @@ export default function Judgement({ motif, stitches, cloths, startCloth, work, h
       {judged && judged.taught.length > 0 && (
         <ul className="mt-1 border-l-4 border-accent pl-3" aria-label="What earlier hoopings taught">
           {judged.taught.map(({ id, words }) => (
-            <li key={id}>{words}</li>
+            <li key={id}>{said(words)}</li>
           ))}
         </ul>
       )}

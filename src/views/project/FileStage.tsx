@@ -4,6 +4,7 @@ import { keptKey } from '../../core/layers';
 import type { LogEntry } from '../../store/log';
 import PredictedMeasured from '../../ui/PredictedMeasured';
 import { readableDate } from '../../ui/text';
+import { useUnits } from '../../ui/units-context';
 import type { Cloth } from '../../store/cloths';
 import FoundCauses from '../logbook/FoundCauses';
 import LogForm from '../logbook/LogForm';
@@ -33,6 +34,7 @@ const OUTCOME_WORDS: Record<LogEntry['outcome'], string> = { good: 'came out wel
 
 /** What has been filed about the job, and the form to file more. */
 export default function FileStage({ work, cloth, layers, schools, found, log, lastRun, checks, onFiled }: Props) {
+  const { said } = useUnits();
   const opened = useMemo(() => openPiece(work), [work]);
   // A run is filed once; what is filed after it is another look.
   const run = lastRun && !lastRun.filed && !log.some(({ benchRunId }) => benchRunId === lastRun.id) ? lastRun : undefined;
@@ -45,7 +47,7 @@ export default function FileStage({ work, cloth, layers, schools, found, log, la
               {readableDate(entry.doneOn)}: {OUTCOME_WORDS[entry.outcome]}
             </h2>
             <p>{entry.stackTitle}</p>
-            {entry.checks.failed.length > 0 && <p className="quiet">Not ticked: {entry.checks.failed.join('; ')}</p>}
+            {entry.checks.failed.length > 0 && <p className="quiet">Not ticked: {said(entry.checks.failed.join('; '))}</p>}
             <FoundCauses causes={entry.causes} />
             {entry.note && <p className="mt-1">{entry.note}</p>}
           </div>

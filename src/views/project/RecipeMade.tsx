@@ -42,7 +42,7 @@ export default function RecipeMade({ recipe: { pieces, facts, notes } }: { recip
         <h3 className="chalk-heading">How it is sewn</h3>
         <ol className="list-decimal space-y-1 pl-6">
           {notes.map((note) => (
-            <li key={note}>{note}</li>
+            <li key={note}>{units.said(note)}</li>
           ))}
         </ol>
       </div>

@@ -25,15 +25,24 @@ interface Props {
 const PULLS = 20;
 const toBody = ({ version, mlPerPull, strength, left }: KeptBottle) => ({ version, mlPerPull, strength, left });
 
+const percentOf = (share: number): string => String(+(100 * share).toFixed(2));
+
 /** What is known of one bottle: how strong it is mixed, what is left in it, what a pull gives by weighing. */
 export default function BottlePanel({ start, usualPull, onBottle }: Props) {
   const own = useSaver<KeptBottle>(start, { base: '/api/bottles', toBody });
   const bottle = own.record;
   useEffect(() => onBottle(bottle), [onBottle, bottle]);
-  const [strength, setStrength] = useState(bottle.strength === undefined ? '100' : String(+(bottle.strength * 100).toFixed(2)));
+  const [strength, setStrength] = useState(percentOf(bottle.strength ?? 1));
   const [left, setLeft] = useState(bottle.left === undefined ? '' : String(bottle.left));
   const [before, setBefore] = useState('');
   const [after, setAfter] = useState('');
+  // What another tablet saved in the meantime, and was taken, stands in the fields too.
+  const { strength: kept = 1, left: keptLeft } = bottle;
+  useEffect(() => setStrength((was) => (numberIn(was, '%') === 100 * kept ? was : percentOf(kept))), [kept]);
+  useEffect(
+    () => setLeft((was) => (numberIn(was, 'ml') === keptLeft ? was : keptLeft === undefined ? '' : String(keptLeft))),
+    [keptLeft],
+  );
   const share = numberIn(strength, '%');
   const strengthFault = share !== undefined && share > 0 && share <= 100 ? undefined : 'must be more than 0 and at most 100';
   const rest = left.trim() === '' ? undefined : numberIn(left, 'ml');

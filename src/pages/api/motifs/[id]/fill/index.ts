@@ -1,7 +1,6 @@
 import { fillSchema } from '../../../../../schemas/hoop';
 import { endpoint, jsonEndpoint } from '../../../../../server/endpoint';
-import { filled, keepFilled } from '../../../../../server/large-motifs';
-import { marginAsked } from '../../../../../server/hoop-cards';
+import { filled, keepFilled, marginAsked } from '../../../../../server/large-motifs';
 import { database } from '../../../../../server/database';
 
 /** Where as many copies as a hoop holds lie in its field. */
