@@ -29,6 +29,15 @@ const JOINS: Partial<Record<Material['form'], string>> = {
 };
 
 /**
+ * Size of a sheet that is hooped: past the ring on every side, mm.
+ *
+ * @example hoopedSheet(hoop) // { width: 186, height: 190 }
+ */
+export function hoopedSheet({ outerWidth, outerHeight }: Hoop): { width: number; height: number } {
+  return { width: outerWidth + 2 * PAST_RING, height: outerHeight + 2 * PAST_RING };
+}
+
+/**
  * Sheets to cut for a motif: which size, how they are joined, how much of the roll for the whole set.
  *
  * @param floats the sheet is hooped alone and the cloth lies on it @param count how often the motif is sewn
@@ -40,8 +49,9 @@ export function sheetRecipe(hoop: Hoop, layers: readonly ChosenLayer[], floats: 
   return sheets.map(({ material, angle }): SheetNeed => {
     const topping = material.family === 'topping';
     const small = topping || slid(material);
-    const width = small ? hoop.fieldWidth + 2 * PAST_FIELD : hoop.outerWidth + 2 * PAST_RING;
-    const height = small ? hoop.fieldHeight + 2 * PAST_FIELD : hoop.outerHeight + 2 * PAST_RING;
+    const { width, height } = small
+      ? { width: hoop.fieldWidth + 2 * PAST_FIELD, height: hoop.fieldHeight + 2 * PAST_FIELD }
+      : hoopedSheet(hoop);
     const [w, h] = turnedBox(width, height, angle);
     return {
       materialId: material.id,

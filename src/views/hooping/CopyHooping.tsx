@@ -9,7 +9,7 @@ export default function CopyHooping({ body }: { body: Omit<HoopingFields, 'resul
     () =>
       call<Hooping>('POST', '/api/hoopings', {
         ...body,
-        ...{ name: `${body.name.slice(0, 110)}, again`, prepared: [], landed: null, sewn: [], run: null },
+        ...{ name: `${body.name.slice(0, 110)}, again`, prepared: [], sizes: [], landed: null, sewn: [], run: null },
       }),
     { onSuccess: ({ id }) => location.assign(`/hoop/jobs/${id}?stage=place`) },
   );

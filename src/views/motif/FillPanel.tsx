@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { hoopOutlines, type FilledPlace } from '../../core/hoop';
+import { hoopedSheet, hoopOutlines, type FilledPlace } from '../../core/hoop';
 import { polygonArea } from '../../core/shape';
 import { call } from '../../ui/api';
 import { SelectField } from '../../ui/form/form-fields';
@@ -14,9 +14,6 @@ interface Props {
   motif: KeptMotif;
   hoops: KeptHoop[];
 }
-
-/** Sheet past the ring on every side, mm. */
-const PAST_RING = 15;
 
 /** As many badges or patches as a hoop holds, in one hooping. */
 export default function FillPanel({ motif, hoops }: Props) {
@@ -37,7 +34,7 @@ export default function FillPanel({ motif, hoops }: Props) {
   const lines = hoopOutlines(hoop);
   const [w, h] = [hoop.outerWidth, hoop.outerHeight];
   const path = (outline: readonly (readonly [number, number])[]) => `M${outline.map(([x, y]) => `${x} ${-y}`).join('L')}Z`;
-  const sheet = (w + 2 * PAST_RING) * (h + 2 * PAST_RING);
+  const sheet = hoopedSheet(hoop);
   return (
     <section className="sheet mt-5 p-4" aria-label="Fill the hoop">
       <h2 className="chalk-heading">Fill the hoop</h2>
@@ -60,8 +57,8 @@ export default function FillPanel({ motif, hoops }: Props) {
               'Laying them …'
             ) : (
               <>
-                <strong>{counted(places.length, 'copy', 'copies')}</strong>, {units.area(sheet / Math.max(1, places.length))} of
-                sheet each.
+                <strong>{counted(places.length, 'copy', 'copies')}</strong>,{' '}
+                {units.area((sheet.width * sheet.height) / Math.max(1, places.length))} of sheet each.
               </>
             )}
           </p>
