@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
-import { open } from './open';
+import { open, still } from './open';
 
 const VIEWS: [name: string, path: string][] = [
   ['Choose', '/'],
@@ -99,11 +99,10 @@ for (const [name, path] of VIEWS) {
     await open(page, path);
     // A button that comes alive when the laying out ends fades from one colour to the other.
     await expect(page.getByText(/^Laying out /)).toHaveCount(0, { timeout: 30_000 });
-    if (path.startsWith('/buy')) await page.waitForTimeout(500);
+    await still(page);
     expect(await findings(page)).toEqual([]);
     await page.evaluate(() => (document.documentElement.dataset['theme'] = 'lamplight'));
-    // Buttons fade from one theme to the other.
-    await page.waitForTimeout(100);
+    await still(page);
     expect(await findings(page, true)).toEqual([]);
     for (const size of [
       { width: 820, height: 1180 },
@@ -159,7 +158,7 @@ test('Bench: no serious finding, no scrolling on desk and tablet', async ({ page
       });
       expect(Math.max(over.page, over.footer, over.top)).toBeLessThanOrEqual(0);
       if (await page.getByRole('button', { name: 'Done, next step' }).isVisible()) await page.keyboard.press('Space');
-      await page.waitForTimeout(120);
+      await still(page);
     }
     for (let i = 0; i < 4; i++) await page.keyboard.press('Backspace');
   }
@@ -196,7 +195,7 @@ test('the recipes: no serious finding in either theme', async ({ page }) => {
     await expect(dialog.getByText('How it is sewn')).toBeVisible();
     for (const theme of ['workroom', 'lamplight']) {
       await page.evaluate((name) => (document.documentElement.dataset['theme'] = name), theme);
-      await page.waitForTimeout(400);
+      await still(page);
       expect(await findings(page, theme === 'lamplight', 'dialog[open]')).toEqual([]);
     }
   }
@@ -216,10 +215,10 @@ test('dialogs of the answer screen: no serious finding in either theme', async (
       .check();
   for (const opener of ['Side by side', 'See it hang']) {
     await page.getByRole('button', { name: opener }).click();
-    await page.waitForTimeout(600);
+    await still(page);
     for (const theme of ['workroom', 'lamplight']) {
       await page.evaluate((name) => (document.documentElement.dataset['theme'] = name), theme);
-      await page.waitForTimeout(400);
+      await still(page);
       // What lies behind the dialog was looked at before.
       expect(await findings(page, theme === 'lamplight', 'dialog[open]')).toEqual([]);
     }

@@ -144,6 +144,12 @@ test('from a file to cut pieces, and the leftover into the next project', async 
   await expect(page.getByText(/Leftover, .*hood box/)).toBeVisible();
 });
 
+/** The answer to a save that holds a text. */
+const sentWith = (page: Page, text: string) =>
+  page.waitForResponse(
+    (answer) => answer.ok() && answer.request().method() === 'PUT' && !!answer.request().postData()?.includes(text),
+  );
+
 test('how far a layer reaches is set on the screen, typed key by key, and kept', async ({ page }) => {
   const path = '/projects/tq-waistcoats?job=tq-wc-collar&stage=cut';
   await open(page, path);
@@ -154,18 +160,20 @@ test('how far a layer reaches is set on the screen, typed key by key, and kept',
   await field.click();
   await field.press('Control+a');
   await field.pressSequentially('8.5 mm', { delay: 40 });
+  const first = sentWith(page, '8.5');
   await field.press('Tab');
   await expect(area).not.toHaveText(trimmed!);
-  await page.waitForTimeout(800);
+  await first;
   await expect(page.getByRole('alert')).toHaveCount(0);
   await expect(page.getByRole('dialog')).toHaveCount(0);
   await open(page, path);
   await expect(field).toHaveValue('8.5 mm');
   await page.getByLabel('It reaches').first().selectOption({ label: 'a patch around the point' });
   await page.getByLabel('Size', { exact: true }).first().fill('40 mm');
+  const second = sentWith(page, '"size":40');
   await page.getByLabel('Size', { exact: true }).first().press('Tab');
   await expect(area).toHaveText(/^16 cm² a piece/);
-  await page.waitForTimeout(500);
+  await second;
   await open(page, path);
   await expect(area).toHaveText(/^16 cm² a piece/);
   await expect(page.getByLabel('Size', { exact: true }).first()).toHaveValue('40 mm');

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { alive, open } from './open';
+import { alive, open, still } from './open';
 
 test('a new user goes from a piece of cloth to a fused, logged piece', async ({ page }) => {
   // 1. The sentence, and answers from the first paint.
@@ -68,7 +68,7 @@ test('a new user goes from a piece of cloth to a fused, logged piece', async ({ 
   while (!(await start.isVisible())) {
     await expect(next.or(start)).toBeVisible();
     if (await next.isVisible()) await page.keyboard.press('Space');
-    await page.waitForTimeout(150);
+    await still(page);
   }
   // Each stop by a tap of its own, as somebody may want it.
   await page.getByRole('button', { name: 'Stops go on' }).click();
@@ -98,7 +98,7 @@ test('a new user goes from a piece of cloth to a fused, logged piece', async ({ 
       await expect(page.getByRole('timer')).toBeVisible();
       await page.clock.runFor(12_000);
     }
-    await page.waitForTimeout(150);
+    await still(page);
   }
   // Two collars were asked for: the second is pressed like the first, and cooling comes once, after both.
   expect(pressed).toHaveLength(1);

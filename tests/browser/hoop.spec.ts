@@ -1,11 +1,10 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
 import { readFileSync } from 'node:fs';
-import { alive, open } from './open';
+import { alive, open, still } from './open';
 
 async function seriousFindings(page: Page): Promise<string[]> {
-  // Buttons fade between their states.
-  await page.waitForTimeout(400);
+  await still(page);
   const { violations } = await new AxeBuilder({ page }).analyze();
   return violations.filter(({ impact }) => impact === 'serious' || impact === 'critical').map(({ id }) => id);
 }

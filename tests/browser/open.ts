@@ -19,6 +19,17 @@ export async function alive(page: Page): Promise<void> {
   }
 }
 
+/** Waits until nothing fades or moves any more, two frames after what was done last. */
+export async function still(page: Page): Promise<void> {
+  await page.evaluate(async () => {
+    const frame = () => new Promise((drawn) => requestAnimationFrame(drawn));
+    await frame();
+    await frame();
+    const ending = document.getAnimations().filter(({ effect }) => effect?.getComputedTiming().iterations !== Infinity);
+    await Promise.all(ending.map(({ finished }) => finished.catch(() => null)));
+  });
+}
+
 /** Opens an address and waits until its islands have come alive. */
 export async function open(page: Page, path: string): Promise<void> {
   await page.goto(path);
