@@ -1,0 +1,11 @@
+export { CARD_IDS, FIELDS, isWhite, MARGIN_FIELDS, MARKER, readCode } from './card-codes';
+export type { ReadCard } from './card-codes';
+export { MOST_PIXELS, requirePicture } from './picture';
+export type { Picture } from './picture';
+export type { Progress } from './photographed';
+export { tracedPieces } from './trace';
+export type { Traced, TracedPiece } from './trace';
+export { stripSeen } from './seen-strip';
+export type { SeenStrip } from './seen-strip';
+export { swatchSeen } from './seen-through';
+export type { SeenThrough } from './seen-through';
