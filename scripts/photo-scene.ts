@@ -192,3 +192,54 @@ export const TABLES = {
     return [0.72 * f, 0.72 * f, 0.7 * f];
   },
 } as const;
+
+/**
+ * A strip that hangs over an edge, by shooting from its tip: with u from the tip, f the angle from the vertical and c the bending length,
+ * c³ f″ = u sin f, f′(0) = 0, and f = 90° at the edge. Points x away from the edge, y up, mm.
+ */
+export function hangingStrip(bending: number, length: number): At[] {
+  const n = 6000;
+  const h = length / n;
+  const shoot = (tip: number): { edge: number; angles: number[] } => {
+    let [angle, turn] = [tip, 0];
+    const angles = [angle];
+    for (let i = 0; i < n; i++) {
+      const middle = angle + (h / 2) * turn;
+      const turned = turn + ((h / 2) * i * h * Math.sin(angle)) / bending ** 3;
+      turn += (h * (i + 0.5) * h * Math.sin(middle)) / bending ** 3;
+      angle += h * turned;
+      angles.push(angle);
+      if (angle > 2) break;
+    }
+    return { edge: angle, angles };
+  };
+  let [low, high] = [-60, Math.log(Math.PI / 2)];
+  for (let i = 0; i < 100; i++) {
+    const middle = (low + high) / 2;
+    if (shoot(Math.exp(middle)).edge > Math.PI / 2) high = middle;
+    else low = middle;
+  }
+  const { angles } = shoot(Math.exp(low));
+  let [x, y] = [0, 0];
+  const points: At[] = [[0, 0]];
+  for (let i = n - 1; i >= 0; i--) {
+    const angle = (angles[i]! + angles[i + 1]!) / 2;
+    x += h * Math.sin(angle);
+    y -= h * Math.cos(angle);
+    if (i % 30 === 0) points.push([x, y]);
+  }
+  return points;
+}
+
+/** How far a point lies from a line, mm. */
+export function awayFrom(line: readonly At[], [x, y]: At): number {
+  let best = Infinity;
+  for (let i = 0; i + 1 < line.length; i++) {
+    const [ax, ay] = line[i]!;
+    const [bx, by] = line[i + 1]!;
+    const [dx, dy] = [bx - ax, by - ay];
+    const t = Math.max(0, Math.min(1, ((x - ax) * dx + (y - ay) * dy) / (dx * dx + dy * dy || 1)));
+    best = Math.min(best, (x - ax - t * dx) ** 2 + (y - ay - t * dy) ** 2);
+  }
+  return Math.sqrt(best);
+}

@@ -72,7 +72,10 @@ function plainPath(url) {
   } catch {
     return undefined;
   }
-  return posix.normalize(`/${path.replaceAll('\\', '/')}`).replace(/^\/+/, '/').toLowerCase();
+  return posix
+    .normalize(`/${path.replaceAll('\\', '/')}`)
+    .replace(/^\/+/, '/')
+    .toLowerCase();
 }
 const METHODS = ['GET', 'HEAD', 'POST', 'PUT', 'DELETE'];
 

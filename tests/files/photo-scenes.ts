@@ -1,9 +1,9 @@
-import { cardShade, drawScene, flat, TABLES, type At, type Card, type Drawn, type Light } from '../../scripts/photo-scene';
+import { awayFrom, cardShade, drawScene, flat, hangingStrip, TABLES, type At, type Card, type Drawn, type Light } from '../../scripts/photo-scene'; // prettier-ignore
 
 export interface Tabletop {
   table: keyof typeof TABLES;
   pieces: { outline: At[]; colour: Light }[];
-  cards: Card[];
+  cards?: Card[];
   /** Pixels across; the picture is 4 : 3. */
   across?: number;
   k?: number;
@@ -18,8 +18,27 @@ export interface Tabletop {
   wide?: number;
 }
 
+export const CORNER_CARDS: Card[] = [
+  { id: 1, at: [30, 30], turn: 12 },
+  { id: 2, at: [570, 40], turn: -80 },
+  { id: 3, at: [560, 420], turn: 171 },
+  { id: 4, at: [40, 410], turn: 33 },
+];
+
 /** Things on a table, as a telephone held above it sees them. */
-export function tabletop({ table, pieces, cards, across = 1600, k = 0.04, lean = [120, -180], roll = 3, shadow, noise = 0.02, middle = [300, 225], wide = 860 }: Tabletop): Drawn {
+export function tabletop({
+  table,
+  pieces,
+  cards = CORNER_CARDS,
+  across = 1600,
+  k = 0.04,
+  lean = [120, -180],
+  roll = 3,
+  shadow,
+  noise = 0.02,
+  middle = [300, 225],
+  wide = 860,
+}: Tabletop): Drawn {
   const height = Math.round((across * 3) / 4);
   const distance = 1000;
   const shapes = pieces.map(({ outline, colour }) => ({ lies: flat(outline), colour }));
@@ -38,51 +57,6 @@ export function tabletop({ table, pieces, cards, across = 1600, k = 0.04, lean =
       return [r * light, g * light, b * light];
     },
   });
-}
-
-export const CORNER_CARDS: Card[] = [
-  { id: 1, at: [30, 30], turn: 12 },
-  { id: 2, at: [570, 40], turn: -80 },
-  { id: 3, at: [560, 420], turn: 171 },
-  { id: 4, at: [40, 410], turn: 33 },
-];
-
-/**
- * A strip that hangs over an edge, by shooting from its tip: with u from the tip, f the angle from the vertical and c the bending length,
- * c³ f″ = u sin f, f′(0) = 0, and f = 90° at the edge. Points x away from the edge, y up, mm.
- */
-export function hangingStrip(bending: number, length: number): At[] {
-  const n = 6000;
-  const h = length / n;
-  const shoot = (tip: number): { edge: number; angles: number[] } => {
-    let [angle, turn] = [tip, 0];
-    const angles = [angle];
-    for (let i = 0; i < n; i++) {
-      const middle = angle + (h / 2) * turn;
-      const turned = turn + ((h / 2) * i * h * Math.sin(angle)) / bending ** 3;
-      turn += (h * (i + 0.5) * h * Math.sin(middle)) / bending ** 3;
-      angle += h * turned;
-      angles.push(angle);
-      if (angle > 2) break;
-    }
-    return { edge: angle, angles };
-  };
-  let [low, high] = [-60, Math.log(Math.PI / 2)];
-  for (let i = 0; i < 100; i++) {
-    const middle = (low + high) / 2;
-    if (shoot(Math.exp(middle)).edge > Math.PI / 2) high = middle;
-    else low = middle;
-  }
-  const { angles } = shoot(Math.exp(low));
-  let [x, y] = [0, 0];
-  const points: At[] = [[0, 0]];
-  for (let i = n - 1; i >= 0; i--) {
-    const angle = (angles[i]! + angles[i + 1]!) / 2;
-    x += h * Math.sin(angle);
-    y -= h * Math.cos(angle);
-    if (i % 30 === 0) points.push([x, y]);
-  }
-  return points;
 }
 
 /** A strip over the corner of a box, seen from the side: card 5 on the box, others about it. */
@@ -129,20 +103,15 @@ export function boxWithStrip(asked: {
   });
 }
 
-function awayFrom(line: readonly At[], [x, y]: At): number {
-  let best = Infinity;
-  for (let i = 0; i + 1 < line.length; i++) {
-    const [ax, ay] = line[i]!;
-    const [bx, by] = line[i + 1]!;
-    const [dx, dy] = [bx - ax, by - ay];
-    const t = Math.max(0, Math.min(1, ((x - ax) * dx + (y - ay) * dy) / (dx * dx + dy * dy || 1)));
-    best = Math.min(best, (x - ax - t * dx) ** 2 + (y - ay - t * dy) ** 2);
-  }
-  return Math.sqrt(best);
-}
-
 /** A swatch over the lower half of a white and a black field beside card 8. */
-export function coveredFields(asked: { reflectance: number; transmittance: number; across?: number; lean?: At; roll?: number; dim?: number }): Drawn {
+export function coveredFields(asked: {
+  reflectance: number;
+  transmittance: number;
+  across?: number;
+  lean?: At;
+  roll?: number;
+  dim?: number;
+}): Drawn {
   const { reflectance: r, transmittance: t, across = 900, lean = [40, -60], roll = 4, dim = 0.9 } = asked;
   const card = cardShade({ id: 8, at: [-30, -30], turn: 0 });
   return drawScene({
@@ -157,7 +126,7 @@ export function coveredFields(asked: { reflectance: number; transmittance: numbe
       if (inField) return grey(backing);
       const mark = card([x, y]);
       if (mark) return grey(mark[0]);
-      return (x > -60 && x < 140 && y < 20 && y > -90 ? grey(0.89) : [0.2 * falls, 0.14 * falls, 0.09 * falls]);
+      return x > -60 && x < 140 && y < 20 && y > -90 ? grey(0.89) : [0.2 * falls, 0.14 * falls, 0.09 * falls];
     },
   });
 }

@@ -162,8 +162,7 @@ export function solveCamera(
 }
 
 const mean = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0) / values.length;
-const sizeOf = ({ corners: [a, b, c, d] }: SeenCard) =>
-  Math.abs((c[0] - a[0]) * (d[1] - b[1]) - (c[1] - a[1]) * (d[0] - b[0]));
+const sizeOf = ({ corners: [a, b, c, d] }: SeenCard) => Math.abs((c[0] - a[0]) * (d[1] - b[1]) - (c[1] - a[1]) * (d[0] - b[0]));
 
 /** New axes: their origin and the turn of their x, in the old ones. */
 interface Axes {

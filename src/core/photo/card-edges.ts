@@ -68,13 +68,17 @@ function byItsFields(sampler: Sampler, card: SeenCard): SeenCard {
           const { at, towards, field } = direction(map, spot(line), spot(line + 0.05));
           const sign = after ? 1 : -1;
           const off = turnsLight(sampler, at, [sign * towards[0], sign * towards[1]], Math.max(1.5, 0.45 * field));
-          if (off !== undefined) found.push({ at: [at[0] + off * sign * towards[0], at[1] + off * sign * towards[1]], across, line });
+          if (off !== undefined)
+            found.push({ at: [at[0] + off * sign * towards[0], at[1] + off * sign * towards[1]], across, line });
         }
       }
   if (found.length < 12) return sharpCard(sampler, card);
   const start = corners.flat();
   const best = fitted((unknowns) => {
-    const own = homographyOf(UNIT, [0, 2, 4, 6].map((i): Point => [unknowns[i]!, unknowns[i + 1]!]));
+    const own = homographyOf(
+      UNIT,
+      [0, 2, 4, 6].map((i): Point => [unknowns[i]!, unknowns[i + 1]!]),
+    );
     if (!own) return found.map(() => 1e3);
     const back = inverseOf(own);
     return found.map(({ at, across, line }) => {

@@ -33,7 +33,10 @@ export function cleanOutline(points: Outline): CleanOutline {
   const edges = corners.map((from, i) => {
     const to = corners[(i + 1) % corners.length]!;
     const count = (to - from + n) % n || n;
-    return edgeOf(Array.from({ length: count + 1 }, (_, k) => points[(from + k) % n]!), step);
+    return edgeOf(
+      Array.from({ length: count + 1 }, (_, k) => points[(from + k) % n]!),
+      step,
+    );
   });
   const outline: Outline = [];
   const found: number[] = [];

@@ -76,9 +76,7 @@ type Surface = readonly number[];
 
 function valueOf(surface: Surface, x: number, y: number, width: number, height: number): number {
   const [u, v] = [(2 * x) / width - 1, (2 * y) / height - 1];
-  return (
-    surface[0]! + surface[1]! * u + surface[2]! * v + surface[3]! * u * u + surface[4]! * u * v + surface[5]! * v * v
-  );
+  return surface[0]! + surface[1]! * u + surface[2]! * v + surface[3]! * u * u + surface[4]! * u * v + surface[5]! * v * v;
 }
 
 function surfaceThrough(
@@ -145,13 +143,7 @@ function distanceFrom(
 }
 
 /** What is seen most often at the rim and beside the cards. */
-function firstGuess(
-  traits: Float32Array,
-  width: number,
-  height: number,
-  blank: Uint8Array,
-  seeds: readonly Point[],
-): number[] {
+function firstGuess(traits: Float32Array, width: number, height: number, blank: Uint8Array, seeds: readonly Point[]): number[] {
   const rim: number[] = [];
   const add = (x: number, y: number) => {
     const [i, j] = [Math.round(x), Math.round(y)];

@@ -72,15 +72,21 @@ export function madeSmaller({ width, height, data }: Picture, longest: number): 
   const [w, h] = [Math.floor(width / by), Math.floor(height / by)];
   const rgb = new Float32Array(w * h * 3);
   const share = 1 / (by * by);
-  for (let y = 0; y < h * by; y++) {
-    const row = Math.floor(y / by) * w;
-    for (let x = 0, from = y * width * 4; x < w * by; x++, from += 4) {
-      const to = (row + ((x / by) | 0)) * 3;
-      rgb[to]! += LIGHT[data[from]!]! * share;
-      rgb[to + 1]! += LIGHT[data[from + 1]!]! * share;
-      rgb[to + 2]! += LIGHT[data[from + 2]!]! * share;
+  for (let y = 0, to = 0; y < h; y++)
+    for (let x = 0; x < w; x++, to += 3) {
+      let r = 0;
+      let g = 0;
+      let b = 0;
+      for (let dy = 0; dy < by; dy++)
+        for (let dx = 0, from = ((y * by + dy) * width + x * by) * 4; dx < by; dx++, from += 4) {
+          r += LIGHT[data[from]!]!;
+          g += LIGHT[data[from + 1]!]!;
+          b += LIGHT[data[from + 2]!]!;
+        }
+      rgb[to] = r * share;
+      rgb[to + 1] = g * share;
+      rgb[to + 2] = b * share;
     }
-  }
   return { width: w, height: h, by, rgb };
 }
 

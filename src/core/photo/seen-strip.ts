@@ -56,7 +56,10 @@ export function stripSeen(picture: Picture, marker = MARKER, progress?: Progress
   progress?.('Fitting the curve', 0.8);
   const overhang = lengthOf(line);
   if (overhang < SHORTEST)
-    throw new InputError('picture', `must show a strip that hangs over by at least ${SHORTEST} mm; saw ${Math.round(overhang)} mm`);
+    throw new InputError(
+      'picture',
+      `must show a strip that hangs over by at least ${SHORTEST} mm; saw ${Math.round(overhang)} mm`,
+    );
   const fit = fittedBending(line, overhang);
   const warnings: string[] = [];
   const tip = line[line.length - 1]!;
@@ -123,7 +126,10 @@ function middleLine(photo: Photographed, marker: number): Outline {
     .filter(({ begins }) => begins.length > 0)
     .sort((a, b) => b.spot.pixels.length - a.spot.pixels.length)[0];
   if (!strip)
-    throw new InputError('picture', 'must show a strip that hangs over the upper right corner of card 5, in another tone than the wall');
+    throw new InputError(
+      'picture',
+      'must show a strip that hangs over the upper right corner of card 5, in another tone than the wall',
+    );
   const place = (at: number): Point => [left + (at % width) * pitch, top - Math.floor(at / width) * pitch];
   const along = waysAlong(strip.spot.pixels, strip.begins, width);
   // Bins of one millimetre along the strip: the middle of each is the line's.
@@ -193,10 +199,7 @@ const lengthOf = (line: Outline) =>
   line.slice(1).reduce((sum, [x, y], i) => sum + Math.hypot(x - line[i]![0], y - line[i]![1]), 0);
 
 /** The one unknown of the elastica, by thirds on its logarithm; the line may lie half a cloth's thickness above or below the edge. */
-function fittedBending(
-  line: Outline,
-  overhang: number,
-): Pick<SeenStrip, 'bendingLength' | 'low' | 'high' | 'residual'> {
+function fittedBending(line: Outline, overhang: number): Pick<SeenStrip, 'bendingLength' | 'low' | 'high' | 'residual'> {
   const off = (bending: number): number => {
     const profile = droopProfile(bending, overhang).map(([x, y]): Point => [x, -y]);
     const gaps = line.map((at) => gapTo(profile, at));

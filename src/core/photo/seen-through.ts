@@ -135,7 +135,11 @@ function lightOver(all: readonly (Read & { share: number })[]): (at: Point) => n
     const limit = Math.max(0.01, 3 * offs[offs.length >> 1]!);
     used = all.filter((each) => off(each) <= limit);
   }
-  return (at) => Math.max(1e-3, terms(at).reduce((sum, term, i) => sum + term * factors[i]!, 0));
+  return (at) =>
+    Math.max(
+      1e-3,
+      terms(at).reduce((sum, term, i) => sum + term * factors[i]!, 0),
+    );
 }
 
 function saturated(photo: Photographed, marker: number): boolean {

@@ -109,7 +109,7 @@ function pieceOf(
   );
   if (polygonArea(rough) < LEAST_AREA) return [];
   const { points, seen, softness } = sharpBorder(photo, rough);
-  if (seen < SEEN || (shade && softness > SOFT + 3 * (perPixel / small.by))) return [];
+  if (seen < SEEN || (shade && softness > SOFT + perPixel / small.by)) return [];
   const { outline, corners } = soundOutline(points, rough);
   if (polygonArea(outline) < LEAST_AREA) return [];
   const area = polygonArea(outline);

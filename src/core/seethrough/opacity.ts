@@ -60,3 +60,17 @@ export function opacityOf(sheets: readonly LightSheet[]): Opacity {
   // What throws nothing back over white either is as dark as can be: nothing is told apart behind it.
   return { opacity: white.r > 0 ? (100 * black.r) / white.r : 100, reflectance: black.r, transmittance: black.t };
 }
+
+/** From here on a cloth feels opaque, and veiled, %; below it is seen through. */
+export const SHEERNESS_FROM = { opaque: 95, veiled: 80 } as const;
+
+/**
+ * How an opacity feels.
+ *
+ * @param opacity contrast ratio, %; it is judged as it is told, in whole per cent
+ * @example sheernessOf(83) // 'veiled'
+ */
+export function sheernessOf(opacity: number): 'opaque' | 'veiled' | 'sheer' {
+  const shown = Math.round(opacity);
+  return shown >= SHEERNESS_FROM.opaque ? 'opaque' : shown >= SHEERNESS_FROM.veiled ? 'veiled' : 'sheer';
+}

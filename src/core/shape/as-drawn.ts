@@ -1,10 +1,12 @@
 import fitCurve from 'fit-curve';
 import type { DrawnEdge, DrawnShape } from './kinds/drawn';
 import { drawShape, type PieceShape } from './piece-shape';
-import type { Outline, Point } from './polygon';
+import { bounds, type Outline, type Point } from './polygon';
 
 /** How far a fitted curve may lie from the points, mm. */
 const FIT = 0.05;
+/** The same for points that were measured, mm. */
+const FIT_MEASURED = 0.3;
 /** A line through fewer points than this is kept as it is. */
 const FEW = 4;
 
@@ -38,6 +40,29 @@ export function asDrawn(shape: PieceShape): { shape: DrawnShape; sources: number
     shape: { kind: 'drawn', edges: found, ...(holes.length > 0 ? { holes: holes.map((hole) => hole.outline) } : {}) },
     sources,
   };
+}
+
+/**
+ * A measured outline as a drawn one that can be edited: from corner to corner straight, or curves through what lies between; its lower left at the
+ * origin.
+ *
+ * @param corners which points are corners; with none it is one closed curve
+ * @example drawnThrough(square(10), [0, 1, 2, 3]).edges.length // 4
+ */
+export function drawnThrough(outline: Outline, corners: readonly number[]): DrawnShape {
+  const { minX, minY } = bounds(outline);
+  const points = outline.map(([x, y]): Point => [x - minX, y - minY]);
+  const n = points.length;
+  // A closed curve is begun twice, so that no curve has to turn all round.
+  const starts = corners.length >= 2 ? corners : [0, Math.floor(n / 3), Math.floor((2 * n) / 3)];
+  const edges = starts.flatMap((from, i) => {
+    const to = starts[(i + 1) % starts.length]!;
+    const count = (to - from + n) % n || n;
+    const run = Array.from({ length: count + 1 }, (_, k) => points[(from + k) % n]!);
+    if (run.length < FEW) return run.slice(0, -1).map((at): DrawnEdge => ({ from: at }));
+    return (fitCurve(run, FIT_MEASURED) as Point[][]).map(([at, c, d]): DrawnEdge => ({ from: at!, curve: [c!, d!] }));
+  });
+  return { kind: 'drawn', edges };
 }
 
 /**

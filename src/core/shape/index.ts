@@ -17,7 +17,7 @@ export type { PieceShape } from './piece-shape';
 export type { EdgedOutline, Measure, ShapeKind } from './kinds/kind';
 export { edgePoints } from './kinds/drawn';
 export type { DrawnEdge, DrawnShape } from './kinds/drawn';
-export { asDrawn, turnAt } from './as-drawn';
+export { asDrawn, drawnThrough, turnAt } from './as-drawn';
 export { slitOpen } from './slit';
 export { boxOutline } from './rectangle';
 export {

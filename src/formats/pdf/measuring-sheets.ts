@@ -1,7 +1,8 @@
 import { JIG_ANGLE } from '../../core/cloth';
+import { CARD_PAGES } from './photo-cards';
 import { newDocument, Page, PAPERS, type Paper, type Point } from './page';
 
-export const SHEETS = ['jig', 'swatch', 'gauge'] as const;
+export const SHEETS = ['jig', 'swatch', 'gauge', 'cards'] as const;
 export type SheetName = (typeof SHEETS)[number];
 
 /** Platform, slope and flaps of the jig, mm. The slope takes overhangs of up to its own length. */
@@ -132,17 +133,18 @@ function gauge(page: Page): void {
   );
 }
 
-const DRAW: Record<SheetName, { title: string; draw: (page: Page) => void }> = {
-  jig: { title: 'Jig for the overhang test', draw: jig },
-  swatch: { title: 'Swatch and strips', draw: swatch },
-  gauge: { title: 'Stretch gauge', draw: gauge },
+const DRAW: Record<SheetName, { title: string; pages: readonly ((page: Page) => void)[] }> = {
+  jig: { title: 'Jig for the overhang test', pages: [jig] },
+  swatch: { title: 'Swatch and strips', pages: [swatch] },
+  gauge: { title: 'Stretch gauge', pages: [gauge] },
+  cards: { title: 'Cards for photographs', pages: CARD_PAGES },
 };
 
-/** A measuring aid as a one-page PDF, 1:1, with a 50 mm test square. */
+/** A measuring aid as a PDF, 1:1, with a 50 mm test square on each page. */
 export async function measuringSheet(name: SheetName, paper: Paper): Promise<Uint8Array> {
-  const { title, draw } = DRAW[name];
+  const { title, pages } = DRAW[name];
   const document = await newDocument(title);
   const [width, height] = PAPERS[paper];
-  draw(await Page.add(document, width, height));
+  for (const draw of pages) draw(await Page.add(document, width, height));
   return document.save();
 }

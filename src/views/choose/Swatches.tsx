@@ -1,3 +1,4 @@
+import { sheernessOf } from '../../core/seethrough';
 import type { SeeThrough } from '../../core/choose';
 
 interface Props {
@@ -10,15 +11,7 @@ function grey(reflectance: number): string {
   return `rgb(${level} ${level} ${level})`;
 }
 
-/** From here it feels opaque, and veiled, %. */
-const OPAQUE = 95;
-const VEILED = 80;
-
-function words(opacity: number): string {
-  // Told as it is shown, in whole per cent.
-  const shown = Math.round(opacity);
-  return shown >= OPAQUE ? 'opaque' : shown >= VEILED ? 'veiled' : 'see-through';
-}
+const words = (opacity: number) => ({ opaque: 'opaque', veiled: 'veiled', sheer: 'see-through' })[sheernessOf(opacity)];
 
 /** The cloth bare and backed, each lying half over white and half over black: what is told apart is seen through. */
 export default function Swatches({ seen }: Props) {

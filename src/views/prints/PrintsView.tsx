@@ -21,6 +21,13 @@ const SHEETS: { id: string; title: string; words: string; test: TestId }[] = [
     words: 'Hold the cloth at 0, pull, and read the stretch in per cent. For along, across and bias.',
     test: 'stretch',
   },
+  {
+    id: 'cards',
+    title: 'Cards for photographs',
+    words:
+      'Eight cards by which a photograph is measured: pieces on a table, a strip over the corner of a box, a swatch over white and black. Three pages.',
+    test: 'see-through',
+  },
 ];
 
 /** Measuring aids to print at full size. */
@@ -33,7 +40,7 @@ export default function PrintsView({ usual }: { usual: 'a4' | 'letter' }) {
         All at full size: print at 100 %, without “fit to page”. Each sheet has a square of 50 mm; measure it before you use the
         print.
       </p>
-      <ul className="mt-4 grid gap-5 md:grid-cols-3">
+      <ul className="mt-4 grid gap-5 md:grid-cols-2 xl:grid-cols-4">
         {SHEETS.map(({ id, title, words, test }) => (
           <li key={id} className="sheet flex flex-col p-4">
             <TestDrawing test={test} />

@@ -1,9 +1,12 @@
 import { useEffect, useRef, useState } from 'react';
 import { ROLES, ROLE_WORDS, type Role } from '../../core/choose';
 import { movedMark } from '../../core/pieces';
-import { bounds, drawShape, edgeNames, type DrawnShape, type Outline, type Point } from '../../core/shape';
+import { bounds, drawnThrough, drawShape, edgeNames, type DrawnShape, type Outline, type Point } from '../../core/shape';
+import { MARKER, type Traced } from '../../core/photo';
 import type { FoundPiece, FoundPieces } from '../../formats/drawing';
 import { ApiError, call, plainMessage } from '../../ui/api';
+import { GivenUp } from '../../ui/beside';
+import { givePhotoUp, isPhoto, measurePhoto, samplePhoto } from '../../ui/photo/measure-photo';
 import { CheckField, SelectField } from '../../ui/form/form-fields';
 import Field from '../../ui/form/Field';
 import LengthField from '../../ui/LengthField';
@@ -52,18 +55,25 @@ export default function ImportPieces({ projectId, cloths, clothId: startCloth, o
   const [clothId, setClothId] = useState(startCloth ?? cloths.find(({ origin }) => origin === 'own')?.id ?? cloths[0]?.id ?? '');
   useEffect(() => dialog.current?.showModal(), []);
 
+  /** Of a photograph: side of a card’s black square, how far it is, what is not sure of each piece. */
+  const [marker, setMarker] = useState(MARKER);
+  const [progress, setProgress] = useState<{ doing: string; share: number }>();
+  const [unsure, setUnsure] = useState<string[][]>([]);
+  useEffect(() => givePhotoUp, []);
+
+  const readAny = async (chosen: File): Promise<FoundPieces> => {
+    setUnsure([]);
+    if (!isPhoto(chosen)) return readDrawing(chosen);
+    const traced = await measurePhoto('trace', chosen, marker, (doing, share) => setProgress({ doing, share }));
+    setUnsure(traced.pieces.map((piece) => piece.unsure));
+    return foundIn(traced);
+  };
   const readFile = async (chosen: File) => {
     setBusy('reading');
     setError(undefined);
     setFile(chosen.name);
     try {
-      const response = await fetch(`/api/outlines?name=${encodeURIComponent(chosen.name)}`, {
-        method: 'POST',
-        headers: { 'content-type': 'application/octet-stream' },
-        body: chosen,
-      });
-      const answer = (await response.json()) as FoundPieces & { error?: { message: string } };
-      if (!response.ok) throw new ApiError(answer.error?.message ?? 'The file could not be read.', response.status, null);
+      const answer = await readAny(chosen);
       setFound(answer);
       setScale(1);
       setChoices(
@@ -74,12 +84,18 @@ export default function ImportPieces({ projectId, cloths, clothId: startCloth, o
           openings: inner > 0,
         })),
       );
-      if (answer.pieces.length === 0) setError('No closed lines were found in it, so there is nothing that could be a piece.');
+      if (answer.pieces.length === 0)
+        setError(
+          isPhoto(chosen)
+            ? 'Nothing in it stands out from the table as a piece.'
+            : 'No closed lines were found in it, so there is nothing that could be a piece.',
+        );
     } catch (problem) {
       setFound(undefined);
-      setError((problem as Error).message.replace(/^file: /, 'The file '));
+      if (!(problem instanceof GivenUp)) setError(wordsOfTrouble(problem as Error));
     } finally {
       setBusy(undefined);
+      setProgress(undefined);
     }
   };
   const set = (i: number, change: Partial<Choice>) =>
@@ -104,21 +120,51 @@ export default function ImportPieces({ projectId, cloths, clothId: startCloth, o
   }, undefined);
   const hasSeams = found?.pieces.some(({ allowances }) => allowances.some((mm) => mm > 0)) ?? false;
   return (
-    <dialog ref={dialog} className="modal" aria-label="Pieces from a file" onClose={onClose}>
+    <dialog ref={dialog} className="modal" aria-label="Pieces from a file or a photograph" onClose={onClose}>
       <div className="modal-box max-w-5xl space-y-4">
-        <h2 className="text-xl font-bold">Pieces from a file</h2>
+        <h2 className="text-xl font-bold">Pieces from a file or a photograph</h2>
         <p>
           A drawing in SVG or DXF: closed lines are pieces. Patterns on the apparel layers bring their seams, grain, notches,
           names and quantities along.
         </p>
-        <FilePicker
-          words={found ? 'Another file' : 'Choose the file'}
-          accept=".svg,.dxf,image/svg+xml,image/vnd.dxf"
-          onFile={(file) => void readFile(file)}
-        />
+        <p>
+          Or a photograph: lay the pieces flat on a table of another tone, three or more{' '}
+          <a className="link" href="/prints">
+            printed cards
+          </a>{' '}
+          round them, and take the picture from above, everything whole in it.
+        </p>
+        <div className="flex flex-wrap items-end gap-4">
+          <FilePicker
+            words={found ? 'Another file' : 'Choose the file'}
+            accept=".svg,.dxf,image/svg+xml,image/vnd.dxf,image/png,image/jpeg"
+            onFile={(file) => void readFile(file)}
+          />
+          <button
+            type="button"
+            className="btn"
+            disabled={busy !== undefined}
+            onClick={() => void samplePhoto('pieces').then(readFile, (problem: Error) => setError(problem.message))}
+          >
+            Try a made-up photograph
+          </button>
+          <div className="w-56">
+            <LengthField label="Side of a card’s black square" value={marker} min={10} onChange={setMarker} />
+          </div>
+        </div>
         {busy === 'reading' && (
-          <p role="status">
-            Reading {file} … <progress className="progress w-40 progress-primary" aria-label="Reading the file" />
+          <p role="status" className="flex flex-wrap items-center gap-3">
+            {progress ? `${progress.doing} …` : `Reading ${file} …`}
+            <progress
+              className="progress w-40 progress-primary"
+              aria-label="Reading the file"
+              {...(progress ? { value: progress.share, max: 1 } : {})}
+            />
+            {progress && (
+              <button type="button" className="btn" onClick={givePhotoUp}>
+                Stop
+              </button>
+            )}
           </p>
         )}
         {error && (
@@ -148,7 +194,7 @@ export default function ImportPieces({ projectId, cloths, clothId: startCloth, o
                 <div className="mt-2 max-w-xs">
                   <LengthField
                     label={`“${widest.name}” is this wide`}
-                    value={widest.width * scale}
+                    value={Math.round(widest.width * scale * 10) / 10}
                     min={1}
                     onChange={(mm) => setScale(mm / widest.width)}
                   />
@@ -220,6 +266,11 @@ export default function ImportPieces({ projectId, cloths, clothId: startCloth, o
                           onChange={(e) => set(i, { count: Math.max(1, Math.min(1000, Number(e.target.value))) })}
                         />
                       </div>
+                      {unsure[i]?.map((words) => (
+                        <p key={words} className="text-base font-semibold">
+                          Look again: {words}.
+                        </p>
+                      ))}
                       {piece.inner > 0 && (
                         <CheckField
                           label={`Cut out ${counted(piece.inner, 'opening')}`}
@@ -253,6 +304,36 @@ export default function ImportPieces({ projectId, cloths, clothId: startCloth, o
     </dialog>
   );
 }
+
+/** Reads a drawing on the server. @throws {ApiError} */
+async function readDrawing(chosen: File): Promise<FoundPieces> {
+  const response = await fetch(`/api/outlines?name=${encodeURIComponent(chosen.name)}`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/octet-stream' },
+    body: chosen,
+  });
+  const answer = (await response.json()) as FoundPieces & { error?: { message: string } };
+  if (!response.ok) throw new ApiError(answer.error?.message ?? 'The file could not be read.', response.status, null);
+  return answer;
+}
+
+/** What a photograph holds, as a file’s pieces. */
+function foundIn({ pieces, warnings }: Traced): FoundPieces {
+  return {
+    unit: { words: 'millimetres, by the cards', said: true } as FoundPieces['unit'],
+    warnings: warnings.map((message, i) => ({ code: `photo-${i}`, message, count: 1 }) as FoundPieces['warnings'][number]),
+    pieces: pieces.map(({ outline, corners }) => {
+      const shape = drawnThrough(outline, corners);
+      return {
+        ...{ name: '', shape, line: 'cut', grain: 0, fold: null, marks: [], count: 1, inner: 0 },
+        allowances: shape.edges.map(() => 0),
+      };
+    }),
+  };
+}
+
+const wordsOfTrouble = ({ message }: Error) =>
+  message.replace(/^file: /, 'The file ').replace(/^(picture|body): must/, 'The photograph must');
 
 function sizeOf({ edges }: DrawnShape): { width: number; height: number } {
   const { minX, minY, maxX, maxY } = bounds(drawShape({ kind: 'drawn', edges }).outline);

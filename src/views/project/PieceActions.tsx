@@ -37,7 +37,7 @@ export default function PieceActions({ projectId, cuts, jobs, onAdd, onSeveral, 
         <Shapes size={18} aria-hidden="true" /> Pieces by a recipe
       </button>
       <button type="button" className="btn w-full" onClick={onImport}>
-        <FileUp size={18} aria-hidden="true" /> Pieces from a file
+        <FileUp size={18} aria-hidden="true" /> Pieces from a file or photograph
       </button>
     </>
   );

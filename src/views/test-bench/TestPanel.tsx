@@ -13,6 +13,7 @@ import { readableDate, today } from '../../ui/text';
 import { useUnits } from '../../ui/units-context';
 import Why from '../../ui/Why';
 import { useFigureWords } from './figure-words';
+import PhotoReading from './PhotoReading';
 import ReadingField, { readTyped, writeReading } from './ReadingField';
 
 /** Anything that home tests are done on. */
@@ -39,7 +40,11 @@ export default function TestPanel<T extends Tested>({ path, record, test, onSave
   const write = useFigureWords();
   const start = (readings: Readings | undefined): Record<string, string> =>
     Object.fromEntries(
-      test.fields.map((field) => [field.id, writeReading(field, readings ? readings[field.id] : field.start, system)]),
+      test.fields.map((field) => {
+        // Readings from before a test could be done in several ways say nothing of the way: it is the first.
+        const kept = field.kind === 'choice' ? (readings?.[field.id] ?? field.start) : readings?.[field.id];
+        return [field.id, writeReading(field, readings ? kept : field.start, system)];
+      }),
     );
   /** Readings as they are typed. @throws {InputError} naming the field that cannot be read */
   const readingsOf = (typed: Record<string, string>): Readings => {
@@ -144,6 +149,17 @@ export default function TestPanel<T extends Tested>({ path, record, test, onSave
               </div>
             );
           })}
+          {(test.id === 'overhang' || (test.id === 'see-through' && typed['way'] === 'photo')) && (
+            <PhotoReading
+              test={test.id}
+              fields={test.fields}
+              empty={(field) => (typed[field] ?? '').trim() === ''}
+              onRead={(read) => {
+                for (const [field, value] of Object.entries(read))
+                  form.setValue(field, value, { shouldDirty: true, shouldValidate: form.formState.isSubmitted });
+              }}
+            />
+          )}
           <FormErrors of={of} />
           <div className="flex flex-wrap items-center gap-3">
             <button className="btn btn-primary" disabled={saving.isPending}>

@@ -1,4 +1,7 @@
-import { choiceOf, type ClothTest } from '../cloth-test';
+import type { Fabric } from '../../cloth';
+import { InputError } from '../../input-error';
+import { opacityOf, SHEERNESS_FROM, sheernessOf } from '../../seethrough';
+import { choiceOf, numberOf, type ClothTest, type Figure, type Readings } from '../cloth-test';
 
 /** A drop of water: sinks in, marks, or runs off. */
 export const water: ClothTest = {
@@ -95,26 +98,42 @@ export const seeThroughTest: ClothTest = {
   id: 'see-through',
   title: 'Look through it',
   purpose: 'Decides whether shade, dots and edges of a layer will show.',
-  steps: ['Lay one thickness over a printed page in daylight.', 'Read what you can.'],
+  steps: [
+    'Lay one thickness over a printed page in daylight, and read what you can.',
+    'Or measure it: lay it over the lower half of the white and the black field beside card 8, and photograph card and fields.',
+  ],
   fields: [
+    {
+      id: 'way',
+      label: 'How it is looked at',
+      kind: 'choice',
+      start: 'page',
+      options: [
+        ['page', 'over a printed page'],
+        ['photo', 'by a photograph with card 8'],
+      ],
+    },
     {
       id: 'print',
       label: 'Through the cloth',
       kind: 'choice',
+      when: ['way', 'page'],
       options: [
         ['read', 'the words can be read'],
         ['lines', 'there are lines, but no words'],
         ['nothing', 'nothing shows'],
       ],
     },
+    { id: 'reflectance', label: 'It throws back, %', kind: 'count', when: ['way', 'photo'], group: 'Of the light' },
+    { id: 'transmittance', label: 'It lets through, %', kind: 'count', when: ['way', 'photo'], group: 'Of the light' },
   ],
-  why: 'Words that can be read: sheer. Lines without words: veiled. Nothing: opaque.',
+  why: `Words that can be read: sheer. Lines without words: veiled. Nothing: opaque. By a photograph: opacity is what is seen over black divided by what is seen over white; below ${SHEERNESS_FROM.veiled} % it is sheer, from ${SHEERNESS_FROM.opaque} % on opaque.`,
   settles: ['sheer'],
   read(readings) {
-    const print = choiceOf(readings, 'print', ['read', 'lines', 'nothing']);
-    const sheer = ({ read: 'sheer', lines: 'veiled', nothing: 'opaque' } as const)[print];
+    const { sheer, figures } =
+      readings['way'] === 'photo' ? measuredSheer(readings) : { sheer: printedSheer(readings), figures: [] };
     return {
-      figures: [],
+      figures,
       patch: { sheer },
       meaning: {
         sheer: 'Sheer: layers must be sheer themselves, or be meant to be seen.',
@@ -124,6 +143,23 @@ export const seeThroughTest: ClothTest = {
     };
   },
 };
+
+function printedSheer(readings: Readings): Fabric['sheer'] {
+  const print = choiceOf(readings, 'print', ['read', 'lines', 'nothing']);
+  return ({ read: 'sheer', lines: 'veiled', nothing: 'opaque' } as const)[print];
+}
+
+function measuredSheer(readings: Readings): { sheer: Fabric['sheer']; figures: Figure[] } {
+  const share = (field: string) => numberOf(readings, field, '%', { min: 0, max: 100 }) / 100;
+  const [reflectance, transmittance] = [share('reflectance'), share('transmittance')];
+  if (reflectance + transmittance > 1.005)
+    throw new InputError('transmittance', 'and what it throws back must add up to at most 100 %');
+  const { opacity } = opacityOf([{ reflectance, transmittance: Math.min(transmittance, 1 - reflectance) }]);
+  return {
+    sheer: sheernessOf(opacity),
+    figures: [{ label: 'Opacity', value: opacity, unit: '%', give: 3 }],
+  };
+}
 
 /** Rubbed along the cut edge. */
 export const fray: ClothTest = {

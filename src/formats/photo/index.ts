@@ -1,0 +1,2 @@
+export { LARGEST_PHOTO, readPhoto } from './read-photo';
+export { orientationOf, upright } from './orientation';
