@@ -678,3 +678,47 @@ test('a curved facing that came out 3 mm long is told so, filed, and remembered 
   await page.getByRole('link', { name: 'All reasons, comparison and drape' }).click();
   await expect(page.getByText(/this cloth shrank by .* along the grain on your pieces/).first()).toBeVisible({ timeout: 20_000 });
 });
+
+test('pieces come out of a photograph, with their sizes, and are brought in', async ({ page }) => {
+  const answer = await page.request.post('/api/projects', { data: { name: 'Pocket patterns' } });
+  const { id } = (await answer.json()) as { id: string };
+  await open(page, `/projects/${id}`);
+  await page.getByRole('button', { name: /^Pieces from a file/ }).click();
+  const dialog = page.getByRole('dialog', { name: /^Pieces from a file/ });
+  await dialog
+    .locator('input[type=file]')
+    .setInputFiles({ name: 'empty.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('no picture') });
+  await expect(dialog.getByRole('alert')).toBeVisible();
+  await dialog.getByRole('button', { name: 'Try a made-up photograph' }).click();
+  await expect(dialog.getByRole('button', { name: 'Bring in 3 pieces' })).toBeVisible({ timeout: 60_000 });
+  await expect(dialog.getByText('Take it, 16 × 4 cm')).toBeVisible();
+  await dialog.getByLabel('Name of piece 3').fill('Welt');
+  await dialog.getByLabel('How many of piece 3').fill('2');
+  await dialog.getByRole('button', { name: 'Bring in 3 pieces' }).click();
+  await expect(dialog).toBeHidden();
+  const { pieces } = (await (await page.request.get(`/api/projects/${id}/pieces`)).json()) as { pieces: { name: string }[] };
+  expect(pieces.map(({ name }) => name)).toEqual(['Piece 1', 'Piece 2', 'Welt']);
+});
+
+test('a strip and a swatch are read off photographs, and kept', async ({ page }) => {
+  await open(page, '/cupboard/cloths/tq-harbour-linen?test=overhang');
+  const photo = page.getByRole('region', { name: 'By a photograph' });
+  await photo.getByRole('button', { name: 'Try a made-up one' }).click();
+  await expect(photo.getByText(/^Bending length 2[34]\.\d mm/)).toBeVisible({ timeout: 60_000 });
+  await photo.getByLabel('It is the reading').selectOption({ label: 'Across: face up, one end' });
+  await photo.getByRole('button', { name: 'Put it in' }).click();
+  const across = page.getByRole('group', { name: 'Across' }).getByLabel('Face up, one end');
+  await expect(across).toHaveValue(/^4[78](\.\d)? mm$/);
+  await page.getByRole('button', { name: 'Keep these readings' }).click();
+  await expect(page.getByText('Kept.')).toBeVisible();
+  await open(page, '/cupboard/cloths/tq-harbour-linen?test=see-through');
+  await page.getByText('by a photograph with card 8').click();
+  await photo.getByRole('button', { name: 'Try a made-up one' }).click();
+  await expect(photo.getByText(/^Opacity 7[789] %/)).toBeVisible({ timeout: 60_000 });
+  await photo.getByRole('button', { name: 'Put it in' }).click();
+  await expect(page.getByText('Sheer: layers must be sheer themselves')).toBeVisible();
+  await page.getByRole('button', { name: 'Keep these readings' }).click();
+  await expect(page.getByText('Kept.')).toBeVisible();
+  const cloth = (await (await page.request.get('/api/cloths/tq-harbour-linen')).json()) as { sheer: string };
+  expect(cloth.sheer).toBe('sheer');
+});

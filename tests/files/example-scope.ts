@@ -10,6 +10,9 @@ import { stitchedMotif } from '../../src/core/motif';
 import { openPiece, plainPiece } from '../../src/core/pieces';
 import { DEFAULT_SCHOOLS } from '../../src/core/schools';
 import type { Outline, PieceShape } from '../../src/core/shape';
+import { readFileSync } from 'node:fs';
+import { photographed } from '../../src/core/photo/photographed';
+import { readPhoto } from '../../src/formats/photo';
 import { libraryLayer } from './library-layer';
 
 /** What the examples of doc comments may name: a few cloths, layers, pieces and motifs that every reader knows at once. */
@@ -40,6 +43,10 @@ const benchPlan = {
     step('cool', { kind: 'wait', seconds: 300 }),
   ],
 } as unknown as BenchPlan;
+
+/** One of the made-up photographs that can be tried in the application. */
+const sample = (name: string) => readPhoto(readFileSync(`public/samples/${name}.jpg`));
+const picture = sample('pieces');
 
 export const exampleScope = {
   benchPlan,
@@ -116,6 +123,11 @@ export const exampleScope = {
     ...{ id: 'stay', cutId: 'shell', name: 'armhole', place: { kind: 'usual' }, wish: collar, stack: null },
     ...{ glueUp: true, cutDone: false },
   },
+  picture,
+  photo: photographed(picture),
+  hangPicture: sample('hang'),
+  fieldsPicture: sample('see-through'),
+  camera: { map: [1, 0, 100, 0, -1, 700, 0, 0], back: [1, 0, -100, 0, -1, 700, 0, 0], middle: [800, 600], half: 1000, k: 0 },
   reading: {
     ...{ overhangBefore: 44, overhangAfter: 60, peel: 4, bubbles: 'none', showThrough: 'none', glueThrough: 'none' },
     ...{ shrink: 0, feel: null, note: '' },

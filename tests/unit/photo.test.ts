@@ -1,7 +1,16 @@
 import { encode } from 'jpeg-js';
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import { CARD_IDS, isWhite, readCode, stripSeen, swatchSeen, tracedPieces, type Picture } from '../../src/core/photo';
+import {
+  CARD_IDS,
+  isWhite,
+  readCode,
+  straightened,
+  stripSeen,
+  swatchSeen,
+  tracedPieces,
+  type Picture,
+} from '../../src/core/photo';
 import { drawShape, drawnThrough } from '../../src/core/shape';
 import { orientationOf, readPhoto, upright } from '../../src/formats/photo';
 import type { At, Light } from '../../scripts/photo-scene';
@@ -15,6 +24,7 @@ const circle = (x: number, y: number, r: number): At[] =>
 const HOLLOW: At[] = [[122, 133], [303, 121], [321, 243], [222, 252], [213, 334], [131, 318]]; // prettier-ignore
 const ROUND = circle(432, 252, 78);
 const LONG: At[] = [[184, 27], [443, 19], [446, 79], [183, 88]]; // prettier-ignore
+const LONG_BOX: At[] = [[0, 0], [160, 0], [160, 40], [0, 40]]; // prettier-ignore
 const WHITE: Light = [0.8, 0.78, 0.74];
 
 /** The rigid motion that lays the found cards on where they were put, from their middles. */
@@ -85,10 +95,13 @@ describe('pieces on a table, photographed', () => {
     ]);
   });
 
-  it('are not seen where there is only a soft shadow, and one that is cut off is told and left out', () => {
+  it('are not seen where there is only a shadow, and one that is cut off is told and left out', () => {
     const soft = ([x, y]: At) => 1 - 0.5 * Math.exp(-(((x - 300) / 70) ** 2 + ((y - 220) / 60) ** 2));
     const only = tracedPieces(tabletop({ table: 'white', across: 900, shadow: soft, pieces: [] }), 60);
-    expect([only.pieces.length, only.warnings.join()]).toEqual([0, expect.stringMatching(/No piece was found/)]);
+    expect([only.pieces.length, only.warnings.join()]).toEqual([
+      0,
+      expect.stringMatching(/taken for a shadow.*No piece was found/),
+    ]);
     const off: At[] = [[200, 150], [400, 150], [400, -300], [200, -300]]; // prettier-ignore
     const cut = tracedPieces(tabletop({ table: 'wood', across: 900, pieces: [{ outline: off, colour: WHITE }] }), 60);
     expect([cut.pieces.length, cut.warnings.join()]).toEqual([0, expect.stringMatching(/picture’s edge/)]);
@@ -101,6 +114,22 @@ describe('pieces on a table, photographed', () => {
     once!.forEach((area, i) => expect(twice![i]! / area).toBeCloseTo(4, 2));
     // The welt of 160 × 40 mm.
     expect(once!.at(-1)! / (160 * 40)).toBeCloseTo(1, 2);
+  });
+});
+
+describe('a piece that lies aslant', () => {
+  it('is turned straight by its longest straight edge, the short way', () => {
+    const turned = (degrees: number) => {
+      const [cos, sin] = [Math.cos((degrees * Math.PI) / 180), Math.sin((degrees * Math.PI) / 180)];
+      return LONG_BOX.map(([x, y]): At => [x * cos - y * sin, x * sin + y * cos]);
+    };
+    const sizeOf = (outline: readonly (readonly [number, number])[]) =>
+      [0, 1].map((k) => Math.max(...outline.map((at) => at[k]!)) - Math.min(...outline.map((at) => at[k]!)));
+    for (const degrees of [3, -20, 44]) {
+      const [wide, high] = sizeOf(straightened({ outline: turned(degrees), corners: [0, 1, 2, 3], unsure: [] }));
+      expect([wide, high]).toEqual([expect.closeTo(160, 6), expect.closeTo(40, 6)]);
+    }
+    expect(sizeOf(straightened({ outline: turned(100), corners: [0, 1, 2, 3], unsure: [] }))[0]).toBeCloseTo(40, 6);
   });
 });
 

@@ -81,7 +81,7 @@ const placed = (corners: readonly Point[], x: number, y: number, turn: number): 
  * @param marker side of the black square as it was measured on the print, mm
  * @param upright a card whose own axes the plane is to have, with its upper right corner as origin; the picture's own axes otherwise
  * @returns undefined where the cards cannot be seen like that by any camera
- * @example solveCamera([], 1600, 1200)
+ * @example solveCamera([], 1600, 1200) // undefined
  */
 export function solveCamera(
   seen: readonly SeenCard[],

@@ -47,7 +47,7 @@ const ROUNDS = 60;
  * Unknowns that leave the least squares of some differences: Levenberg and Marquardt's way, with numeric derivatives.
  *
  * @param differences what is left over for some unknowns; always as many
- * @example fitted(([x]) => [x! - 3], [0])[0].toFixed(3) // '3.000'
+ * @example fitted(([x]) => [x - 3], [0])[0].toFixed(3) // '3.000'
  */
 export function fitted(differences: (unknowns: readonly number[]) => number[], start: readonly number[]): number[] {
   let at = [...start];

@@ -32,7 +32,7 @@ const BRUSHES = [2, 4];
  * The cards in a picture, each once: dark spots on light that have four corners and bear the code of a card.
  *
  * @param wanted a card that may be trimmed and touched by something dark: it is looked for once more, harder, where it was not found
- * @example findCards(madeSmaller(emptyPicture, 1200)) // []
+ * @example findCards(madeSmaller(picture, 1200)).map(({ id }) => id) // [1, 2, 3, 4]
  */
 export function findCards(small: Small, wanted?: number): SeenCard[] {
   const grey = greyOf(small);

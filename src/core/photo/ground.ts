@@ -6,7 +6,7 @@ import type { Small } from './picture';
 export interface Ground {
   width: number;
   height: number;
-  /** Of each pixel: 0 ground, 1 something else, 2 what may be a shadow: darker, of the ground's own hue. */
+  /** Of each pixel: 0 ground, 1 something else, 2 a shadow: darker, of the ground's own hue. */
   differs: Uint8Array;
 }
 
@@ -20,8 +20,8 @@ const LEAST = [0.045, 0.03, 0.03] as const;
 const PLAIN = 0.4;
 /** Spreads from the ground at which something else begins. */
 const ELSE = 4.2;
-/** What is darker than this share of its ground is no shadow, and what is darker than this no ground. */
-const DARKEST_SHADOW = Math.log(0.22);
+/** What is darker than this share of its ground is no shadow. */
+const DARKEST_SHADOW = Math.log(0.38);
 
 /**
  * What of a picture is not the ground. Brightness and two hues are taken as logarithms, so that light that falls off over the table only adds to
@@ -30,7 +30,7 @@ const DARKEST_SHADOW = Math.log(0.22);
  * @param blank true where the picture is a card
  * @param seeds pixels that lie beside the cards
  * @param plain the ground is known to be of one tone, so that little stands out from it already
- * @example groundOf(small, blank, []).differs.length // small.width * small.height
+ * @example groundOf(photo.small, new Uint8Array(photo.small.width * photo.small.height), []).differs.includes(1) // true
  */
 export function groundOf({ width, height, rgb }: Small, blank: Uint8Array, seeds: readonly Point[], plain = false): Ground {
   const n = width * height;

@@ -1,8 +1,9 @@
-export { CARD_IDS, FIELDS, isWhite, MARGIN_FIELDS, MARKER, readCode } from './card-codes';
+export { CARD_IDS, FIELDS, isWhite, MARKER, readCode } from './card-codes';
 export type { ReadCard } from './card-codes';
 export { MOST_PIXELS, requirePicture } from './picture';
 export type { Picture } from './picture';
 export type { Progress } from './photographed';
+export { straightened } from './straightened';
 export { tracedPieces } from './trace';
 export type { Traced, TracedPiece } from './trace';
 export { stripSeen } from './seen-strip';

@@ -47,7 +47,7 @@ const MOST_OFF = { mm: 2, share: 0.03 };
  *
  * @param marker side of a card's black square as measured on the print, mm
  * @throws {InputError} where no strip is seen
- * @example stripSeen(picture, 60).bendingLength // 20.3
+ * @example Math.round(stripSeen(hangPicture, 60).bendingLength) // 24
  */
 export function stripSeen(picture: Picture, marker = MARKER, progress?: Progress): SeenStrip {
   const photo = photographed(picture, marker, { upright: EDGE_CARD, trimmed: true, progress });

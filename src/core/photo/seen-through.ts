@@ -36,7 +36,7 @@ const ACROSS = [0.15, 0.85] as const;
  *
  * @param marker side of a card's black square as measured on the print, mm
  * @throws {InputError} where the fields are not seen
- * @example swatchSeen(picture, 60).opacity // 71.4
+ * @example Math.round(swatchSeen(fieldsPicture, 60).opacity) // 78
  */
 export function swatchSeen(picture: Picture, marker = MARKER, progress?: Progress): SeenThrough {
   const photo = photographed(picture, marker, { upright: FIELD_CARD, progress });

@@ -8,8 +8,6 @@ export interface SharpBorder {
   points: Outline;
   /** Share of the border where inside and outside could be told apart, 0–1. */
   seen: number;
-  /** How wide the turn from inside to outside is, mm: small for an edge, large for a soft shadow. */
-  softness: number;
 }
 
 /** Points are so far apart, mm. */
@@ -23,12 +21,11 @@ const LEAST_CONTRAST = 0.02;
  * Moves a rough border to where the picture turns from what is inside to what is outside: half way between the two colours, which are read to
  * either side of each point, so that uneven light does no harm.
  *
- * @param rough on the plane, mm, either winding @example sharpBorder(photo, outline).points.length > 3 // true
+ * @param rough on the plane, mm, either winding @example sharpBorder(photo, square(100)).points.length > 3 // true
  */
 export function sharpBorder(photo: Photographed, rough: Outline): SharpBorder {
   let points = smoothed(evenly(rough, STEP), 3);
   let seen = 1;
-  let softness = 0;
   for (const reach of REACHES) {
     const sides = clockwiseSign(points);
     const offs = points.map((at, i) => {
@@ -36,11 +33,9 @@ export function sharpBorder(photo: Photographed, rough: Outline): SharpBorder {
       const after = points[(i + 2) % points.length]!;
       const length = Math.hypot(after[0] - before[0], after[1] - before[1]) || 1;
       const outward: Point = [(sides * (after[1] - before[1])) / length, (-sides * (after[0] - before[0])) / length];
-      return { outward, ...turnAcross(photo, at, outward, reach) };
+      return { outward, off: turnAcross(photo, at, outward, reach) };
     });
     seen = offs.filter(({ off }) => off !== undefined).length / offs.length;
-    const soft = offs.flatMap((each) => (each.off === undefined ? [] : [each.soft]));
-    softness = middle(soft) ?? Infinity;
     const calm = calmed(offs.map(({ off }) => off));
     const spacing = STEP;
     const moved = points.map(([x, y], i): Point => {
@@ -49,22 +44,17 @@ export function sharpBorder(photo: Photographed, rough: Outline): SharpBorder {
     });
     points = evenly(moved, spacing);
   }
-  return { points, seen, softness };
+  return { points, seen };
 }
 
 /** How far off it turns from inside to outside; undefined where the two look alike. */
-function turnAcross(
-  { camera, sampler }: Photographed,
-  [x, y]: Point,
-  outward: Point,
-  reach: number,
-): { off: number | undefined; soft: number } {
+function turnAcross({ camera, sampler }: Photographed, [x, y]: Point, outward: Point, reach: number): number | undefined {
   const a = seenAt(camera, [x - reach * outward[0], y - reach * outward[1]]);
   const b = seenAt(camera, [x + reach * outward[0], y + reach * outward[1]]);
   const pixels = Math.hypot(b[0] - a[0], b[1] - a[1]);
   const n = Math.max(16, Math.min(96, Math.round(pixels * 2)));
   const at = (i: number): Point => [a[0] + ((b[0] - a[0]) * i) / n, a[1] + ((b[1] - a[1]) * i) / n];
-  if (!sampler.inside(a) || !sampler.inside(b)) return { off: undefined, soft: 0 };
+  if (!sampler.inside(a) || !sampler.inside(b)) return undefined;
   const read = Array.from({ length: n + 1 }, (_, i) => [0, 1, 2].map((channel) => sampler.channel(at(i), channel)));
   const third = Math.max(3, Math.floor(n / 4));
   const mid = (from: number, to: number) =>
@@ -73,7 +63,7 @@ function turnAcross(
   const outside = mid(n + 1 - third, n + 1);
   const axis = inside.map((value, channel) => value - outside[channel]!);
   const size = Math.hypot(...axis);
-  if (size < LEAST_CONTRAST) return { off: undefined, soft: 0 };
+  if (size < LEAST_CONTRAST) return undefined;
   const level = read.map((each) =>
     each.reduce((sum, value, channel) => sum + ((value - outside[channel]!) * axis[channel]!) / size ** 2, 0),
   );
@@ -84,13 +74,7 @@ function turnAcross(
     const off = ((i + (p - 0.5) / (p - q)) / n) * 2 * reach - reach;
     if (best === undefined || Math.abs(off) < Math.abs(best)) best = off;
   }
-  if (best === undefined) return { off: undefined, soft: 0 };
-  // From nine tenths to one tenth, about the crossing.
-  const centre = Math.round(((best + reach) / (2 * reach)) * n);
-  let [from, to] = [centre, centre];
-  while (from > 0 && level[from]! < 0.85) from--;
-  while (to < n && level[to]! > 0.15) to++;
-  return { off: best, soft: ((to - from) / n) * 2 * reach };
+  return best;
 }
 
 /** Fills what was not seen from its neighbours and takes back what stands alone. */

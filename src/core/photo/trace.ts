@@ -34,8 +34,6 @@ const LEAST_AREA = 300;
 const THIN = 3.2;
 /** White that may be left round a card whose margin was cut wide, mm. */
 const WIDE_CUT = 3;
-/** Wider than this a border is a soft shadow's, mm beyond what the picture itself blurs. */
-const SOFT = 2.2;
 /** A border of which less than this share was seen is not one. */
 const SEEN = 0.6;
 /** Cards that fix the lens too. */
@@ -49,7 +47,7 @@ const OFF = 0.5;
  *
  * @param marker side of a card's black square as measured on the print, mm
  * @throws {InputError} for a picture in which there is nothing to measure
- * @example tracedPieces(picture, 60).pieces.length // 1
+ * @example tracedPieces(picture, 60).pieces.length // 3
  */
 export function tracedPieces(picture: Picture, marker = MARKER, progress?: Progress): Traced {
   const photo = photographed(picture, marker, { progress });
@@ -64,18 +62,21 @@ export function tracedPieces(picture: Picture, marker = MARKER, progress?: Progr
   const brush = Math.max(1, THIN / 2 / perPixel);
   const least = Math.max(12, (0.6 * LEAST_AREA) / perPixel ** 2);
   const sure = spotsOf(opened(masked(differs, 1), width, height, brush), width, height, least);
-  // What may be a shadow is looked at by itself where nothing that is sure lies beside it.
   const near = new Uint8Array(width * height);
   for (const { pixels } of sure) for (const at of pixels) near[at] = 1;
-  const dim = spotsOf(opened(masked(differs, 2), width, height, brush), width, height, least).filter(
-    ({ pixels }) => !touches(pixels, near, width, height),
-  );
   const warnings: string[] = [];
-  const all = [...sure.map((spot) => ({ spot, shade: false })), ...dim.map((spot) => ({ spot, shade: true }))];
-  const pieces = all.flatMap(({ spot, shade }, i): TracedPiece[] => {
-    progress?.('Measuring the borders', 0.5 + (0.5 * i) / all.length);
-    return pieceOf(photo, spot, shade, perPixel, own, warnings);
+  const pieces = sure.flatMap((spot, i): TracedPiece[] => {
+    progress?.('Measuring the borders', 0.5 + (0.5 * i) / sure.length);
+    return pieceOf(photo, spot, perPixel, own, warnings);
   });
+  // Darker and of the table's own hue: told, so that a grey piece on a white table is not missed without a word.
+  const shadows = spotsOf(opened(masked(differs, 2), width, height, brush), width, height, least).filter(
+    ({ pixels, cutOff }) => !cutOff && !touches(pixels, near, width, height),
+  );
+  if (shadows.length > 0)
+    warnings.push(
+      'What is darker than the table and of the same hue was taken for a shadow. If it is a piece, lay it on a table of another tone.',
+    );
   pieces.sort((a, b) => polygonArea(b.outline) - polygonArea(a.outline));
   if (cards.length < ENOUGH_CARDS)
     warnings.push(
@@ -92,14 +93,13 @@ export function tracedPieces(picture: Picture, marker = MARKER, progress?: Progr
 function pieceOf(
   photo: Photographed,
   spot: Spot,
-  shade: boolean,
   perPixel: number,
   cards: readonly Outline[],
   warnings: string[],
 ): TracedPiece[] {
   const { small } = photo;
   if (spot.cutOff) {
-    if (!shade && spot.pixels.length * perPixel ** 2 > 4 * LEAST_AREA)
+    if (spot.pixels.length * perPixel ** 2 > 4 * LEAST_AREA)
       warnings.push('Something reaches the picture’s edge and was left out: a piece has to be seen whole.');
     return [];
   }
@@ -108,8 +108,8 @@ function pieceOf(
     spot.border.map(([x, y]): Point => [x * small.by, y * small.by]),
   );
   if (polygonArea(rough) < LEAST_AREA) return [];
-  const { points, seen, softness } = sharpBorder(photo, rough);
-  if (seen < SEEN || (shade && softness > SOFT + perPixel / small.by)) return [];
+  const { points, seen } = sharpBorder(photo, rough);
+  if (seen < SEEN) return [];
   const { outline, corners } = soundOutline(points, rough);
   if (polygonArea(outline) < LEAST_AREA) return [];
   const area = polygonArea(outline);
@@ -118,7 +118,6 @@ function pieceOf(
   const unsure: string[] = [];
   if (seen < 0.92) unsure.push(`${Math.round(100 * (1 - seen))} % of its border can hardly be told from the table`);
   if (cards.some((card) => regionArea(intersection([outline], [card])) > 20)) unsure.push('it touches a card');
-  if (shade) unsure.push('it is darker than the table and of the same hue: see that it is not a shadow');
   return [{ outline, corners, unsure }];
 }
 

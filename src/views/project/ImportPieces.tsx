@@ -2,7 +2,7 @@ import { useEffect, useRef, useState } from 'react';
 import { ROLES, ROLE_WORDS, type Role } from '../../core/choose';
 import { movedMark } from '../../core/pieces';
 import { bounds, drawnThrough, drawShape, edgeNames, type DrawnShape, type Outline, type Point } from '../../core/shape';
-import { MARKER, type Traced } from '../../core/photo';
+import { MARKER, straightened, type Traced } from '../../core/photo';
 import type { FoundPiece, FoundPieces } from '../../formats/drawing';
 import { ApiError, call, plainMessage } from '../../ui/api';
 import { GivenUp } from '../../ui/beside';
@@ -322,8 +322,8 @@ function foundIn({ pieces, warnings }: Traced): FoundPieces {
   return {
     unit: { words: 'millimetres, by the cards', said: true } as FoundPieces['unit'],
     warnings: warnings.map((message, i) => ({ code: `photo-${i}`, message, count: 1 }) as FoundPieces['warnings'][number]),
-    pieces: pieces.map(({ outline, corners }) => {
-      const shape = drawnThrough(outline, corners);
+    pieces: pieces.map((piece) => {
+      const shape = drawnThrough(straightened(piece), piece.corners);
       return {
         ...{ name: '', shape, line: 'cut', grain: 0, fold: null, marks: [], count: 1, inner: 0 },
         allowances: shape.edges.map(() => 0),
