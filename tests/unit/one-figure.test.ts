@@ -142,6 +142,30 @@ describe('one figure, whoever tells it', () => {
   });
 });
 
+describe('a job at a place of its own', () => {
+  it.each<[string, object, string, (sewn: number) => number]>([
+    ['a patch behind a mark', { kind: 'patch', at: [0, 0], size: 40 }, 'patch', () => 1600],
+    ['a strip along one edge', { kind: 'edges', edges: [1], width: 25 }, 'strip', (sewn) => sewn * 25],
+  ])('takes as much in its work as is cut for it: %s', (_, place, extent, about) => {
+    const db = openSeeded(':memory:');
+    loadDemo(db, { onlyIfEmpty: false });
+    db.prepare('DELETE FROM cut_table').run();
+    const was = getWorkpiece(db, 'tq-wc-collar');
+    const corners: Point[] = [[-150, -100], [150, -100], [150, 100], [-150, 100]]; // prettier-ignore
+    const shape = { kind: 'drawn', edges: corners.map((from) => ({ from })) };
+    const piece = pieces.insert(db, { ...pieces.get(db, was.pieceId), name: 'Tab', fold: null, marks: [], line: 'cut', allowances: [10, 10, 10, 10], shape } as never); // prettier-ignore
+    const cut = cuts.insert(db, { ...cuts.get(db, was.cutId), pieceId: piece.id, count: 1, pairs: false, done: false, own: null } as never); // prettier-ignore
+    const stack = { ...was.stack!, schools: {}, layers: [{ materialId: 'light-non-woven-fusible-32-g', extent, angle: 0 }] };
+    const of = jobs.insert(db, { ...jobs.get(db, was.id), cutId: cut.id, stack, place, cutDone: false } as never);
+    const told = workOf(jobOfWork(db, getWorkpiece(db, of.id))!).amounts.find(({ kind }) => kind === 'area')!.amount;
+    const [need] = needsOfStack(db, of.id, stack as never);
+    const { items } = shoppingQuestion(need!, TRIM).list;
+    expect(items.reduce((sum, item) => sum + item.count * areaOf(item.outline), 0) / told).toBeCloseTo(1, 6);
+    // The side between the seams, 180 mm, and a little past them.
+    expect(Math.abs(told / about(180) - 1)).toBeLessThan(0.2);
+  });
+});
+
 describe('a seam that is said to fit', () => {
   const side = (length: number) => ({ length, thickness: 0.4, stretch: 2, held: false });
 
