@@ -19,15 +19,21 @@ export async function alive(page: Page): Promise<void> {
   }
 }
 
+/** Frames after which something that still moves is taken to move for good. */
+const MOST_FRAMES = 120;
+
 /** Waits until nothing fades or moves any more, two frames after what was done last. */
 export async function still(page: Page): Promise<void> {
-  await page.evaluate(async () => {
+  await page.evaluate(async (most) => {
     const frame = () => new Promise((drawn) => requestAnimationFrame(drawn));
+    const moves = () =>
+      document
+        .getAnimations()
+        .some(({ effect, playState }) => playState === 'running' && effect?.getComputedTiming().iterations !== Infinity);
     await frame();
     await frame();
-    const ending = document.getAnimations().filter(({ effect }) => effect?.getComputedTiming().iterations !== Infinity);
-    await Promise.all(ending.map(({ finished }) => finished.catch(() => null)));
-  });
+    for (let i = 0; i < most && moves(); i++) await frame();
+  }, MOST_FRAMES);
 }
 
 /** Opens an address and waits until its islands have come alive. */

@@ -1,3 +1,4 @@
+import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
 import { alive, open, pickCloth, takeOwn } from './open';
 
@@ -721,4 +722,41 @@ test('a strip and a swatch are read off photographs, and kept', async ({ page })
   await expect(page.getByText('Kept.')).toBeVisible();
   const cloth = (await (await page.request.get('/api/cloths/tq-harbour-linen')).json()) as { sheer: string };
   expect(cloth.sheer).toBe('sheer');
+});
+
+test('pieces typed in lines, with their linings and folds, in few touches', async ({ page }) => {
+  const answer = await page.request.post('/api/projects', { data: { name: 'Tool bag' } });
+  const { id } = (await answer.json()) as { id: string };
+  await open(page, `/projects/${id}`);
+  await page.getByRole('button', { name: 'Pieces typed in lines' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Pieces typed in lines' });
+  const field = dialog.getByLabel('Pieces', { exact: true });
+  await field.fill('2 flap 26 x 16 canvas, lining lawn\ncollar 45x9 fold\n4 tabs 6 x 8 3/8 seam\nwelt 15 by');
+  const read = dialog.getByRole('list', { name: 'What was read' });
+  await expect(read.getByRole('listitem')).toHaveCount(4);
+  await expect(read.getByText(/^2 × Flap, 26 × 16 cm/)).toContainText('lining');
+  await expect(read.getByText('write how large it is, such as 26 x 16')).toBeVisible();
+  await expect(dialog.getByRole('button', { name: 'Add 3 pieces' })).toBeDisabled();
+  await field.fill('2 flap 26 x 16 canvas, lining lawn\ncollar 45x9 fold\n4 tabs 6 x 8 3/8 seam\nwelt 15 by 4');
+  await dialog.getByLabel('What Tabs is').selectOption({ label: 'bag strap' });
+  const { violations } = await new AxeBuilder({ page }).include('dialog[open]').analyze();
+  expect(violations.filter(({ impact }) => impact === 'serious' || impact === 'critical').map(({ id: rule }) => rule)).toEqual(
+    [],
+  );
+  await dialog.getByRole('button', { name: 'Add 4 pieces' }).click();
+  await expect(dialog).toBeHidden();
+  const kept = (await (await page.request.get(`/api/projects/${id}/pieces`)).json()) as {
+    pieces: { name: string; fold: number | null; allowances: number[] }[];
+    cuts: { duty: string; count: number }[];
+    jobs: { wish: { role: string } }[];
+  };
+  expect(kept.pieces.map(({ name, fold }) => [name, fold])).toEqual([
+    ['Flap', null],
+    ['Collar', 2],
+    ['Tabs', null],
+    ['Welt', null],
+  ]);
+  expect(kept.pieces[2]!.allowances[0]).toBeCloseTo(9.525, 6);
+  expect(kept.cuts.map(({ duty, count }) => `${count} ${duty}`).sort()).toEqual(['1 shell', '1 shell', '2 lining', '2 shell', '4 shell']); // prettier-ignore
+  expect(kept.jobs.map(({ wish }) => wish.role).sort()).toEqual(['bag-strap', 'collar', 'pocket-flap', 'welt']);
 });

@@ -1,4 +1,4 @@
-import { FileUp, Grid3x3, ListChecks, Plus, Shapes, Spline } from 'lucide-react';
+import { FileUp, Grid3x3, ListChecks, Plus, Shapes, Spline, TextCursorInput } from 'lucide-react';
 
 interface Props {
   projectId: string;
@@ -7,12 +7,13 @@ interface Props {
   jobs: number;
   onAdd: () => void;
   onSeveral: () => void;
+  onTyped: () => void;
   onImport: () => void;
   onRecipe: () => void;
 }
 
 /** What can be done with the pieces of a project besides the one in hand. */
-export default function PieceActions({ projectId, cuts, jobs, onAdd, onSeveral, onImport, onRecipe }: Props) {
+export default function PieceActions({ projectId, cuts, jobs, onAdd, onSeveral, onTyped, onImport, onRecipe }: Props) {
   return (
     <>
       <button type="button" className="btn w-full" onClick={onAdd}>
@@ -33,6 +34,9 @@ export default function PieceActions({ projectId, cuts, jobs, onAdd, onSeveral, 
           <Spline size={18} aria-hidden="true" /> Do the seams fit?
         </a>
       )}
+      <button type="button" className="btn w-full" onClick={onTyped}>
+        <TextCursorInput size={18} aria-hidden="true" /> Pieces typed in lines
+      </button>
       <button type="button" className="btn w-full" onClick={onRecipe}>
         <Shapes size={18} aria-hidden="true" /> Pieces by a recipe
       </button>

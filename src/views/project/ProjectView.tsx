@@ -26,6 +26,7 @@ import SeveralDialog from './SeveralDialog';
 import Stages from './Stages';
 import Together from './Together';
 import Tape from './Tape';
+import TypedPieces from './TypedPieces';
 import { useProjectRows } from './use-project-rows';
 import { passed, STAGES, STAGE_WORDS, type ProjectData, type Stage } from './types';
 import { type Row } from './use-work-savers';
@@ -53,7 +54,8 @@ export default function ProjectView({ data, startWork, startStage }: Props) {
   const [log, setLog] = useState(data.log);
   const [scraps, setScraps] = useState(data.scraps);
   const [findings, setFindings] = useState(data.findings);
-  const [importing, setImporting] = useState(false);
+  const [bringing, setBringing] = useState<'typed' | 'file'>();
+  const BringPieces = bringing === 'typed' ? TypedPieces : ImportPieces;
   const [byRecipe, setByRecipe] = useState(false);
   const [cutting, setCutting] = useState<Piece>();
   const [changing, setChanging] = useState(false);
@@ -160,7 +162,8 @@ export default function ProjectView({ data, startWork, startStage }: Props) {
             jobs={works.length}
             onAdd={() => go('pieces', null)}
             onSeveral={() => setChanging(true)}
-            onImport={() => setImporting(true)}
+            onTyped={() => setBringing('typed')}
+            onImport={() => setBringing('file')}
             onRecipe={() => setByRecipe(true)}
           />
           {work?.stack && cloth && (
@@ -258,18 +261,18 @@ export default function ProjectView({ data, startWork, startStage }: Props) {
           onClose={() => setChanging(false)}
         />
       )}
-      {importing && (
-        <ImportPieces
+      {bringing && (
+        <BringPieces
           projectId={project.id}
           cloths={data.cloths}
           clothId={cut?.clothId ?? null}
           onAdded={(added) => {
-            setImporting(false);
+            setBringing(undefined);
             add(added);
             go('pieces', added.jobs[0]!.id);
             toast(`${counted(added.pieces.length, 'piece')} brought in.`);
           }}
-          onClose={() => setImporting(false)}
+          onClose={() => setBringing(undefined)}
         />
       )}
       {byRecipe && (

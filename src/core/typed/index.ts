@@ -1,0 +1,2 @@
+export { readTypedPieces } from './typed-pieces';
+export type { NamedCloth, TypedLine, TypedPiece } from './typed-pieces';
