@@ -6,13 +6,13 @@ import { MARKER, straightened, type Traced } from '../../core/photo';
 import type { FoundPiece, FoundPieces } from '../../formats/drawing';
 import { ApiError, call, plainMessage } from '../../ui/api';
 import { GivenUp } from '../../ui/beside';
-import { givePhotoUp, isPhoto, measurePhoto, samplePhoto } from '../../ui/photo/measure-photo';
+import { givePhotoUp, isPhoto, measurePhoto } from '../../ui/photo/measure-photo';
+import PhotoChoice, { PhotoProgress } from '../../ui/photo/PhotoChoice';
 import { CheckField, SelectField } from '../../ui/form/form-fields';
 import Field from '../../ui/form/Field';
 import LengthField from '../../ui/LengthField';
 import OutlineThumb from '../../ui/OutlineThumb';
 import { counted } from '../../ui/text';
-import FilePicker from '../../ui/FilePicker';
 import { useUnits } from '../../ui/units-context';
 import type { Cloth } from '../../store/cloths';
 import ClothSelect from './ClothSelect';
@@ -134,39 +134,24 @@ export default function ImportPieces({ projectId, cloths, clothId: startCloth, o
           </a>{' '}
           round them, and take the picture from above, everything whole in it.
         </p>
-        <div className="flex flex-wrap items-end gap-4">
-          <FilePicker
-            words={found ? 'Another file' : 'Choose the file'}
-            accept=".svg,.dxf,image/svg+xml,image/vnd.dxf,image/png,image/jpeg"
-            onFile={(file) => void readFile(file)}
-          />
-          <button
-            type="button"
-            className="btn"
-            disabled={busy !== undefined}
-            onClick={() => void samplePhoto('pieces').then(readFile, (problem: Error) => setError(problem.message))}
-          >
-            Try a made-up photograph
-          </button>
-          <div className="w-56">
-            <LengthField label="Side of a card’s black square" value={marker} min={10} onChange={setMarker} />
-          </div>
-        </div>
-        {busy === 'reading' && (
-          <p role="status" className="flex flex-wrap items-center gap-3">
-            {progress ? `${progress.doing} …` : `Reading ${file} …`}
-            <progress
-              className="progress w-40 progress-primary"
-              aria-label="Reading the file"
-              {...(progress ? { value: progress.share, max: 1 } : {})}
-            />
-            {progress && (
-              <button type="button" className="btn" onClick={givePhotoUp}>
-                Stop
-              </button>
-            )}
-          </p>
-        )}
+        <PhotoChoice
+          words={found ? 'Another file' : 'Choose the file'}
+          accept=".svg,.dxf,image/svg+xml,image/vnd.dxf,image/png,image/jpeg"
+          sample={{ name: 'pieces', words: 'Try a made-up photograph' }}
+          busy={busy !== undefined}
+          marker={marker}
+          onMarker={setMarker}
+          onFile={(chosen) => void readFile(chosen)}
+          onError={setError}
+        />
+        {busy === 'reading' &&
+          (progress ? (
+            <PhotoProgress {...progress} />
+          ) : (
+            <p role="status">
+              Reading {file} … <progress className="progress w-40 progress-primary" aria-label="Reading the file" />
+            </p>
+          ))}
         {error && (
           <p role="alert" className="font-semibold text-error">
             {error}

@@ -3,10 +3,9 @@ import { overhangFromBendingLength } from '../../core/cloth';
 import { MARKER } from '../../core/photo';
 import type { TestField } from '../../core/measure';
 import { GivenUp } from '../../ui/beside';
-import FilePicker from '../../ui/FilePicker';
 import { SelectField } from '../../ui/form/form-fields';
-import LengthField from '../../ui/LengthField';
-import { givePhotoUp, measurePhoto, samplePhoto } from '../../ui/photo/measure-photo';
+import { givePhotoUp, measurePhoto } from '../../ui/photo/measure-photo';
+import PhotoChoice, { PhotoProgress } from '../../ui/photo/PhotoChoice';
 import { lengthForField } from '../../core/units';
 import { useUnits } from '../../ui/units-context';
 
@@ -85,37 +84,17 @@ export default function PhotoReading({ test, fields, empty, onRead }: Props) {
           Print the cards
         </a>
       </p>
-      <div className="flex flex-wrap items-end gap-4">
-        <FilePicker
-          words={seen ? 'Another photograph' : 'Choose the photograph'}
-          accept="image/png,image/jpeg"
-          onFile={(file) => void look(file)}
-        />
-        <button
-          type="button"
-          className="btn"
-          disabled={progress !== undefined}
-          onClick={() =>
-            void samplePhoto(test === 'overhang' ? 'hang' : 'see-through').then(look, (problem: Error) =>
-              setError(problem.message),
-            )
-          }
-        >
-          Try a made-up one
-        </button>
-        <div className="w-56">
-          <LengthField label="Side of a card’s black square" value={marker} min={10} onChange={setMarker} />
-        </div>
-      </div>
-      {progress && (
-        <p role="status" className="flex flex-wrap items-center gap-3">
-          {progress.doing} …
-          <progress className="progress w-40 progress-primary" aria-label="Measuring" value={progress.share} max={1} />
-          <button type="button" className="btn" onClick={givePhotoUp}>
-            Stop
-          </button>
-        </p>
-      )}
+      <PhotoChoice
+        words={seen ? 'Another photograph' : 'Choose the photograph'}
+        accept="image/png,image/jpeg"
+        sample={{ name: test === 'overhang' ? 'hang' : 'see-through', words: 'Try a made-up one' }}
+        busy={progress !== undefined}
+        marker={marker}
+        onMarker={setMarker}
+        onFile={(file) => void look(file)}
+        onError={setError}
+      />
+      {progress && <PhotoProgress {...progress} />}
       {error && (
         <p role="alert" className="font-semibold text-error">
           {error}
