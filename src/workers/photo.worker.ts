@@ -1,10 +1,18 @@
 import { expose } from 'comlink';
-import { stripSeen, swatchSeen, tracedPieces, type Picture, type Progress } from '../core/photo';
+import { MOST_PIXELS, stripSeen, swatchSeen, tracedPieces, type Picture, type Progress } from '../core/photo';
 
-/** Unpacks a photograph, upright as it was taken. @throws when it is no picture that this browser reads */
+/** Largest file that is unpacked, bytes: as the endpoint takes it. */
+const LARGEST = 30 * 1024 * 1024;
+
+/** Unpacks a photograph, upright as it was taken. @throws when it is no picture that this browser reads, or too large */
 async function pictureOf(file: Blob): Promise<Picture> {
-  const bitmap = await createImageBitmap(file, { imageOrientation: 'from-image', colorSpaceConversion: 'none' });
+  if (file.size > LARGEST) throw new Error('The photograph must be at most 30 MB. Take it with fewer pixels.');
+  const bitmap = await createImageBitmap(file, { imageOrientation: 'from-image', colorSpaceConversion: 'none' }).catch(() => {
+    throw new Error('The photograph must be a whole PNG or JPEG; this one cannot be read. Choose another.');
+  });
   const { width, height } = bitmap;
+  if (width * height > MOST_PIXELS)
+    throw new Error(`The photograph must have at most ${MOST_PIXELS / 1e6} megapixels, saw ${width} × ${height} pixels.`);
   const context = new OffscreenCanvas(width, height).getContext('2d', { willReadFrequently: true })!;
   context.drawImage(bitmap, 0, 0);
   bitmap.close();

@@ -690,9 +690,17 @@ test('pieces come out of a photograph, with their sizes, and are brought in', as
     .locator('input[type=file]')
     .setInputFiles({ name: 'empty.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('no picture') });
   await expect(dialog.getByRole('alert')).toBeVisible();
+  await expect(dialog.getByRole('alert')).toHaveText(/must be a whole PNG or JPEG/);
+  // One in which there is nothing but the side of a box says why nothing comes of it.
+  await dialog.locator('input[type=file]').setInputFiles('public/samples/hang.jpg');
+  await expect(dialog.getByText(/reaches the picture’s edge and was left out/)).toBeVisible({ timeout: 60_000 });
   await dialog.getByRole('button', { name: 'Try a made-up photograph' }).click();
   await expect(dialog.getByRole('button', { name: 'Bring in 3 pieces' })).toBeVisible({ timeout: 60_000 });
   await expect(dialog.getByText('Take it, 16 × 4 cm')).toBeVisible();
+  // The print was larger than it was said: everything is.
+  await dialog.getByLabel('Side of a card’s black square').fill('63 mm');
+  await expect(dialog.getByText('Take it, 16.8 × 4.2 cm')).toBeVisible();
+  await dialog.getByLabel('Side of a card’s black square').fill('60 mm');
   await dialog.getByLabel('Name of piece 3').fill('Welt');
   await dialog.getByLabel('How many of piece 3').fill('2');
   await dialog.getByRole('button', { name: 'Bring in 3 pieces' }).click();
@@ -707,7 +715,10 @@ test('a strip and a swatch are read off photographs, and kept', async ({ page })
   await photo.getByRole('button', { name: 'Try a made-up one' }).click();
   await expect(photo.getByText(/^Bending length 2[34]\.\d mm/)).toBeVisible({ timeout: 60_000 });
   await photo.getByLabel('It is the reading').selectOption({ label: 'Across: face up, one end' });
+  const { violations } = await new AxeBuilder({ page }).include('[aria-label="By a photograph"]').analyze();
+  expect(violations.filter(({ impact }) => impact === 'serious' || impact === 'critical').map(({ id }) => id)).toEqual([]);
   await photo.getByRole('button', { name: 'Put it in' }).click();
+  // It is read as the others are: on the jig.
   const across = page.getByRole('group', { name: 'Across' }).getByLabel('Face up, one end');
   await expect(across).toHaveValue(/^4[78](\.\d)? mm$/);
   await page.getByRole('button', { name: 'Keep these readings' }).click();
@@ -738,6 +749,13 @@ test('pieces typed in lines, with their linings and folds, in few touches', asyn
   await expect(read.getByText('write how large it is, such as 26 x 16')).toBeVisible();
   await expect(dialog.getByRole('button', { name: 'Add 3 pieces' })).toBeDisabled();
   await field.fill('2 flap 26 x 16 canvas, lining lawn\ncollar 45x9 fold\n4 tabs 6 x 8 3/8 seam\nwelt 15 by 4');
+  // A slip of the hand, and a reload: what was typed is there again.
+  await page.keyboard.press('Escape');
+  await expect(dialog).toBeHidden();
+  await page.reload();
+  await alive(page);
+  await page.getByRole('button', { name: 'Pieces typed in lines' }).click();
+  await expect(field).toHaveValue(/welt 15 by 4$/);
   await dialog.getByLabel('What Tabs is').selectOption({ label: 'bag strap' });
   const { violations } = await new AxeBuilder({ page }).include('dialog[open]').analyze();
   expect(violations.filter(({ impact }) => impact === 'serious' || impact === 'critical').map(({ id: rule }) => rule)).toEqual(

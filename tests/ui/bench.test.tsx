@@ -282,4 +282,8 @@ it('the piece lies face down under the iron: up is up, and what is right on the 
   expect(second!).toBeLessThan(first! - 50);
   const [left, right] = [...svg.querySelectorAll('text')].map((text) => Number(text.getAttribute('x')));
   expect(right!).toBeLessThan(left! - 50);
+  // The piece and the soles stand where their numbers do: the same way up, the same way round.
+  const path = svg.querySelectorAll('path')[1]!.getAttribute('d')!;
+  const ys = [...path.matchAll(/[ML]-?[\d.]+ (-?[\d.]+)/g)].map(([, y]) => Number(y));
+  expect([Math.min(...ys), Math.max(...ys)]).toEqual([-10, 0]);
 });

@@ -110,7 +110,9 @@ describe('the hoop', () => {
 describe('what is sewn', () => {
   it('is counted to its rim: cells add up to the stitches', () => {
     const column: Outline = [[0, 0], [6, 0], [6, 60], [0, 60]]; // prettier-ignore
-    const motif = stitchedMotif('Bar', [{ outlines: [column], stitching: { kind: 'satin', spacing: 0.5, width: 4 }, newColour: false }]);
+    const motif = stitchedMotif('Bar', [
+      { outlines: [column], stitching: { kind: 'satin', spacing: 0.5, width: 4 }, newColour: false },
+    ]);
     const { bounds, stitches } = motifFigures(motif);
     const { cell, values } = densityMap(motif, bounds!);
     expect((values.reduce((sum, value) => sum + value, 0) * cell * cell) / 100 / stitches).toBeCloseTo(1, 1);

@@ -8,6 +8,7 @@ import {
   clothTest,
   CLOTH_TESTS,
   measuredOf,
+  overhangReading,
   overwritten,
   similarCloths,
   TEST_IDS,
@@ -202,4 +203,16 @@ describe('similar cloths', () => {
       30,
     );
   });
+});
+
+describe('a strip that was measured otherwise', () => {
+  it.each<Readings>([{ way: 'jig' }, { way: 'angle', angle: 60 }, { way: 'fixed', length: 100 }])(
+    'is read as it would be: %j',
+    (readings) => {
+      for (const c of [12, 24, 50]) {
+        const reading = overhangReading(c, readings);
+        expect(clothTest('overhang').read({ ...readings, 'length-up1': reading }).figures[0]!.value).toBeCloseTo(c, 1);
+      }
+    },
+  );
 });

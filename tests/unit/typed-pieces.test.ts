@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { readTypedPieces, type TypedPiece } from '../../src/core/typed';
+import { foldEdge, readTypedPieces, type TypedPiece } from '../../src/core/typed';
 
 const CLOTHS = [
   { id: 'duck', name: 'Duck canvas' },
@@ -17,13 +17,13 @@ const trouble = (line: string) => readTypedPieces(line, 'metric', CLOTHS)[0]!.tr
 
 describe('pieces typed as one speaks', () => {
   it.each<[string, Partial<TypedPiece>]>([
-    ['2 flap 26 x 16 canvas, lining poplin', { name: 'Flap', count: 2, width: 260, height: 160, role: 'pocket-flap', fold: null, allowance: undefined, cuts: [{ duty: 'shell', clothId: 'duck' }, { duty: 'lining', clothId: 'poplin' }] }],
-    ['collar 45x9 fold', { name: 'Collar', count: 1, width: 450, height: 90, role: 'collar', fold: 2, cuts: [{ duty: 'shell', clothId: null }] }],
+    ['2 flap 26 x 16 canvas, lining poplin', { name: 'Flap', count: 2, width: 260, height: 160, role: 'pocket-flap', allowance: undefined, cuts: [{ duty: 'shell', clothId: 'duck' }, { duty: 'lining', clothId: 'poplin' }] }],
+    ['collar 45x9 fold', { name: 'Collar', count: 1, width: 450, height: 90, role: 'collar', onFold: true, cuts: [{ duty: 'shell', clothId: null }] }],
     ['4 tabs 6 x 8 3/8 seam', { name: 'Tabs', count: 4, width: 60, height: 80, role: 'tab', allowance: expect.closeTo(9.525, 6) as never }],
     ['tab 6 x 8 1/4 1/2 seam', { allowance: 12.7 }],
     ['pair of cuffs 24×8 cm', { name: 'Cuffs', count: 2, pairs: true, width: 240, height: 80, role: 'cuff' }],
     ['2 pairs cuffs 24 by 8', { count: 4, pairs: true, width: 240 }],
-    ['front 420 x 620 mm on the fold, underlining dark shirting poplin', { width: 420, height: 620, role: 'bodice', fold: 3, cuts: [{ duty: 'shell', clothId: null }, { duty: 'underlining', clothId: 'dark' }] }],
+    ['front 420 x 620 mm on the fold, underlining dark shirting poplin', { width: 420, height: 620, role: 'bodice', onFold: true, cuts: [{ duty: 'shell', clothId: null }, { duty: 'underlining', clothId: 'dark' }] }],
     ['6 x napkin 40 x 40 harbour linen no seam', { name: 'Napkin', count: 6, width: 400, height: 400, allowance: 0, cuts: [{ duty: 'shell', clothId: 'linen' }] }],
     ['waistband 80 x 8, seam 1.5', { width: 800, height: 80, role: 'waistband', allowance: 15 }],
     ['strap 4,5 x 60, 6 seam', { width: 45, height: 600, role: 'bag-strap', allowance: 6 }],
@@ -58,14 +58,24 @@ describe('pieces typed as one speaks', () => {
   it.each([
     ['26 x 16', /write what it is/],
     ['flap 0 x 16', /from 1 mm to 10 m/],
-    ['flap 26 x 16 km', /km|larger|name/],
-    ['flap 26 x 16, 500 seam', /at most 100 mm/],
+    ['flap 26 x 16, 500 seam', /at most 10 cm, saw 50 cm/],
     ['flap 26 x 16 canvas, in poplin', /two cloths for one/],
   ])('is refused in words: %s', (line, words) => {
-    const said = trouble(line);
-    // What is no unit is taken as part of the name, and shown so.
-    if (line.endsWith('km')) expect(said ?? one(line).name).toMatch(/km/);
-    else expect(said).toMatch(words);
+    expect(trouble(line)).toMatch(words);
+  });
+
+  it('what is no unit is part of the name, and seen there', () => {
+    expect(one('flap 26 x 16 km')).toMatchObject({ name: 'Flap km', width: 260, onFold: false });
+  });
+
+  it('are told in the reader’s unit what is wrong', () => {
+    expect(readTypedPieces('flap 10 x 6, 9 seam', 'inch', CLOTHS)[0]!.trouble).toMatch(/^must be at most 3.* in, saw 9 in$/);
+  });
+
+  it('lie on the fold as what they are: lengthwise along their long edge, halves at their left', () => {
+    const edges = (role: Parameters<typeof foldEdge>[1]) =>
+      [{ width: 450, height: 90 }, { width: 90, height: 450 }].map((size) => foldEdge(size, role)); // prettier-ignore
+    expect([edges('collar'), edges('bag-strap'), edges('bodice')]).toEqual([[2, 3], [2, 3], [3, 3]]); // prettier-ignore
   });
 
   it('are at most a hundred', () => {

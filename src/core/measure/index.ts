@@ -6,3 +6,4 @@ export type { ClothTest, FieldKind, Figure, HomeTest, Readings, TestField, TestI
 export { clothDistance, figureOf, similarCloths, usualRange } from './similar';
 export type { Compared, NamedFabric, SimilarCloth, UsualRange } from './similar';
 export { CLOTH_TESTS, clothTest } from './tests';
+export { overhangReading } from './tests/overhang';

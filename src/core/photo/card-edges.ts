@@ -2,6 +2,7 @@ import type { Point } from '../shape';
 import { FIELDS, isWhite } from './card-codes';
 import { fitted } from './equations';
 import { homographyOf, inverseOf, mapped, type Homography } from './homography';
+import { crossingOf, lineThrough, middleOf, type Line } from './lines';
 import { Sampler, type Picture } from './picture';
 import type { SeenCard } from './find-cards';
 
@@ -100,14 +101,11 @@ function sharpCard(sampler: Sampler, card: SeenCard): SeenCard {
   }, 0);
   const reach = Math.max(2, Math.min(0.7 * field, 14));
   const sides = corners.map((from, i) => sideThrough(sampler, from, corners[(i + 1) % 4]!, reach));
-  const next = corners.map((corner, i) => crossing(sides[(i + 3) % 4], sides[i]) ?? corner);
+  const next = corners.map((corner, i) => {
+    const [before, after] = [sides[(i + 3) % 4], sides[i]];
+    return (before && after && crossingOf(before, after)) ?? corner;
+  });
   return { ...card, corners: next as SeenCard['corners'] };
-}
-
-/** A line: a point of it and its direction. */
-interface Line {
-  at: Point;
-  along: Point;
 }
 
 /** A line through the places where it turns from dark inside to light outside; corners run clockwise as seen, so outside is on the left. */
@@ -122,7 +120,7 @@ function sideThrough(sampler: Sampler, from: Point, to: Point, reach: number): L
     const off = turnsLight(sampler, at, outward, reach);
     if (off !== undefined) points.push([at[0] + off * outward[0], at[1] + off * outward[1]]);
   }
-  return lineThrough(points);
+  return sideOf(points);
 }
 
 /**
@@ -138,8 +136,8 @@ function turnsLight(sampler: Sampler, at: Point, towards: Point, reach: number):
     return sampler.grey([at[0] + off * towards[0], at[1] + off * towards[1]]);
   });
   const third = Math.max(2, Math.floor(n * 0.6));
-  const dark = middleOf(values.slice(0, third));
-  const light = middleOf(values.slice(-third));
+  const dark = middleOf(values.slice(0, third))!;
+  const light = middleOf(values.slice(-third))!;
   if (!(light - dark > 0.05)) return undefined;
   const half = (dark + light) / 2;
   let best: number | undefined;
@@ -153,39 +151,18 @@ function turnsLight(sampler: Sampler, at: Point, towards: Point, reach: number):
   return best;
 }
 
-const middleOf = (values: readonly number[]) => [...values].sort((a, b) => a - b)[values.length >> 1]!;
-
-/** The line that leaves the least squares to some points, twice: the second time without those that stand far off. */
-function lineThrough(points: readonly Point[]): Line | undefined {
+/** The line through some points, three times: from the second on without those that stand far off. */
+function sideOf(points: readonly Point[]): Line | undefined {
   let used = points;
   let line: Line | undefined;
-  for (let round = 0; round < 3; round++) {
-    if (used.length < 5) return line;
-    const n = used.length;
-    const mx = used.reduce((sum, [x]) => sum + x, 0) / n;
-    const my = used.reduce((sum, [, y]) => sum + y, 0) / n;
-    let [xx, xy, yy] = [0, 0, 0];
-    for (const [x, y] of used) {
-      xx += (x - mx) ** 2;
-      xy += (x - mx) * (y - my);
-      yy += (y - my) ** 2;
-    }
-    const angle = Math.atan2(2 * xy, xx - yy) / 2;
-    line = { at: [mx, my], along: [Math.cos(angle), Math.sin(angle)] };
+  for (let round = 0; round < 3 && used.length >= 5; round++) {
+    line = lineThrough(used);
     const { at, along } = line;
     const offs = points.map(([x, y]) => Math.abs((x - at[0]) * along[1] - (y - at[1]) * along[0]));
-    const limit = Math.max(0.15, 2.5 * middleOf(offs));
+    const limit = Math.max(0.15, 2.5 * middleOf(offs)!);
     used = points.filter((_, i) => offs[i]! <= limit);
   }
   return line;
-}
-
-function crossing(a: Line | undefined, b: Line | undefined): Point | undefined {
-  if (!a || !b) return undefined;
-  const det = a.along[0] * b.along[1] - a.along[1] * b.along[0];
-  if (Math.abs(det) < 0.05) return undefined;
-  const t = ((b.at[0] - a.at[0]) * b.along[1] - (b.at[1] - a.at[1]) * b.along[0]) / det;
-  return [a.at[0] + t * a.along[0], a.at[1] + t * a.along[1]];
 }
 
 /**

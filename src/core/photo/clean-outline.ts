@@ -1,4 +1,5 @@
 import type { Outline, Point } from '../shape';
+import { crossingOf, lineThrough, type Line } from './lines';
 
 /** An outline with its corners found, straight edges straight and curves smooth. */
 export interface CleanOutline {
@@ -29,7 +30,7 @@ export function cleanOutline(points: Outline): CleanOutline {
   const [first, second] = [points[0]!, points[1]!];
   const step = Math.max(0.2, Math.hypot(second[0] - first[0], second[1] - first[1]));
   const corners = cornersOf(points, step);
-  if (corners.length < 2) return { outline: thinned(smooth(points, true)), corners: [] };
+  if (corners.length < 2) return { outline: thinnedRound(smooth(points, true)), corners: [] };
   const edges = corners.map((from, i) => {
     const to = corners[(i + 1) % corners.length]!;
     const count = (to - from + n) % n || n;
@@ -49,12 +50,6 @@ export function cleanOutline(points: Outline): CleanOutline {
   return { outline, corners: found };
 }
 
-/** A line: a point of it and its direction. */
-interface Line {
-  at: Point;
-  along: Point;
-}
-
 /** An edge: the lines in which it begins and ends, and what lies between its corners. */
 interface Edge {
   start: Line;
@@ -68,7 +63,7 @@ function cornersOf(points: Outline, step: number): number[] {
   const skip = Math.max(1, Math.round(ROUNDED / step));
   const turns = points.map((_, i) => {
     const side = (sign: number) =>
-      lineOf(Array.from({ length: reach - skip + 1 }, (__, k) => points[(((i + sign * (skip + k)) % n) + n) % n]!));
+      lineThrough(Array.from({ length: reach - skip + 1 }, (__, k) => points[(((i + sign * (skip + k)) % n) + n) % n]!));
     const [back, on] = [side(-1), side(1)];
     const cross = back.along[0] * on.along[1] - back.along[1] * on.along[0];
     const dot = back.along[0] * on.along[0] + back.along[1] * on.along[1];
@@ -92,7 +87,7 @@ function cornersOf(points: Outline, step: number): number[] {
 function edgeOf(points: Outline, step: number): Edge {
   const skip = Math.min(Math.round(ROUNDED / step), Math.floor((points.length - 4) / 2));
   const core = skip > 0 ? points.slice(skip, points.length - skip) : points;
-  const line = lineOf(core);
+  const line = lineThrough(core);
   const offs = core.map(([x, y]) => (x - line.at[0]) * line.along[1] - (y - line.at[1]) * line.along[0]);
   const third = Math.max(1, Math.floor(offs.length / 3));
   const usual = (from: number, to: number) => offs.slice(from, to).sort((a, b) => a - b)[(to - from) >> 1] ?? 0;
@@ -102,42 +97,22 @@ function edgeOf(points: Outline, step: number): Edge {
   if (most < STRAIGHT && Math.abs(bow) < BOW) {
     // What stands off more than the rest, a line of the table that meets the edge, has no say.
     const near = core.filter((_, i) => Math.abs(offs[i]!) <= Math.max(0.12, most));
-    const best = near.length > 3 ? lineOf(near) : line;
+    const best = near.length > 3 ? lineThrough(near) : line;
     return { start: best, end: best, between: [] };
   }
   const few = Math.max(3, Math.round(REACH / step));
   const curve = smooth(core, false);
   return {
-    start: lineOf(curve.slice(0, few)),
-    end: lineOf(curve.slice(-few)),
-    between: thinned(curve, false),
+    start: lineThrough(curve.slice(0, few)),
+    end: lineThrough(curve.slice(-few)),
+    between: thinned(curve),
   };
-}
-
-/** The line that leaves the least squares, running as the points do. */
-function lineOf(points: Outline): Line {
-  const n = points.length;
-  const mx = points.reduce((sum, [x]) => sum + x, 0) / n;
-  const my = points.reduce((sum, [, y]) => sum + y, 0) / n;
-  let [xx, xy, yy] = [0, 0, 0];
-  for (const [x, y] of points) {
-    xx += (x - mx) ** 2;
-    xy += (x - mx) * (y - my);
-    yy += (y - my) ** 2;
-  }
-  const angle = Math.atan2(2 * xy, xx - yy) / 2;
-  const [first, last] = [points[0]!, points[n - 1]!];
-  const ahead = (last[0] - first[0]) * Math.cos(angle) + (last[1] - first[1]) * Math.sin(angle) >= 0 ? 1 : -1;
-  return { at: [mx, my], along: [ahead * Math.cos(angle), ahead * Math.sin(angle)] };
 }
 
 /** Where two edges cross, if that is near the corner that was seen. */
 function meeting(a: Line, b: Line, seen: Point): Point {
-  const det = a.along[0] * b.along[1] - a.along[1] * b.along[0];
-  if (Math.abs(det) < 0.08) return seen;
-  const t = ((b.at[0] - a.at[0]) * b.along[1] - (b.at[1] - a.at[1]) * b.along[0]) / det;
-  const at: Point = [a.at[0] + t * a.along[0], a.at[1] + t * a.along[1]];
-  return Math.hypot(at[0] - seen[0], at[1] - seen[1]) < 2.5 * ROUNDED ? at : seen;
+  const at = crossingOf(a, b);
+  return at && Math.hypot(at[0] - seen[0], at[1] - seen[1]) < 2.5 * ROUNDED ? at : seen;
 }
 
 /** A local parabola through seven points at each. */
@@ -156,18 +131,14 @@ function smooth(points: Outline, closed: boolean): Outline {
   });
 }
 
-/** Leaves out points while none that was left out stands off by more than a little (Ramer, Douglas and Peucker). */
-function thinned(points: Outline, closed = true): Outline {
-  if (!closed) {
-    const kept = kept0(points);
-    return kept;
-  }
+/** A closed curve with fewer points: in two halves, since a way has two ends. */
+function thinnedRound(points: Outline): Outline {
   const half = points.length >> 1;
-  const [one, two] = [kept0(points.slice(0, half + 1)), kept0([...points.slice(half), points[0]!])];
-  return [...one.slice(0, -1), ...two.slice(0, -1)];
+  return [thinned(points.slice(0, half + 1)), thinned([...points.slice(half), points[0]!])].flatMap((way) => way.slice(0, -1));
 }
 
-function kept0(points: Outline): Outline {
+/** Leaves out points of a way while none that was left out stands off by more than a little (Ramer, Douglas and Peucker). */
+function thinned(points: Outline): Outline {
   if (points.length < 3) return [...points];
   const [a, b] = [points[0]!, points[points.length - 1]!];
   const length = Math.hypot(b[0] - a[0], b[1] - a[1]) || 1e-9;
@@ -178,5 +149,5 @@ function kept0(points: Outline): Outline {
     if (off > worst) [at, worst] = [i, off];
   }
   if (worst < THINNED) return [a, b];
-  return [...kept0(points.slice(0, at + 1)).slice(0, -1), ...kept0(points.slice(at))];
+  return [...thinned(points.slice(0, at + 1)).slice(0, -1), ...thinned(points.slice(at))];
 }

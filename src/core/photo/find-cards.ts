@@ -2,6 +2,7 @@ import type { Point } from '../shape';
 import { convexHull } from '../shape';
 import { FIELDS, readCode } from './card-codes';
 import { homographyOf, mapped } from './homography';
+import { middleOf } from './lines';
 import type { Plane, Small } from './picture';
 import { opened } from './spots';
 
@@ -220,8 +221,8 @@ function readCard(grey: Plane, quad: Point[]): SeenCard | undefined {
     ring.push(fieldAt(0, i), fieldAt(FIELDS - 1, i), fieldAt(i, 0), fieldAt(i, FIELDS - 1));
     margin.push(fieldAt(-1, i), fieldAt(FIELDS, i), fieldAt(i, -1), fieldAt(i, FIELDS));
   }
-  const black = middle(ring);
-  const white = middle(margin);
+  const black = middleOf(ring)!;
+  const white = middleOf(margin)!;
   if (!(white > CONTRAST * black + 0.01)) return undefined;
   // As the eye has it, half way between black and white.
   const between = ((Math.sqrt(black) + Math.sqrt(white)) / 2) ** 2;
@@ -237,7 +238,6 @@ function readCard(grey: Plane, quad: Point[]): SeenCard | undefined {
 }
 
 const UNIT: Point[] = [[0, 0], [FIELDS, 0], [FIELDS, FIELDS], [0, FIELDS]]; // prettier-ignore
-const middle = (values: readonly number[]) => [...values].sort((a, b) => a - b)[values.length >> 1]!;
 
 function valueAt({ width, height, values }: Plane, [x, y]: Point): number {
   const [i, j] = [Math.max(0, Math.min(width - 1, Math.floor(x))), Math.max(0, Math.min(height - 1, Math.floor(y)))];

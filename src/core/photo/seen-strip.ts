@@ -36,6 +36,8 @@ const SHORTEST = 15;
 const LITTLE_DROP = 0.06;
 /** Points of the line that tell something of their own stand so far apart, mm. */
 const APART = 6;
+/** More bending lengths than this do not hang in one strip that is measured. */
+const SOFTEST = 190;
 /** What card, print and ruler leave open, as a share. */
 const SCALE = 0.01;
 /** A line that stands off by more is no hanging strip, mm, and as a share of its length. */
@@ -150,7 +152,7 @@ function middleLine(photo: Photographed, marker: number): Outline {
     .map((bin) => bins.get(bin)!)
     .map(({ n, x, y }): Point => [x / n, y / n]);
   const calm = smoothedLine(line);
-  // From the edge itself, where it is level, to the tip, half a bin past the last middle.
+  // From the edge itself, where it is level, to the middle of the last millimetre.
   return [[0, calm[0]![1]], ...calm.filter(([x], i) => i > 0 && x > 0.5)];
 }
 
@@ -198,10 +200,10 @@ function smoothedLine(line: Outline): Outline {
 const lengthOf = (line: Outline) =>
   line.slice(1).reduce((sum, [x, y], i) => sum + Math.hypot(x - line[i]![0], y - line[i]![1]), 0);
 
-/** The one unknown of the elastica, by thirds on its logarithm; the line may lie half a cloth's thickness above or below the edge. */
+/** The one unknown of the elastica, by the golden section of its logarithm; the line may lie half a cloth's thickness above or below the edge. */
 function fittedBending(line: Outline, overhang: number): Pick<SeenStrip, 'bendingLength' | 'low' | 'high' | 'residual'> {
   const off = (bending: number): number => {
-    const profile = droopProfile(bending, overhang).map(([x, y]): Point => [x, -y]);
+    const profile = droopProfile(Math.max(bending, overhang / SOFTEST), overhang).map(([x, y]): Point => [x, -y]);
     const gaps = line.map((at) => gapTo(profile, at));
     const lift = gaps.reduce((sum, { up }) => sum + up, 0) / gaps.length;
     const raised = Math.max(-1.5, Math.min(3, lift));
@@ -210,7 +212,7 @@ function fittedBending(line: Outline, overhang: number): Pick<SeenStrip, 'bendin
   const tip = line[line.length - 1]!;
   const drop = Math.max(0.02 * overhang, Math.min(0.97 * overhang, line[0]![1] - tip[1]));
   const guess = bendingLengthFromDrop(overhang, drop);
-  const from = Math.max(overhang / 190, guess / 2);
+  const from = Math.max(overhang / SOFTEST, guess / 2);
   let [low, high] = [Math.log(from), Math.log(guess * 2)];
   for (let i = 0; i < 40; i++) {
     const [a, b] = [low + (high - low) * 0.382, low + (high - low) * 0.618];

@@ -4,6 +4,7 @@ import type { Point } from '../shape';
 import { seenAt } from './camera';
 import { FIELDS, isWhite, MARGIN_FIELDS, MARKER } from './card-codes';
 import { leastSquares } from './equations';
+import { middleOf } from './lines';
 import { photographed, type Photographed, type Progress } from './photographed';
 import { lightOf, type Picture } from './picture';
 
@@ -70,10 +71,7 @@ interface Read {
   value: number;
 }
 
-const middle = (read: readonly Read[]) => {
-  const sorted = read.map(({ value }) => value).sort((a, b) => a - b);
-  return sorted[sorted.length >> 1] ?? NaN;
-};
+const middle = (read: readonly Read[]) => middleOf(read.map(({ value }) => value)) ?? NaN;
 const readings = (read: readonly Read[], share: number) => read.map((each) => ({ ...each, share }));
 
 /** Light at some places of a field: of its width the middle, of its height what is asked for. */
@@ -92,7 +90,7 @@ function readOf(photo: Photographed, marker: number, field: readonly [number, nu
   return all;
 }
 
-/** Light from a place: the pixels around averaged in linear light, as grey. */
+/** Light from the pixel that shows a place, as grey; the middle of many is taken afterwards. */
 function lightAt({ camera, picture }: Photographed, at: Point): number | undefined {
   const [x, y] = seenAt(camera, at);
   const [i, j] = [Math.floor(x), Math.floor(y)];

@@ -1,5 +1,6 @@
 import type { Outline, Point } from '../shape';
 import { onPlane, seenAt } from './camera';
+import { middleOf } from './lines';
 import type { Photographed } from './photographed';
 
 /** A border measured between the pixels, and how much of it was plainly seen. */
@@ -37,12 +38,11 @@ export function sharpBorder(photo: Photographed, rough: Outline): SharpBorder {
     });
     seen = offs.filter(({ off }) => off !== undefined).length / offs.length;
     const calm = calmed(offs.map(({ off }) => off));
-    const spacing = STEP;
     const moved = points.map(([x, y], i): Point => {
       const off = calm[i]!;
       return [x + off * offs[i]!.outward[0], y + off * offs[i]!.outward[1]];
     });
-    points = evenly(moved, spacing);
+    points = evenly(moved, STEP);
   }
   return { points, seen };
 }
@@ -58,7 +58,7 @@ function turnAcross({ camera, sampler }: Photographed, [x, y]: Point, outward: P
   const read = Array.from({ length: n + 1 }, (_, i) => [0, 1, 2].map((channel) => sampler.channel(at(i), channel)));
   const third = Math.max(3, Math.floor(n / 4));
   const mid = (from: number, to: number) =>
-    [0, 1, 2].map((channel) => middle(read.slice(from, to).map((each) => each[channel]!))!);
+    [0, 1, 2].map((channel) => middleOf(read.slice(from, to).map((each) => each[channel]!))!);
   const inside = mid(0, third);
   const outside = mid(n + 1 - third, n + 1);
   const axis = inside.map((value, channel) => value - outside[channel]!);
@@ -86,13 +86,9 @@ function calmed(offs: readonly (number | undefined)[]): number[] {
       const each = offs[(i + k + n) % n];
       if (each !== undefined) around.push(each);
     }
-    const usual = middle(around) ?? 0;
+    const usual = middleOf(around) ?? 0;
     return off === undefined || Math.abs(off - usual) > 1.2 ? usual : off;
   });
-}
-
-function middle(values: readonly number[]): number | undefined {
-  return [...values].sort((a, b) => a - b)[values.length >> 1];
 }
 
 const clockwiseSign = (outline: Outline) =>

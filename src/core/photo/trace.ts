@@ -87,7 +87,7 @@ export function tracedPieces(picture: Picture, marker = MARKER, progress?: Progr
       `The cards’ corners stand off by ${residual.toFixed(1)} mm: see that the table is flat, that the cards lie flat and that their squares measure ${marker} mm.`,
     );
   if (pieces.length === 0) warnings.push('No piece was found that stands out from the table: lay it on another ground.');
-  return { pieces, cards, residual, warnings };
+  return { pieces, cards, residual, warnings: [...new Set(warnings)] };
 }
 
 function pieceOf(

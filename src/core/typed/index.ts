@@ -1,2 +1,2 @@
-export { readTypedPieces } from './typed-pieces';
+export { foldEdge, readTypedPieces } from './typed-pieces';
 export type { NamedCloth, TypedLine, TypedPiece } from './typed-pieces';

@@ -1,7 +1,7 @@
 import { InputError } from '../input-error';
 import { capital } from '../letters';
 import type { Role } from '../part';
-import { parseLength, type LengthSystem } from '../units';
+import { inReadersUnit, parseLength, type LengthSystem } from '../units';
 import type { Duty } from '../workpiece';
 import { guessedRole } from './guessed-role';
 
@@ -18,8 +18,8 @@ export interface TypedPiece {
   pairs: boolean;
   width: number;
   height: number;
-  /** Edge on the fold (0 below, 1 right, 2 above, 3 left), or null. */
-  fold: number | null;
+  /** It is cut on the fold; on which edge follows from what it is: {@link foldEdge}. */
+  onFold: boolean;
   /** The same on every edge but the fold; undefined where it was not said. */
   allowance: number | undefined;
   role: Role;
@@ -80,7 +80,7 @@ export function readTypedPieces(text: string, system: LengthSystem, cloths: read
       return { text: line, piece: readLine(line, system, cloths) };
     } catch (error) {
       if (!(error instanceof InputError)) throw error;
-      return { text: line, trouble: error.message.replace(/^[^:]*: /, '') };
+      return { text: line, trouble: inReadersUnit(error.message.replace(/^[^:]*: /, ''), system) };
     }
   });
 }
@@ -122,7 +122,7 @@ function readLine(line: string, system: LengthSystem, cloths: readonly NamedClot
     // Two pairs are four; what is only mirrored is as many as are said, two at least.
     count: pair === undefined ? Math.max(1, number) : /pair/i.test(pair) ? 2 * Math.max(1, number) : Math.max(2, number),
     pairs: pair !== undefined,
-    fold: fold ? foldEdge(role, width, height) : null,
+    onFold: fold,
     allowance: none ? 0 : seam ? seamOf(seam, system) : undefined,
   };
 }
@@ -148,7 +148,13 @@ function seamOf(found: RegExpExecArray, system: LengthSystem): number {
 /** What is folded lengthwise lies with its long edge on the fold; what is cut as a half has its side there. */
 const LENGTHWISE: readonly Role[] = ['collar', 'cuff', 'button-band', 'waistband', 'curved-waistband', 'knit-binding', 'bag-strap', 'tab', 'welt']; // prettier-ignore
 
-function foldEdge(role: Role, width: number, height: number): number {
+/**
+ * The edge of a rectangle that lies on the fold: a long one of what is folded lengthwise, the left one of what is cut as a half.
+ *
+ * @returns 2 above, 3 left
+ * @example foldEdge({ width: 450, height: 90 }, 'collar') // 2
+ */
+export function foldEdge({ width, height }: Pick<TypedPiece, 'width' | 'height'>, role: Role): 2 | 3 {
   if (LENGTHWISE.includes(role)) return width >= height ? 2 : 3;
   return 3;
 }

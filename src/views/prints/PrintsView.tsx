@@ -1,8 +1,9 @@
 import { Printer } from 'lucide-react';
 import type { TestId } from '../../core/measure';
+import { FIELDS, isWhite } from '../../core/photo';
 import TestDrawing from '../../ui/TestDrawing';
 
-const SHEETS: { id: string; title: string; words: string; test: TestId }[] = [
+const SHEETS: { id: string; title: string; words: string; test?: TestId }[] = [
   {
     id: 'jig',
     title: 'Jig for the overhang test',
@@ -26,9 +27,29 @@ const SHEETS: { id: string; title: string; words: string; test: TestId }[] = [
     title: 'Cards for photographs',
     words:
       'Eight cards by which a photograph is measured: pieces on a table, a strip over the corner of a box, a swatch over white and black. Three pages.',
-    test: 'see-through',
   },
 ];
+
+/** A card as it is printed, drawn from its code. */
+function CardDrawing() {
+  const fields = Array.from({ length: FIELDS * FIELDS }, (_, i) => [Math.floor(i / FIELDS), i % FIELDS] as const);
+  return (
+    <svg
+      viewBox="0 0 200 120"
+      className="w-full"
+      role="img"
+      aria-label="A white card with a black square, in it a pattern of white fields."
+    >
+      <rect x={52} y={12} width={96} height={96} fill="#fff" stroke="var(--ink)" strokeDasharray="4 3" />
+      <rect x={64} y={24} width={72} height={72} fill="#000" />
+      {fields
+        .filter(([row, column]) => isWhite(1, row, column))
+        .map(([row, column]) => (
+          <rect key={`${row} ${column}`} x={64 + 12 * column} y={24 + 12 * row} width={12} height={12} fill="#fff" />
+        ))}
+    </svg>
+  );
+}
 
 /** Measuring aids to print at full size. */
 export default function PrintsView({ usual }: { usual: 'a4' | 'letter' }) {
@@ -43,7 +64,7 @@ export default function PrintsView({ usual }: { usual: 'a4' | 'letter' }) {
       <ul className="mt-4 grid gap-5 md:grid-cols-2 xl:grid-cols-4">
         {SHEETS.map(({ id, title, words, test }) => (
           <li key={id} className="sheet flex flex-col p-4">
-            <TestDrawing test={test} />
+            {test ? <TestDrawing test={test} /> : <CardDrawing />}
             <h2 className="mt-2 chalk-heading">{title}</h2>
             <p className="flex-1">{words}</p>
             <p className="mt-3 flex flex-wrap gap-2">

@@ -59,13 +59,16 @@ export default function ImportPieces({ projectId, cloths, clothId: startCloth, o
   const [marker, setMarker] = useState(MARKER);
   const [progress, setProgress] = useState<{ doing: string; share: number }>();
   const [unsure, setUnsure] = useState<string[][]>([]);
+  const [measuredBy, setMeasuredBy] = useState<number>();
   useEffect(() => givePhotoUp, []);
 
   const readAny = async (chosen: File): Promise<FoundPieces> => {
     setUnsure([]);
+    setMeasuredBy(undefined);
     if (!isPhoto(chosen)) return readDrawing(chosen);
     const traced = await measurePhoto('trace', chosen, marker, (doing, share) => setProgress({ doing, share }));
     setUnsure(traced.pieces.map((piece) => piece.unsure));
+    setMeasuredBy(marker);
     return foundIn(traced);
   };
   const readFile = async (chosen: File) => {
@@ -92,7 +95,7 @@ export default function ImportPieces({ projectId, cloths, clothId: startCloth, o
         );
     } catch (problem) {
       setFound(undefined);
-      if (!(problem instanceof GivenUp)) setError(wordsOfTrouble(problem as Error));
+      if (!(problem instanceof GivenUp)) setError(units.said(wordsOfTrouble(problem as Error)));
     } finally {
       setBusy(undefined);
       setProgress(undefined);
@@ -140,7 +143,11 @@ export default function ImportPieces({ projectId, cloths, clothId: startCloth, o
           sample={{ name: 'pieces', words: 'Try a made-up photograph' }}
           busy={busy !== undefined}
           marker={marker}
-          onMarker={setMarker}
+          onMarker={(mm) => {
+            setMarker(mm);
+            // What was measured by a card of another size is as much larger or smaller.
+            if (measuredBy !== undefined) setScale(mm / measuredBy);
+          }}
           onFile={(chosen) => void readFile(chosen)}
           onError={setError}
         />
@@ -157,18 +164,18 @@ export default function ImportPieces({ projectId, cloths, clothId: startCloth, o
             {error}
           </p>
         )}
+        {found && found.warnings.length > 0 && (
+          <ul className="list-disc pl-6">
+            {found.warnings.map(({ code, message, count }) => (
+              <li key={code}>
+                {units.said(message)}
+                {count > 1 ? ` (${count} times)` : ''}
+              </li>
+            ))}
+          </ul>
+        )}
         {found && found.pieces.length > 0 && (
           <>
-            {found.warnings.length > 0 && (
-              <ul className="list-disc pl-6">
-                {found.warnings.map(({ code, message, count }) => (
-                  <li key={code}>
-                    {message}
-                    {count > 1 ? ` (${count} times)` : ''}
-                  </li>
-                ))}
-              </ul>
-            )}
             <section className="sheet p-4" aria-label="Scale">
               <h3 className="chalk-heading">Is the size right?</h3>
               <p className={found.unit.said ? '' : 'font-semibold'}>

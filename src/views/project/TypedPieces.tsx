@@ -1,9 +1,10 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { ROLES, ROLE_WORDS, type Role } from '../../core/choose';
 import { InputError } from '../../core/input-error';
-import { readTypedPieces, type TypedPiece } from '../../core/typed';
+import { foldEdge, readTypedPieces, type TypedPiece } from '../../core/typed';
 import type { Cloth } from '../../store/cloths';
 import { ApiError, call, plainMessage } from '../../ui/api';
+import { dropDraft, readDraft, writeDraft } from '../../ui/form/draft-store';
 import LengthField from '../../ui/LengthField';
 import { counted } from '../../ui/text';
 import { useUnits } from '../../ui/units-context';
@@ -32,7 +33,8 @@ const EXAMPLE = '2 flap 26 x 16, lining poplin\ncollar 45 x 9 fold\n4 tabs 6 x 8
 export default function TypedPieces({ projectId, cloths, clothId: startCloth, onAdded, onClose }: Props) {
   const { system } = useUnits();
   const dialog = useRef<HTMLDialogElement>(null);
-  const [text, setText] = useState('');
+  const draft = `typed pieces ${projectId}`;
+  const [text, setText] = useState(() => readDraft<string>(draft) ?? '');
   const [corrected, setCorrected] = useState<Record<string, Corrected>>({});
   const [allowance, setAllowance] = useState(10);
   const [clothId, setClothId] = useState(startCloth ?? cloths.find(({ origin }) => origin === 'own')?.id ?? cloths[0]?.id ?? '');
@@ -50,7 +52,9 @@ export default function TypedPieces({ projectId, cloths, clothId: startCloth, on
     setError(undefined);
     try {
       const pieces = sound.map(({ line, piece }) => newPieceOf(piece, corrected[line] ?? {}, { allowance, clothId }));
-      onAdded(await call<Rows>('POST', `/api/projects/${projectId}/pieces/many`, { pieces }));
+      const added = await call<Rows>('POST', `/api/projects/${projectId}/pieces/many`, { pieces });
+      dropDraft(draft);
+      onAdded(added);
     } catch (problem) {
       setError(problem instanceof ApiError ? `${problem.field ?? ''} ${plainMessage(problem)}` : (problem as Error).message);
       setBusy(false);
@@ -77,7 +81,11 @@ export default function TypedPieces({ projectId, cloths, clothId: startCloth, on
               maxLength={20_000}
               placeholder={EXAMPLE}
               spellCheck={false}
-              onChange={(event) => setText(event.target.value)}
+              onChange={(event) => {
+                setText(event.target.value);
+                // A slip of the hand or a reload loses nothing of it.
+                writeDraft(draft, event.target.value);
+              }}
             />
           </div>
           <div className="space-y-3">
@@ -96,7 +104,7 @@ export default function TypedPieces({ projectId, cloths, clothId: startCloth, on
           </p>
         )}
         {lines.length > 0 && (
-          <ul className="space-y-2" aria-live="polite" aria-label="What was read">
+          <ul className="space-y-2" aria-label="What was read">
             {lines.map((line, i) => (
               <li key={i} className="sheet flex flex-wrap items-center gap-x-4 gap-y-2 p-3">
                 {line.piece ? (
@@ -123,7 +131,9 @@ export default function TypedPieces({ projectId, cloths, clothId: startCloth, on
           <button type="button" className="btn" onClick={() => dialog.current?.close()}>
             Not now
           </button>
-          {!ready && sound.length > 0 && trouble === undefined && <span className="quiet">Put right what is red first.</span>}
+          <span className="quiet" role="status">
+            {sound.length < lines.length && `${counted(lines.length - sound.length, 'line')} to put right first.`}
+          </span>
         </div>
       </div>
     </dialog>
@@ -135,7 +145,7 @@ function read(text: string, system: Parameters<typeof readTypedPieces>[1], cloth
     return { lines: readTypedPieces(text, system, cloths), trouble: undefined };
   } catch (error) {
     if (!(error instanceof InputError)) throw error;
-    return { lines: [], trouble: error.message };
+    return { lines: [], trouble: `Too much at once: ${error.message.replace(/^lines: /, 'lines ')}.` };
   }
 }
 
@@ -171,7 +181,7 @@ function ReadPiece({
         </strong>
         , {units.size(piece.width, piece.height)}
         {piece.pairs ? ', in pairs' : ''}
-        {piece.fold === null ? '' : `, ${piece.fold === 2 ? 'its long edge' : 'its left edge'} on the fold`}
+        {piece.onFold ? `, its ${foldWords(piece, corrected.role ?? piece.role)} edge on the fold` : ''}
         {seam === 0 ? ', no allowance' : `, seam ${units.length(seam)}`}
         {more.map(({ duty, clothId }) => (
           <span key={duty}>
@@ -207,11 +217,14 @@ function ReadPiece({
   );
 }
 
+const foldWords = (piece: TypedPiece, role: Role) => (foldEdge(piece, role) === 2 ? 'upper' : 'left');
+
 /** A typed piece as it is sent. */
 function newPieceOf(piece: TypedPiece, corrected: Corrected, usual: Usual) {
-  const { name, width, height, fold, count, pairs } = piece;
+  const { name, width, height, count, pairs } = piece;
   const seam = piece.allowance ?? usual.allowance;
   const role = corrected.role ?? piece.role;
+  const fold = piece.onFold ? foldEdge(piece, role) : null;
   return {
     name,
     shape: { kind: 'rectangle', width, height, corners: [false, false, false, false], corner: 0 },

@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
-import { overhangFromBendingLength } from '../../core/cloth';
+import { InputError } from '../../core/input-error';
 import { MARKER } from '../../core/photo';
-import type { TestField } from '../../core/measure';
+import { overhangReading, type Readings, type TestField } from '../../core/measure';
 import { GivenUp } from '../../ui/beside';
 import { SelectField } from '../../ui/form/form-fields';
 import { givePhotoUp, measurePhoto } from '../../ui/photo/measure-photo';
@@ -17,6 +17,8 @@ interface Props {
   /** Fields of the test that are still to be read, and those that have been. */
   fields: readonly TestField[];
   empty: (field: string) => boolean;
+  /** As they are typed now: in which way a strip is read. @throws {InputError} */
+  readings: () => Readings;
   onRead: (read: PhotoRead) => void;
 }
 
@@ -35,8 +37,8 @@ const HOW = {
 };
 
 /** Reads a test off a photograph with printed cards, beside the page. */
-export default function PhotoReading({ test, fields, empty, onRead }: Props) {
-  const { system } = useUnits();
+export default function PhotoReading({ test, fields, empty, readings, onRead }: Props) {
+  const { system, said } = useUnits();
   const [marker, setMarker] = useState(MARKER);
   const [progress, setProgress] = useState<{ doing: string; share: number }>();
   const [error, setError] = useState<string>();
@@ -54,11 +56,13 @@ export default function PhotoReading({ test, fields, empty, onRead }: Props) {
     try {
       if (test === 'overhang') {
         const { bendingLength, low, high, warnings } = await measurePhoto('hang', file, marker, told);
-        const reading = lengthForField(Math.round(overhangFromBendingLength(bendingLength) * 10) / 10, system);
         setSeen({
-          words: `Bending length ${bendingLength.toFixed(1)} mm, between ${low.toFixed(1)} and ${high.toFixed(1)} mm by this picture: on the jig it would read ${reading}.`,
+          words: `Bending length ${bendingLength.toFixed(1)} mm, between ${low.toFixed(1)} and ${high.toFixed(1)} mm by this picture.`,
           warnings,
-          read: (field) => ({ way: 'jig', [field]: reading }),
+          // In the way that is set: what stands in the other fields goes on meaning what it meant.
+          read: (field) => ({
+            [field]: lengthForField(Math.round(overhangReading(bendingLength, readings()) * 10) / 10, system),
+          }),
         });
       } else {
         const { opacity, reflectance, transmittance, warnings } = await measurePhoto('contrast', file, marker, told);
@@ -71,7 +75,7 @@ export default function PhotoReading({ test, fields, empty, onRead }: Props) {
       }
     } catch (problem) {
       if (!(problem instanceof GivenUp))
-        setError((problem as Error).message.replace(/^(picture|body): must/, 'The photograph must'));
+        setError(said((problem as Error).message.replace(/^(picture|body): must/, 'The photograph must')));
     } finally {
       setProgress(undefined);
     }
@@ -90,7 +94,11 @@ export default function PhotoReading({ test, fields, empty, onRead }: Props) {
         sample={{ name: test === 'overhang' ? 'hang' : 'see-through', words: 'Try a made-up one' }}
         busy={progress !== undefined}
         marker={marker}
-        onMarker={setMarker}
+        onMarker={(mm) => {
+          setMarker(mm);
+          // What was seen was measured by another card.
+          setSeen(undefined);
+        }}
         onFile={(file) => void look(file)}
         onError={setError}
       />
@@ -105,7 +113,7 @@ export default function PhotoReading({ test, fields, empty, onRead }: Props) {
           <p>{seen.words}</p>
           {seen.warnings.map((warning) => (
             <p key={warning} className="font-semibold">
-              {warning}
+              {said(warning)}
             </p>
           ))}
           <div className="flex flex-wrap items-end gap-3">
@@ -123,9 +131,14 @@ export default function PhotoReading({ test, fields, empty, onRead }: Props) {
               type="button"
               className="btn btn-primary"
               onClick={() => {
-                onRead(seen.read(into));
-                setSeen(undefined);
-                setSide(undefined);
+                try {
+                  onRead(seen.read(into));
+                  setSeen(undefined);
+                  setSide(undefined);
+                } catch (problem) {
+                  if (!(problem instanceof InputError)) throw problem;
+                  setError(`First put right how it is read: ${said(problem.message.replace(/^[^:]*: /, ''))}.`);
+                }
               }}
             >
               Put it in

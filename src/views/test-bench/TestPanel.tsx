@@ -7,6 +7,7 @@ import { toast } from 'sonner';
 import { undoToast } from '../../ui/undo-toast';
 import type { Figure, HomeTest, Readings, TestId, TestResult } from '../../core/measure';
 import { InputError } from '../../core/input-error';
+import type { LengthSystem } from '../../core/units';
 import { call } from '../../ui/api';
 import TestDrawing from '../../ui/TestDrawing';
 import { readableDate, today } from '../../ui/text';
@@ -153,6 +154,7 @@ export default function TestPanel<T extends Tested>({ path, record, test, onSave
             <PhotoReading
               test={test.id}
               fields={test.fields}
+              readings={() => wayOf(test.fields, typed, system)}
               empty={(field) => (typed[field] ?? '').trim() === ''}
               onRead={(read) => {
                 for (const [field, value] of Object.entries(read))
@@ -196,6 +198,18 @@ export default function TestPanel<T extends Tested>({ path, record, test, onSave
         </div>
       </form>
     </article>
+  );
+}
+
+/** How a test is read, without what was read. @throws {InputError} naming the field that cannot be read */
+function wayOf(fields: HomeTest<TestId, unknown>['fields'], typed: Record<string, string>, system: LengthSystem): Readings {
+  return Object.fromEntries(
+    fields
+      .filter(({ id, when }) => ['way', 'angle', 'length'].includes(id) && (!when || typed[when[0]] === when[1]))
+      .flatMap((field) => {
+        const value = readTyped(field, typed[field.id] ?? '', system);
+        return value === undefined ? [] : [[field.id, value] as const];
+      }),
   );
 }
 

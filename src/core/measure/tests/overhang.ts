@@ -1,4 +1,10 @@
-import { bendingLengthFromDrop, bendingLengthFromOverhang, JIG_ANGLE, overhangFromBendingLength } from '../../cloth';
+import {
+  bendingLengthFromDrop,
+  bendingLengthFromOverhang,
+  droopProfile,
+  JIG_ANGLE,
+  overhangFromBendingLength,
+} from '../../cloth';
 import { InputError } from '../../input-error';
 import { choiceOf, numberOf, type ClothTest, type Figure, type Readings, type TestField } from '../cloth-test';
 
@@ -113,6 +119,26 @@ export const overhang: ClothTest = {
     };
   },
 };
+
+/**
+ * What a ruler would read of a strip of some bending length, in the way in which a test is read: so that a figure that was measured otherwise
+ * stands beside readings without changing what they mean.
+ *
+ * @param bendingLength mm @param readings of the test: its way, with the slope's angle or the length past the edge
+ * @returns mm @throws {InputError} for an angle or a length that cannot be
+ * @example overhangReading(20, { way: 'jig' }) // 40.01
+ */
+export function overhangReading(bendingLength: number, readings: Readings): number {
+  switch (choiceOf(readings, 'way', ['jig', 'angle', 'fixed'])) {
+    case 'jig':
+      return overhangFromBendingLength(bendingLength);
+    case 'angle':
+      // Against one slope the overhang goes with the bending length.
+      return bendingLength / bendingLengthFromOverhang(1, numberOf(readings, 'angle', 'degrees', { min: 10, max: 80 }));
+    case 'fixed':
+      return droopProfile(bendingLength, numberOf(readings, 'length', 'mm', { above: 0, max: 1000 })).at(-1)![1];
+  }
+}
 
 function spreadOf({ spread }: Way): { give?: number } {
   return spread === undefined ? {} : { give: Z80 * spread };
