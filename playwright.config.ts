@@ -24,7 +24,7 @@ const FILES: [file: string, port: number][] = [
 export default defineConfig({
   testDir: 'tests/browser',
   workers: 2,
-  timeout: 90_000,
+  timeout: 180_000,
   // A busy machine may take its time; what does not come at all still fails.
   expect: { timeout: 15_000 },
   reporter: [['line'], ['json']],

@@ -5,14 +5,23 @@ export default defineConfig({
     // One for each core of a plain machine: by itself the runner leaves one of two cores idle.
     maxWorkers: 2,
     projects: [
-      { test: { name: 'unit', include: ['tests/unit/**/*.test.ts'], testTimeout: 120_000 } },
+      {
+        test: {
+          name: 'unit',
+          include: ['tests/unit/**/*.test.ts'],
+          setupFiles: ['tests/fixed-chance.ts'],
+          testTimeout: 240_000,
+          hookTimeout: 120_000,
+        },
+      },
       {
         test: {
           name: 'ui',
           include: ['tests/ui/**/*.test.{ts,tsx}'],
           environment: 'jsdom',
-          setupFiles: ['tests/ui/setup.ts'],
-          testTimeout: 60_000,
+          setupFiles: ['tests/fixed-chance.ts', 'tests/ui/setup.ts'],
+          testTimeout: 120_000,
+          hookTimeout: 120_000,
         },
       },
       {
@@ -20,8 +29,10 @@ export default defineConfig({
           name: 'api',
           include: ['tests/api/**/*.test.ts'],
           globalSetup: ['tests/api/server.ts'],
+          setupFiles: ['tests/fixed-chance.ts'],
           fileParallelism: false,
-          testTimeout: 60_000,
+          testTimeout: 120_000,
+          hookTimeout: 120_000,
         },
       },
     ],

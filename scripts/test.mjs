@@ -8,10 +8,17 @@ import { buildWhenNeeded, findChromium, installPackages, root } from './prepare.
 const reports = mkdtempSync(join(tmpdir(), 'nembrel-test-'));
 let passed = 0;
 let failed = 0;
+/** What failed, by name: told once more just above the sum, where a long run is read first. */
+const failures = [];
 
 function run(words, command, args, environment = {}) {
   console.log(`\n== ${words}`);
   return spawnSync(command, args, { cwd: root, stdio: 'inherit', env: { ...process.env, ...environment } }).status === 0;
+}
+
+function fail(name, why = '') {
+  failed += 1;
+  failures.push(why ? `${name}\n${why.split('\n').slice(0, 12).join('\n')}` : name);
 }
 
 /** Checks that count as one each, one after the other; what they say is shown when they end, since others run beside them. */
@@ -23,23 +30,44 @@ async function checks(list) {
     const code = await new Promise((ended) => child.once('close', ended));
     console.log(`\n== ${words}: ${code === 0 ? 'sound' : 'NOT sound'}\n${said.trim()}`);
     if (code === 0) passed += 1;
-    else failed += 1;
+    else fail(words, said.trim());
   }
 }
 
-/** Adds a runner's own counts; a runner that broke before it could count is one failure. */
+/** Adds a runner's own counts; a runner that broke before it could count is one failure. `read` tells how many passed, and what failed. */
 function count(report, read, ran) {
   const file = join(reports, report);
   if (!existsSync(file)) {
-    failed += 1;
+    fail(`${report} was not written`);
     return;
   }
   const [good, bad] = read(JSON.parse(readFileSync(file, 'utf8')));
   passed += good;
-  failed += bad;
+  for (const { name, why } of bad) fail(name, why);
   // The runner itself can fail although every test passed, for example when a file cannot be read.
-  if (!ran && bad === 0) failed += 1;
-  if (good + bad === 0) failed += 1;
+  if (!ran && bad.length === 0) fail(`${report}: the runner failed, though no test did`);
+  if (good + bad.length === 0) fail(`${report}: no test was run`);
+}
+
+/** The failed tests of Vitest's report; a file that could not be read at all is one. */
+function failedInVitest({ testResults }) {
+  return testResults.flatMap((file) => {
+    if (file.status === 'failed' && file.assertionResults.length === 0) return [{ name: file.name, why: file.message }];
+    return file.assertionResults
+      .filter(({ status }) => status === 'failed')
+      .map(({ fullName, failureMessages }) => ({ name: `${file.name}: ${fullName}`, why: failureMessages.join('\n') }));
+  });
+}
+
+/** The failed tests of Playwright's report, whose suites lie in each other. */
+function failedInPlaywright({ suites = [], specs = [], file = '' }) {
+  const own = specs
+    .filter(({ tests }) => tests.some(({ status }) => status === 'unexpected'))
+    .map(({ title, tests }) => ({
+      name: `${file}: ${title}`,
+      why: tests.flatMap(({ results }) => results.map(({ error }) => error?.message ?? '')).join('\n'),
+    }));
+  return [...own, ...suites.flatMap(failedInPlaywright)];
 }
 
 await installPackages();
@@ -62,14 +90,7 @@ const vitest = run('Unit and endpoint tests', node, [
   '--reporter=json',
   `--outputFile.json=${join(reports, 'vitest.json')}`,
 ]);
-count(
-  'vitest.json',
-  (r) => [
-    r.numPassedTests,
-    r.numFailedTests + r.testResults.filter((file) => file.status === 'failed' && file.assertionResults.length === 0).length,
-  ],
-  vitest,
-);
+count('vitest.json', (report) => [report.numPassedTests, failedInVitest(report)], vitest);
 
 const chromium = findChromium();
 if (chromium) {
@@ -77,11 +98,12 @@ if (chromium) {
     NEMBREL_CHROMIUM: chromium,
     PLAYWRIGHT_JSON_OUTPUT_NAME: join(reports, 'playwright.json'),
   });
-  count('playwright.json', ({ stats }) => [stats.expected + stats.flaky, stats.unexpected], playwright);
+  count('playwright.json', (report) => [report.stats.expected + report.stats.flaky, failedInPlaywright(report)], playwright);
 } else {
-  failed += 1;
+  fail('No Chromium: the browser tests did not run');
 }
 
 rmSync(reports, { recursive: true, force: true });
+if (failures.length > 0) console.log(`\n== What failed\n${failures.join('\n\n')}`);
 console.log(`\n${passed} passed, ${failed} failed`);
 process.exit(failed === 0 ? 0 : 1);

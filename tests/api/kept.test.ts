@@ -316,18 +316,19 @@ describe('from outside', () => {
 });
 
 describe('while something large is computed', () => {
-  /** Asks a light question again and again until something is over. @returns the share of its time that anybody had to wait long */
-  async function canary(work: Promise<unknown>): Promise<{ asked: number; slow: number }> {
+  /**
+   * Asks a light question again and again until something is over. @returns how often it was answered before that.
+   * A count and no time: a server that is held answers it once, when the work is done, however fast the machine is.
+   */
+  async function canary(work: Promise<unknown>): Promise<number> {
     let over = false;
     void work.finally(() => (over = true));
-    let [asked, slow] = [0, 0];
+    let answered = 0;
     while (!over) {
-      const since = performance.now();
-      await send('GET', '/api/day');
-      asked += 1;
-      if (performance.now() - since > 250) slow += 1;
+      await send('GET', '/api/settings');
+      if (!over) answered += 1;
     }
-    return { asked, slow };
+    return answered;
   }
   const star = (corners: number): [number, number][] =>
     Array.from({ length: corners }, (_, i) => {
@@ -342,11 +343,9 @@ describe('while something large is computed', () => {
     ['iron stops on 4000 corners', '/api/compute/pressplan', { outline: star(4000), plate: { width: 220, height: 110 }, overlap: 15, order: 'one-way', secondsPerStop: 10, moveSeconds: 3 }],
   ])('%s, others are answered', async (_, path, body) => {
     const work = post(path, body);
-    const { asked, slow } = await canary(work);
+    const answered = await canary(work);
     expect([200, 400, 413]).toContain((await work).status);
-    // Held for the whole of it, the canary would have been asked once.
-    expect(asked).toBeGreaterThan(1);
-    expect(slow / asked).toBeLessThan(0.5);
+    expect(answered).toBeGreaterThan(1);
   }); // prettier-ignore
 
   it('a large bundle lets others save in between, and a faulty one changes nothing', async () => {

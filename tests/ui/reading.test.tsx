@@ -215,7 +215,7 @@ describe('a project', () => {
     // A reload would find it here.
     expect(JSON.stringify(localStorage)).toContain('there');
     away = false;
-    await waitFor(() => expect(JSON.stringify(localStorage)).not.toContain('nembrel-unsaved'), { timeout: 10_000 });
+    await waitFor(() => expect(JSON.stringify(localStorage)).not.toContain('nembrel-unsaved'));
     expect(sent.at(-1)!.body).toMatchObject({ notions: [{ name: 'zip', there: true }] });
   });
 

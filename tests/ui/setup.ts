@@ -1,5 +1,5 @@
 import '@testing-library/jest-dom/vitest';
-import { cleanup } from '@testing-library/react';
+import { cleanup, configure } from '@testing-library/react';
 import { browserClient } from '../../src/ui/query';
 import { afterEach, beforeEach, vi } from 'vitest';
 
@@ -30,6 +30,9 @@ class Observer {
 }
 vi.stubGlobal('ResizeObserver', Observer);
 vi.stubGlobal('matchMedia', () => ({ matches: false, addEventListener() {}, removeEventListener() {} }));
+
+// What comes at once on a quick machine may take its time on a busy one.
+configure({ asyncUtilTimeout: 15_000 });
 
 beforeEach(() => localStorage.clear());
 afterEach(() => {

@@ -49,7 +49,7 @@ const key = (code: string, more: object = {}) => {
 const take = (copy: number) => fireEvent.focus(screen.getAllByRole('button', { name: /^Flap/ })[copy]!);
 type Laid = [{ placements: Placement[] }];
 const kept = async (sent: Sent[], count: number): Promise<Placement> => {
-  await waitFor(() => expect(sent).toHaveLength(count), { timeout: 3000 });
+  await waitFor(() => expect(sent).toHaveLength(count));
   return (sent.at(-1)!.body['laid'] as Laid)[0].placements[0]!;
 };
 

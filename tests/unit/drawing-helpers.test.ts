@@ -203,7 +203,7 @@ describe('asking for a layout', () => {
     break = () => {};
     /** The question that came in as number `n`, once it is there. */
     async question(n: number) {
-      await vi.waitFor(() => expect(this.asked.length).toBeGreaterThan(n));
+      await vi.waitFor(() => expect(this.asked.length).toBeGreaterThan(n), { timeout: 15_000 });
       return this.asked[n]!;
     }
   }
@@ -223,7 +223,7 @@ describe('asking for a layout', () => {
     const question = await FakeWorker.last.question(0);
     question.heard(plan(0.3));
     question.heard(plan(0.6));
-    await vi.waitFor(() => expect(heard).toEqual([0.3, 0.6]));
+    await vi.waitFor(() => expect(heard).toEqual([0.3, 0.6]), { timeout: 15_000 });
     question.done(plan(1));
     expect((await asked).done).toBe(1);
   });
@@ -263,7 +263,7 @@ describe('asking for a layout', () => {
     const open = one.lay(options);
     const gone = expect(open).rejects.toBeInstanceOf(GivenUp);
     one.stop();
-    await vi.waitFor(() => expect(FakeWorker.last.stops).toBe(1));
+    await vi.waitFor(() => expect(FakeWorker.last.stops).toBe(1), { timeout: 15_000 });
     one.close();
     await gone;
     expect(FakeWorker.last.ended).toBe(true);
