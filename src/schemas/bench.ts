@@ -29,6 +29,16 @@ const benchStateSchema = shape({
     .array()
     .of(shape({ step: number({ min: 0, max: MOST_STEPS, integer: true }).required(), at: instant.required() }).required())
     .max(4 * MOST_STEPS),
+  paused: yup
+    .array()
+    .of(
+      shape({
+        step: number({ min: 0, max: MOST_STEPS, integer: true }).required(),
+        stop: number({ min: 0, max: 10_000, integer: true }).required(),
+        left: number({ min: 0, max: 86_400 }).required(),
+      }).required(),
+    )
+    .max(MOST_STEPS),
   hung: yup
     .array()
     .of(

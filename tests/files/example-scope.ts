@@ -35,11 +35,12 @@ const cutItem = { ...pieces[0]!, workId: 'w', twinOf: null, name: 'Patch', first
 
 const step = (id: string, more: object) => ({ id, stage: 'apply', title: id, detail: '', ...more });
 /** A piece is laid, pressed in two stops of two lifts, and cools for five minutes. */
+const stop = (x: number) => ({ x, y: 0, rotation: 0 });
 const benchPlan = {
   ...{ pieceName: 'Patch', clothName: 'Poplin', stackTitle: 'A layer', outline: square(100), plate: square(50) },
   steps: [
     step('lay', { kind: 'do' }),
-    step('press', { kind: 'press', seconds: 10, lifts: 2, stops: [{}, {}] }),
+    step('press', { kind: 'press', seconds: 10, lifts: 2, stops: [stop(0), stop(50)] }),
     step('cool', { kind: 'wait', seconds: 300 }),
   ],
 } as unknown as BenchPlan;

@@ -58,6 +58,43 @@ describe('what was found to be wrong', () => {
   });
 });
 
+describe('a stop of the iron that is paused', () => {
+  const steps = [
+    { id: 'lay', kind: 'do', title: 'Lay it', detail: '' },
+    { id: 'press', kind: 'press', title: 'Press', detail: '', seconds: 12, copies: 2, stops: [0, 90].map((x) => ({ x, y: 0, rotation: 0 })) },
+    { id: 'check', kind: 'check', title: 'Check', detail: '' },
+  ] as BenchPlan['steps']; // prettier-ignore
+  const pressing = plan({ steps });
+  type Moves = [Parameters<typeof benchMoved>[2], number][];
+  const played = (moves: Moves) =>
+    moves.reduce((standing, [move, at]) => benchMoved(pressing, standing, move, at), {
+      state: { ...START_STATE, step: 1 },
+      finished: false,
+    }).state;
+  const start = { kind: 'start', step: 1, stop: 0, seconds: 12 } as const;
+  const pause = { kind: 'pause', step: 1, stop: 0 } as const;
+
+  it('is told with its seconds and its piece', () => {
+    const state = played([[start, 0], [pause, 7000], [{ ...pause, kind: 'resume' }, 20_000], [{ kind: 'rung', step: 1, stop: 0, flowing: true }, 25_000]]); // prettier-ignore
+    expect(state.paused).toEqual([{ step: 1, stop: 0, left: 5 }]);
+    expect(evidenceOf(pressing, state).get('stop-cut-short')).toBe('stop 1 on piece 1 was paused at 7 of 12 s');
+    expect(evidenceOf(pressing, state, undefined).get('stop-cut-short')).toBeDefined();
+    expect(evidenceOf(pressing, { ...state, paused: [{ step: 1, stop: 3, left: 2 }] }).get('stop-cut-short')).toBe(
+      'stop 2 on piece 2 was paused at 10 of 12 s',
+    );
+  });
+
+  it('is forgotten once it is pressed from its first second, and is none while the iron still moves on', () => {
+    const again = played([[start, 0], [pause, 7000], [{ ...pause, kind: 'back' }, 8000], [start, 9000]]); // prettier-ignore
+    expect(again.paused).toEqual([]);
+    const moving = played([[start, 0], [{ kind: 'rung', step: 1, stop: 0, flowing: true }, 12_000], [{ ...pause, stop: 1 }, 12_500]]); // prettier-ignore
+    expect(moving.pausedLeft).toBeGreaterThan(12);
+    expect(moving.paused ?? []).toEqual([]);
+    const flowed = played([[start, 0], [{ kind: 'rung', step: 1, stop: 0, flowing: true }, 12_000], [{ ...pause, stop: 1 }, 20_000], [{ kind: 'back', step: 1, stop: 1 }, 21_000], [{ kind: 'back', step: 1, stop: 1 }, 21_500], [start, 22_000], [{ kind: 'rung', step: 1, stop: 0, flowing: true }, 34_000]]); // prettier-ignore
+    expect(flowed.paused).toEqual([]);
+  });
+});
+
 describe('what is known before a job is begun', () => {
   it('is what speaks for a cause', () => {
     const [only] = workJob.layers;

@@ -4,10 +4,10 @@ import { carryFactor } from '../../src/core/learn/carry-factor';
 import { LIBRARY_CLOTHS } from '../../src/core/library';
 import { densityMap, motifFigures, stitchedMotif } from '../../src/core/motif';
 import { layoutFaults } from '../../src/core/nesting/layout-faults';
-import { edgeRuleOf } from '../../src/core/part';
-import { openPiece } from '../../src/core/pieces';
+import { cutOfRole, edgeRuleOf, type Role } from '../../src/core/part';
+import { DEFAULT_LAYER_OUTLINE, layerOutline, openPiece, plainPiece } from '../../src/core/pieces';
 import { edgesByRule } from '../../src/core/pieces/strip-edges';
-import type { Outline, Point } from '../../src/core/shape';
+import type { Outline, PieceShape, Point } from '../../src/core/shape';
 import { joinedLines } from '../../src/formats/dxf/joined-lines';
 
 const square = (side: number, x = 0, y = 0): Outline => [[x, y], [x + side, y], [x + side, y + side], [x, y + side]]; // prettier-ignore
@@ -38,6 +38,29 @@ describe('a layout that is checked', () => {
     expect(fault).toMatchObject({ kind: 'outside', index: 1 });
     expect(fault!.by).toBeCloseTo(5000, 3);
     expect(faults({ x: 240, y: 100 }, 0, square(250))).toEqual([]);
+  });
+});
+
+describe('the base of a hat', () => {
+  const area = (role: Role, shape: PieceShape, family: 'buckram' | 'wadding') =>
+    layerOutline(openPiece(plainPiece(shape, 10)), 'full', { rollWidth: 900, family }, { ...DEFAULT_LAYER_OUTLINE, ...cutOfRole(role) }).area; // prettier-ignore
+  const ring: PieceShape = { kind: 'ring', outer: 340, inner: 190 };
+  const band: PieceShape = { kind: 'rectangle', width: 600, height: 100, corners: [false, false, false, false], corner: 0 };
+  const disc: PieceShape = { kind: 'circle', diameter: 200 };
+  const round = (d: number) => (Math.PI * d * d) / 4;
+
+  it.each([
+    ['a tip: its outside is the seam', 'hat-tip', disc, round(200)],
+    ['a brim: inside into the seam, outside to the seam line', 'hat-brim', ring, round(320) - round(190)],
+    ['a band: only its ends are joined over', 'hat-band', band, 600 * 80],
+    ['any other piece: all of it', 'bag-panel', band, 600 * 100],
+  ] as const)('%s', (_, role, shape, wanted) => {
+    expect(area(role, shape, 'buckram') / wanted).toBeCloseTo(1, 2);
+  });
+
+  it('what is soft runs into every seam', () => {
+    expect(area('hat-brim', ring, 'wadding') / (round(340) - round(190))).toBeCloseTo(1, 2);
+    expect(area('hat-band', band, 'wadding')).toBeCloseTo(60_000, 0);
   });
 });
 

@@ -1,5 +1,7 @@
 export { actOf } from './act-of';
 export { evidenceOf } from './evidence';
+export { pausedStops, pressedGrounds, stopsOver } from './where';
+export type { PausedStop, PressedGround, PressedStop } from './where';
 export { START_STATE } from './run';
 export type { BenchPlan, BenchSheet, BenchState, BenchStep, BenchTimer, BenchWork } from './run';
 export { actionFor, benchMoved, mistedFirst, moreSeconds, outlineOf, placeOf, regionOfStep, secondsLeft, stopsOf } from './moves';

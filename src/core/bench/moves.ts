@@ -76,6 +76,21 @@ export function actionFor(plan: BenchPlan, state: BenchState): BenchAction {
   return last ? { kind: 'finish' } : { kind: 'next' };
 }
 
+/** A stop that is begun from its first second: what was cut short there before no longer counts. */
+function anew(state: BenchState): BenchState {
+  if (!state.paused) return state;
+  return { ...state, paused: state.paused.filter(({ step, stop }) => step !== state.step || stop !== state.stop) };
+}
+
+/** A pause of the iron is remembered: pressed in two goes, a place may not have got hot enough. */
+function withPause(plan: BenchPlan, state: BenchState): BenchState {
+  const { step, stop, pausedLeft, paused = [] } = state;
+  if (plan.steps[step]?.kind !== 'press' || pausedLeft === null) return state;
+  // Before the iron was set down, while it still moved on, nothing was cut short.
+  if (pausedLeft >= (plan.steps[step]!.seconds ?? 0)) return state;
+  return { ...state, paused: [...paused, { step, stop, left: pausedLeft }] };
+}
+
 /**
  * Carries an action out.
  *
@@ -86,7 +101,7 @@ export function act(state: BenchState, action: BenchAction, now: number): BenchS
     case 'next':
       return atStep(state, state.step + 1);
     case 'start':
-      return { ...state, endsAt: new Date(now + action.seconds * 1000).toISOString(), pausedLeft: null };
+      return { ...anew(state), endsAt: new Date(now + action.seconds * 1000).toISOString(), pausedLeft: null };
     case 'pause':
       return { ...state, endsAt: null, pausedLeft: secondsLeft(state, now) ?? null };
     case 'resume':
@@ -114,7 +129,7 @@ export function ringOut(plan: BenchPlan, state: BenchState, now?: number): Bench
   if (done && !last) return atStep(state, state.step + 1);
   const next = { ...state, stop, endsAt: null, pausedLeft: null };
   if (done || asked || now === undefined) return next;
-  return { ...next, endsAt: new Date(now + (MOVE_SECONDS + (step.seconds ?? 10)) * 1000).toISOString() };
+  return { ...anew(next), endsAt: new Date(now + (MOVE_SECONDS + (step.seconds ?? 10)) * 1000).toISOString() };
 }
 
 /**
@@ -266,7 +281,7 @@ function movedHere(
         ? act(state, { kind: 'start', seconds: move.seconds }, at)
         : state;
     case 'pause':
-      return state.endsAt === null ? state : act(state, { kind: 'pause' }, at);
+      return state.endsAt === null ? state : withPause(plan, act(state, { kind: 'pause' }, at));
     case 'resume':
       return state.pausedLeft === null ? state : act(state, { kind: 'resume' }, at);
     case 'back':

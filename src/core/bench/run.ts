@@ -71,6 +71,8 @@ export interface BenchState {
   causes?: { found: string; work: number | null }[];
   /** When steps were come to, one after the other. */
   stamps?: { step: number; at: string }[];
+  /** Stops of the iron that were paused and not begun anew: with how many seconds left. */
+  paused?: { step: number; stop: number; left: number }[];
   /** How long cloth hung until it was as it should be, or was found too dry: by the hand. Seconds. */
   hung?: { step: number; seconds: number; found: Dampness }[];
 }

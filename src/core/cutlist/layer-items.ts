@@ -62,6 +62,7 @@ export function layerItems(
           ...DEFAULT_LAYER_OUTLINE,
           trim,
           rule: part.rule,
+          ...(part.joins ? { joins: part.joins } : {}),
           ...layer.cut,
           ...(part.wish ? { field: stitchedField(part.wish, pieceSize(piece)) } : {}),
         });

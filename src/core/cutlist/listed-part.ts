@@ -1,7 +1,7 @@
 import type { Extent, Material } from '../layers';
 import { isMirrored, type Duty } from '../workpiece/duty';
-import { edgeRuleOf, type Role } from '../choose';
-import { placeCut, type EdgeRule, type LayerCut, type GrainCut, type PieceSpec, type Place } from '../pieces';
+import { cutOfRole, type Role } from '../choose';
+import { placeCut, type BaseJoins, type EdgeRule, type LayerCut, type GrainCut, type PieceSpec, type Place } from '../pieces';
 
 /** A part of a project, as far as cutting is concerned. */
 export interface ListedPart {
@@ -19,6 +19,8 @@ export interface ListedPart {
   clothId: string | null;
   /** Where its strips run when no edge was chosen. */
   rule: EdgeRule;
+  /** Which seams a stiff base runs into. */
+  joins?: BaseJoins;
   layers: { material: Material; extent: Extent; cut?: LayerCut }[];
   /** What is done to it, and its motif, mm. */
   wish?: { role: Role; embroidery?: { width: number; height: number } | undefined };
@@ -61,7 +63,7 @@ export function listedPart(part: KeptPart, materialOf: (id: string) => Material 
     mirrored: part.duty !== undefined && isMirrored(part.duty),
     oneWay,
     clothId,
-    rule: wish.role ? edgeRuleOf(wish.role) : 'longest',
+    ...(wish.role ? cutOfRole(wish.role) : { rule: 'longest' as const }),
     layers,
     ...(wish.role ? { wish: { role: wish.role, embroidery: wish.embroidery } } : {}),
   };

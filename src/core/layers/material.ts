@@ -125,6 +125,17 @@ export function isFusible(form: Form): boolean {
   return form === 'fusible' || form === 'fusible-both';
 }
 
+const BASES: readonly Family[] = ['buckram', 'firm-nonwoven', 'stiff-core', 'hair-canvas', 'foam'];
+
+/**
+ * Whether it can be the stiff base of a hat.
+ *
+ * @example isBase('buckram') // true
+ */
+export function isBase(family: Family): boolean {
+  return BASES.includes(family);
+}
+
 /** Dry solids from which a liquid is soaked in rather than sprayed on, g/m². */
 const SOAKED = 10;
 /** Starch that makes cloth so much stiffer is soaked in, however little of it stays. */

@@ -1,4 +1,4 @@
-import type { EdgeRule } from '../pieces';
+import type { BaseJoins, EdgeRule } from '../pieces';
 import type { Role } from './part';
 
 /**
@@ -24,4 +24,16 @@ export function edgeRuleOf(role: Role): EdgeRule {
     default:
       return 'top';
   }
+}
+
+const JOINS: Partial<Record<Role, BaseJoins>> = { 'hat-tip': 'outside', 'hat-brim': 'opening', 'hat-band': 'ends' };
+
+/**
+ * What the role of a piece says of how its layers are cut, before anything else says it.
+ *
+ * @example cutOfRole('hat-brim').joins // 'opening'
+ */
+export function cutOfRole(role: Role): { rule: EdgeRule; joins?: BaseJoins } {
+  const joins = JOINS[role];
+  return { rule: edgeRuleOf(role), ...(joins ? { joins } : {}) };
 }

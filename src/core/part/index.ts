@@ -1,4 +1,4 @@
-export { edgeRuleOf } from './edge-rule';
+export { cutOfRole, edgeRuleOf } from './edge-rule';
 export { AVOIDS, CARES, CUTS, HAND_BANDS, HANDS, ROLES, STRETCHES } from './part';
 export type { Avoid, Care, CutGrain, Embroidery, Hand, Part, Role, StretchWish } from './part';
 export { STRETCHY, traitsOf } from './traits';

@@ -7,7 +7,7 @@ export type { OpenPiece, PieceSpec } from './piece';
 export { edgeLength, edgesByRule } from './strip-edges';
 export type { EdgeRule } from './strip-edges';
 export { DEFAULT_LAYER_OUTLINE, isTape, pastSeam } from './layer-cut';
-export type { LayerCut, LayerOutlineOptions } from './layer-cut';
+export type { BaseJoins, LayerCut, LayerOutlineOptions } from './layer-cut';
 export { layerOutline, stripEdges, stripRun } from './layer-outline';
 export { mirrorPiece } from './mirror-piece';
 export type { LayerOutline } from './layer-outline';

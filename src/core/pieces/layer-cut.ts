@@ -24,6 +24,9 @@ export interface LayerCut {
   clipped?: boolean;
 }
 
+/** Where a stiff base runs into a seam: at its outside, round its opening, or at its two ends only. */
+export type BaseJoins = 'outside' | 'opening' | 'ends';
+
 export interface LayerOutlineOptions extends LayerCut {
   trim: number;
   width: number;
@@ -34,6 +37,8 @@ export interface LayerOutlineOptions extends LayerCut {
   fieldMargin: number;
   /** Where a strip runs when no edge is chosen. */
   rule: EdgeRule;
+  /** Which seams a stiff base runs into; it ends at the seam line of every other edge. All of them when it is not said. */
+  joins?: BaseJoins;
 }
 
 export const DEFAULT_LAYER_OUTLINE: LayerOutlineOptions = { trim: 6, width: 30, size: 50, fieldMargin: 40, rule: 'top' };

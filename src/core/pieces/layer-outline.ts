@@ -1,4 +1,4 @@
-import type { Extent, Material } from '../layers';
+import { isBase, type Extent, type Material } from '../layers';
 import {
   bounds,
   difference,
@@ -14,7 +14,7 @@ import {
   type Point,
 } from '../shape';
 import { pieceSize, type OpenPiece } from './piece';
-import { DEFAULT_LAYER_OUTLINE, isTape, pastSeam, type LayerOutlineOptions } from './layer-cut';
+import { DEFAULT_LAYER_OUTLINE, isTape, pastSeam, type BaseJoins, type LayerOutlineOptions } from './layer-cut';
 import { edgesByRule, sewnLength } from './strip-edges';
 
 export interface LayerOutline {
@@ -59,9 +59,16 @@ export function layerOutline(
     const by = allowances.map(kept);
     return region(by.every((mm) => mm === 0) ? [outline] : inset(outline, by).outlines, kept);
   };
+  /** Into the seams that join it, and to the seam line of every other edge: a stiff base in an allowance cannot be turned. */
+  const base = (joins: BaseJoins): LayerOutline => {
+    const ends = joins === 'ends' ? shortEdges(piece) : [];
+    const by = allowances.map((allowance, i) => (joins === 'outside' || ends.includes(piece.edges[i]!) ? 0 : allowance));
+    const outer = by.every((mm) => mm === 0) ? [outline] : inset(outline, by).outlines;
+    return region(outer, (allowance) => (joins === 'opening' ? 0 : allowance));
+  };
   switch (extent) {
     case 'full':
-      return moved(() => 0);
+      return options.joins && material.family && isBase(material.family) ? base(options.joins) : moved(() => 0);
     case 'trimmed':
       return moved((allowance) => Math.min(options.trim, allowance));
     case 'net':
@@ -81,6 +88,14 @@ export function layerOutline(
       return measured([rectangleAt(options.at ?? middle(outline), field.width + margin, field.height + margin)], whole);
     }
   }
+}
+
+/** Edges that are shorter than half of the longest one: the ends of a band. */
+function shortEdges(piece: OpenPiece): number[] {
+  const edges = [...new Set(piece.edges)];
+  const lengths = edges.map((edge) => sewnLength(piece, [edge]));
+  const longest = Math.max(...lengths);
+  return edges.filter((_, i) => lengths[i]! < longest / 2);
 }
 
 function measured(region: readonly Outline[], whole: number): LayerOutline {

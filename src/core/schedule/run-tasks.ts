@@ -48,8 +48,8 @@ const DOING: Record<string, { hands: number; waits?: number }> = {
   preshrink: { hands: 5, waits: 140 },
   flatten: { hands: 6 },
 };
-/** Steps that go into the machine with whatever else is washed. */
-const WASHED = ['prewash', 'prewash-layer'];
+/** Steps of old runs that go into the machine with whatever else is washed. */
+const WASHED_BEFORE = ['prewash', 'prewash-layer'];
 const USUAL = 3;
 /** Minutes for a metre that is cut, and that is basted or sewn on by hand. */
 const CUTTING = 1;
@@ -95,7 +95,7 @@ export function runTasks({ id, name, steps, edge, from = 0, paces = USUAL_PACES 
     const uses = step.kind === 'wait' ? [] : ironed ? [BY_HAND, BY_IRON] : [BY_HAND];
     // Only what has to be caught while it is damp cannot wait for the morning.
     const overnight = step.kind === 'wait' && step.until !== 'damp' ? { overnight: true as const } : {};
-    const load = step.kind === 'do' && WASHED.includes(ownId(step.id)) ? { load: 'wash' as const } : {};
+    const load = step.kind === 'do' && WASHED(step) ? { load: 'wash' as const } : {};
     add(`${from + i}`, step.title, minutes, uses, { ...overnight, ...load });
     const waits = step.kind === 'do' ? (step.dries === undefined ? DOING[ownId(step.id)]?.waits : step.dries / 60) : undefined;
     if (waits) add(`${from + i}-dries`, `${step.title}: it dries`, waits * paces.drying.factor, [], { overnight: true, ...load });
@@ -134,8 +134,10 @@ export function paceOf(step: TimedStep): Pace | undefined {
 const IRON_ACTS: readonly Act[] = ['press', 'press-flat'];
 /** The same by its title, where it was planned before steps said what is done. */
 const IRONED = /(^|: )(press|iron) /i;
-const CUT = ({ id, stage }: TimedStep) => stage === 'cut' || id.endsWith('-cut');
-const SEWN = ({ id }: TimedStep) => /-sew(#|$)/.test(id);
+/** By what is done; by their ids where they were planned before steps said that. */
+const CUT = ({ id, stage, act }: TimedStep) => stage === 'cut' || act === 'cut' || (!act && id.endsWith('-cut'));
+const SEWN = ({ id, act }: TimedStep) => (act ? act === 'baste' : /-sew(#|$)/.test(id));
+const WASHED = ({ id, act }: TimedStep) => (act ? act === 'wash' : WASHED_BEFORE.includes(ownId(id)));
 
 /** A step's name without the job of the batch that it is for. */
 function ownId(id: string): string {

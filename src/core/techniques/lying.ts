@@ -1,4 +1,4 @@
-import { edgeRuleOf } from '../part';
+import { cutOfRole } from '../part';
 import {
   DEFAULT_LAYER_OUTLINE,
   isTape,
@@ -23,7 +23,7 @@ export function cutOptions({ job, index }: LayerAt, own: Partial<LayerOutlineOpt
   const { role, place, cuts, trim, motif } = job;
   return {
     ...DEFAULT_LAYER_OUTLINE,
-    ...(role ? { rule: edgeRuleOf(role) } : {}),
+    ...(role ? cutOfRole(role) : {}),
     ...(trim === undefined ? {} : { trim }),
     ...(motif ? { field: motif } : {}),
     ...own,

@@ -1,4 +1,4 @@
-import { edgeRuleOf, stitchedField } from '../choose';
+import { cutOfRole, stitchedField } from '../choose';
 import type { Part } from '../choose';
 import type { Fabric } from '../cloth';
 import { stackStiffness, type Extent, type Material, type Predicted } from '../layers';
@@ -63,7 +63,7 @@ export function layerCutOf(
 ): LayerOutlineOptions {
   return {
     ...DEFAULT_LAYER_OUTLINE,
-    ...{ trim, rule: edgeRuleOf(wish.role) },
+    ...{ trim, ...cutOfRole(wish.role) },
     ...placeCut(place),
     ...own,
     field: stitchedField(wish, pieceSize(piece)),

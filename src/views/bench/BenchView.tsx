@@ -9,7 +9,7 @@ import ChangedSince from './ChangedSince';
 import CheckBoxes from './CheckBoxes';
 import WhatItMayBe from './WhatItMayBe';
 import type { JobLog } from '../../server/job-log';
-import { actOf, evidenceOf, mistedFirst, outlineOf, placeOf, regionOfStep, stopsOf } from '../../core/bench';
+import { actOf, mistedFirst, outlineOf, placeOf, regionOfStep, stopsOf } from '../../core/bench';
 import DampButtons from './DampButtons';
 import { Meanwhile } from './PlanNow';
 import PressDrawing from './PressDrawing';
@@ -154,7 +154,7 @@ function AtTheBench({ run, sound, projectId, logs, filed, changed }: Props) {
                 troubles={(step.checks ?? []).flatMap((check) =>
                   state.checks.includes(check) ? [] : (step.troubles?.[check] ?? []),
                 )}
-                known={evidenceOf(plan, state, step.work)}
+                {...{ plan, state, work: step.work }}
                 found={(state.causes ?? []).flatMap((each) => (each.work === (step.work ?? null) ? each.found : []))}
                 onFound={(found, on) => make({ kind: 'cause', found, work: step.work ?? null, on })}
               />

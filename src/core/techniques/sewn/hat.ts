@@ -1,12 +1,11 @@
-import { isFusible } from '../../layers';
+import { isBase, isFusible } from '../../layers';
 import type { Step } from '../../steps';
 import { CHECKS } from '../checks';
 import { called, type LayerAt } from '../job';
 import { cutNeeds, regionOf, sewnRound, threadNeeds } from '../lying';
 import { handSewn, laid, pressed, SAFETY, stepOf, technique } from '../making';
 
-const BASES = ['buckram', 'firm-nonwoven', 'stiff-core', 'hair-canvas', 'foam'];
-const isBase = ({ layer }: LayerAt) => BASES.includes(layer.material.family);
+const asBase = ({ layer }: LayerAt) => isBase(layer.material.family);
 
 const CUT: Record<string, string> = {
   'hat-tip': 'just inside the drawn line, on the bias; an allowance only at the outside, where it joins the band',
@@ -41,8 +40,8 @@ function placed(at: LayerAt): Step[] {
     detail: `It lies over the base and under the cloth, so that no edge shows; by its own length. Catch stitches all round.${words}`,
   });
   return [
-    ...(isBase(at) ? [marked] : []),
-    ...(glued ? [laid(at, 'Within the drawn line; the four marks on each other.'), ...pressed(at)] : isBase(at) ? [] : [caught]),
+    ...(asBase(at) ? [marked] : []),
+    ...(glued ? [laid(at, 'Within the drawn line; the four marks on each other.'), ...pressed(at)] : asBase(at) ? [] : [caught]),
     ...(isOutermost(at) && !glued
       ? [
           stepOf(at, 'cover', {
@@ -61,7 +60,7 @@ export const hat = technique({
   words: 'base, mulling, cloth and lining of a hat',
   serves: ({ job, layer }) => job.role?.startsWith('hat-') === true && layer.material.form !== 'liquid',
   cut: (at) =>
-    isBase(at) ? (CUT[at.job.role ?? ''] ?? 'just inside the drawn line') : 'by its own length: what lies outside is longer',
+    asBase(at) ? (CUT[at.job.role ?? ''] ?? 'just inside the drawn line') : 'by its own length: what lies outside is longer',
   needs: (at) => [
     ...cutNeeds(at, regionOf(at)),
     ...(isFusible(at.layer.material.form) ? [] : threadNeeds(at, sewnRound(at), 'catch')),
