@@ -160,9 +160,11 @@ export function roughness(x: number, y: number): number {
 
 const eased = (a: number) => a * a * (3 - 2 * a);
 
+/** A number from 0 to 1 that belongs to a pair of whole numbers. */
 function chance(p: number, q: number): number {
-  const h = Math.sin(p * 127.1 + q * 311.7) * 43758.5453;
-  return h - Math.floor(h);
+  let h = Math.imul(p, 374761393) + Math.imul(q, 668265263);
+  h = Math.imul(h ^ (h >>> 13), 1274126177);
+  return ((h ^ (h >>> 16)) >>> 0) / 2 ** 32;
 }
 
 const isOnLine = (v: number, step: number, wide: number) => Math.abs(v - step * Math.round(v / step)) < wide / 2;

@@ -245,25 +245,26 @@ describe('reasons and cautions', () => {
     const said = new Set<string>();
     let waiting = patterns;
     const note = (stacks: RankedStack[]) => {
-      for (const { reasons, cautions } of stacks) for (const words of [...reasons, ...cautions]) said.add(words);
-      const words = [...said];
+      const words = stacks.flatMap(({ reasons, cautions }) => [...reasons, ...cautions]).filter((each) => !said.has(each));
+      for (const each of words) said.add(each);
       waiting = waiting.filter(([, pattern]) => !words.some((each) => pattern.test(each)));
     };
     const motif = { stitches: 9000, width: 80, height: 80, nearEdge: true };
     // Those that only one asking in particular brings up come below; the rest is looked for until all are found.
     const rare = ['leads-the-cloth', 'worked-before', 'went-wrong-before', 'cloth-shrinks', 'motif-too-dense'];
-    for (const fabric of LIBRARY_CLOTHS) {
-      for (const role of ROLES) {
-        if (waiting.every(([name]) => rare.includes(name))) break;
-        for (const more of [
-          {},
-          { stretch: 'keep' },
-          { stretch: 'stop' },
-          { cut: 'bias', care: 'none' },
-          { embroidery: motif },
-        ] as Partial<Part>[])
-          note(choose(fabric, part(role, more), LIBRARY_LAYERS, { limit: 12 }).ranked);
-      }
+    // In leaps over all pairs, so that unlike cloths and parts come one after the other and most is found early.
+    const pairs = LIBRARY_CLOTHS.flatMap((fabric) => ROLES.map((role) => ({ fabric, role })));
+    for (let k = 0; k < pairs.length; k++) {
+      if (waiting.every(([name]) => rare.includes(name))) break;
+      const { fabric, role } = pairs[(k * 1009) % pairs.length]!;
+      for (const more of [
+        {},
+        { stretch: 'keep' },
+        { stretch: 'stop' },
+        { cut: 'bias', care: 'none' },
+        { embroidery: motif },
+      ] as Partial<Part>[])
+        note(choose(fabric, part(role, more), LIBRARY_LAYERS, { limit: 12 }).ranked);
     }
     const heavy = layer('cotton-poplin-underlining-115-g');
     note(choose({ ...poplin, arealDensity: 80 }, part('bodice'), [heavy], { limit: 3 }).ranked);
