@@ -8,6 +8,8 @@ export default defineConfig({
       {
         test: {
           name: 'unit',
+          // Pure functions: nothing one file does shows in another, and what they import is read once.
+          isolate: false,
           include: ['tests/unit/**/*.test.ts'],
           setupFiles: ['tests/fixed-chance.ts'],
           testTimeout: 240_000,

@@ -62,7 +62,8 @@ export default function ProjectView({ data, startWork, startStage }: Props) {
   const work = works.find(({ id }) => id === selected);
   const cut = work?.cut ?? rows.cuts.find(({ id }) => id === selected);
   const piece = rows.pieces.find(({ id }) => id === cut?.pieceId);
-  const layered = works.filter(({ cutId, stack }) => cutId === cut?.id && stack !== null);
+  // Kept while only the stage changes: what they come to together is not reckoned again.
+  const layered = useMemo(() => works.filter(({ cutId, stack }) => cutId === cut?.id && stack !== null), [works, cut?.id]);
   const cutPieces = useMemo(
     () =>
       rows.cuts.flatMap((each) => {
