@@ -252,3 +252,6 @@ export const bundledMotif = shape({
   table: yup.string().required().max(30_000_000, 'must be a table of at most 30 million characters'),
 });
 export const bundledHooping = shape({ id: id.required(), ...jobFields, result: result.nullable().default(null) });
+
+/** What was found in the hoop goes back to its project. */
+export const hoopingToJobSchema = shape({ version });

@@ -227,7 +227,7 @@ function takenStack(db: Db, part: Workpiece, { layerIds, plan }: Scrap, cell: Sc
 }
 
 /** A stack of a job as the engine judges it now. */
-function judgedAnew(db: Db, part: Workpiece, stack: KeptStack) {
+export function judgedAnew(db: Db, part: Workpiece, stack: Pick<KeptStack, 'layers' | 'schools'>) {
   const cloth = cloths.get(db, part.clothId!);
   const piece = sizeOfPiece(openPiece(part), part.wish.role, part.count, readSettings(db).settings.trim, part.place);
   const asking = askingOf(db, { clothId: cloth.id, piece, schools: stack.schools });

@@ -3,7 +3,7 @@ import { readFileSync } from 'node:fs';
 import { describe, expect, inject, it } from 'vitest';
 import { exchangeFile, rowsOf, visits } from '../files/exchange-writer';
 import { lengthOf, linesOf, pathsOf } from '../files/pdf-lines';
-import { post, send } from './client';
+import { addWork, chosenStack, PART, post, send } from './client';
 
 const HOOP = {
   ...{ name: 'Small', shape: 'rectangle', fieldWidth: 100, fieldHeight: 100, outerWidth: 150, outerHeight: 150, clamp: 12 },
@@ -283,6 +283,49 @@ describe('sets, several hoopings, many in one', () => {
     const one = (await send('GET', `/api/motifs/${motif.id}`)).body.figures;
     expect(made.body.figures.stitches).toBe(9 * one.stitches);
     expect((await send('GET', `/api/motifs/${motif.id}/fill?hoop=${hoop.id}&margin=99`)).body.error.field).toBe('margin');
+  });
+});
+
+const NAPKIN = {
+  ...{ shape: { kind: 'rectangle', width: 420, height: 420, corners: [false, false, false, false], corner: 0 }, line: 'cut' },
+  ...{ allowances: [10, 10, 10, 10], fold: null, grain: 0, marks: [] },
+};
+
+describe('what was found in the hoop', () => {
+  it('goes back to the job of its project, judged under its motif, and can be taken back', async () => {
+    const { motif, fields } = await scene();
+    const project = (await post('/api/projects', { name: 'Napkins' })).body.id as string;
+    const starch = { materialId: 'starch', extent: 'full', angle: 0, join: 'damp', cut: { trim: 9 } };
+    const first = { ...(await chosenStack()), title: 'Starch alone', layers: [starch] };
+    const added = await addWork(project, {
+      name: 'Napkin',
+      clothId: 'cotton-lawn',
+      wish: PART,
+      count: 6,
+      stack: first,
+      ...NAPKIN,
+    });
+    expect([added.status, added.body.error]).toEqual([201, undefined]);
+    const work = added.body as { id: string };
+    const sheet = await someCutAway();
+    const stack = { title: 'Starch + cut-away', layers: [{ materialId: 'starch', angle: 0, join: 'damp' }, { materialId: sheet, angle: 45 }] }; // prettier-ignore
+    const kept = (await post('/api/hoopings', { ...fields, projectId: project, jobId: work.id, stack })).body;
+    const path = `/api/hoopings/${kept.id}/to-project`;
+    expect((await post(path, { version: 7 })).status).toBe(409);
+    const given = await post(path, { version: kept.version });
+    expect([given.status, given.body.error]).toEqual([200, undefined]);
+    const now = (await send('GET', `/api/jobs/${work.id}`)).body;
+    expect(now.stack).toMatchObject({ title: 'Starch + cut-away', own: true });
+    // How the job has the starch cut stays; the sheet is one for the hoop, turned as it lies there.
+    expect(now.stack.layers).toEqual([starch, { materialId: sheet, extent: 'field', angle: 45 }]);
+    const figures = (await send('GET', `/api/motifs/${motif.id}`)).body.figures;
+    expect(now.wish.embroidery.stitches).toBe(figures.stitches);
+    expect(now.stack.reasons.length).toBeGreaterThan(0);
+    await send('PUT', `/api/projects/${project}/stacks`, { stacks: given.body.undo });
+    expect((await send('GET', `/api/jobs/${work.id}`)).body.stack).toMatchObject({ title: 'Starch alone', layers: [starch] });
+    // Without a project there is nobody to take it.
+    const loose = (await post('/api/hoopings', { ...fields, stack })).body;
+    expect((await post(`/api/hoopings/${loose.id}/to-project`, { version: 1 })).body.error.field).toBe('jobId');
   });
 });
 

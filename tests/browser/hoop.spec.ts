@@ -279,7 +279,13 @@ test('from a part of a project to a motif on its own piece', async ({ page }) =>
   await alive(page);
   await expect(page.getByLabel('Cloth', { exact: true })).toHaveValue('tq-gaiter-jersey');
   await page.getByLabel('What it is').selectOption({ label: 'a badge' });
-  await page.getByRole('button', { name: 'Place it with this' }).first().click();
+  // What the project has for it stands first; on another cloth it is nobody's choice yet.
+  const chosen = page.getByRole('listitem').filter({ hasText: 'as chosen in the project' });
+  await expect(chosen).toContainText('2 × Light mesh cut-away, 32 g, crossed');
+  await page.getByLabel('Cloth', { exact: true }).selectOption({ label: 'Cotton lawn' });
+  await expect(chosen).toHaveCount(0);
+  await page.getByLabel('Cloth', { exact: true }).selectOption('tq-gaiter-jersey');
+  await chosen.getByRole('button', { name: 'Place it with this' }).click();
   await expect(page).toHaveURL(/\/hoop\/jobs\//);
   await alive(page);
   await expect(page.getByRole('button', { name: 'Take the piece as it is cut' })).toBeVisible();

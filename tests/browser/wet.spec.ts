@@ -10,6 +10,7 @@ interface BenchStep {
   checks?: string[];
 }
 interface Run {
+  jobId: string;
   version: number;
   plan: { steps: BenchStep[] };
   state: object;
@@ -117,7 +118,7 @@ test('six napkins: sprayed ahead, dried until the hand says so, misted and press
   await alive(page);
   await stageBar(page).getByRole('button', { name: /Apply/ }).click();
   await page.getByRole('button', { name: /^Start at the bench/ }).click();
-  const { plan } = await runOf(page);
+  const { plan, jobId: job } = await runOf(page);
   const next = page.getByRole('button', { name: 'Done, next step' });
   const heading = page.getByRole('heading', { level: 2 });
   const upTo = async (words: RegExp) => {
@@ -141,6 +142,33 @@ test('six napkins: sprayed ahead, dried until the hand says so, misted and press
   await expect(page).toHaveURL(/\/hoop\?job=/);
   await alive(page);
   await expect(page.getByText('Napkin').first()).toBeVisible();
+  // The motif is judged with what was chosen, starch and all; taken over, it is a set of six.
+  await page.getByRole('link', { name: /Lantern badge/ }).last().click(); // prettier-ignore
+  await expect(page).toHaveURL(/\/hoop\/motifs\//);
+  await alive(page);
+  const chosen = page.getByRole('listitem').filter({ hasText: 'as chosen in the project' });
+  await expect(chosen).toContainText(/Starch, sprayed damp \+ Light tear-away/);
+  await chosen.getByRole('button', { name: 'Place it with this' }).click();
+  await expect(page).toHaveURL(/\/hoop\/jobs\//);
+  await alive(page);
+  await expect(page.getByLabel('At the same place on')).toHaveValue('6');
+  const project = page.getByRole('region', { name: 'In the project' });
+  await expect(project).toContainText('has the same under it');
+  // Another sheet is taken in the hoop, and goes back; undone, the project has what it had.
+  await page.getByRole('button', { name: 'Take something else' }).click();
+  const offered = page.getByRole('region', { name: 'What goes under it' }).getByRole('listitem');
+  const other = offered.filter({ hasNotText: 'Starch' }).first();
+  const title = (await other.locator('span').first().innerText()).trim();
+  await Promise.all([page.waitForEvent('load'), other.getByRole('button').click()]);
+  await alive(page);
+  await project.getByRole('button', { name: 'Put what lies here into the project' }).click();
+  await expect(project).toContainText('has the same under it');
+  const titleThere = async () =>
+    ((await (await page.request.get(`/api/jobs/${job}`)).json()) as { stack: { title: string } }).stack.title;
+  expect(await titleThere()).toBe(title);
+  await page.getByText('Undo', { exact: true }).click();
+  await expect(project.getByRole('button', { name: 'Put what lies here into the project' })).toBeVisible();
+  expect(await titleThere()).toContain('Starch, sprayed damp');
   await open(page, bench);
   await expect(heading).toHaveText(/^Piece 1 of 6: hoop/);
   // None is forgotten: each is hooped, stitched and ticked for itself.

@@ -121,6 +121,7 @@ describe('a motif on its cloth', () => {
       <UnitsProvider value="metric">
         <PlaceStage
           hoopingId="h"
+          job={null}
           onSaveFirst={() => Promise.resolve(undefined)}
           motif={{ id: 'm', name: 'Lantern', colours: ['#203050'], figures: { bounds: { minX: -30, minY: -20, maxX: 30, maxY: 20 } } } as never} // prettier-ignore
           cloth={{ id: 'linen', name: 'Linen', fabric: LIBRARY_CLOTHS[0]! }}

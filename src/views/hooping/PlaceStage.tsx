@@ -24,6 +24,7 @@ import type { Hooping, HoopingStack } from '../../store/hoopings';
 import type { KeptHoop } from '../../store/hoops';
 import AngleField from './AngleField';
 import GroundPanel from './GroundPanel';
+import InProject from './InProject';
 import PlaceTools from './PlaceTools';
 import { PlaceVerdict, Proposals } from './PlaceVerdict';
 import PlacingCanvas from './PlacingCanvas';
@@ -225,6 +226,13 @@ export default function PlaceStage(props: Props) {
           frozen={frozen}
           onStack={props.onStack}
         />
+        {props.job && (
+          <InProject
+            {...{ hoopingId: props.hoopingId, job: props.job, stack: props.stack, count: props.count, frozen }}
+            onSaveFirst={props.onSaveFirst}
+            onCount={(count) => props.onSet({ count })}
+          />
+        )}
         <GroundPanel ground={placed.ground} piece={props.piece} frozen={frozen} onGround={layOn} />
         <section className="sheet space-y-3 p-4" aria-label="The set">
           <div className="grid grid-cols-2 gap-3">

@@ -2,7 +2,7 @@ import type { Fabric } from '../../core/cloth';
 import type { HoopPlace, MotifPlace } from '../../core/hoop';
 import type { Material } from '../../core/layers';
 import type { Outline, Point } from '../../core/shape';
-import type { Hooping } from '../../store/hoopings';
+import type { Hooping, HoopingStack } from '../../store/hoopings';
 import type { KeptHoop } from '../../store/hoops';
 import type { KeptMotif } from '../../store/motifs';
 import type { Settings } from '../../store/settings';
@@ -32,5 +32,7 @@ export interface HoopingData {
   piece: { outline: Outline; marks: { words: string; at: Point }[] } | null;
   sheets: { material: Material; angle: number; stock: Stock[] }[];
   hoops: KeptHoop[];
+  /** The job of a project that it is for, with what is chosen for it there. */
+  job: { id: string; projectId: string; name: string; stack: HoopingStack | null; count: number } | null;
   settings: Settings;
 }

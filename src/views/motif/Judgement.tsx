@@ -31,6 +31,12 @@ const VERDICT_STYLE = { easily: 'text-success', near: 'text-base-content', 'too-
 const SHOWN = 3;
 /** Room round the motif that a hoop leaves, mm, when none is chosen. */
 const ROOM = 25;
+/** A set in the hoop has at most so many pieces. */
+const MOST_COPIES = 1000;
+
+const sameSheets = (a: JudgedSheets, b: JudgedSheets): boolean =>
+  JSON.stringify(a.layers.map(({ materialId, angle }) => [materialId, angle])) ===
+  JSON.stringify(b.layers.map(({ materialId, angle }) => [materialId, angle]));
 
 /** What a motif asks of a cloth: bare, and with what choosing offers, each with the ground drawn as it gives way. */
 export default function Judgement({ motif, stitches, cloths, startCloth, work, hoops }: MotifViewProps & { stitches: Motif }) {
@@ -41,6 +47,8 @@ export default function Judgement({ motif, stitches, cloths, startCloth, work, h
   const [maps, setMaps] = useState<(DriftMap | undefined)[]>([]);
   const [broken, setError] = useState<string>();
   const [busy, setBusy] = useState(false);
+  /** What the project has for it already, as long as it is its own cloth that is asked about. */
+  const chosen = work && clothId === work.clothId ? work.stack : null;
   // While another cloth is asked about, the cards still show the last one, and none of them may be taken.
   const {
     answer,
@@ -50,12 +58,18 @@ export default function Judgement({ motif, stitches, cloths, startCloth, work, h
   } = useAsked<Judged>(`/api/motifs/${motif.id}/judge`, {
     ...{ clothId, role, needle },
     ...(work ? { cut: work.cut, care: work.care } : {}),
+    ...(chosen ? { layers: chosen.layers } : {}),
   });
   const judged = refused ? undefined : answer;
   const error = refused ?? broken;
   const asking = !refused && !current;
 
-  const shown = useMemo(() => (judged ? [judged.bare, ...judged.offered.slice(0, SHOWN)] : []), [judged]);
+  const shown = useMemo(() => {
+    if (!judged) return [];
+    const { bare, asked, offered } = judged;
+    const own = asked && chosen ? [{ ...asked, title: chosen.title }] : [];
+    return [bare, ...own, ...offered.filter((each) => !own.some((mine) => sameSheets(mine, each))).slice(0, SHOWN - own.length)];
+  }, [judged, chosen]);
   const { bounds } = motif.figures;
   useEffect(() => {
     let gone = false;
@@ -98,7 +112,11 @@ export default function Judgement({ motif, stitches, cloths, startCloth, work, h
         stack: { title: stack.title, layers: stack.layers.map(({ materialId, angle }) => ({ ...usedOf(materialId), angle })) },
         // A hoop that left marks before: floated to begin with, and the person may untick it.
         floats: judged!.marks || judged!.taught.some(({ id }) => id === 'marks'),
-        place: { ...centred(outline, { x: 0, y: 0 }, 'both'), angle: 0, flipped: false },
+        place: {
+          ...(work?.at ? { x: work.at[0], y: work.at[1] } : centred(outline, { x: 0, y: 0 }, 'both')),
+          ...{ angle: 0, flipped: false },
+        },
+        ...(work ? { count: Math.min(work.count, MOST_COPIES), pairs: work.pairs && work.count % 2 === 0 } : {}),
       });
       location.assign(`/hoop/jobs/${kept.id}`);
     } catch (problem) {
@@ -186,6 +204,7 @@ export default function Judgement({ motif, stitches, cloths, startCloth, work, h
             most={most}
             onTake={i === 0 ? undefined : () => void take(stack)}
             busy={busy || asking}
+            fromProject={i === 1 && chosen !== null}
           />
         ))}
       </ul>
@@ -232,19 +251,25 @@ function StackCard({
   most,
   onTake,
   busy,
+  fromProject,
 }: {
   stack: JudgedSheets;
   map: DriftMap | undefined;
   most: number;
   onTake: (() => void) | undefined;
   busy: boolean;
+  /** It was chosen in the project already. */
+  fromProject: boolean;
 }) {
   const { share, change, zones } = verdict;
   const scale = Math.max(1.25, share * 1.05);
   const heavy = zones.filter((zone) => zone.share > 1);
   return (
     <li className="sheet flex flex-col gap-2 p-3">
-      <div className="min-h-12 leading-snug font-semibold">{title}</div>
+      <div className="min-h-12 leading-snug font-semibold">
+        {title}
+        {fromProject && <span className="quiet block text-[0.95rem] font-normal">as chosen in the project</span>}
+      </div>
       {map ? (
         <DriftCanvas map={map} scaleTo={most} size={236} label={`${title}: the ground under the motif`} />
       ) : (

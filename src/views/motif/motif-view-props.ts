@@ -1,4 +1,5 @@
-import type { Outline } from '../../core/shape';
+import type { Outline, Point } from '../../core/shape';
+import type { HoopingStack } from '../../store/hoopings';
 import type { KeptHoop } from '../../store/hoops';
 import type { KeptMotif } from '../../store/motifs';
 import type { Settings } from '../../store/settings';
@@ -17,6 +18,12 @@ export interface MotifViewProps {
     care: string;
     role: string;
     piece: Outline | null;
+    clothId: string | null;
+    /** What was chosen for it in the project, and the point of the piece that it is for. */
+    stack: HoopingStack | null;
+    at: Point | null;
+    count: number;
+    pairs: boolean;
   } | null;
   hoops: KeptHoop[];
   settings: Settings;
