@@ -196,6 +196,28 @@ describe('the bench', () => {
     fireEvent.click(screen.getByRole('button', { name: 'Go on' }));
     await pass(4000);
     expect(last()).toMatchObject({ step: 1, stop: 6, endsAt: null });
+    expect(last().paused).toEqual([{ step: 1, stop: 5, left: expect.closeTo(3, 0) as number }]);
+  });
+
+  it('a touch on what was pressed marks a place and is no step done', async () => {
+    const look = step('look', { kind: 'check', act: 'check', checks: ['Flat'], troubles: { Flat: ['lifts'] } });
+    Object.assign(SVGElement.prototype, { getScreenCTM: () => ({ inverse: () => undefined }) });
+    vi.stubGlobal('DOMPoint', class { constructor(public x: number, public y: number) {} matrixTransform() { return this; } }); // prettier-ignore
+    open({ step: 2 }, { ...plan, steps: [...STEPS.slice(0, 2), look, step('on', { kind: 'do' })] });
+    fireEvent.click(screen.getByRole('button', { name: 'It lifts at an edge or a corner' }));
+    fireEvent.click(screen.getByRole('img', { name: /^What was pressed/ }), { clientX: -5, clientY: -5 });
+    expect(screen.getByText('Under stop 1: press it again.')).toBeVisible();
+    fireEvent.click(screen.getByRole('img', { name: /^What was pressed/ }), { clientX: 50, clientY: -5 });
+    expect(screen.getByText('Under stop 1: press it again.')).toBeVisible();
+    fireEvent.change(screen.getByLabelText(/or by its stop/), { target: { value: '2' } });
+    fireEvent.click(screen.getByLabelText(/or by its stop/));
+    await pass(10);
+    expect(screen.getByText('Under stop 2: press it again.')).toBeVisible();
+    expect(last().step).toBe(2);
+    // Beside it, anywhere, is the one big button.
+    fireEvent.click(screen.getByRole('main'));
+    await pass(10);
+    expect(last().step).toBe(3);
   });
 
   it('asks how damp the cloth is, and says to mist what has gone dry', async () => {

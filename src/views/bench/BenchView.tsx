@@ -62,7 +62,7 @@ function AtTheBench({ run, sound, projectId, logs, filed, changed }: Props) {
     <main
       id="main"
       onClick={(event) => {
-        if (!(event.target as HTMLElement).closest('button, a, label, input, summary, details')) tap();
+        if (!(event.target as HTMLElement).closest('button, a, label, input, select, summary, details, [data-own-touch]')) tap();
       }}
       className={`flex h-dvh flex-col overflow-hidden p-4 md:p-6 ${flash ? 'bg-accent' : ''}`}
     >

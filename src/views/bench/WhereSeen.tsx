@@ -1,6 +1,6 @@
 import type { MouseEvent } from 'react';
 import { stopsOver, type PressedGround } from '../../core/bench';
-import { bounds, type Outline, type Point } from '../../core/shape';
+import { bounds, isInside, type Outline, type Point } from '../../core/shape';
 
 interface Props {
   ground: PressedGround;
@@ -23,12 +23,15 @@ export default function WhereSeen({ ground, paused, place, onPlace }: Props) {
   const touched = (event: MouseEvent<SVGSVGElement>) => {
     const drawn = event.currentTarget;
     const at = new DOMPoint(event.clientX, event.clientY).matrixTransform(drawn.getScreenCTM()!.inverse());
-    onPlace([ground.faceDown ? -at.x : at.x, -at.y]);
+    const on: Point = [ground.faceDown ? -at.x : at.x, -at.y];
+    // Beside the piece there is nothing to be seen.
+    if (isInside(on, ground.outline)) onPlace(on);
   };
   const numbers = [...new Set(over.map(({ number }) => number))];
   const [shown] = place ? lies([place]) : [];
   return (
-    <div className="mt-3">
+    // What is touched here is a place, not the bench's one big button.
+    <div className="mt-3" data-own-touch>
       <p className="font-semibold">Touch where it is seen{ground.faceDown ? '; the piece lies face down here' : ''}.</p>
       <svg
         viewBox={`${box.minX - 2 * unit} ${-box.maxY - 2 * unit} ${box.maxX - box.minX + 4 * unit} ${box.maxY - box.minY + 4 * unit}`}
