@@ -19,6 +19,7 @@ const FILES: [file: string, port: number][] = [
   ['pieces', 4398],
   ['day', 4399],
   ['wet', 4390],
+  ['journeys', 4389],
 ];
 
 export default defineConfig({

@@ -15,7 +15,7 @@ import {
 } from '../core/hoop';
 import { SPEEDS } from '../core/machine';
 import { number, oneOf, outline, shape, text } from './rules';
-import { day, instant, id } from './shared';
+import { day, instant, id, layerKey } from './shared';
 
 const name = text(120, 1).required();
 const note = text(4000).default('');
@@ -79,7 +79,7 @@ export const outlineMotifSchema = shape({
 
 const stackLayers = yup
   .array()
-  .of(shape({ materialId: id.required(), angle: number({ min: -180, max: 180 }).default(0), join: oneOf(JOINS) }).required())
+  .of(shape({ materialId: layerKey.required(), angle: number({ min: -180, max: 180 }).default(0), join: oneOf(JOINS) }).required())
   .max(6, 'must hold at most 6 layers');
 
 /** What a motif asks of a cloth, bare, with a stack, and with what choosing offers. */

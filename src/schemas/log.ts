@@ -1,7 +1,7 @@
 import * as yup from 'yup';
 import { COVERS } from '../core/layers';
 import { number, oneOf, shape, text } from './rules';
-import { causeFound, checkName, day, id, note, version } from './shared';
+import { causeFound, checkName, day, id, layerKey, note, version } from './shared';
 
 const shrank = number({ min: -60, max: 60 }).nullable().default(null);
 export const logFields = {
@@ -13,7 +13,7 @@ export const logFields = {
   clothId: id.nullable().default(null),
   clothName: text(120, 1).required(),
   stackTitle: text(400, 1).required(),
-  layerIds: yup.array().of(id.required()).required().max(12),
+  layerIds: yup.array().of(layerKey.required()).required().max(12),
   settings: shape({
     ironDots: number({ min: 0, max: 3, integer: true }).required(),
     seconds: number({ min: 0, max: 600 }).required(),

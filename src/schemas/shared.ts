@@ -14,6 +14,13 @@ export const id = yup.string().test(
   (value) => value === undefined || value === null || /^[A-Za-z0-9._-]{1,100}$/.test(value),
 );
 
+/** A layer as it is used: a material of the cupboard or, after `cloth:`, a cloth of it; with how it is joined behind. */
+export const layerKey = yup.string().test(
+  'layer',
+  ({ value }) => `must be the id of a layer, or cloth: and the id of a cloth, saw ${shown(value)}`,
+  (value) => value === undefined || value === null || /^(cloth:)?[A-Za-z0-9._-]{1,120}$/.test(value),
+);
+
 /** A local date: a day that the calendar has. */
 export const day = yup.string().test(
   'day',

@@ -1,7 +1,7 @@
 import * as yup from 'yup';
 import { stackLayer } from './pieces';
 import { number, shape, text } from './rules';
-import { id, predicted, pressFields } from './shared';
+import { layerKey, predicted, pressFields } from './shared';
 import { schoolsSchema } from './choose';
 
 const stackLayers = yup.array().of(stackLayer).min(1, 'must hold at least one layer').max(12, 'must hold at most 12 layers');
@@ -14,7 +14,7 @@ export const stackSchema = shape({
   reasons: yup.array().of(text(400).required()).required().max(30),
   cautions: yup.array().of(text(400).required()).required().max(30),
   schools: schoolsSchema,
-  setting: shape({ materialId: id.required(), ...pressFields, rounds: number({ min: 1, max: 9, integer: true }) }).default(
+  setting: shape({ materialId: layerKey.required(), ...pressFields, rounds: number({ min: 1, max: 9, integer: true }) }).default(
     undefined,
   ),
   own: yup.boolean(),

@@ -3,17 +3,7 @@ import { choose, traitsOf, type Part, type RankedStack } from '../core/choose';
 import { fabricOf, type Fabric } from '../core/cloth';
 import { judgeMotif, motifLoad, stackInPlane, type InPlane, type MotifLoad, type MotifVerdict, type Needle } from '../core/hoop';
 import { InputError } from '../core/input-error';
-import {
-  CLOTH_ID,
-  clothAsMaterial,
-  stackStiffness,
-  type ChosenLayer,
-  type Family,
-  type Material,
-  joinedAs,
-  keyOfUse,
-  usedOf,
-} from '../core/layers';
+import { stackStiffness, type ChosenLayer, type Family, joinedAs, keyOfUse, usedOf } from '../core/layers';
 import { carryFactor } from '../core/learn';
 import { islandsOf, motifFigures, stitchedMotif, type Motif, type StitchedArea } from '../core/motif';
 import { mappedMotif, type MappedMotif, type ReadMotif } from '../formats/stitches';
@@ -21,6 +11,7 @@ import { cloths } from '../store/cloths';
 import type { Db } from '../store/database';
 import { layers } from '../store/layers';
 import { memoryOfCloth } from '../store/log';
+import { findMaterial } from '../store/materials';
 import { insertMotif, motifs, stitchesOf, type KeptMotif } from '../store/motifs';
 import { readSettings } from '../store/settings';
 import { taughtBy, type Taught } from './taught';
@@ -161,7 +152,7 @@ export function loadOf(db: Db, kept: KeptMotif): MotifLoad {
 export function chosenSheets(db: Db, list: readonly StackSheet[]): ChosenLayer[] {
   return list.map(({ materialId, angle, join }, i) => {
     const named = usedOf(materialId);
-    const material = materialNamed(db, named.materialId);
+    const material = findMaterial(db, named.materialId);
     if (!material)
       throw new InputError(
         `layers[${i}].materialId`,
@@ -169,13 +160,6 @@ export function chosenSheets(db: Db, list: readonly StackSheet[]): ChosenLayer[]
       );
     return { material: joinedAs(material, join ?? named.join), extent: 'field', angle };
   });
-}
-
-/** A layer of the cupboard, or a cloth of it that lies as one. */
-function materialNamed(db: Db, id: string): Material | undefined {
-  if (!id.startsWith(CLOTH_ID)) return layers.find(db, id);
-  const cloth = cloths.find(db, id.slice(CLOTH_ID.length));
-  return cloth && clothAsMaterial(cloth);
 }
 
 /** Loads of the chart: stitches per cm² of a motif of 60 × 60 mm. */

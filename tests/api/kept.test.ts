@@ -104,6 +104,10 @@ describe('moves at the bench', () => {
       checks: { held: [], failed: ['Edges hold against a fingernail'] },
     };
     expect((await post('/api/log', entry)).body.causes).toEqual(['lifts/moved-warm']);
+    // A cloth of the cupboard that lies behind is a layer like any other.
+    const underlined = await post('/api/log', { ...entry, layerIds: ['cloth:cotton-lawn'] });
+    expect([underlined.status, underlined.body.layerIds]).toEqual([201, ['cloth:cotton-lawn']]);
+    expect((await post('/api/log', { ...entry, layerIds: ['cloth:../x'] })).body.error.field).toBe('layerIds[0]');
     const refused = await post('/api/log', { ...entry, causes: ['gremlins'] });
     expect([refused.status, refused.body.error.field]).toEqual([400, 'causes[0]']);
   });

@@ -49,11 +49,22 @@ export async function pickCloth(scope: Page | Locator, name: string): Promise<vo
 }
 
 /** Puts a stack of one material together by hand, and takes it. */
-export async function takeOwn(page: Page, find: string, material: RegExp, joined?: string) {
+export function takeOwn(page: Page, find: string, material: RegExp, joined?: string): Promise<void> {
+  return takeLayers(page, [[find, material]], joined);
+}
+
+/** Puts a stack together by hand, outermost layer first, whatever speaks against it, and takes it. */
+export async function takeLayers(
+  page: Page,
+  layers: readonly [find: string, material: RegExp][],
+  joined?: string,
+): Promise<void> {
   await page.getByRole('button', { name: 'Put a stack of your own together' }).click();
   const own = page.getByRole('region', { name: 'A stack of your own' });
-  await own.getByRole('searchbox').fill(find);
-  await own.getByRole('button', { name: material }).first().click();
+  for (const [find, material] of layers) {
+    await own.getByRole('searchbox').fill(find);
+    await own.getByRole('button', { name: material }).first().click();
+  }
   if (joined) await own.getByLabel('Joined').selectOption({ label: joined });
   await expect(own.getByText(/of 100/)).toBeVisible();
   for (const stop of await own.getByRole('checkbox', { name: /I know, and take it all the same/ }).all()) await stop.check();

@@ -1,31 +1,7 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
+import { anotherJob, pieces, start, takeFirst } from './making';
 import { alive, open, pickCloth, takeOwn } from './open';
-
-/** Starts a project on the screen, and describes its first piece. */
-async function start(page: Page, name: string) {
-  await open(page, '/projects');
-  await page.getByLabel('New project').fill(name);
-  await page.getByRole('button', { name: 'Start it' }).click();
-  await expect(page.getByRole('heading', { level: 1, name })).toBeVisible();
-  await alive(page);
-  await page.getByRole('button', { name: 'Add a piece' }).click();
-}
-
-/** Describes one more job on the cut in hand, and saves it. */
-async function anotherJob(page: Page, name: string, role: string, where: string, size: () => Promise<void>) {
-  await pieces(page).getByRole('button', { name: 'Another job on it' }).click();
-  await page.getByLabel('Called').fill(name);
-  await page.getByLabel('It is a').selectOption({ label: role });
-  await page.getByLabel('Where', { exact: true }).selectOption({ label: where });
-  await size();
-  await page.getByRole('button', { name: 'Save the piece' }).click();
-  await expect(page.getByText('Saved.')).toBeVisible();
-  await page
-    .getByRole('navigation', { name: 'Stages of the project' })
-    .getByRole('button', { name: /Choose/ })
-    .click();
-}
 
 test('a flare by its recipe: sectors, braid in the hem, what to buy', async ({ page }) => {
   await open(page, '/projects');
@@ -110,18 +86,6 @@ test('a hat by its recipe: every layer in its own length, the base bought with t
   await open(page, '/buy?project=tq-cap');
   await expect(page.getByRole('rowheader', { name: 'Fine buckram, 150 g' })).toBeVisible({ timeout: 15_000 });
 });
-
-/** Takes the first answer. */
-async function takeFirst(page: Page) {
-  await page
-    .getByRole('button', { name: /^Take / })
-    .first()
-    .click();
-  await expect(page).toHaveURL(/stage=scrap/);
-  await alive(page);
-}
-
-const pieces = (page: Page) => page.getByRole('complementary', { name: 'Pieces of the project' });
 
 test('a jacket front: interfaced all over, a stay along the armhole, a square behind the buttonhole', async ({ page }) => {
   await start(page, 'Quay jacket');
