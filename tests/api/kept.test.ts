@@ -105,9 +105,11 @@ describe('moves at the bench', () => {
     };
     expect((await post('/api/log', entry)).body.causes).toEqual(['lifts/moved-warm']);
     // A cloth of the cupboard that lies behind is a layer like any other.
-    const underlined = await post('/api/log', { ...entry, layerIds: ['cloth:cotton-lawn'] });
+    const underlined = await post('/api/log', { ...entry, benchRunId: null, layerIds: ['cloth:cotton-lawn'] });
     expect([underlined.status, underlined.body.layerIds]).toEqual([201, ['cloth:cotton-lawn']]);
-    expect((await post('/api/log', { ...entry, layerIds: ['cloth:../x'] })).body.error.field).toBe('layerIds[0]');
+    expect((await post('/api/log', { ...entry, benchRunId: null, layerIds: ['cloth:../x'] })).body.error.field).toBe(
+      'layerIds[0]',
+    );
     const refused = await post('/api/log', { ...entry, causes: ['gremlins'] });
     expect([refused.status, refused.body.error.field]).toEqual([400, 'causes[0]']);
   });

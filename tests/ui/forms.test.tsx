@@ -108,6 +108,17 @@ describe('a new layer', () => {
     expect(screen.getByLabelText('Name')).toHaveAttribute('aria-invalid', 'false');
   });
 
+  it('names what is refused though it has no field here: nothing above could be marked', async () => {
+    fakeServer(() => [400, { error: { message: 'stackable: is unknown', field: 'stackable' } }]);
+    open();
+    await type('Name', 'Slip');
+    await type('Weight', '40 g/m²');
+    await press('Save');
+    expect(
+      await screen.findByText(/^Not saved yet: stackable .*is unknown\. Everything you typed is still here\.$/i),
+    ).toBeVisible();
+  });
+
   it('shows under its own field what the server refuses', async () => {
     fakeServer(() => [400, { error: { message: 'leaflet.coolMinutes: must be at most 240', field: 'leaflet.coolMinutes' } }]);
     open();
