@@ -131,3 +131,38 @@ test('a border in two parts, each hooped by its own card', async ({ page }) => {
   const { hoopings } = (await (await page.request.get('/api/hoopings')).json()) as { hoopings: { name: string }[] };
   expect(hoopings.filter(({ name }) => / part \d of /.test(name)).length).toBe(many);
 });
+
+test('a set of a hundred: ticked, sewn and kept, the last like the first', async ({ page }) => {
+  const step = { ticks: ['laid'] };
+  const answer = await page.request.post('/api/hoopings', {
+    data: {
+      ...{ name: 'Hundred napkins', motifId: 'tq-motif-anchor', clothId: 'tq-shirt-lawn', hoopId: 'tq-hoop-small' },
+      ...{ ground: { outline: [[0, 0], [400, 0], [400, 400], [0, 400]] }, place: { x: 200, y: 200, angle: 0 } }, // prettier-ignore
+      ...{ hoopPlace: { x: 200, y: 200, angle: 0 }, count: 100 },
+      stack: { title: 'Light mesh cut-away, 32 g', layers: [{ materialId: 'light-mesh-cut-away-32-g' }] },
+      prepared: Array.from({ length: 98 }, (_, copy) => ({ copy, ...step })),
+      sewn: Array.from({ length: 98 }, (_, copy) => ({ copy, minutes: 9, breaks: [], needles: 0, note: '' })),
+      run: { record: 0, stitches: 0, colour: 1, drift: 0, speed: 600, seed: 1, stops: [], done: false, pieces: 98 },
+    },
+  });
+  expect(answer.status()).toBe(201);
+  const { id } = (await answer.json()) as { id: string };
+  await open(page, `/hoop/jobs/${id}?stage=prepare`);
+  await expect(page.getByRole('heading', { name: 'Piece 99 of 100, in this order' })).toBeVisible();
+  await page.getByRole('region', { name: /in this order/ }).getByRole('checkbox').first().check(); // prettier-ignore
+  await saved(page);
+  await page.getByRole('tab', { name: /Sew/ }).click();
+  for (const piece of [99, 100]) {
+    await page.getByRole('button', { name: 'Sewn on a machine of my own' }).click();
+    const own = page.getByRole('region', { name: `Piece ${piece} on my machine` });
+    await own.getByLabel('Minutes at the machine').fill('8');
+    if (piece === 99) await page.getByRole('button', { name: 'Hoop the next piece' }).click();
+  }
+  await saved(page);
+  await page.reload();
+  await alive(page);
+  type Kept = { prepared: unknown[]; sewn: { copy: number; minutes: number }[]; run: { pieces: number } };
+  const kept = (await (await page.request.get(`/api/hoopings/${id}`)).json()) as Kept;
+  expect([kept.prepared.length, kept.sewn.length, kept.run.pieces]).toEqual([99, 100, 100]);
+  expect(kept.sewn.find(({ copy }) => copy === 99)!.minutes).toBe(8);
+});

@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { PACES, pacesFrom, type Timing } from '../../src/core/learn';
 import { drying } from '../../src/core/liquid';
-import { timingsOf, type FinishedRun, type TimedStep } from '../../src/core/schedule';
+import { runTasks, timingsOf, type FinishedRun, type TimedStep } from '../../src/core/schedule';
+import { paceOf } from '../../src/core/schedule/run-tasks';
 
 const times = (factor: number, count: number): Timing[] =>
   Array.from({ length: count }, () => ({ pace: 'drying', expected: 60, actual: 60 * factor }));
@@ -63,6 +64,19 @@ describe('what a finished run tells', () => {
     expect(found[1]).toMatchObject({ expected: 600, actual: 900 });
     // Four stops of 11 s and 4 s to move took a minute and a half.
     expect(found[2]).toMatchObject({ expected: 60, actual: 90 });
+  });
+
+  it('by what is done, whatever a step is called; by its name only where an old run does not say it', () => {
+    expect(paceOf(step('tack', { act: 'baste' }))).toBe('sewing');
+    expect(paceOf(step('organza-sew', { act: 'check' }))).toBe('handling');
+    expect(paceOf(step('snip', { act: 'cut' }))).toBe('cutting');
+    const [wash, wait] = runTasks({
+      id: 'r',
+      name: 'Top',
+      edge: 0,
+      steps: [step('soak-it', { act: 'wash', seconds: 300, dries: 9000 })],
+    });
+    expect([wash!.load, wait!.load, wait!.minutes]).toEqual(['wash', 'wash', 150]);
   });
 
   it('nothing of steps that were gone back to, skipped or slept over', () => {
