@@ -291,6 +291,24 @@ const NAPKIN = {
   ...{ allowances: [10, 10, 10, 10], fold: null, grain: 0, marks: [] },
 };
 
+describe('a motif that was filed', () => {
+  it('is asked for after its first wash, until that was looked at', async () => {
+    const { fields } = await scene();
+    const name = 'Block that is washed';
+    const stack = { title: 'Cut-away', layers: [{ materialId: await someCutAway(), angle: 0 }] };
+    const kept = (await post('/api/hoopings', { ...fields, name, stack })).body;
+    const painted = async () => (await (await fetch(`${inject('base')}/logbook`)).text()).replace(/<astro-island[^>]*>/g, '');
+    expect(await painted()).not.toContain(name);
+    await post(`/api/hoopings/${kept.id}/file`, { doneOn: '2026-03-02', wrong: [], outcome: 'good', note: '', version: 1 });
+    const asked = await painted();
+    expect(asked).toContain(`${name}`);
+    expect(asked).toContain(`href="/hoop/jobs/${kept.id}?stage=check"`);
+    expect(asked).toMatch(/due since (<!-- -->)?1 April 2026/);
+    await post(`/api/hoopings/${kept.id}/wash`, { doneOn: '2026-04-09', wrong: [], version: 2 });
+    expect(await painted()).not.toContain(`href="/hoop/jobs/${kept.id}?stage=check"`);
+  });
+});
+
 describe('what was found in the hoop', () => {
   it('goes back to the job of its project, judged under its motif, and can be taken back', async () => {
     const { motif, fields } = await scene();

@@ -52,12 +52,7 @@ test('a godet by its recipe: a strip on each of its seam lines, along its line a
   await expect(page.getByText('1 piece added.')).toBeVisible();
   const stages = page.getByRole('navigation', { name: 'Stages of the project' });
   await stages.getByRole('button', { name: /Choose/ }).click();
-  await page
-    .getByRole('button', { name: /^Take / })
-    .first()
-    .click();
-  await expect(page).toHaveURL(/stage=scrap/);
-  await alive(page);
+  await takeFirst(page);
   await stages.getByRole('button', { name: /Cut/ }).click();
   await expect(page.getByText('It lies along the line of this job.').first()).toBeVisible();
   await expect(page.getByRole('checkbox', { name: 'right end' })).toHaveCount(0);

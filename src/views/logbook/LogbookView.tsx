@@ -1,6 +1,7 @@
 import { lazy, Suspense, useEffect, useState } from 'react';
 import { useRemoval } from '../../ui/use-removal';
 import { counted, keepUnits, readableDate, today } from '../../ui/text';
+import type { DueWash } from '../../server/washes-due';
 import type { LengthSystem } from '../../core/units';
 import Pager from '../../ui/Pager';
 import { UnitsProvider } from '../../ui/units-context';
@@ -23,7 +24,7 @@ export default function LogbookView({
   startProject,
 }: {
   /** Scraps whose wash is still to be looked at, earliest first. */
-  due: { id: string; title: string; clothName: string; washDue: string; href: string }[];
+  due: DueWash[];
   start: Page<ListedEntry>;
   units: LengthSystem;
   /** Projects by which it can be searched. */
@@ -112,14 +113,15 @@ export default function LogbookView({
         <section className="mt-4 rounded-box border-2 border-accent p-3" aria-label="After the wash">
           <h2 className="chalk-heading">After the wash</h2>
           <ul>
-            {due.map(({ id, title, clothName, washDue, href }) => (
+            {due.map(({ id, title, clothName, washDue, href, kind }) => (
               <li key={id} className="flex min-h-[44px] flex-wrap items-center justify-between gap-x-3">
                 <span>
                   <strong>{washDue <= today() ? `due since ${readableDate(washDue)}` : readableDate(washDue)}:</strong>{' '}
-                  {keepUnits(title)} on {clothName}
+                  {keepUnits(title)}
+                  {kind === 'scrap' && ` on ${clothName}`}
                 </span>
                 <a className="btn" href={href}>
-                  Look at the scrap
+                  {kind === 'scrap' ? 'Look at the scrap' : 'Look at the motif'}
                 </a>
               </li>
             ))}
