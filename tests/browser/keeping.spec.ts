@@ -112,7 +112,8 @@ test('a filed scrap stays as it was read, and another can be tried', async ({ pa
 
 test('a due wash is not asked for when its project is gone, and is again when it is back', async ({ page }) => {
   await open(page, '/logbook');
-  const due = page.getByRole('region', { name: 'After the wash' });
+  const wash = page.getByRole('region', { name: 'After the wash' });
+  const due = wash.getByRole('listitem').filter({ hasText: 'Look at the scrap' });
   await expect(due).toContainText('Harbour-blue linen-cotton');
   await page.request.delete('/api/projects/tq-waistcoats');
   await open(page, '/logbook');
