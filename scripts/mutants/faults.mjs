@@ -227,7 +227,7 @@ export const FAULTS = [
   fault('ui/saving/outbox.ts', "return this.away && this.waiting.length > 0;", "return false;", 'outbox saving'),
   fault('core/recipes/hat.ts', "joint: joint + 2 * Math.PI * offset", "joint: joint + Math.PI * offset", 'recipes recipe-seams'),
   fault('core/recipes/hat.ts', "joined: piece !== 'band', outer: false", "joined: true, outer: false", 'recipes'),
-  fault('core/recipes/godet-recipe.ts', "Math.max(0, adds - 2 * allowance) * count", "Math.max(0, adds - 2 * allowance)", 'recipes recipe-seams'),
+  fault('core/recipes/godet-recipe.ts', "Math.max(0, adds - 2 * allowance) * count", "Math.max(0, adds - 2 * allowance)", 'recipe-pieces'),
   fault('core/hoop/sheet-recipe.ts', "const small = topping || slid(material);", "const small = topping;", 'hoop'),
   fault('core/hoop/sheet-recipe.ts', "turnedBox(width, height, angle)", "turnedBox(width, height, 0)", 'hoop'),
   fault('store/bundle/export.ts', "stacked.filter((id) => id.startsWith(CLOTH_ID)).map((id) => id.slice(CLOTH_ID.length))", "[]", 'bundle'),

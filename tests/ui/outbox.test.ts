@@ -30,6 +30,19 @@ describe('what is done while nobody listens', () => {
     return { own, state: () => state! };
   };
 
+  it('is stuck while the server is away and something waits, and not before or after', async () => {
+    const { own } = box();
+    expect(own.stuck).toBe(false);
+    away = true;
+    own.add({ kind: 'tick' });
+    await pass(10);
+    expect(own.stuck).toBe(true);
+    away = false;
+    await pass(120_000);
+    expect([own.stuck, heard]).toEqual([false, ['tick']]);
+    own.close();
+  });
+
   it('keeps its order over a reload, though all of it was done in one instant', async () => {
     away = true;
     const kinds = Array.from({ length: 12 }, (_, i) => `move ${i}`);

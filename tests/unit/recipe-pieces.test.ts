@@ -152,6 +152,12 @@ describe('a piece that is its own layer', () => {
 });
 
 describe('a godet', () => {
+  it('adds to the hem what is left of it between its two seams, times how many there are', () => {
+    const { facts } = made('godet', { adds: 230, count: 5, allowance: 10 });
+    // Five of 230 mm, each without the allowances that its seams eat.
+    expect(facts.find(({ words }) => words.startsWith('All of them'))!.length).toBeCloseTo(5 * 210, 6);
+  });
+
   it('has sides as long as its slash, and adds what was asked', () => {
     const [godet] = made('godet', { slash: 280, adds: 210 }).pieces;
     const [line] = opened(godet!).seam;
