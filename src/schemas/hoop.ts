@@ -7,6 +7,7 @@ import {
   LADDER_SPACINGS,
   HOOP_KINDS,
   HOOP_SHAPES,
+  MOST_SHEETS,
   MOUNTS,
   NEEDLES,
   SIDES,
@@ -79,8 +80,10 @@ export const outlineMotifSchema = shape({
 
 const stackLayers = yup
   .array()
-  .of(shape({ materialId: layerKey.required(), angle: number({ min: -180, max: 180 }).default(0), join: oneOf(JOINS) }).required())
-  .max(6, 'must hold at most 6 layers');
+  .of(
+    shape({ materialId: layerKey.required(), angle: number({ min: -180, max: 180 }).default(0), join: oneOf(JOINS) }).required(),
+  )
+  .max(MOST_SHEETS, `must hold at most ${MOST_SHEETS} layers`);
 
 /** What a motif asks of a cloth, bare, with a stack, and with what choosing offers. */
 export const judgeSchema = shape({

@@ -30,9 +30,8 @@ export function washesDue(db: Db): DueWash[] {
     .filter(({ result }) => result!.washed === null);
   const jobIds = [...scraps, ...motifs].flatMap(({ jobId }) => jobId ?? []);
   const works = new Map(workpiecesByIds(db, jobIds).map((work) => [work.id, work]));
-  const open = new Set(
-    projects.byIds(db, [...new Set([...works.values()].map(({ projectId }) => projectId))]).map(({ id }) => id),
-  );
+  const projectIds = [...works.values(), ...motifs].flatMap(({ projectId }) => projectId ?? []);
+  const open = new Set(projects.byIds(db, [...new Set(projectIds)]).map(({ id }) => id));
   const nameOf = new Map(cloths.list(db).map(({ id, name }) => [id, name]));
   const due = scraps.flatMap(({ id, jobId, stackTitle, clothName, washDue }): DueWash[] => {
     const projectId = works.get(jobId)?.projectId;
@@ -40,9 +39,10 @@ export function washesDue(db: Db): DueWash[] {
     const href = `/projects/${projectId}?job=${jobId}&stage=scrap`;
     return [{ id, title: stackTitle, clothName, washDue: washDue!, href, kind: 'scrap' }];
   });
-  for (const { id, jobId, name, clothId, result } of motifs) {
+  for (const { id, jobId, projectId, name, clothId, result } of motifs) {
     const work = jobId === null ? undefined : works.get(jobId);
-    if (jobId !== null && (!work || !open.has(work.projectId))) continue;
+    if (jobId !== null && !work) continue;
+    if (projectId !== null && !open.has(projectId)) continue;
     if (work && NEVER_WASHED.includes(work.wish.care)) continue;
     const washDue = format(addDays(parseISO(result!.doneOn), FIRST_WASH), 'yyyy-MM-dd');
     due.push({

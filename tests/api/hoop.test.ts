@@ -325,6 +325,16 @@ describe('what was found in the hoop', () => {
     });
     expect([added.status, added.body.error]).toEqual([201, undefined]);
     const work = added.body as { id: string };
+    // In the hoop it begins at the point of the piece that it is for, with what is chosen and how many there are.
+    const job = (await send('GET', `/api/jobs/${work.id}`)).body;
+    const { id: _id, createdAt: _created, updatedAt: _updated, ...own } = job;
+    const moved = await send('PUT', `/api/jobs/${work.id}`, { ...own, place: { kind: 'field', at: [123.5, 77] } });
+    expect([moved.status, moved.body.error]).toEqual([200, undefined]);
+    const painted = await (await fetch(`${inject('base')}/hoop/motifs/${motif.id}?job=${work.id}`)).text();
+    const props = /<astro-island[^>]* props="([^"]*)"/.exec(painted.slice(painted.indexOf('MotifView') - 400))![1]!.replaceAll('&quot;', '"'); // prettier-ignore
+    expect(props).toContain('"title":[0,"Starch alone"]');
+    expect(props).toContain('"at":[1,[[0,123.5],[0,77]]]');
+    expect(props).toContain('"count":[0,6]');
     const sheet = await someCutAway();
     const stack = { title: 'Starch + cut-away', layers: [{ materialId: 'starch', angle: 0, join: 'damp' }, { materialId: sheet, angle: 45 }] }; // prettier-ignore
     const kept = (await post('/api/hoopings', { ...fields, projectId: project, jobId: work.id, stack })).body;

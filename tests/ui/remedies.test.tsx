@@ -83,7 +83,7 @@ describe('remedies', () => {
     const square = (side: number, x = 0) => [[x, 0], [x + side, 0], [x + side, side], [x, side]]; // prettier-ignore
     const stops = [0, 90, 180].map((x) => ({ x, y: 0, rotation: 0 }));
     const plan = {
-      ...{ pieceName: 'Panel', outline: [...square(300)], plate: square(100), regions: [[[square(300)]]] },
+      ...{ pieceName: 'Panel', outline: [...square(300)], plate: square(100), regions: [[[square(260, 40)]]] },
       steps: [
         { id: 'press', stage: 'apply', kind: 'press', act: 'press', seconds: 12, title: 'Press', detail: '', layer: 0, stops },
         { id: 'check', stage: 'check', kind: 'check', act: 'check', title: 'Check it', detail: '' },
@@ -107,6 +107,10 @@ describe('remedies', () => {
     expect(first()).toHaveTextContent('This run: stop 3 was paused at 7 of 12 s.');
     fireEvent.click(drawn, { clientX: -250, clientY: -250 });
     expect(screen.getByRole('status')).toHaveTextContent('No stop of the iron lay over this place');
+    // Where no layer lies nothing can let go, whatever the iron did there.
+    fireEvent.click(drawn, { clientX: -20, clientY: -280 });
+    expect(screen.getByRole('status')).toHaveTextContent('Nothing is fused at this place.');
+    expect(first()).not.toHaveTextContent('This run');
     fireEvent.change(screen.getByLabelText(/or by its stop/), { target: { value: '1' } });
     expect(screen.getByRole('status')).toHaveTextContent('Under stop 1: press it again.');
     // What has nothing to do with a stop is not asked where it is.

@@ -1,5 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { benchMoved, evidenceOf, START_STATE, tickedFor, type BenchPlan } from '../../src/core/bench';
+import { benchMoved, evidenceOf, pressedGrounds, START_STATE, tickedFor, type BenchPlan } from '../../src/core/bench';
+import type { Outline } from '../../src/core/shape';
+import { stepsForCopies, type Step } from '../../src/core/steps';
 import { choose } from '../../src/core/choose';
 import { LIBRARY_LAYERS } from '../../src/core/library';
 import type { PairRecord } from '../../src/core/learn';
@@ -82,6 +84,26 @@ describe('a stop of the iron that is paused', () => {
     expect(evidenceOf(pressing, { ...state, paused: [{ step: 1, stop: 3, left: 2 }] }).get('stop-cut-short')).toBe(
       'stop 2 on piece 2 was paused at 10 of 12 s',
     );
+  });
+
+  it('is told of its own piece where each has a step of its own, and the places are drawn once', () => {
+    const stops = [0, 90].map((x) => ({ x, y: 0, rotation: 0 }));
+    const one: Step = { id: 'press', stage: 'apply', kind: 'press', act: 'press', title: 'Press it', detail: '', seconds: 12 };
+    const square = [[0, 0], [300, 0], [300, 300], [0, 300]] as Outline; // prettier-ignore
+    const set = plan({ outline: square, plate: square, steps: stepsForCopies([one], 7).map((step) => (step.kind === 'press' ? { ...step, stops } : step)) }); // prettier-ignore
+    const [ground, ...others] = pressedGrounds(set);
+    expect([ground!.stops.map(({ number, steps: of }) => [number, of.length]), others]).toEqual([[[1, 7], [2, 7]], []]); // prettier-ignore
+    const third = set.steps.findIndex(({ title }) => title.startsWith('Piece 3 of 7'));
+    const state = { ...START_STATE, paused: [{ step: third, stop: 1, left: 4 }] };
+    expect(evidenceOf(set, state).get('stop-cut-short')).toBe('stop 2 on piece 3 was paused at 8 of 12 s');
+    expect(evidenceOf(set, state, undefined, { ground: ground!, place: [350, 20] }).get('stop-cut-short')).toMatch(
+      /^stop 2 on piece 3/,
+    );
+    // What has no planned stops is paused all the same; of another job of a batch it says nothing.
+    const flat = plan({ steps: [{ ...one, work: 0 }] });
+    const paused = { ...START_STATE, paused: [{ step: 0, stop: 0, left: 3 }] };
+    expect(evidenceOf(flat, paused, 0).get('stop-cut-short')).toBe('the iron was paused at 9 of 12 s');
+    expect(evidenceOf(flat, paused, 1).has('stop-cut-short')).toBe(false);
   });
 
   it('is forgotten once it is pressed from its first second, and is none while the iron still moves on', () => {

@@ -1,6 +1,6 @@
 import type { Evidence } from '../techniques';
 import type { Point } from '../shape';
-import { pausedStops, pressedGrounds, stopsOver, type PressedGround } from './where';
+import { isHeld, pausedStops, stopsOver, type PressedGround } from './where';
 import type { BenchPlan, BenchState } from './run';
 
 /** Stops that are told by their number; with more, the first ones. */
@@ -54,11 +54,15 @@ function cutShort(
   work: number | undefined,
   touched: { ground: PressedGround; place: Point } | undefined,
 ): string | undefined {
-  const over = touched ? stopsOver(touched.ground, touched.place) : pressedGrounds(plan, work).flatMap(({ stops }) => stops);
-  if (touched && over.length === 0) return 'no stop of the iron lay over this place';
-  const told = pausedStops(plan, state, over).map(({ step, number, copy, after, of }) => {
-    const on = (plan.steps[step]?.copies ?? 1) > 1 ? ` on piece ${copy}` : '';
-    return `stop ${number}${on} was paused at ${Math.round(after)} of ${Math.round(of)} s`;
+  if (touched && !isHeld(touched.ground, touched.place)) return undefined;
+  const over = touched && stopsOver(touched.ground, touched.place);
+  if (over?.length === 0) return 'no stop of the iron lay over this place';
+  const told = pausedStops(plan, state, over).flatMap(({ step, number, copy, after, of }) => {
+    const { copies = 1, from, on, stops, work: whose } = plan.steps[step]!;
+    // Of another job of the batch it says nothing; a sheet is everybody's.
+    if (on === undefined && work !== undefined && whose !== undefined && whose !== work) return [];
+    const piece = copies > 1 || from !== undefined ? ` on piece ${copy}` : '';
+    return `${stops ? `stop ${number}` : 'the iron'}${piece} was paused at ${Math.round(after)} of ${Math.round(of)} s`;
   });
   const more = told.length - MOST_TOLD;
   return told.length === 0 ? undefined : [...told.slice(0, MOST_TOLD), ...(more > 0 ? [`and ${more} more`] : [])].join(', ');

@@ -1,6 +1,6 @@
 export { actOf } from './act-of';
 export { evidenceOf } from './evidence';
-export { pausedStops, pressedGrounds, stopsOver } from './where';
+export { isHeld, pausedStops, pressedGrounds, stopsOver } from './where';
 export type { PausedStop, PressedGround, PressedStop } from './where';
 export { START_STATE } from './run';
 export type { BenchPlan, BenchSheet, BenchState, BenchStep, BenchTimer, BenchWork } from './run';

@@ -1,5 +1,5 @@
 import { isInside, transformed, type Outline, type Point } from '../shape';
-import { placeOf } from './moves';
+import { outlineOf, placeOf, regionOfStep } from './moves';
 import type { BenchPlan, BenchState } from './run';
 
 /** What lies under the iron, with every stop that was made on it: a piece face down, or a sheet with pieces. mm. */
@@ -12,15 +12,15 @@ export interface PressedGround {
   stops: PressedStop[];
 }
 
-/** A stop of the iron, where it stood. */
+/** A stop of the iron, where it stood: on one piece after the other, layer after layer. */
 export interface PressedStop {
-  /** Number of its step in the plan, from 0, and of the stop as it was counted there, from 1. */
-  step: number;
+  /** Numbers of its steps in the plan, from 0, and of the stop as it was counted there, from 1. */
+  steps: number[];
   number: number;
   sole: Outline;
 }
 
-/** A pause of the iron: on which copy of a piece, from 1, after how many of its seconds. */
+/** A pause of the iron: on which piece of a set, from 1, after how many of its seconds. */
 export interface PausedStop {
   step: number;
   number: number;
@@ -37,30 +37,33 @@ export interface PausedStop {
  */
 export function pressedGrounds(plan: BenchPlan, work?: number): PressedGround[] {
   const grounds = new Map<string, PressedGround>();
+  const placed = new Map<string, PressedStop>();
+  const jobs = (plan.works ?? []).map(({ jobId }) => jobId);
   plan.steps.forEach((step, index) => {
     const { stops = [], on } = step;
     const sheet = on === undefined ? undefined : plan.sheets?.[on];
-    const jobs = (plan.works ?? []).map(({ jobId }) => jobId);
     const mine = sheet
       ? work === undefined || sheet.pieces.some(({ workId }) => workId === jobs[work])
       : (step.work ?? work) === work;
     if (stops.length === 0 || (work !== undefined && !mine)) return;
     const key = sheet ? `sheet ${on}` : `work ${step.work ?? 0}`;
     const plate = sheet?.plate ?? plan.plate;
-    const { layer } = step;
     const ground = grounds.get(key) ?? {
-      outline: sheet?.outline ?? plan.works?.[step.work ?? 0]?.outline ?? plan.outline,
-      lying: sheet
-        ? sheet.pieces.map(({ outline }) => outline)
-        : layer === undefined
-          ? []
-          : (plan.regions?.[step.work ?? 0]?.[layer] ?? []),
+      outline: sheet?.outline ?? outlineOf(plan, step),
+      lying: sheet ? sheet.pieces.map(({ outline }) => outline) : [],
       faceDown: !sheet,
       stops: [],
     };
-    // One ground is pressed step after step, each copy alike: a stop that stands where one stood already is that place again.
-    for (const [i, stop] of stops.entries())
-      ground.stops.push({ step: index, number: i + 1, sole: transformed(plate, false, stop.rotation, stop.x, stop.y) });
+    for (const region of sheet ? [] : regionOfStep(plan, step)) if (!ground.lying.includes(region)) ground.lying.push(region);
+    // Piece after piece is pressed alike: a stop that stands where one stood already is that place again.
+    stops.forEach(({ x, y, rotation }, i) => {
+      const at = `${key} ${i} ${x} ${y} ${rotation}`;
+      const again = placed.get(at);
+      const stop = again ?? { steps: [], number: i + 1, sole: transformed(plate, false, rotation, x, y) };
+      stop.steps.push(index);
+      placed.set(at, stop);
+      if (!again) ground.stops.push(stop);
+    });
     grounds.set(key, ground);
   });
   return [...grounds.values()];
@@ -77,21 +80,30 @@ export function stopsOver({ stops }: PressedGround, place: Point): PressedStop[]
 }
 
 /**
- * The stops that were paused, in order; only those of some steps and numbers when they are given.
+ * Whether something lies at a place of the ground that could let go: a layer on the piece, or a piece on the sheet.
+ *
+ * @example isHeld(pressedGrounds(benchPlan)[0], [5, 5]) // true
+ */
+export function isHeld({ lying }: PressedGround, place: Point): boolean {
+  return lying.length === 0 || lying.some((outline) => isInside(place, outline));
+}
+
+/**
+ * The stops that were paused, in order; only those of some places when they are given.
  *
  * @example pausedStops(benchPlan, START_STATE) // []
  */
 export function pausedStops(
   { steps }: BenchPlan,
   { paused = [] }: BenchState,
-  among?: readonly Pick<PressedStop, 'step' | 'number'>[],
+  among?: readonly Pick<PressedStop, 'steps' | 'number'>[],
 ): PausedStop[] {
   return paused.flatMap(({ step, stop, left }) => {
     const pressed = steps[step];
     if (!pressed) return [];
     const place = placeOf(pressed, stop);
     const of = pressed.seconds ?? 0;
-    const told = { step, number: place.stop + 1, copy: place.copy + 1, after: Math.max(0, of - left), of };
-    return among && !among.some((each) => each.step === step && each.number === told.number) ? [] : [told];
+    const told = { step, number: place.stop + 1, copy: (pressed.from ?? 1) + place.copy, after: Math.max(0, of - left), of };
+    return among && !among.some(({ steps: of, number }) => of.includes(step) && number === told.number) ? [] : [told];
   });
 }

@@ -17,7 +17,7 @@ export { judgeMotif, motifLoad } from './verdict';
 export type { MotifLoad, MotifVerdict, Verdict, Zone } from './verdict';
 export { holesBorne, needleHoles, NEEDLES, USUAL_NEEDLE } from './needle-holes';
 export type { Needle, NeedleHoles } from './needle-holes';
-export { hoopedSheet, sheetRecipe, sheetSources } from './sheet-recipe';
+export { hoopedSheet, MOST_SHEETS, sheetRecipe, sheetSources } from './sheet-recipe';
 export type { SheetNeed } from './sheet-recipe';
 export { hoopPreparation, starching } from './prepare';
 export type { HoopWork, Starching } from './prepare';

@@ -17,6 +17,9 @@ export interface SheetNeed {
   rollLength: number;
 }
 
+/** Layers under and over one motif, at most. */
+export const MOST_SHEETS = 6;
+
 /** A hooped sheet reaches past the ring, and one slid under past the field, by this on every side, mm. */
 const PAST_RING = 20;
 const PAST_FIELD = 15;

@@ -8,6 +8,8 @@ const MOST_BATCHES = 60;
 export interface SetStep extends Step {
   /** Copies that are worked in this step, each with all its stops. */
   copies?: number;
+  /** Number of the first of them, from 1; none where there is only one piece. */
+  from?: number;
 }
 
 /**
@@ -23,18 +25,20 @@ export function stepsForCopies(steps: readonly Step[], count: number): SetStep[]
   const batches = Array.from({ length: Math.ceil(count / size) }, (_, k) => {
     const from = k * size + 1;
     const to = Math.min(count, from + size - 1);
-    return { name: from === to ? `Piece ${from} of ${count}` : `Pieces ${from} to ${to} of ${count}`, copies: to - from + 1 };
+    const name = from === to ? `Piece ${from} of ${count}` : `Pieces ${from} to ${to} of ${count}`;
+    return { name, from, copies: to - from + 1 };
   });
   const found: SetStep[] = [];
   let block: Step[] = [];
   const flush = () => {
-    batches.forEach(({ name, copies }, k) => {
+    batches.forEach(({ name, from, copies }, k) => {
       for (const step of block)
         found.push({
           ...step,
           id: `${step.id}#${k + 1}`,
           title: `${name}: ${lower(step.title)}`,
           copies,
+          from,
         });
     });
     block = [];

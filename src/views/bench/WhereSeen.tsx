@@ -1,5 +1,5 @@
 import type { MouseEvent } from 'react';
-import { stopsOver, type PressedGround } from '../../core/bench';
+import { isHeld, stopsOver, type PressedGround } from '../../core/bench';
 import { bounds, isInside, type Outline, type Point } from '../../core/shape';
 
 interface Props {
@@ -45,7 +45,7 @@ export default function WhereSeen({ ground, paused, place, onPlace }: Props) {
           <path key={`layer ${i}`} d={path(lies(layer))} fill="none" stroke="var(--chalk)" strokeWidth={0.6 * unit} />
         ))}
         {ground.stops.map((stop, i) => {
-          const short = paused.some(({ step, number }) => step === stop.step && number === stop.number);
+          const short = paused.some(({ step, number }) => stop.steps.includes(step) && number === stop.number);
           const hit = over.includes(stop);
           return (
             <path
@@ -76,9 +76,11 @@ export default function WhereSeen({ ground, paused, place, onPlace }: Props) {
       </label>
       {place && (
         <p role="status" className="mt-1 border-l-4 border-accent pl-2">
-          {numbers.length === 0
-            ? 'No stop of the iron lay over this place: press it now, with the full seconds.'
-            : `Under ${numbers.length === 1 ? 'stop' : 'stops'} ${numbers.join(' and ')}: press ${numbers.length === 1 ? 'it' : numbers.length === 2 ? 'these two' : 'these'} again.`}
+          {!isHeld(ground, place)
+            ? 'Nothing is fused at this place.'
+            : numbers.length === 0
+              ? 'No stop of the iron lay over this place: press it now, with the full seconds.'
+              : `Under ${numbers.length === 1 ? 'stop' : 'stops'} ${numbers.join(' and ')}: press ${numbers.length === 1 ? 'it' : numbers.length === 2 ? 'these two' : 'these'} again.`}
         </p>
       )}
     </div>

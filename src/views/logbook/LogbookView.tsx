@@ -112,7 +112,7 @@ export default function LogbookView({
       {due.length > 0 && (
         <section className="mt-4 rounded-box border-2 border-accent p-3" aria-label="After the wash">
           <h2 className="chalk-heading">After the wash</h2>
-          <ul>
+          <ul className="space-y-1">
             {due.map(({ id, title, clothName, washDue, href, kind }) => (
               <li key={id} className="flex min-h-[44px] flex-wrap items-center justify-between gap-x-3">
                 <span>
