@@ -327,7 +327,7 @@ describe('what was found in the hoop', () => {
     const work = added.body as { id: string };
     // In the hoop it begins at the point of the piece that it is for, with what is chosen and how many there are.
     const job = (await send('GET', `/api/jobs/${work.id}`)).body;
-    const { id: _id, createdAt: _created, updatedAt: _updated, ...own } = job;
+    const { id: _id, cutId: _cut, createdAt: _created, updatedAt: _updated, ...own } = job;
     const moved = await send('PUT', `/api/jobs/${work.id}`, { ...own, place: { kind: 'field', at: [123.5, 77] } });
     expect([moved.status, moved.body.error]).toEqual([200, undefined]);
     const painted = await (await fetch(`${inject('base')}/hoop/motifs/${motif.id}?job=${work.id}`)).text();
