@@ -5,15 +5,18 @@ import { defineConfig, passthroughImageService } from 'astro/config';
 import { build } from 'esbuild';
 import { readdirSync } from 'node:fs';
 
-/** Bundles what the server runs in threads of its own. */
+/** Bundles what the server runs in threads of its own, and the door to the home network, which the launcher opens. */
 const threads = {
   name: 'threads',
   hooks: {
     'astro:build:done': () =>
       build({
-        entryPoints: readdirSync('src/server/threads')
-          .filter((name) => name.endsWith('.thread.ts'))
-          .map((name) => ({ in: `src/server/threads/${name}`, out: name.replace('.thread.ts', '') })),
+        entryPoints: [
+          ...readdirSync('src/server/threads')
+            .filter((name) => name.endsWith('.thread.ts'))
+            .map((name) => ({ in: `src/server/threads/${name}`, out: name.replace('.thread.ts', '') })),
+          { in: 'src/server/door/door.ts', out: 'door' },
+        ],
         outExtension: { '.js': '.mjs' },
         outdir: 'dist/threads',
         bundle: true,

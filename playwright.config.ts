@@ -7,8 +7,10 @@ import { CHROMIUM_SWITCHES } from './scripts/chromium-switches.mjs';
 /** The runner reads this file again in each worker; the folder is made once and handed down. */
 process.env['NEMBREL_TEST_FOLDER'] ??= mkdtempSync(join(tmpdir(), 'nembrel-browser-'));
 
-/** Each file of tests has a server and a database of its own, so that what one sets does not show in another. */
+/** Each file of tests has a server and a database of its own, so that what one sets does not show in another. The longest first: what is left for the end is short. */
 const FILES: [file: string, port: number][] = [
+  ['pieces', 4398],
+  ['journeys', 4389],
   ['access', 4391],
   ['first-slice', 4392],
   ['heart', 4393],
@@ -16,11 +18,13 @@ const FILES: [file: string, port: number][] = [
   ['cutting', 4395],
   ['hoop', 4397],
   ['hoop-sets', 4396],
-  ['pieces', 4398],
   ['day', 4399],
   ['wet', 4390],
-  ['journeys', 4389],
+  ['lan', 4388],
+  ['recipes', 4387],
 ];
+/** Another loopback address stands for the home network there. */
+const OUTSIDE = '127.0.0.3';
 
 export default defineConfig({
   testDir: 'tests/browser',
@@ -46,9 +50,13 @@ export default defineConfig({
     use: { baseURL: `http://127.0.0.1:${port}` },
   })),
   webServer: FILES.map(([name, port]) => ({
-    command: `node scripts/serve.mjs --demo --port ${port}`,
+    command: `node scripts/serve.mjs --demo --port ${port}${name === 'lan' ? ' --lan' : ''}`,
     url: `http://127.0.0.1:${port}/api/settings`,
-    env: { NEMBREL_DB: join(process.env['NEMBREL_TEST_FOLDER']!, `${name}.db`) },
+    env: {
+      // A folder each: devices and certificate lie beside the database.
+      NEMBREL_DB: join(process.env['NEMBREL_TEST_FOLDER']!, name, `${name}.db`),
+      ...(name === 'lan' ? { NEMBREL_LAN_ADDRESS: OUTSIDE } : {}),
+    },
     reuseExistingServer: false,
   })),
 });

@@ -3,8 +3,9 @@ import compression from 'compression';
 import { createServer as createHttpServer } from 'node:http';
 import { createServer } from 'node:net';
 import { existsSync } from 'node:fs';
-import { dirname, join, posix } from 'node:path';
+import { dirname, join, posix, resolve } from 'node:path';
 import { fileURLToPath, pathToFileURL } from 'node:url';
+import { parseArgs } from 'node:util';
 import sirv from 'sirv';
 
 const root = join(dirname(fileURLToPath(import.meta.url)), '..');
@@ -14,12 +15,16 @@ if (!existsSync(entry)) {
   process.exit(1);
 }
 
-const args = process.argv.slice(2);
-const value = (name) => {
-  const at = args.indexOf(name);
-  return at >= 0 ? args[at + 1] : undefined;
-};
-const asked = value('--port') ?? process.env.PORT;
+let given;
+try {
+  given = parseArgs({ options: { port: { type: 'string' }, demo: { type: 'boolean' }, lan: { type: 'boolean' } } }).values;
+} catch (error) {
+  console.error(
+    `${error.message}\nKnown are --port NUMBER, --demo (with the demo’s data) and --lan (opens it to the home network).`,
+  );
+  process.exit(1);
+}
+const asked = given.port ?? process.env.PORT;
 const first = Number(asked ?? 4310);
 if (!Number.isInteger(first) || first < 1 || first > 65535) {
   console.error(`--port must be a whole number from 1 to 65535, saw ${asked}`);
@@ -47,7 +52,7 @@ if (port !== first) console.log(`Port ${first} is taken, using ${port}.`);
 process.env.HOST = '127.0.0.1';
 process.env.PORT = String(port);
 process.env.ASTRO_NODE_LOGGING = 'disabled';
-if (args.includes('--demo')) {
+if (given.demo) {
   process.env.NEMBREL_DEMO = '1';
   process.env.NEMBREL_DB ??= 'data/demo.db';
 }
@@ -77,10 +82,17 @@ function plainPath(url) {
     .replace(/^\/+/, '/')
     .toLowerCase();
 }
+// A newer version is built while this one runs: a file of this one that is gone is an answer that ends early, not the end of the house.
+process.on('uncaughtException', (error) => {
+  const ofTheApplication = error?.code === 'ENOENT' && String(error.path ?? '').startsWith(join(root, 'dist'));
+  if (ofTheApplication) return console.error(`A file is gone that a page asked for; start Nembrel again: ${error.path}`);
+  console.error(error);
+  process.exit(1);
+});
 const METHODS = ['GET', 'HEAD', 'POST', 'PUT', 'DELETE'];
 
 // The application sets its own, stricter headers; these stand on whatever is answered before it is reached.
-const server = createHttpServer((request, response) => {
+const application = (request, response) => {
   response.setHeader('content-security-policy', "default-src 'self'; object-src 'none'; base-uri 'none'; frame-ancestors 'none'");
   response.setHeader('x-content-type-options', 'nosniff');
   const refuse = (status, message) => {
@@ -92,11 +104,16 @@ const server = createHttpServer((request, response) => {
   if (path === undefined) return refuse(400, 'The address cannot be read.');
   // The framework's own picture service is not used; nothing of it is open, however its address is spelled.
   if (path.startsWith('/_image')) return refuse(404, 'There is no such address.');
-  const application = () => handler(request, response);
+  const answered = () => handler(request, response);
   // At once, in the same turn: of a request whose sender went away while files were looked through nothing can be made any more.
   if (request.url.startsWith('/api/') || (request.method !== 'GET' && request.method !== 'HEAD'))
-    return compress(request, response, application);
-  return compress(request, response, () => files(request, response, application));
+    return compress(request, response, answered);
+  return compress(request, response, () => files(request, response, answered));
+};
+const server = createHttpServer((request, response) => {
+  // Who comes from this computer is no paired device, whatever is said.
+  delete request.headers['x-nembrel-device'];
+  application(request, response);
 });
 // A client that never finishes its request does not hold a connection for ever.
 server.requestTimeout = 60_000;
@@ -113,6 +130,28 @@ if (!answer.ok) {
   console.error(told?.error?.message ?? 'The database could not be opened; the lines above say why.');
   process.exit(1);
 }
+
+// The door to the home network: shut, unless it is asked for here or was left open by the switch in Settings.
+const kept = resolve(root, process.env.NEMBREL_DB ?? 'data/nembrel.db').replace(/\.db$/, '');
+const { Door } = await import(pathToFileURL(join(root, 'dist/threads/door.mjs')).href);
+const lan = process.env.NEMBREL_LAN_ADDRESS;
+const door = new Door({ folder: `${kept}-door`, port, application, addresses: lan ? lan.split(',') : undefined });
+globalThis[Symbol.for('nembrel.door')] = door;
+let outside = '';
+if (given.lan || door.wanted) {
+  try {
+    await door.open(false);
+    const { code } = door.code();
+    outside = `\n  In the home network: ${door.state().addresses.join(', ')}\n  To pair a device, type this code there within five minutes: ${code}\n`;
+  } catch (error) {
+    console.error(`\n  The home network is not let in. ${error.message}`);
+  }
+}
 console.log(
-  `\n  Nembrel is ready: http://127.0.0.1:${port}\n  Stop it with Ctrl+C. Everything is kept in ${process.env.NEMBREL_DB ?? 'data/nembrel.db'}.\n`,
+  `\n  Nembrel is ready: http://127.0.0.1:${port}\n${outside}  Stop it with Ctrl+C. Everything is kept in ${process.env.NEMBREL_DB ?? 'data/nembrel.db'}.\n`,
 );
+
+// A backup a day, by itself: a minute after the start, so that nobody waits for it, then looked after every hour.
+const backUp = () => void fetch(`http://127.0.0.1:${port}/api/backups?due=yes`, { method: 'POST' }).catch(() => undefined);
+setTimeout(backUp, 60_000).unref();
+setInterval(backUp, 3_600_000).unref();

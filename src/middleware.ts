@@ -1,13 +1,19 @@
 import { defineMiddleware } from 'astro:middleware';
 import { errorAnswer, json } from './server/endpoint';
 import { NotFoundError } from './store/errors';
+import { deviceOf } from './server/door/the-door';
 import { ownHosts, refusedOrigin } from './server/same-origin';
 import { secureHeaders } from './server/security-headers';
 
 const WRITES = ['POST', 'PUT', 'PATCH', 'DELETE'];
 
 export const onRequest = defineMiddleware(async ({ request, url, routePattern }, next) => {
-  const refused = refusedOrigin(request, ownHosts(process.env['PORT'] ?? '4310', process.env['NEMBREL_HOSTS']));
+  // Of a paired device the door has looked at the name under which it came.
+  const paired = deviceOf(request) !== null;
+  const own = paired
+    ? [request.headers.get('host') ?? '']
+    : ownHosts(process.env['PORT'] ?? '4310', process.env['NEMBREL_HOSTS']);
+  const refused = refusedOrigin(request, own, paired ? 'https' : 'http');
   let response: Response;
   if (refused) response = json({ error: { message: refused, field: null } }, 403);
   else if (WRITES.includes(request.method) && !url.pathname.startsWith('/api/'))

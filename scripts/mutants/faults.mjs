@@ -167,7 +167,7 @@ export const FAULTS = [
   fault('server/cut-work.ts', '!needed.every(', '!needed.some(', 'cut-work'),
   fault('server/sound-table.ts', 'if (fingerprint(now.items) === table.fingerprint) requireSoundLayout', 'if (fingerprint(now.items) !== table.fingerprint) requireSoundLayout', 'cut-work'),
   fault('store/stock.ts', "'used_by IS NULL AND (kind", "'(kind", 'cut-work'),
-  fault('server/same-origin.ts', "origin.toLowerCase() !== `http://${host}`", "origin.toLowerCase() === 'null'", 'compute', true),
+  fault('server/same-origin.ts', "origin.toLowerCase() !== `${scheme}://${host}`", "origin.toLowerCase() === 'null'", 'compute', true),
   // Joints: what one part hands to the next.
   fault('core/bench/moves.ts', 'Math.floor(done / each)', 'Math.floor(done / lifts)', 'bench'),
   fault('views/cutting-table/use-in-hand.ts', "useHotkeys('up, shift+up', nudge(-1, 0));", "useHotkeys('up, shift+up', nudge(1, 0));", 'table.test'),
@@ -220,7 +220,7 @@ export const FAULTS = [
   fault('schemas/shared.ts', "/^(cloth:)?[A-Za-z0-9._-]{1,120}$/", "/^[A-Za-z0-9._-]{1,120}$/", 'kept', true),
   fault('ui/form/FormErrors.tsx', "some((each) => each !== line.current)", "some(() => true)", 'forms'),
   fault('server/other-needs.ts', "count: count * makes, project", "count, project", 'work', true),
-  fault('server/other-needs.ts', "(byLiquid.get(id)?.millilitres ?? 0) + amount", "amount", 'work wet', true),
+  fault('server/other-needs.ts', "(byLiquid.get(id)?.millilitres ?? 0) + millilitres", "millilitres", 'work wet', true),
   fault('server/taught.ts', "...(result!.washed?.wrong ?? [])", "", 'hoop', true),
   fault('ui/saving/outbox.ts', "...earlier.filter(({ id }) => this.waiting.every((each) => each.id !== id)), ...this.waiting", "...this.waiting", 'outbox'),
   fault('ui/saving/outbox.ts', "this.single ? 1 : AT_ONCE", "AT_ONCE", 'outbox'),

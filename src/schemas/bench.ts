@@ -19,6 +19,10 @@ const benchStateSchema = shape({
   pausedLeft: number({ min: 0, max: 86_400 }).nullable().defined(),
   timers: yup.array().of(timer.required()).required().max(500),
   checks: yup.array().of(checkName.required()).required().max(MOST_STEPS),
+  tickedBy: yup
+    .array()
+    .of(shape({ check: checkName.required(), device: text(60).required() }).required())
+    .max(MOST_STEPS),
   causes: yup
     .array()
     .of(

@@ -4,6 +4,7 @@ import { clothFields, testsSchema } from './cloths';
 import { bottleSchema, layerFields, layerTestsSchema } from './layers';
 import { logFields } from './log';
 import { cutFields, jobFields, patternFields, projectFields, seamFields } from './projects';
+import { measures, recipeSource } from './recipes';
 import { number, shape } from './rules';
 import { scrapSchema } from './scraps';
 import { id } from './shared';
@@ -51,6 +52,20 @@ export const bundleSchema = shape({
   seams: yup
     .array()
     .of(shape({ id: id.required(), projectId: id.required(), ...seamFields }).required())
+    .default([])
+    .max(MOST_RECORDS, TOO_MANY),
+  recipes: yup
+    .array()
+    .of(
+      shape({
+        id: id.required(),
+        projectId: id.required(),
+        kind: yup.string().max(60).required(),
+        measures,
+        source: recipeSource,
+        pieces: yup.array().of(id.nullable().defined()).max(60).required(),
+      }).required(),
+    )
     .default([])
     .max(MOST_RECORDS, TOO_MANY),
   log: yup

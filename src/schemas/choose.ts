@@ -3,7 +3,7 @@ import { AVOIDS, CARES, CRITERION_IDS, CUTS, HANDS, LEADS, ROLES, STRETCHES } fr
 import { EXTENTS, JOINS } from '../core/layers';
 import { SCHOOLS } from '../core/schools';
 import { CONSTRUCTIONS, FIBRES, FRAYS, SHEERNESS, SURFACES, TONES, WATER, WEAVES } from '../core/cloth';
-import { placeSchema } from './pieces';
+import { optionalPlace } from './pieces';
 import { number, oneOf, outline, shape, text } from './rules';
 
 const fibreShare = shape({
@@ -166,7 +166,7 @@ const toldPieceSchema = shape({
       const good = (v: unknown) => typeof v === 'number' && v >= 0 && v <= 500;
       return value === undefined || (Array.isArray(value) ? value.every(good) : good(value));
     }),
-  place: yup.lazy((value: unknown) => (value === undefined ? yup.mixed() : placeSchema)) as unknown as yup.MixedSchema,
+  place: optionalPlace,
 }).default(undefined);
 
 /** A stack whose work is told: techniques, amounts, steps, minutes. */

@@ -156,7 +156,7 @@ export const opacitySchema = shape({
 
 const ids = yup.array().of(text(100, 1).required()).max(60, 'must name at most 60').default([]);
 /** Jobs and open runs of a working day. */
-export const daySchema = shape({ jobIds: ids, runIds: ids });
+export const daySchema = shape({ jobIds: ids, runIds: ids, hoopingIds: ids.default([]) });
 
 const taskId = text(6000, 1).required();
 /** The day that is planned, as every tablet of the house sees it. */
@@ -164,6 +164,7 @@ export const dayPlanSchema = shape({
   plan: shape({
     jobIds: ids,
     runIds: ids,
+    hoopingIds: ids.optional(),
     people: dayWishes.people.required(),
     irons: dayWishes.irons.required(),
     evening: dayWishes.evening.required(),

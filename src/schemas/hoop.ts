@@ -233,6 +233,8 @@ export const hoopingResultSchema = shape({
   wrong: wrongs,
   outcome: oneOf(['good', 'fair', 'poor'] as const).required(),
   note,
+  /** What it took is drawn off rolls, kept pieces and bottle. */
+  draw: yup.boolean().default(false),
   version,
 });
 export const hoopingWashSchema = shape({ doneOn: day.required(), wrong: wrongs, version });
@@ -245,7 +247,27 @@ const result = shape({
   modelShare: number({ min: 0, max: 1000 }).required(),
   logId: id.required(),
   washed: shape({ doneOn: day.required(), wrong: wrongs }).nullable().default(null),
+  drawn: shape({
+    stock: yup
+      .array()
+      .of(
+        shape({
+          id: id.required(),
+          length: number({ min: 0, max: 1e6 }).required(),
+          count: number({ min: 0, max: 1e6 }).required(),
+        }).required(),
+      )
+      .required()
+      .max(2000),
+    bottle: shape({ layerId: id.required(), millilitres: number({ min: 0, max: 1e6 }).required() })
+      .nullable()
+      .default(null),
+  })
+    .nullable()
+    .default(null),
 });
+/** What was drawn down is put back. */
+export const undrawSchema = shape({ version });
 
 /** Hoops, motifs and hoopings in a bundle; a motif carries its table of stitches. */
 export const bundledHoop = shape({ id: id.required(), ...hoopFields });

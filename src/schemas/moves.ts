@@ -48,8 +48,8 @@ export const dayWishes = {
 const DAY: ReadonlyMap<string, yup.ObjectShape> = new Map<string, yup.ObjectShape>([
   ['begin', { runIds: ids }],
   ['wish', { wishes: shape(dayWishes).required() }],
-  ['add', { jobIds: ids, runIds: ids }],
-  ['leave-out', { jobIds: ids, runIds: ids }],
+  ['add', { jobIds: ids, runIds: ids, hoopingIds: ids.optional() }],
+  ['leave-out', { jobIds: ids, runIds: ids, hoopingIds: ids.optional() }],
   ['done', { id: task }],
   ['late', { id: task, minutes: number({ min: -1440, max: 1440 }).required() }],
   ['anew', {}],

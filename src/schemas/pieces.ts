@@ -1,6 +1,6 @@
 import * as yup from 'yup';
 import { EXTENTS, JOINS } from '../core/layers';
-import { isWide, MARK_KINDS, PLACE_KINDS, runsOn, type Mark, type MarkKind, type PlaceKind } from '../core/pieces';
+import { isWide, MARK_KINDS, PLACE_KINDS, runsOn, type Mark, type MarkKind, type Place, type PlaceKind } from '../core/pieces';
 import { PIECE_KINDS, shapeKind, type PieceShape } from '../core/shape';
 import { number, oneOf, outline, point, shape, text } from './rules';
 
@@ -117,6 +117,11 @@ const anyPlace = shape({ kind: oneOf(PLACE_KINDS).required() }).required();
 const PLACES = new Map<unknown, yup.Schema>(Object.entries(placeKinds));
 export const placeSchema = yup.lazy((value: { kind?: string } | undefined) => PLACES.get(value?.kind) ?? anyPlace);
 
+/** The same where nothing may be said. */
+export const optionalPlace = yup.lazy((value: unknown) =>
+  value === undefined ? yup.mixed() : placeSchema,
+) as unknown as yup.MixedSchema<Place>;
+
 /** How one layer of a stack is cut where it differs from the usual. */
 const layerCut = shape({
   trim: number({ min: 0, max: 100 }),
@@ -129,6 +134,10 @@ const layerCut = shape({
   width: number({ min: 1, max: 2000 }),
   at: point.notRequired(),
   size: number({ min: 1, max: 2000 }),
+  sheet: shape({
+    width: number({ min: 1, max: 5000 }).required(),
+    height: number({ min: 1, max: 5000 }).required(),
+  }).default(undefined),
   clipped: yup.boolean(),
 }).default(undefined);
 

@@ -1,4 +1,5 @@
 import * as yup from 'yup';
+import { optionalPlace } from './pieces';
 import { stackSchema } from './stack';
 import { number, shape } from './rules';
 import { id } from './shared';
@@ -35,6 +36,7 @@ export const stacksSchema = shape({
         version: number({ min: 1, integer: true }).required(),
         stack: stackSchema.defined(),
         cutDone: yup.boolean(),
+        place: optionalPlace,
       }).required(),
     )
     .required()

@@ -3,6 +3,7 @@ import { CARES, CUTS } from '../core/choose';
 import { DUTIES } from '../core/workpiece';
 import { wishFields } from './choose';
 import { pieceFields, placeSchema } from './pieces';
+import { measures, recipeSource } from './recipes';
 import { number, oneOf, shape, text } from './rules';
 import { id, name, note, version } from './shared';
 import { stackSchema } from './stack';
@@ -77,6 +78,10 @@ export const piecesSchema = shape({
     .required()
     .min(1, 'must hold at least one piece')
     .max(200, 'must hold at most 200 pieces'),
+  /** The recipe that makes them, which stays with them. */
+  recipe: shape({ kind: text(60, 1).required(), measures, source: recipeSource })
+    .optional()
+    .default(undefined),
 });
 export const pieceUpdateSchema = shape({ ...patternFields, version: version.required() });
 

@@ -5,6 +5,7 @@ import { jobs, type Job, type JobFields } from '../store/jobs';
 import { pieces, type Piece, type PieceFields } from '../store/pieces';
 import { projects, type Project } from '../store/projects';
 import { requireCut, requireJob, requirePiece } from '../store/rules/piece';
+import { recipes } from '../store/recipes';
 import { seams } from '../store/seams';
 import { piecesOf } from '../store/workpieces';
 
@@ -101,6 +102,13 @@ export function sewAgain(db: Db, projectId: string): Project {
       const was = piecesOf(db, [projectId]);
       const added = addPieces(db, again.id, undone(was));
       // Cuts are added piece by piece, in the order of each.
+      const pieceOf = new Map(was.pieces.map(({ id }, i) => [id, added.pieces[i]!.id]));
+      for (const recipe of recipes.list(db, 'project_id = ?', [projectId], 'created_at, rowid'))
+        recipes.insert(db, {
+          ...{ ...recipe, projectId: again.id, told: [] },
+          pieces: recipe.pieces.map((id) => pieceOf.get(id ?? '') ?? null),
+          source: recipe.source && { ...recipe.source, pieceId: pieceOf.get(recipe.source.pieceId) ?? recipe.source.pieceId },
+        });
       const order = was.pieces.flatMap((piece) => was.cuts.filter(({ pieceId }) => pieceId === piece.id));
       const cutOf = new Map(order.map(({ id }, i) => [id, added.cuts[i]!.id]));
       for (const seam of seams.list(db, 'project_id = ?', [projectId], 'created_at, rowid')) {

@@ -4,7 +4,7 @@ import type { KeptStack } from '../store/jobs';
 import { knownLayers } from '../store/materials';
 import { projects } from '../store/projects';
 import { lastRun } from './job-log';
-import { workOf } from '../store/workpieces';
+import { builtWorks } from './built-works';
 
 /** A run that is open, as the board shows it. */
 export interface OpenRun {
@@ -53,7 +53,7 @@ const MOST_PROJECTS = 20;
 export function benchBoard(db: Db): BenchBoard {
   const runs = openRuns(db);
   const shown = projects.list(db, 'archived = 0', [], 'updated_at DESC, rowid', { limit: MOST_PROJECTS });
-  const { workpieces } = workOf(
+  const workpieces = builtWorks(
     db,
     shown.map(({ id }) => id),
   );

@@ -1,5 +1,5 @@
+import type { DayRun } from '../core/schedule';
 import { databasePath } from './database';
-import type { DayRun } from './day-work';
 import type { ByPlan } from './plan-now';
 import { inThread } from './threads/in-thread';
 import type { Db } from '../store/database';
@@ -49,8 +49,13 @@ function answered<T>(db: Db, asked: object): Promise<T> {
 }
 
 /** What some jobs and open runs come to as tasks. @throws {InputError} {NotFoundError} {RequestError} */
-export function dayRunsKept(db: Db, jobIds: readonly string[], runIds: readonly string[]): Promise<{ runs: DayRun[] }> {
-  return answered(db, { jobIds, runIds });
+export function dayRunsKept(
+  db: Db,
+  jobIds: readonly string[],
+  runIds: readonly string[],
+  hoopingIds: readonly string[],
+): Promise<{ runs: DayRun[] }> {
+  return answered(db, { jobIds, runIds, hoopingIds });
 }
 
 /** What the plan of the day says to do now. @param without a run that is in hand */

@@ -11,12 +11,14 @@ import { logEntries, withMeasured } from '../store/log';
 import { motifs } from '../store/motifs';
 import { findWorkpiece } from '../store/workpieces';
 import { chosenSheets, loadOf } from './motif-work';
+import { drawDown, undraw } from './set-needs';
 
 interface ResultBody {
   doneOn: string;
   wrong: string[];
   outcome: 'good' | 'fair' | 'poor';
   note: string;
+  draw: boolean;
   version: number;
 }
 
@@ -26,7 +28,7 @@ interface ResultBody {
  *
  * @throws {InputError} without a stack, or when it is filed already @throws {StaleError}
  */
-export function fileHooping(db: Db, id: string, { doneOn, wrong, outcome, note, version }: ResultBody): Hooping {
+export function fileHooping(db: Db, id: string, { doneOn, wrong, outcome, note, draw, version }: ResultBody): Hooping {
   return db
     .transaction(() => {
       const hooping = hoopings.get(db, id);
@@ -65,8 +67,23 @@ export function fileHooping(db: Db, id: string, { doneOn, wrong, outcome, note, 
           note,
         }),
       );
-      const result: HoopingResult = { doneOn, wrong, outcome, note, modelShare, logId: entry.id, washed: null };
+      // Filed before anything was marked as sewn, it is filed for all of them.
+      const drawn = draw ? drawDown(db, hooping, hooping.run?.pieces || hooping.count) : null;
+      const result: HoopingResult = { doneOn, wrong, outcome, note, modelShare, logId: entry.id, washed: null, drawn };
       return hoopings.update(db, id, { ...hooping, result }, version);
+    })
+    .immediate();
+}
+
+/** Puts back what was drawn down when it was filed. @throws {InputError} when nothing was {StaleError} */
+export function putBack(db: Db, id: string, version: number): Hooping {
+  return db
+    .transaction(() => {
+      const hooping = hoopings.get(db, id);
+      if (hooping.version !== version) throw new StaleError(hooping);
+      if (!hooping.result?.drawn) throw new InputError('version', 'is of a hooping for which nothing was drawn down');
+      undraw(db, hooping.result.drawn);
+      return hoopings.update(db, id, { ...hooping, result: { ...hooping.result, drawn: null } }, version);
     })
     .immediate();
 }

@@ -1,5 +1,5 @@
 import { type StackSheet } from '../store/hoopings';
-import { choose, traitsOf, type Part, type RankedStack } from '../core/choose';
+import { choose, judgeStack, titleOf, traitsOf, type BrokenStop, type Part, type RankedStack } from '../core/choose';
 import { fabricOf, type Fabric } from '../core/cloth';
 import { judgeMotif, motifLoad, stackInPlane, type InPlane, type MotifLoad, type MotifVerdict, type Needle } from '../core/hoop';
 import { InputError } from '../core/input-error';
@@ -63,6 +63,8 @@ export interface JudgedSheets {
   cautions: string[];
   /** Times it was used on this cloth. */
   tried: number;
+  /** Hard stops that a stack breaks which was asked about. */
+  stops?: BrokenStop[];
 }
 
 export interface Judgement {
@@ -129,12 +131,16 @@ export function judgeOnCloth(
       tried: record ? record.good + record.fair + record.poor : 0,
     };
   };
+  const judgedOwn = (chosen: ChosenLayer[]): JudgedSheets => ({
+    ...judged(titleOf(chosen), chosen),
+    ...(chosen.length > 0 ? { stops: judgeStack(fabric, part, chosen).stops } : {}),
+  });
   const { settings } = readSettings(db);
   const atHand = new Set(layers.list(db, 'in_stock = 1').map(({ id }) => id));
   const { ranked } = choose(fabric, part, layers.list(db), { memory, atHand, schools: settings.schools, limit: OFFERED });
   return {
     bare: judged('The bare cloth', []),
-    asked: asked === null ? null : judged('Your stack', chosenSheets(db, asked)),
+    asked: asked === null ? null : judgedOwn(chosenSheets(db, asked)),
     offered: ranked.map((stack) => judged(stack.title, chosenSheets(db, stack.layers), stack)),
     marks: traitsOf(fabric, part).hoopMarks,
     taught: taughtBy(db, clothId),

@@ -3,14 +3,16 @@ import { setImmediate } from 'node:timers/promises';
 import { choose, ROLE_PROFILES, sizeOfPiece, type RankedStack } from '../core/choose';
 import { fabricOf } from '../core/cloth';
 import { InputError } from '../core/input-error';
-import { openPiece } from '../core/pieces';
+import { openPiece, type Place } from '../core/pieces';
 import { planJobs, type Plan } from '../core/plan';
 import { cloths, type Cloth } from '../store/cloths';
 import { cuts } from '../store/cuts';
 import type { Db } from '../store/database';
 import { jobs, type KeptStack } from '../store/jobs';
 import { layers } from '../store/layers';
+import { pieces } from '../store/pieces';
 import { projects } from '../store/projects';
+import { requireJob } from '../store/rules/piece';
 import { requireStack } from '../store/rules/references';
 import { readSettings } from '../store/settings';
 import { workOf, type Workpiece } from '../store/workpieces';
@@ -134,6 +136,8 @@ export interface GivenStack {
   stack: KeptStack | null;
   /** Its layers are cut, as they were before; not when nothing is said. */
   cutDone?: boolean;
+  /** Where the job is done, when that changes with it. */
+  place?: Place | undefined;
 }
 
 /**
@@ -153,16 +157,24 @@ export function giveStacks(db: Db, projectId: string, given: readonly GivenStack
           )
           .map((job) => [job.id, job]),
       );
-      const now = given.map(({ jobId, version, stack, cutDone = false }, i) => {
+      const moved = new Set(given.flatMap(({ jobId, place }) => (place ? jobId : [])));
+      const now = given.map(({ jobId, version, stack, cutDone = false, place }, i) => {
         const job = jobs.find(db, jobId);
         if (!job) throw new InputError(`stacks[${i}].jobId`, `points to nothing that is kept: ${JSON.stringify(jobId)}`);
         requireStack(db, stack, job.stack);
-        const found = withFoundSetting(db, cuts.get(db, job.cutId).clothId, stack, job.stack);
-        return jobs.update(db, jobId, { ...job, stack: found, cutDone }, version);
+        const cut = cuts.get(db, job.cutId);
+        const found = withFoundSetting(db, cut.clothId, stack, job.stack);
+        const next = { ...job, stack: found, cutDone, place: place ?? job.place };
+        return jobs.update(
+          db,
+          jobId,
+          place ? requireJob(db, next, { ...pieces.get(db, cut.pieceId), own: cut.own }, job) : next,
+          version,
+        );
       });
       const undo = now.map(({ id, version }): GivenStack => {
-        const { stack, cutDone } = before.get(id)!;
-        return { jobId: id, version, stack, cutDone };
+        const { stack, cutDone, place } = before.get(id)!;
+        return { jobId: id, version, stack, cutDone, ...(moved.has(id) ? { place } : {}) };
       });
       return { jobs: now, undo };
     })

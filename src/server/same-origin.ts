@@ -4,12 +4,16 @@
  *
  * @returns words for the refusal, or undefined when all is well
  */
-export function refusedOrigin(request: Request, ownHosts: readonly string[]): string | undefined {
+export function refusedOrigin(
+  request: Request,
+  ownHosts: readonly string[],
+  scheme: 'http' | 'https' = 'http',
+): string | undefined {
   const host = request.headers.get('host')?.toLowerCase() ?? '';
   if (!ownHosts.includes(host)) return 'This address is not one that Nembrel answers to.';
   if (request.method === 'GET' || request.method === 'HEAD' || request.method === 'OPTIONS') return undefined;
   const origin = request.headers.get('origin');
-  if (origin !== null && origin.toLowerCase() !== `http://${host}`) return 'Requests from other sites are refused.';
+  if (origin !== null && origin.toLowerCase() !== `${scheme}://${host}`) return 'Requests from other sites are refused.';
   const site = request.headers.get('sec-fetch-site');
   if (origin === null && site !== null && site !== 'same-origin' && site !== 'none')
     return 'Requests from other sites are refused.';

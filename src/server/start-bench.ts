@@ -16,6 +16,7 @@ import { projects } from '../store/projects';
 import { readSettings } from '../store/settings';
 import { pacesOf } from '../store/timings';
 import { getWorkpiece, workpiecesByIds, type Workpiece } from '../store/workpieces';
+import { builtByIds, builtWork } from './built-works';
 import { doneTogether } from './bench-together';
 import { jobOfWork } from './job-work';
 import { orderOfJob } from './order-of-work';
@@ -122,7 +123,7 @@ interface Planned {
 
 /** A job as it is worked: the steps of one piece, and the stops of each layer. @throws {InputError} when it has no cloth or no stack yet */
 function plannedWork(db: Db, jobId: string, tool: PressTool): Planned {
-  const work = getWorkpiece(db, jobId);
+  const work = builtWork(db, jobId);
   if (work.clothId === null) throw new InputError('clothId', 'is missing; say which cloth the piece is cut from first');
   if (work.stack === null) throw new InputError('stack', 'is missing; choose layers for the job first');
   const cloth = cloths.get(db, work.clothId);
@@ -184,7 +185,7 @@ export function changedSince(db: Db, { jobId, scrapId, plan }: BenchRun): string
   if (scrapId !== null) return [];
   const works = plan.works ?? [{ jobId, name: plan.pieceName, stackTitle: plan.stackTitle }];
   const now = new Map(
-    workpiecesByIds(
+    builtByIds(
       db,
       works.map((work) => work.jobId),
     ).map((work) => [work.id, work]),

@@ -4,7 +4,7 @@ import { wettedWith } from '../core/techniques';
 import { cloths } from '../store/cloths';
 import type { Db } from '../store/database';
 import { projects } from '../store/projects';
-import { workOf } from '../store/workpieces';
+import { builtWorks } from './built-works';
 import { drawnJob } from './job-work';
 
 /** A job whose stack holds a liquid, as far as its liquid is concerned. */
@@ -34,11 +34,11 @@ const MOST_PROJECTS = 50;
 /** Jobs of open projects in which something is sprayed, starched or soaked. */
 export function wetJobs(db: Db): WetJob[] {
   const shown = projects.list(db, 'archived = 0', [], 'updated_at DESC, rowid', { limit: MOST_PROJECTS });
-  const { workpieces } = workOf(
+  const works = builtWorks(
     db,
     shown.map(({ id }) => id),
   );
-  return workpieces.flatMap((work): WetJob[] => {
+  return works.flatMap((work): WetJob[] => {
     const job = drawnJob(db, work);
     const index = job?.layers.findIndex(({ material }) => material.form === 'liquid') ?? -1;
     if (!job || index === -1) return [];

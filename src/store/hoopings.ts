@@ -1,4 +1,4 @@
-import type { HoopPlace, Landed, MotifPlace, StitchRole } from '../core/hoop';
+import type { HoopPlace, Landed, MotifPlace, StitchRole, Taken } from '../core/hoop';
 import type { Join } from '../core/layers';
 import type { Outline } from '../core/shape';
 import { Table, type Kept } from './table';
@@ -46,6 +46,12 @@ export interface HoopingRun {
   pieces: number;
 }
 
+/** What was drawn down when it was filed, so that it can be put back. mm, ml. */
+export interface Drawn {
+  stock: Taken[];
+  bottle: { layerId: string; millilitres: number } | null;
+}
+
 /** How it came out. */
 export interface HoopingResult {
   doneOn: string;
@@ -58,6 +64,8 @@ export interface HoopingResult {
   logId: string;
   /** Looked at again after the first wash. */
   washed: { doneOn: string; wrong: string[] } | null;
+  /** What it took out of the cupboard; none where nothing was drawn down. */
+  drawn?: Drawn | null;
 }
 
 /** Preparing steps and checks that are done on one copy of a set, by their ids. */

@@ -209,10 +209,11 @@ export class Table<T extends object> {
     if (changes === 0) throw new NotFoundError(this.thing);
   }
 
-  /** Takes a deletion back. */
+  /** Takes a deletion back; who looks for what was written since sees it. */
   restore(db: Db, id: string): T & Kept {
     this.writes++;
-    db.prepare(`UPDATE ${this.name} SET deleted_at = NULL WHERE id = ?`).run(id);
+    const back = `UPDATE ${this.name} SET deleted_at = NULL, updated_at = ? WHERE id = ? AND deleted_at IS NOT NULL`;
+    db.prepare(back).run(new Date().toISOString(), id);
     return this.get(db, id);
   }
 

@@ -7,6 +7,7 @@ interface Props {
 }
 
 const EVERYWHERE: [string, string][] = [
+  ['/', 'search everything'],
   ['?', 'this list'],
   ['Tab', 'to the next thing that can be touched'],
   ['Esc', 'close what is open'],
@@ -23,7 +24,7 @@ export default function HelpKey({ shortcuts }: Props) {
     <>
       <button
         type="button"
-        className="btn btn-ghost px-3"
+        className="btn btn-ghost px-3 max-sm:hidden"
         onClick={() => dialog.current?.showModal()}
         aria-label="Shortcuts of this screen"
       >

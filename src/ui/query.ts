@@ -40,6 +40,8 @@ export function useClient(): QueryClient {
 interface AskOptions<T> {
   /** The answer to the first question, where it came with the page. */
   start?: T | undefined;
+  /** What came with the page is only the beginning of it, and all of it is asked for at once. */
+  partly?: boolean;
 }
 
 /** What the server says to a question. */
@@ -61,7 +63,7 @@ export interface Asked<T> {
  *
  * @param path of the endpoint; without one nothing is asked @param body sent with POST; without one it is GET
  */
-export function useAsked<T>(path: string | undefined, body?: unknown, { start }: AskOptions<T> = {}): Asked<T> {
+export function useAsked<T>(path: string | undefined, body?: unknown, { start, partly = false }: AskOptions<T> = {}): Asked<T> {
   const [first] = useState(() => JSON.stringify([path, body]));
   const atStart = start !== undefined && first === JSON.stringify([path, body]);
   const query = useQuery<T, ApiError>(
@@ -69,7 +71,8 @@ export function useAsked<T>(path: string | undefined, body?: unknown, { start }:
       queryKey: [path, body],
       queryFn: ({ signal }) => call<T>(body === undefined ? 'GET' : 'POST', path!, body, signal),
       enabled: path !== undefined,
-      ...(atStart ? { initialData: start, refetchOnMount: false } : {}),
+      ...(atStart && !partly ? { initialData: start, refetchOnMount: false } : {}),
+      ...(atStart && partly ? { placeholderData: start as never } : {}),
     },
     useClient(),
   );

@@ -230,6 +230,57 @@ describe('sets, several hoopings, many in one', () => {
     expect(card.hoop.x).toBeCloseTo(253, 6);
   });
 
+  it('a set stands in the working day, with what is left of it and the minutes of the own machine', async () => {
+    const { fields } = await scene();
+    const sewn = [{ copy: 0, minutes: 90, breaks: [], needles: 0, note: '' }];
+    const kept = (await post('/api/hoopings', { ...fields, name: 'Three flags', count: 3 })).body;
+    const asked = { jobIds: [], runIds: [], hoopingIds: [kept.id] };
+    const sewing = async () => {
+      const { runs } = (await post('/api/day', asked)).body as {
+        runs: { name: string; tasks: { id: string; minutes: number; uses: string[] }[] }[];
+      };
+      expect(runs[0]!.name).toBe('Three flags');
+      return runs[0]!.tasks.filter(({ uses }) => uses.includes('machine') && uses.length === 1).map(({ minutes }) => minutes);
+    };
+    const before = await sewing();
+    expect(before).toHaveLength(3);
+    const run = { record: 1, stitches: 1, colour: 1, drift: 0, speed: 600, seed: 1, stops: [], done: true, pieces: 1 };
+    const expected = before[0]!;
+    await send('PUT', `/api/hoopings/${kept.id}`, {
+      ...{ ...fields, name: 'Three flags', count: 3, sewn: [{ ...sewn[0]!, minutes: 2 * expected }], run, version: 1 },
+    });
+    const after = await sewing();
+    expect(after).toHaveLength(2);
+    expect(after[0]).toBeGreaterThan(expected);
+    // Planned, it is what the day says to do now.
+    const move = { kind: 'add', jobIds: [], runIds: [], hoopingIds: [kept.id] };
+    await post('/api/day/moves', { moves: [{ id: `flags-${kept.id}`, at: '2026-03-01T10:00:00.000Z', move }] });
+    const { plan } = (await send('GET', '/api/day')).body;
+    expect(plan.hoopingIds).toContain(kept.id);
+    const none = (await post('/api/hoopings', { ...fields, stack: null })).body;
+    expect((await post('/api/day', { ...asked, hoopingIds: [none.id] })).body.error.field).toBe('hoopingIds[0].stack');
+  });
+
+  it('what a set takes is told with the rest, drawn down when it is filed, and put back', async () => {
+    const { fields } = await scene();
+    const roll = (await post('/api/stock', { kind: 'roll', ofKind: 'layer', ofId: 'light-cut-away-45-g', width: 900, length: 3000 })).body; // prettier-ignore
+    const kept = (await post('/api/hoopings', { ...fields, name: 'Four flags', count: 4 })).body;
+    const { sets } = (await send('GET', `/api/needs?hooping=${kept.id}`)).body;
+    // Hooped: 20 mm past the ring of 150 on every side; four in a row of 900.
+    expect(sets[0]).toMatchObject({ name: 'Four flags', count: 4 });
+    expect(sets[0].sheets[0]).toMatchObject({ width: 190, height: 190, count: 4, kept: 0, rollLength: 190, short: 0 });
+    expect(sets[0].thread.colours[0]).toBeGreaterThan(0);
+    const body = { doneOn: '2026-03-02', wrong: [], outcome: 'good', note: '', draw: true, version: 1 };
+    const filed = (await post(`/api/hoopings/${kept.id}/file`, body)).body;
+    expect(filed.result.drawn.stock).toEqual([{ id: roll.id, length: 190, count: 0 }]);
+    const left = async () => (await send('GET', `/api/stock/${roll.id}`)).body.length as number;
+    expect(await left()).toBe(2810);
+    const back = await post(`/api/hoopings/${kept.id}/undraw`, { version: filed.version });
+    expect([back.status, await left()]).toEqual([200, 3000]);
+    expect((await post(`/api/hoopings/${kept.id}/undraw`, { version: back.body.version })).status).toBe(400);
+    expect((await send('GET', '/api/needs?hooping=nothing')).status).toBe(404);
+  });
+
   it('parts of a large motif are told, and each becomes a hooping of its own', async () => {
     const wide = exchangeFile(visits(rowsOf(0, 0, 210, 30, 1, 3)));
     const motif = (await upload('/api/motifs?name=wide', wide)).body as unknown as { id: string };
@@ -345,12 +396,24 @@ describe('what was found in the hoop', () => {
     const now = (await send('GET', `/api/jobs/${work.id}`)).body;
     expect(now.stack).toMatchObject({ title: 'Starch + cut-away', own: true });
     // How the job has the starch cut stays; the sheet is one for the hoop, turned as it lies there.
-    expect(now.stack.layers).toEqual([starch, { materialId: sheet, extent: 'field', angle: 45 }]);
+    const past = { width: HOOP.outerWidth + 40, height: HOOP.outerHeight + 40 };
+    expect(now.stack.layers).toEqual([starch, { materialId: sheet, extent: 'field', angle: 45, cut: { sheet: past } }]);
+    // It was placed on other cloth than the napkin: where it lies there says nothing of the napkin.
+    expect(now.place).toEqual({ kind: 'field', at: [123.5, 77] });
     const figures = (await send('GET', `/api/motifs/${motif.id}`)).body.figures;
     expect(now.wish.embroidery.stitches).toBe(figures.stitches);
     expect(now.stack.reasons.length).toBeGreaterThan(0);
     await send('PUT', `/api/projects/${project}/stacks`, { stacks: given.body.undo });
     expect((await send('GET', `/api/jobs/${work.id}`)).body.stack).toMatchObject({ title: 'Starch alone', layers: [starch] });
+    // Placed on the napkin itself, it lies there in the project too, until that is taken back.
+    const ground = { outline: [[0, 0], [420, 0], [420, 420], [0, 420]], obstacles: [] }; // prettier-ignore
+    const placed = { ...fields, projectId: project, jobId: work.id, stack, ground, place: { x: 90, y: 310, angle: 0, flipped: false }, hoopPlace: null }; // prettier-ignore
+    const laid = (await post('/api/hoopings', placed)).body;
+    const again = await post(`/api/hoopings/${laid.id}/to-project`, { version: laid.version });
+    expect([again.status, again.body.error]).toEqual([200, undefined]);
+    expect((await send('GET', `/api/jobs/${work.id}`)).body.place).toEqual({ kind: 'field', at: [90, 310] });
+    await send('PUT', `/api/projects/${project}/stacks`, { stacks: again.body.undo });
+    expect((await send('GET', `/api/jobs/${work.id}`)).body.place).toEqual({ kind: 'field', at: [123.5, 77] });
     // Without a project there is nobody to take it.
     const loose = (await post('/api/hoopings', { ...fields, stack })).body;
     expect((await post(`/api/hoopings/${loose.id}/to-project`, { version: 1 })).body.error.field).toBe('jobId');

@@ -186,7 +186,7 @@ describe('own times', () => {
 });
 
 describe('the day that is planned', () => {
-  const plan = { jobIds: [], runIds: [], people: 1, irons: 1, evening: 120, aim: 'board-free', from: '19:30', done: ['a/0'], late: [{ id: 'a/1', minutes: 5 }] }; // prettier-ignore
+  const plan = { jobIds: [], runIds: [], hoopingIds: ['h'], people: 1, irons: 1, evening: 120, aim: 'board-free', from: '19:30', done: ['a/0'], late: [{ id: 'a/1', minutes: 5 }] }; // prettier-ignore
 
   it('is one for every tablet; a stale one is told what is kept', async () => {
     const { version } = (await send('GET', '/api/day')).body;

@@ -95,3 +95,62 @@ describe('what is done with a sheet', () => {
     await send('DELETE', `/api/projects/${project.id}?version=${project.version}`);
   });
 });
+
+describe('a hat whose layers are pieces of their own', () => {
+  const PREDICTED = { bendingLength: 60, low: 50, high: 70, rigidity: 300, arealDensity: 300, thickness: 1 };
+  const circle = (radius: number) => ({ kind: 'ellipse', width: 2 * radius, height: 2 * radius });
+  const tip = (duty: string, radius: number, clothId: string | null, materialId?: string) => ({
+    ...{ name: 'Tip', shape: circle(radius), line: 'sew', allowances: [10], fold: null, grain: 0, marks: [] },
+    cuts: [
+      {
+        ...{ duty, clothId, count: 1, orientation: 'bias' },
+        jobs: materialId
+          ? [
+              {
+                ...{ name: '', place: { kind: 'whole' }, wish: { role: 'hat-tip', stretch: 'any', care: 'none' } },
+                stack: {
+                  ...{ title: materialId, layers: [{ materialId, extent: 'full', angle: 0 }], predicted: PREDICTED },
+                  ...{ reasons: [], cautions: [] },
+                },
+              },
+            ]
+          : [],
+      },
+    ],
+  });
+
+  /** Two hats in one project, one size apart, each from the inside out. */
+  async function hats() {
+    const { body: project } = await post('/api/projects', { name: 'Two caps', note: '' });
+    const felts = await Promise.all(['Small cap felt', 'Large cap felt'].map((name) => post('/api/cloths', { ...FABRIC, name })));
+    const pieces = [90, 94].flatMap((radius, i) => [
+      tip('base', radius, null, 'fine-buckram-150-g'),
+      tip('soft-interlining', radius + 0.2, null, 'soft-flannel-mulling-170-g'),
+      tip('shell', radius + 0.5, felts[i]!.body.id),
+    ]);
+    const added = await post(`/api/projects/${project.id}/pieces/many`, { pieces });
+    expect(added.status, JSON.stringify(added.body)).toBe(201);
+    const jobs = added.body.jobs as { id: string }[];
+    return { project, bases: [jobs[0]!.id, jobs[2]!.id], mulling: jobs[1]!.id };
+  }
+
+  it('has one bench: mulling onto the base, the cloth over both; each hat with its own cloth', async () => {
+    const { bases } = await hats();
+    const [first, second] = await Promise.all(bases.map((id) => post(`/api/jobs/${id}/bench`, undefined)));
+    expect(first!.status, JSON.stringify(first!.body)).toBe(200);
+    expect([first, second].map((run) => run!.body.plan.clothName)).toEqual(['Small cap felt', 'Large cap felt']);
+    const titles = first!.body.plan.steps.map(({ title }: { title: string }) => title).join('\n');
+    expect(titles).toMatch(/Catch .*mulling.* to the base\nDraw the cloth over it/);
+  });
+
+  it('tells where the mulling is worked, and has only the bases on the board', async () => {
+    const { project, bases, mulling } = await hats();
+    const refused = await post(`/api/jobs/${mulling}/bench`, undefined);
+    expect(refused.status).toBe(400);
+    expect(refused.body.error.message).toContain('worked together with “Tip, base”');
+    const { body: needs } = await send('GET', `/api/needs?project=${project.id}`);
+    // Both are caught by hand all round: thread is counted.
+    expect(needs.others.thread).toBeGreaterThan(2 * 2.2 * Math.PI * 180);
+    expect(bases).toHaveLength(2);
+  });
+});

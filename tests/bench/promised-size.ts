@@ -50,6 +50,8 @@ export async function promisedSize(): Promise<Asked[]> {
       ...PAGES.map((page): [string, string] => [`page ${page}`, page]),
       ['choose, collar', '/api/choose', COLLAR],
       ['what would change if', '/api/choose/what-if', { ...COLLAR, stackId: best.id }],
+      ['search, first question', '/api/search?q=collar'],
+      ['search, a letter wrong', '/api/search?q=colar+linen'],
       ['what to measure next', '/api/choose/sensitivity', COLLAR],
     ];
     const found: Asked[] = [];

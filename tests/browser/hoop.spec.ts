@@ -165,7 +165,7 @@ test('two tabs at one hooping: the second is told, and overwrites nothing', asyn
 
 test('while a motif is judged on another cloth, the stacks of the last one cannot be taken', async ({ page }) => {
   await open(page, '/hoop/motifs/tq-motif-lantern?cloth=tq-duck');
-  const take = page.getByRole('region', { name: /What it asks of/ }).getByRole('button');
+  const take = page.getByRole('region', { name: /What it asks of/ }).getByRole('button', { name: 'Place it with this' });
   await expect(take.first()).toBeEnabled({ timeout: 30_000 });
   let answer = () => {};
   const held = new Promise<void>((resolve) => (answer = resolve));
@@ -179,6 +179,44 @@ test('while a motif is judged on another cloth, the stacks of the last one canno
   answer();
   await expect(page.getByText('Judging …')).toBeHidden();
   await expect(take.first()).toBeEnabled();
+});
+
+test('sheets of one’s own: judged beside the others, placed with, and another put together at the hoop', async ({ page }) => {
+  await open(page, '/hoop/motifs/tq-motif-lantern?cloth=tq-duck');
+  await page.getByLabel('What it is').selectOption({ label: 'a badge' });
+  // What is offered first for a badge is three meshes.
+  await expect(
+    page
+      .getByRole('list')
+      .getByText(/^3 × .*mesh/i)
+      .first(),
+  ).toBeVisible();
+  await page.getByRole('button', { name: 'Put sheets of your own together' }).click();
+  const own = page.getByRole('region', { name: 'Sheets of your own' });
+  const add = async (find: string, material: RegExp) => {
+    await own.getByRole('searchbox').fill(find);
+    await own.getByRole('list', { name: 'What is in the cupboard' }).getByRole('button', { name: material }).first().click();
+  };
+  await add('firm cut-away, 80', /^Firm cut-away, 80 g/);
+  await expect(own.getByText(/% of what it bears/)).toBeVisible();
+  expect((await new AxeBuilder({ page }).include('[aria-label="Sheets of your own"]').analyze()).violations).toEqual([]);
+  await own.getByRole('button', { name: 'Judge it beside the others' }).click();
+  const card = page.getByRole('listitem').filter({ hasText: 'put together by you' });
+  await expect(card).toContainText('Firm cut-away, 80 g');
+  await card.getByRole('button', { name: 'Place it with this' }).click();
+  await expect(page).toHaveURL(/\/hoop\/jobs\//);
+  await alive(page);
+  const under = page.getByRole('region', { name: 'What goes under it' });
+  await expect(under).toContainText('Firm cut-away, 80 g');
+  // At the hoop it is asked as the badge that it is.
+  await under.getByRole('button', { name: 'Take something else' }).click();
+  await expect(under.getByText(/^3 × .*mesh/i).first()).toBeVisible();
+  await under.getByRole('button', { name: 'Put sheets of your own together' }).click();
+  await add('light mesh', /^Light mesh/);
+  await add('light mesh', /^Light mesh/);
+  await own.getByLabel('Turned').last().selectOption('45');
+  await own.getByRole('button', { name: 'Take this' }).click();
+  await expect(under).toContainText(/2 × Light mesh cut-away.*crossed/);
 });
 
 test('an SVG outline stands in for a stitch file', async ({ page }) => {

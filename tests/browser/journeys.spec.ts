@@ -11,7 +11,7 @@ import {
   typePieces,
   wordsOf,
 } from './making';
-import { open, pickCloth, takeLayers, takeOwn } from './open';
+import { alive, open, pickCloth, takeLayers, takeOwn } from './open';
 
 // Each from an empty project to the logbook, as somebody makes the thing.
 
@@ -86,6 +86,24 @@ test('a hat of four cloths: base, mulling, cloth and lining, marked in four plac
   // Nothing here is fused, so nothing is asked of bubbles.
   expect(words).not.toMatch(/bubble/i);
   expect(await filedOf(page, project)).toEqual([2, 2]);
+});
+
+test('a hat by its recipe: every layer a piece of its own, one bench for base, mulling and cloth', async ({ page }) => {
+  test.slow();
+  const project = await newProject(page, 'Harbour cap');
+  await page.getByRole('button', { name: 'Pieces by a recipe' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Pieces by a recipe' });
+  await dialog.getByLabel('What is made').selectOption({ label: 'Hat' });
+  await pickCloth(dialog, 'Charcoal felted wool');
+  await dialog.getByLabel('Lining, thick', { exact: true }).fill('0');
+  await dialog.getByRole('button', { name: /^Add \d+ pieces?$/ }).click();
+  await expect(dialog).toBeHidden();
+  await alive(page);
+  const plan = await throughTheBench(page, 'Harbour cap');
+  const words = wordsOf(plan);
+  expect(words).toMatch(/catch .*mulling.* to the base/i);
+  expect(words).toMatch(/draw the cloth over it/i);
+  expect(await filedOf(page, project)).toEqual([6, 3]);
 });
 
 test('a badge on meshes, trimmed close', async ({ page }) => {

@@ -1,3 +1,4 @@
+import AxeBuilder from '@axe-core/playwright';
 import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
 import { alive, open, pickCloth } from './open';
@@ -169,4 +170,23 @@ test('a motif that is too dense says so, and what would have to change', async (
   await expect(page.getByText(/% fewer stitches, or the same stitches drawn \d+ % larger/)).toBeVisible();
   await page.getByLabel('Stitches').fill('1500');
   await expect(page.getByText(/carried easily|near the limit/).first()).toBeVisible();
+});
+
+test('search from anywhere: a key, a few words, and one is there', async ({ page }) => {
+  await open(page, '/remedies');
+  await page.keyboard.press('/');
+  const field = page.getByRole('combobox', { name: 'Search everything' });
+  await expect(field).toBeFocused();
+  await field.fill('what was behind the stand collar');
+  const found = page.getByRole('listbox', { name: 'Found' });
+  await expect(found.getByRole('option').first()).toContainText('Stand collar');
+  expect((await new AxeBuilder({ page }).include('dialog[open]').analyze()).violations.map(({ id }) => id)).toEqual([]);
+  await field.fill('shine on the cloth');
+  await expect(found.getByRole('option').first()).toContainText('Remedy');
+  await field.fill('quite unheard of');
+  await expect(page.getByText('Nothing has these words.', { exact: false })).toBeVisible();
+  await field.fill('stand collar');
+  await expect(found.getByRole('option').first()).toContainText('Stand collar');
+  await page.keyboard.press('Enter');
+  await expect(page).toHaveURL(/\/projects\/tq-waistcoats\?job=.*stage=choose/);
 });

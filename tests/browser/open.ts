@@ -67,8 +67,13 @@ export async function takeLayers(
   }
   if (joined) await own.getByLabel('Joined').selectOption({ label: joined });
   await expect(own.getByText(/of 100/)).toBeVisible();
-  for (const stop of await own.getByRole('checkbox', { name: /I know, and take it all the same/ }).all()) await stop.check();
-  await own.getByRole('button', { name: 'Take this stack' }).click();
+  const take = own.getByRole('button', { name: 'Take this stack' });
+  // What speaks against it stands there once the last layer is judged, which may be after the first one was.
+  await expect(async () => {
+    for (const stop of await own.getByRole('checkbox', { name: /I know, and take it all the same/ }).all()) await stop.check();
+    expect(await take.isEnabled()).toBe(true);
+  }).toPass();
+  await take.click();
   await expect(page).toHaveURL(/stage=scrap/);
   await alive(page);
 }

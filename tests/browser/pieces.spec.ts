@@ -1,86 +1,8 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
+
 import { anotherJob, pieces, start, takeFirst } from './making';
 import { alive, open, pickCloth, takeOwn } from './open';
-
-test('a flare by its recipe: sectors, braid in the hem, what to buy', async ({ page }) => {
-  await open(page, '/projects');
-  await page.getByLabel('New project').fill('Peplum');
-  await page.getByRole('button', { name: 'Start it' }).click();
-  await expect(page.getByRole('heading', { level: 1, name: 'Peplum' })).toBeVisible();
-  await alive(page);
-  await page.getByRole('button', { name: 'Pieces by a recipe' }).click();
-  const dialog = page.getByRole('dialog', { name: 'Pieces by a recipe' });
-  // Nothing of the project is cut from anything yet, so no cloth is taken for it.
-  await pickCloth(dialog, 'Straw-yellow poplin');
-  await dialog.getByLabel('Circles').fill('two');
-  await expect(dialog.getByText(/Circles: write a number/)).toBeVisible();
-  await expect(dialog.getByRole('button', { name: /^Add/ })).toBeDisabled();
-  await dialog.getByLabel('Circles').fill('1');
-  await dialog.getByLabel('Waist seam').fill('68 cm');
-  await dialog.getByLabel('Length', { exact: true }).fill('8 in');
-  await dialog.getByLabel('Cloth width').fill('500 mm');
-  // r = 680 / 2π = 108 mm, R = 108 + 203 mm, hem 2π · 311 mm: the figures of the recipe, by hand.
-  await expect(dialog.getByText('1.96 m')).toBeVisible();
-  // A half circle is 2 · 321 mm wide upright, and 321 + 10 mm deep along the selvedge.
-  await expect(dialog.getByText(/^2 of 180°$/)).toBeVisible();
-  await expect(dialog.getByText('Each half circle lies with its straight side along the selvedge.')).toBeVisible();
-  await dialog.getByLabel('Lined with the same pieces').check();
-  await expect(dialog.getByText('Understitch the lining', { exact: false })).toBeVisible();
-  await dialog.getByRole('button', { name: 'Add 1 piece' }).click();
-  await expect(page.getByText('1 piece added.')).toBeVisible();
-  await expect(page.getByText('Lining: no cloth yet, 2 pieces')).toBeVisible();
-  await page
-    .getByRole('navigation', { name: 'Stages of the project' })
-    .getByRole('button', { name: /Choose/ })
-    .click();
-  await expect(page.getByRole('button', { name: /^Take .*braid/ }).first()).toBeVisible();
-});
-
-test('a godet by its recipe: a strip on each of its seam lines, along its line and no edge', async ({ page }) => {
-  await open(page, '/projects/tq-toolroll');
-  await page.getByRole('button', { name: 'Pieces by a recipe' }).click();
-  const dialog = page.getByRole('dialog', { name: 'Pieces by a recipe' });
-  for (const recipe of ['Straight waistband', 'Knit neckband', 'Godet in a slash']) {
-    await dialog.getByLabel('What is made').selectOption({ label: recipe });
-    await expect(dialog.getByRole('button', { name: 'Add 1 piece' })).toBeEnabled();
-  }
-  await dialog.getByLabel('How many').fill('2.5');
-  await expect(dialog.getByText('must be a whole number, saw 2.5')).toBeVisible();
-  await dialog.getByLabel('How many').fill('2');
-  await dialog.getByRole('button', { name: 'Add 1 piece' }).click();
-  await expect(page.getByText('1 piece added.')).toBeVisible();
-  const stages = page.getByRole('navigation', { name: 'Stages of the project' });
-  await stages.getByRole('button', { name: /Choose/ }).click();
-  await takeFirst(page);
-  await stages.getByRole('button', { name: /Cut/ }).click();
-  await expect(page.getByText('It lies along the line of this job.').first()).toBeVisible();
-  await expect(page.getByRole('checkbox', { name: 'right end' })).toHaveCount(0);
-});
-
-test('a hat by its recipe: every layer in its own length, the base bought with the rest', async ({ page }) => {
-  await open(page, '/projects/tq-cap');
-  await page.getByRole('button', { name: 'Pieces by a recipe' }).click();
-  const dialog = page.getByRole('dialog', { name: 'Pieces by a recipe' });
-  await dialog.getByLabel('What is made').selectOption({ label: 'Hat' });
-  await dialog.getByLabel('Head', { exact: true }).fill('56 cm');
-  await dialog.getByLabel('Brim width').fill('0');
-  // The usual base stands there; another one may be picked.
-  await expect(dialog.getByLabel('Base from')).toContainText('buckram');
-  await dialog.getByLabel('Base from').selectOption({ label: 'Fine buckram, 150 g' });
-  await expect(dialog.getByText('57.2 cm')).toBeVisible();
-  await dialog.getByRole('button', { name: 'Add 8 pieces' }).click();
-  await expect(page.getByText('Base: of its layer, 1 piece').first()).toBeVisible();
-  await alive(page);
-  const stages = page.getByRole('navigation', { name: 'Stages of the project' });
-  await stages.getByRole('button', { name: /Apply/ }).click();
-  await expect(page.getByRole('heading', { name: /is cut from Fine buckram, 150.g itself/ })).toBeVisible();
-  await stages.getByRole('button', { name: /Cut/ }).click();
-  await page.getByRole('button', { name: 'It is cut', exact: true }).click();
-  await expect(page.getByRole('button', { name: 'It is not cut after all' })).toBeVisible();
-  await open(page, '/buy?project=tq-cap');
-  await expect(page.getByRole('rowheader', { name: 'Fine buckram, 150 g' })).toBeVisible({ timeout: 15_000 });
-});
 
 test('a jacket front: interfaced all over, a stay along the armhole, a square behind the buttonhole', async ({ page }) => {
   await start(page, 'Quay jacket');

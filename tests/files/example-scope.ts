@@ -8,6 +8,7 @@ import { clothInPlane, type Hoop } from '../../src/core/hoop';
 import { singleLaying } from '../../src/core/nesting/laying';
 import { stitchedMotif } from '../../src/core/motif';
 import { openPiece, plainPiece } from '../../src/core/pieces';
+import { EDGE_RECIPES, recipeOf, RECIPES } from '../../src/core/recipes';
 import { DEFAULT_SCHOOLS } from '../../src/core/schools';
 import type { Outline, PieceShape } from '../../src/core/shape';
 import { readFileSync } from 'node:fs';
@@ -49,8 +50,14 @@ const benchPlan = {
 const sample = (name: string) => readPhoto(readFileSync(`public/samples/${name}.jpg`));
 const picture = sample('pieces');
 
+/** A cut of a hat's tip, with its job's layers where it is made of them. */
+const tip = (duty: string, clothId: string | null, of: object | null) => ({
+  ...{ id: duty, projectId: 'p', pieceName: 'Tip', position: 0, name: `Tip, ${duty}`, duty, clothId, stack: of, cutDone: false },
+});
+
 export const exampleScope = {
   benchPlan,
+  EDGE_RECIPES,
   START_STATE,
   ...{
     LIBRARY_CLOTHS,
@@ -124,6 +131,13 @@ export const exampleScope = {
     ...{ id: 'stay', cutId: 'shell', name: 'armhole', place: { kind: 'usual' }, wish: collar, stack: null },
     ...{ glueUp: true, cutDone: false },
   },
+  recipePiece: recipeOf(
+    RECIPES.find(({ id }) => id === 'waistband')!,
+    {},
+  ).pieces[0]!,
+  tipBase: tip('base', null, { title: 'Buckram', layers: ['buckram'] }),
+  tipFlannel: tip('soft-interlining', null, { title: 'Flannel', layers: ['flannel'] }),
+  tipFelt: tip('shell', 'felt', null),
   picture,
   photo: photographed(picture),
   hangPicture: sample('hang'),

@@ -4,6 +4,7 @@ import { describe, expect, it, vi } from 'vitest';
 import { choose } from '../../src/core/choose';
 import type { Fabric } from '../../src/core/cloth';
 import { LIBRARY_CLOTHS, LIBRARY_LAYERS } from '../../src/core/library';
+import { beginningOf, groupAnswers } from '../../src/views/choose/answers';
 import { apart } from '../../src/views/choose/AnswerList';
 import ChooseView from '../../src/views/choose/ChooseView';
 import { START, partOf } from '../../src/views/choose/sentence-state';
@@ -21,6 +22,41 @@ describe('reasons in the list', () => {
     expect(
       apart([stack('Helps a collar.', 'Sharp.', 'Cheap.'), stack('Sharp.', 'Soft.'), stack('Sharp.'), stack('Hangs firm.')]),
     ).toEqual(['Sharp.', 'Soft.', 'Sharp.', 'Hangs firm.']);
+  });
+});
+
+describe('the beginning of a choice, which comes with the page', () => {
+  it('holds the best of each kind and what it is compared with, in their order, and how many are refused', () => {
+    const begun = beginningOf(answer);
+    expect(begun.ranked[0]).toBe(answer.ranked[0]);
+    expect(begun.ranked.length).toBeLessThan(answer.ranked.length);
+    expect(begun.ranked).toEqual(answer.ranked.filter((stack) => begun.ranked.includes(stack)));
+    const kinds = groupAnswers(answer.ranked).map(({ best }) => best.id);
+    expect(groupAnswers(begun.ranked).map(({ best }) => best.id)).toEqual(kinds.slice(0, 10));
+    expect(begun.ruledOutGroups).toEqual(answer.ruledOutGroups);
+    expect(JSON.stringify(begun).length).toBeLessThan(JSON.stringify(answer).length / 2);
+  });
+
+  it('is filled by itself, and what is open stays open meanwhile', async () => {
+    let release: (() => void) | undefined;
+    fakeServer(async ({ path }) => {
+      if (path === '/api/choose') await new Promise<void>((go) => (release = go));
+      return [200, answer];
+    });
+    const begun = beginningOf(answer);
+    const all = { units: 'metric', currency: 'EUR', ways: {}, cloths, from: null, trim: 6, start: START } as const;
+    render(<ChooseView {...all} startChoice={begun} />);
+    const list = () => screen.getByRole('list', { name: 'Answers, best first' });
+    const answers = () => within(list()).getAllByRole('listitem');
+    const second = within(answers()[1]!).getAllByRole('button')[0]!;
+    await userEvent.click(second);
+    expect(second).toHaveAttribute('aria-pressed', 'true');
+    const before = answers().length;
+    await waitFor(() => expect(release).toBeDefined());
+    release!();
+    await waitFor(() => expect(answers().length).toBe(groupAnswers(answer.ranked).length));
+    expect(answers().length).toBeGreaterThanOrEqual(before);
+    expect(within(answers()[1]!).getAllByRole('button')[0]!).toHaveAttribute('aria-pressed', 'true');
   });
 });
 
@@ -56,7 +92,7 @@ describe('the question', () => {
     const sent = ask();
     if (word === 'Grain') await press(/^Wishes/);
     await pick(word, option);
-    expect((await asked(sent)).part).toMatchObject(part);
+    await waitFor(async () => expect((await asked(sent)).part).toMatchObject(part));
   });
 
   it('takes another cloth with its own figures', async () => {
@@ -64,14 +100,16 @@ describe('the question', () => {
     const other = cloths.find(({ construction }) => construction === 'knit')!;
     await userEvent.type(screen.getByLabelText('Cloth'), other.name);
     await userEvent.click((await screen.findAllByRole('option'))[0]!);
-    expect((await asked(sent)).fabric).toMatchObject({ construction: 'knit', arealDensity: other.arealDensity });
+    await waitFor(async () =>
+      expect((await asked(sent)).fabric).toMatchObject({ construction: 'knit', arealDensity: other.arealDensity }),
+    );
   });
 
   it('of a feel that is left as usual sends none', async () => {
     const sent = ask();
     await pick('Part', 'collar');
     await pick('Care', 'wash-hot');
-    expect((await asked(sent)).part).not.toHaveProperty('hand');
+    await waitFor(async () => expect((await asked(sent)).part).not.toHaveProperty('hand'));
   });
 
   it('leaves out what is ticked, and takes it in again', async () => {
@@ -79,7 +117,7 @@ describe('the question', () => {
     expect(screen.getByRole('button', { name: 'Wishes: none besides' })).toBeVisible();
     await press(/^Wishes/);
     await userEvent.click(screen.getByLabelText('fusing'));
-    expect((await asked(sent)).part).toMatchObject({ avoid: ['fusible'] });
+    await waitFor(async () => expect((await asked(sent)).part).toMatchObject({ avoid: ['fusible'] }));
     // Folded or not, what was asked stands on the chip.
     expect(screen.getByRole('button', { name: 'Wishes: without fusing' })).toBeVisible();
     await userEvent.click(screen.getByLabelText('fusing'));
@@ -103,8 +141,8 @@ describe('the question', () => {
     const sent = ask();
     await press(/^Cloth: as named/);
     await type('It weighs', '220');
+    await waitFor(async () => expect((await asked(sent)).fabric).toMatchObject({ arealDensity: 220 }));
     const { fabric, part: _part, ...rest } = await asked(sent);
-    expect(fabric).toMatchObject({ arealDensity: 220 });
     expect(fabric).not.toHaveProperty('overhang');
     expect(rest).not.toHaveProperty('clothId');
     // The bench of the known cloth would measure another one.

@@ -1,4 +1,4 @@
-import { render, screen, waitFor } from '@testing-library/react';
+import { render, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it, vi } from 'vitest';
 import { judgeStack, type Part } from '../../src/core/choose';
@@ -8,6 +8,7 @@ import type { BenchRun } from '../../src/store/bench-runs';
 import BenchDone from '../../src/views/bench/BenchDone';
 import { addableOf, added, composedFrom } from '../../src/views/compose/composed';
 import ComposeStack from '../../src/views/compose/ComposeStack';
+import OwnSheets from '../../src/views/compose/OwnSheets';
 import { UnitsProvider } from '../../src/ui/units-context';
 import { fakeServer } from './fake-server';
 import { press } from './typing';
@@ -73,6 +74,50 @@ describe('a stack of one\u2019s own', () => {
       { materialId: second.id, extent: 'full', angle: 45 },
       { materialId: first.id, extent: 'trimmed', angle: 0, cut: { trim: 3 } },
     ]);
+  });
+});
+
+describe('sheets of one\u2019s own for the hoop', () => {
+  const sheets = LIBRARY_LAYERS.filter(({ family }) => family === 'mesh' || family === 'starch');
+  const compose = (stops: { id: string; words: string; layer: number }[]) => {
+    const onTake = vi.fn();
+    const sent = fakeServer(({ path, body }) => {
+      if (!path.endsWith('/judge')) return [200, { rows: sheets.slice(0, 6), total: 6 }];
+      const titles = (body['layers'] as { materialId: string }[]).map(({ materialId }) => materialId).join(' + ');
+      return [200, { asked: { title: titles, verdict: { verdict: 'near', share: 0.9, topping: { why: 'Its face is flat.' } }, stops } }]; // prettier-ignore
+    });
+    const question = { clothId: cloth.id, role: 'badge' };
+    render(<OwnSheets motifId="m" asked={question} cloths={[]} take="Take this" onTake={onTake} />);
+    return { onTake, sent };
+  };
+  const add = async (name: string) => {
+    const list = await screen.findByRole('list', { name: 'What is in the cupboard' });
+    await userEvent.click(await within(list).findByRole('button', { name: new RegExp(`^${name}`) }));
+  };
+
+  it('are judged as they are put together, turned, and taken in their order', async () => {
+    const { onTake, sent } = compose([]);
+    await add(sheets[0]!.name);
+    await add(sheets[0]!.name);
+    await userEvent.selectOptions(screen.getAllByLabelText('Turned')[1]!, '45');
+    // In the hoop the hoop says how far a sheet reaches.
+    expect(screen.queryByLabelText('Reaches')).toBeNull();
+    await waitFor(() => expect(screen.getByText(/about 90 % of what it bears/)).toBeVisible());
+    await waitFor(() => expect(screen.getByRole('button', { name: 'Take this' })).toBeEnabled());
+    await userEvent.click(screen.getByRole('button', { name: 'Take this' }));
+    const layers = [{ materialId: sheets[0]!.id, angle: 0 }, { materialId: sheets[0]!.id, angle: 45 }]; // prettier-ignore
+    expect(onTake).toHaveBeenCalledWith({ title: `${sheets[0]!.id} + ${sheets[0]!.id}`, layers });
+    expect(sent.filter(({ path }) => path.endsWith('/judge')).at(-1)!.body).toEqual({ clothId: cloth.id, role: 'badge', layers });
+  });
+
+  it('that break a rule are only taken knowingly', async () => {
+    const { onTake } = compose([{ id: 'no-iron', words: 'It must not be ironed.', layer: 0 }]);
+    await add(sheets[0]!.name);
+    await waitFor(() => expect(screen.getAllByText(/It must not be ironed/)).toHaveLength(2));
+    expect(screen.getByRole('button', { name: 'Take this' })).toBeDisabled();
+    await userEvent.click(screen.getByRole('checkbox', { name: /I know, and take it/ }));
+    await userEvent.click(screen.getByRole('button', { name: 'Take this' }));
+    expect(onTake).toHaveBeenCalledOnce();
   });
 });
 

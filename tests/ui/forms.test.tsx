@@ -358,10 +358,16 @@ describe('settings', () => {
     ...{ machineClearance: 6, trim: 6, sound: true, schools: {} },
   };
   const open = () => render(<SettingsView start={{ settings, version: 3 }} />);
-  const serving = () =>
-    fakeServer(({ path, body }) =>
-      path === '/api/bin' ? [200, { deleted: [] }] : [200, { settings: body['settings'], version: 4 }],
-    );
+  /** What the panels beside the form ask for. */
+  const house: Record<string, [number, object]> = {
+    '/api/devices': [
+      200,
+      { available: true, own: null, open: false, addresses: [], fingerprint: '', devices: [], codeUntil: null },
+    ],
+    '/api/backups': [200, { folder: '/backups', own: false, version: 0, made: null, trouble: null, drill: null, backups: [] }],
+    '/api/bin': [200, { deleted: [] }],
+  };
+  const serving = () => fakeServer(({ path, body }) => house[path] ?? [200, { settings: body['settings'], version: 4 }]);
   const sentSettings = (sent: ReturnType<typeof fakeServer>) => sent.find(({ method }) => method === 'PUT')!.body;
 
   it.each<[keyof Settings, () => Promise<unknown>, unknown]>([
@@ -409,8 +415,9 @@ describe('settings', () => {
     const deleted = [
       { kind: 'layer', id: 'l', name: 'Old web', of: null, deletedAt: '2026-11-20T10:00:00Z', restore: '/api/layers/l/restore' },
     ];
-    const sent = fakeServer(({ path }, count) =>
-      path === '/api/bin' ? [200, { deleted: count === 1 ? deleted : [] }] : [200, {}],
+    let asked = 0;
+    const sent = fakeServer(({ path }) =>
+      path === '/api/bin' ? [200, { deleted: asked++ === 0 ? deleted : [] }] : (house[path] ?? [200, {}]),
     );
     open();
     await userEvent.click(await screen.findByRole('button', { name: 'Take back Old web' }));

@@ -5,6 +5,7 @@ import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { NOTHING_NEW } from '../files/counts';
 import { exportBundle, importBundle, type Bundle } from '../../src/store/bundle';
 import { bundleSchema } from '../../src/schemas/bundle';
+import { piecesSchema } from '../../src/schemas/projects';
 import { validate } from '../../src/schemas/validate';
 import { cloths } from '../../src/store/cloths';
 import { cutTables, type CutTableFields } from '../../src/store/cut-tables';
@@ -21,6 +22,11 @@ import { jobs } from '../../src/store/jobs';
 import { pieces } from '../../src/store/pieces';
 import { getWorkpiece } from '../../src/store/workpieces';
 import { projects } from '../../src/store/projects';
+import { recipes } from '../../src/store/recipes';
+import { recipeOf, RECIPES } from '../../src/core/recipes';
+import type { NewPiece } from '../../src/server/add-pieces';
+import { addMade, changeRecipe } from '../../src/server/recipe-work';
+import { recipePieces } from '../../src/views/project/recipe-pieces';
 import { scraps } from '../../src/store/scraps';
 import { stock, stockThere } from '../../src/store/stock';
 
@@ -49,6 +55,39 @@ function undone<T>(on: Db, work: () => T): T {
 }
 
 describe('bundles', () => {
+  it('carry recipes, which stay alive where they arrive; one that does not make its pieces is told', () => {
+    const project = projects.insert(db, {
+      name: 'Skirt',
+      note: '',
+      makes: 1,
+      variant: '',
+      care: null,
+      notions: [],
+      archived: false,
+    });
+    const measures = { circles: 1, waist: 700, length: 300 };
+    const flare = RECIPES.find(({ id }) => id === 'flare')!;
+    const wanted = recipePieces(recipeOf(flare, measures), { cloths: {}, layers: {} }, 'wash-warm');
+    const recipe = { kind: 'flare', measures };
+    addMade(db, project.id, validate(piecesSchema, { pieces: wanted, recipe }).pieces as NewPiece[], recipe);
+    const [gone] = recipes.list(db, '1', [], 'rowid')[0]!.pieces;
+    pieces.remove(db, gone!);
+    const bundle = saved(db);
+    expect(bundle.recipes).toMatchObject([{ kind: 'flare', measures, projectId: project.id }]);
+    expect(bundle.recipes[0]!.pieces[0]).toBeNull();
+    const other = openSeeded(join(folder, 'c.db'));
+    expect(importBundle(other, bundle).recipes).toBe(1);
+    const [kept] = recipes.list(other, '1', [], 'rowid');
+    const longer = changeRecipe(other, kept!.id, { ...measures, length: 400 }, 1);
+    expect(longer.recipe.pieces).toHaveLength(wanted.length);
+    other.close();
+
+    const again = { ...bundle.recipes[0]!, id: 'another' };
+    expect(() => importBundle(db, { ...bundle, recipes: [{ ...again, pieces: [] }] })).toThrow(/recipes\[0\]\.pieces/);
+    expect(() => importBundle(db, { ...bundle, recipes: [{ ...again, kind: 'constructor' }] })).toThrow(/recipes\[0\]\.kind/);
+    expect(() => importBundle(db, { ...bundle, recipes: [{ ...again, measures: { waist: -1 } }] })).toThrow(/measures\.waist/);
+  });
+
   it('carry everything of one’s own to an empty database, scraps and tests too', () => {
     loadDemo(db, { onlyIfEmpty: false });
     const bundle = JSON.parse(JSON.stringify(exportBundle(db))) as Bundle;

@@ -129,9 +129,12 @@ describe('a day', () => {
         { id: 'scrap', jobIds: ['d'], scrap: true },
       ],
       readyIds: ['d', 'e'],
+      hoopingIds: ['napkins', 'flags'],
     };
-    const planned = { jobIds: ['a', 'd', 'filed'], runIds: ['open', 'finished'] };
-    expect(stillPlanned(planned, bench)).toEqual({ jobIds: ['d'], runIds: ['batch', 'open'] });
+    const planned = { jobIds: ['a', 'd', 'filed'], runIds: ['open', 'finished'], hoopingIds: ['napkins', 'sewn'] };
+    expect(stillPlanned(planned, bench)).toEqual({ jobIds: ['d'], runIds: ['batch', 'open'], hoopingIds: ['napkins'] });
+    // A plan from before names no motifs.
+    expect(stillPlanned({ jobIds: [], runIds: [] }, bench).hoopingIds).toEqual([]);
   });
 
   it('says what now, what next, and what goes on alongside', () => {

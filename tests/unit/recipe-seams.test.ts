@@ -101,4 +101,50 @@ describe('what recipes come to', () => {
     expect([width(0), width(1), width(2), width(3)]).toEqual([280, 194, 194, 134].map((mm) => expect.closeTo(mm, 6)));
     expect(() => made('tray', { height: 10, core: 8 })).toThrow(/^height/);
   });
+
+  it('a collar’s stand is as long as the neckline with both ends, rises as asked, and its fall meets it between the centre fronts', () => {
+    const told = made('collar', { neck: 380, overlap: 20, stand: 30, rise: 14, fall: 42, drop: 25, spread: 12 });
+    expect(round(told, 0, 0)).toBeCloseTo(420, 1);
+    const [stand, fall] = told.pieces;
+    const lower = stand!.sewLine.slice(stand!.edges[0]![0], stand!.edges[0]![1] + 1);
+    const lowest = Math.min(...lower.map(([, y]) => y));
+    // Both ends lie so much above the middle.
+    expect(lower[0]![1] - lowest).toBeCloseTo(14, 1);
+    expect(lower.at(-1)![1] - lowest).toBeCloseTo(14, 1);
+    // Everywhere as high: each point of the upper edge is 30 mm from the lower line.
+    const away = (p: readonly [number, number]) => Math.min(...lower.map(([x, y]) => Math.hypot(x - p[0], y - p[1])));
+    for (const edge of [2, 3, 4]) expect(away(stand!.sewLine[stand!.edges[edge]![0]]!)).toBeCloseTo(30, 0);
+    const fronts = stand!.marks.filter(({ kind }) => kind === 'centre-front');
+    // The centre fronts are a neckline apart, along the curve.
+    const at = fronts.map(({ at: p }) => lower.findIndex(([x]) => x >= p[0]));
+    const between = lower.slice(Math.min(...at), Math.max(...at) + 1);
+    const step = Math.hypot(lower[1]![0] - lower[0]![0], lower[1]![1] - lower[0]![1]);
+    const along = between.slice(1).reduce((sum, [x, y], i) => sum + Math.hypot(x - between[i]![0], y - between[i]![1]), 0);
+    expect(Math.abs(along - 380)).toBeLessThan(2 * step);
+    // The fall: behind as high as asked, its points longer.
+    const ys = fall!.sewLine.map(([, y]) => y);
+    const [from, to] = fall!.edges[2]!;
+    const outerEdge = fall!.sewLine.slice(from, to + 1);
+    const middle = outerEdge.reduce((best, p) => (Math.abs(p[0] - round(told, 1, 0) / 2) < Math.abs(best[0] - round(told, 1, 0) / 2) ? p : best)); // prettier-ignore
+    expect(middle[1]).toBeCloseTo(42, 0);
+    expect(Math.max(...ys)).toBeCloseTo(67, 6);
+  });
+
+  it('a button band has its holes evenly, the first and the last where they are wanted; too many are told', () => {
+    const told = made('button-band', { length: 500, width: 32, count: 5, first: 20, last: 60 });
+    const holes = told.pieces[0]!.marks.filter(({ kind }) => kind === 'buttonhole');
+    expect(holes.map(({ at }) => at)).toEqual([480, 375, 270, 165, 60].map((y) => [16, y]));
+    expect(() => made('button-band', { length: 500, first: 20, last: 60, count: 40 })).toThrow(/count/);
+    expect(() => made('button-band', { count: 2.5 })).toThrow(/count/);
+  });
+
+  it('a bag’s gusset goes down one side of a panel, along its base and up the other, with a notch at each corner', () => {
+    const told = made('gusset-bag', { width: 300, height: 250, depth: 90, strap: 0, lined: 0 });
+    expect(told.pieces.map(({ name }) => name)).toEqual(['Panel', 'Gusset', 'Base']);
+    // A firm base stays clear of every seam; the sides of the gusset are no base.
+    expect([round(told, 2, 0), round(told, 2, 1)]).toEqual([294, 84]);
+    expect(round(told, 1, 0)).toBeCloseTo(800, 9);
+    expect(told.pieces[1]!.marks.map(({ at }) => at)).toEqual([[250, 0], [250, 90], [550, 0], [550, 90]]); // prettier-ignore
+    expect(told.facts.find(({ words }) => words === 'Holds')!.value).toBe('about 7 l');
+  });
 });

@@ -148,6 +148,10 @@ describe('what it takes, against plain geometry', () => {
     const soaked = work('printing', [layer('liquid-stabilizer', 'liquid', 'full', { join: 'full' })], { piece: { outline: [[0, 0], [400, 0], [0, 300]] } }); // prettier-ignore
     // The length that is treated, not the triangle that is cut from it.
     expect(amount(soaked, 'millilitres')! / (0.12 * poplin.arealDensity)).toBeCloseTo(1, 1);
+    // Pressed at a quarter of its dry mass in water: what a scale shows then; a hand’s breadth of cloth is not weighed.
+    expect(said(soaked)).not.toMatch(/On a scale/);
+    const large = work('printing', [layer('liquid-stabilizer', 'liquid', 'full', { join: 'full' })], { fabric: { ...poplin, arealDensity: 120 }, piece: { outline: rectangle(1000, 2000) } }); // prettier-ignore
+    expect(said(large)).toContain('On a scale it is ready at about 300 g: dry it weighs about 240 g.');
   });
 });
 

@@ -67,6 +67,8 @@ export interface BenchState {
   timers: { label: string; endsAt: string }[];
   /** Checks that are ticked. */
   checks: string[];
+  /** On which paired device a check was ticked; none for what was ticked at the computer itself. */
+  tickedBy?: { check: string; device: string }[];
   /** What was found to be the cause of a trouble, and of which job (by its number in the batch; none for all of them). */
   causes?: { found: string; work: number | null }[];
   /** When steps were come to, one after the other. */

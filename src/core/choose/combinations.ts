@@ -1,6 +1,6 @@
 import type { Family, Form } from '../layers';
 import type { LayerDuty, Question } from './protocol';
-import type { Role } from '../part';
+import { isQuiltBlock, type Role } from '../part';
 
 /** What a layer may be in some place of a stack. */
 export interface Slot {
@@ -96,9 +96,11 @@ export const HELPERS: readonly Helper[] = [
     serves: (q, without) =>
       q.profile.kind !== 'stitch'
         ? undefined
-        : q.part.role === 'badge' || q.traits.unstableForStitching || q.fabric.sheer !== 'opaque' || q.fabric.arealDensity < 100
-          ? without + 6
-          : without - 14,
+        : q.part.role === 'badge'
+          ? Math.max(80, without + 6)
+          : q.traits.unstableForStitching || q.fabric.sheer !== 'opaque' || q.fabric.arealDensity < 100
+            ? without + 6
+            : without - 14,
   },
   {
     id: 'third-mesh',
@@ -108,7 +110,8 @@ export const HELPERS: readonly Helper[] = [
     place: 'behind',
     after: 2,
     crowns: true,
-    serves: (q, without) => (q.part.role === 'badge' ? without + 7 : undefined),
+    // Three layers that are wanted give nothing up for being three: a badge is hardly ever sewn on fewer.
+    serves: (q, without) => (q.part.role === 'badge' ? Math.max(98, without + 7) : undefined),
   },
   {
     id: 'second-cut-away',
@@ -134,7 +137,8 @@ export const HELPERS: readonly Helper[] = [
     to: { families: ['mesh'] },
     place: 'before',
     // Mesh is nothing for this by itself; behind wadding it is what holds the block together.
-    serves: (q) => (q.part.role === 'free-stitching' ? 98 : q.part.role === 'embroidery' ? 64 : undefined),
+    serves: (q) =>
+      q.part.role === 'free-stitching' || isQuiltBlock(q.part) ? 98 : q.part.role === 'embroidery' ? 64 : undefined,
   },
 
   // Garments: an edge held, a chest, a hem that stands, a point.

@@ -1,4 +1,4 @@
-import type { Fabric } from '../cloth';
+import { holesBorne, isSealed, type Fabric } from '../cloth';
 import type { Embroidery, Role } from '../part';
 import type { ChosenLayer } from '../layers';
 import type { Traits } from '../part';
@@ -48,7 +48,9 @@ export interface EmbroideryLoad {
   cloth: number;
   /** The same with the stack. */
   carried: number;
-  /** Pull of the motif ÷ carried. */
+  /** Needle holes per cm² that leather or film bears; only where they are more than the pull is. */
+  holes?: number;
+  /** Pull of the motif ÷ carried; on leather and film holes ÷ borne, where that is more: nothing that lies under them closes a hole. */
   share: number;
 }
 
@@ -62,6 +64,9 @@ const PER_GRAM: Record<string, number> = {
   mesh: 1.5,
   'wash-away': 1.3,
   'heat-away': 0.7,
+  // Loose fibre, held by the cloths on both sides of it: what is stitched through is one load on all of them.
+  wadding: 0.3,
+  fleece: 0.4,
 };
 /** Whatever joins cloth and sheet across their whole face lets the pair carry more. */
 const JOIN: Record<string, number> = { loose: 1, 'spray-glued': 1.2, sticky: 1.25, fusible: 1.35, 'fusible-both': 1.35 };
@@ -126,11 +131,14 @@ export function embroideryLoad(
   const thin = fabric.arealDensity < THIN && !traits.open;
   const carried = factor * (thin ? Math.min(together, THIN_MOST * cloth * starch) : together);
   const threadLeads = motif.pull > motif.stitches * 1.001;
+  const borne = isSealed(fabric) ? holesBorne(fabric) : Infinity;
+  const share = Math.max(motif.pull / carried, motif.stitches / borne);
   return {
     density: motif.stitches,
     ...(threadLeads ? { thread: motif.thread } : {}),
     cloth,
     carried,
-    share: motif.pull / carried,
+    ...(share > motif.pull / carried ? { holes: borne } : {}),
+    share,
   };
 }

@@ -1,6 +1,7 @@
 export { choose } from './choose';
 export type { Choice, RuledOutStack } from './choose';
 export { lastingLayers } from './judge';
+export { titleOf } from './candidates';
 export { judgeStack } from './judge-stack';
 export type { BrokenStop, JudgedStack } from './judge-stack';
 export { questionFor } from './question-for';

@@ -72,8 +72,8 @@ export function typicalPiece(role: Role): PieceSize {
 }
 
 /**
- * Field that is stitched, mm: the motif's; where none is known yet, all of a badge, an appliqué or a block, and of embroidery on a larger
- * piece as much as it usually takes.
+ * Field that is stitched, mm: the motif's, and of a block all of it, which is worked and trimmed whole; where no motif is known yet, all of a
+ * badge or an appliqué, and of embroidery on a larger piece as much as it usually takes.
  *
  * @param piece size of the piece, mm
  * @example stitchedField({ role: 'embroidery' }, { width: 500, height: 120 }) // { width: 160, height: 120 }
@@ -82,7 +82,7 @@ export function stitchedField(
   { role, embroidery }: Pick<Part, 'role'> & { embroidery?: { width: number; height: number } | undefined },
   { width, height }: { width: number; height: number },
 ): { width: number; height: number } {
-  if (embroidery) return { width: embroidery.width, height: embroidery.height };
+  if (embroidery && role !== 'quilt-piece') return { width: embroidery.width, height: embroidery.height };
   if (role !== 'embroidery') return { width, height };
   const [usual, high] = TYPICAL.embroidery;
   return { width: Math.min(width, usual), height: Math.min(height, high) };

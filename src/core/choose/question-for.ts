@@ -6,8 +6,8 @@ import { motifDensity, typicalDensity } from './embroidery-load';
 import { HAND_BANDS, HANDS, type Hand, type Part } from '../part';
 import { typicalPiece } from './piece-size';
 import type { Asking, Question } from './protocol';
-import { ROLE_PROFILES } from './roles';
-import { traitsOf } from '../part';
+import { QUILT_BLOCK, ROLE_PROFILES } from './roles';
+import { isQuiltBlock, traitsOf } from '../part';
 
 /** Nothing was filed yet. */
 const NO_MEMORY: ReadonlyMap<string, PairRecord> = new Map();
@@ -32,7 +32,7 @@ const softerOf = (a: Hand, b: Hand): Hand => (HANDS.indexOf(a) <= HANDS.indexOf(
  * @example questionFor(poplin, collar).hand // 'firm'
  */
 export function questionFor(fabric: Fabric, part: Part, asking: Asking = {}): Question {
-  const usually = ROLE_PROFILES[part.role];
+  const usually = isQuiltBlock(part) ? QUILT_BLOCK : ROLE_PROFILES[part.role];
   const area = asking.piece?.area;
   const profile = area === undefined || area === usually.area ? usually : { ...usually, area };
   // A knit hangs softer than any weave; what is firm in a weave would be board-like in jersey.

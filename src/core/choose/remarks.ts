@@ -205,6 +205,8 @@ export const CAUTIONS: readonly Remark[] = [
       const less = Math.max(5, Math.round(((1 - 1 / load!.share) * 100) / 5) * 5);
       const larger = Math.max(5, Math.ceil(((Math.sqrt(load!.share) - 1) * 100) / 5) * 5);
       const change = `about ${less} % fewer stitches, or the same stitches drawn ${larger} % larger`;
+      if (load!.holes !== undefined)
+        return `More needle holes than this cloth bears, whatever lies under it: ${change}, or a finer needle.`;
       return thin
         ? `This motif is too dense for this cloth, whatever lies under it. Take a lighter motif (${change}), or put it on other cloth.`
         : `Too many stitches for this stack: ${change}, or one layer more.`;

@@ -176,7 +176,7 @@ export const ROLE_PROFILES: Record<Role, RoleProfile> = {
   },
   badge: {
     phrase: 'an embroidered badge', kind: 'stitch', area: 'field', hand: 'crisp', job: 'carry solid stitching on a shape of its own',
-    families: { mesh: 84, 'cut-away': 88, 'wash-away': 52, 'tear-away': 40 },
+    families: { mesh: 62, 'cut-away': 70, 'wash-away': 48, 'tear-away': 36 },
   },
   'free-stitching': {
     phrase: 'free-motion stitching', kind: 'stitch', area: 'field', hand: 'soft', job: 'stay flat without a hoop',
@@ -190,4 +190,10 @@ export const ROLE_PROFILES: Record<Role, RoleProfile> = {
     phrase: 'modelling in cloth', kind: 'treat', area: 'panel', hand: 'crisp', job: 'hold a folded or moulded shape',
     families: { 'liquid-stabilizer': 95, starch: 86, buckram: 50, organza: 40, 'firm-nonwoven': 48, organdy: 46 },
   },
+};
+
+/** A quilt piece that a motif is sewn on: the block with its wadding, stitched through as one. */
+export const QUILT_BLOCK: RoleProfile = {
+  phrase: 'a quilt block', kind: 'stitch', area: 'field', hand: 'soft', job: 'carry its stitching together with its wadding',
+  families: { mesh: 60, 'cut-away': 50 },
 };

@@ -10,6 +10,8 @@ export { droopProfile } from './droop-profile';
 export { clothBendingLength, clothMembraneStiffness, clothThickness } from './estimate';
 export type { Estimate } from './estimate';
 export { fabricLike } from './like';
+export { holesBorne, needleHoles, NEEDLES, USUAL_NEEDLE } from './needle-holes';
+export type { Needle, NeedleHoles } from './needle-holes';
 export { isSealed, ruinedByPressing } from './pressing';
 export type { LikeChange } from './like';
 export {

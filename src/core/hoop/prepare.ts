@@ -4,10 +4,11 @@ import type { ChosenLayer } from '../layers';
 import type { Schools } from '../schools';
 import { grownBy, intersection, regionArea, type Outline } from '../shape';
 import type { FoundSetting, Step } from '../steps';
-import { wettedWith, workSteps, type WorkJob } from '../techniques';
+import { glueOn, takesGlue, wettedWith, workSteps, type WorkJob } from '../techniques';
 import { turnWords } from './folds';
 import { hoopOutlines, type Hoop, type HoopPlace } from './hoop';
 import type { Ground } from './placing';
+import { sheetRecipe } from './sheet-recipe';
 
 export interface Starching {
   /** Where, mm: the whole area that comes under the clamp and a little more. */
@@ -19,7 +20,7 @@ export interface Starching {
   each: number;
   /** Spray for all rounds on all pieces of the set, ml. */
   millilitres: number;
-  /** Drying, all rounds of one piece, minutes; the pieces of a set dry side by side. */
+  /** How long it dries in all, minutes; the pieces of a set side by side. 0 where each round is pressed dry. */
   minutes: number;
   /** It is rinsed out once it is sewn. */
   rinsed: boolean;
@@ -27,7 +28,6 @@ export interface Starching {
 
 /** Starched this far past the ring, mm. */
 const PAST_RING = 10;
-const DRYING_MINUTES = 10;
 
 /** A motif in its hoop on a piece: what its work is made of. */
 export interface HoopWork {
@@ -78,9 +78,21 @@ export function starching(work: HoopWork): Starching | undefined {
   return {
     ...{ where, area: regionArea(where), rounds: wetted.rounds },
     ...{ each: wetted.each / work.count, millilitres: wetted.each * wetted.rounds },
-    minutes: wetted.rounds * DRYING_MINUTES,
+    minutes: hoopPreparation(work).reduce((sum, { kind, seconds = 0 }) => sum + (kind === 'wait' ? seconds / 60 : 0), 0),
     rinsed: layer.material.ends === 'rinsed',
   };
+}
+
+/**
+ * Temporary spray glue for the sheets of the whole set, g; 0 where none is sprayed.
+ *
+ * @example sheetGlue(hoopWork) // 0
+ */
+export function sheetGlue(work: HoopWork): number {
+  const { layers, hoop, floats, count } = work;
+  const job = jobOf(work);
+  const glued = layers.filter((layer) => layer.material.family !== 'topping' && takesGlue({ job, layer }));
+  return sheetRecipe(hoop, glued, floats, count).reduce((sum, { width, height }) => sum + glueOn(width * height * count), 0);
 }
 
 /**

@@ -75,8 +75,28 @@ export function sheetRecipe(hoop: Hoop, layers: readonly ChosenLayer[], floats: 
   });
 }
 
-/** Sides of the upright box round a turned rectangle. @param angle degrees */
-function turnedBox(width: number, height: number, angle: number): [number, number] {
+/**
+ * Size of the sheets of a stack in a hoop, by layer, mm; none without a hoop.
+ *
+ * @param floats the sheet is hooped alone and the cloth lies on it
+ * @example sheetSizes(undefined, [], false).size // 0
+ */
+export function sheetSizes(
+  hoop: Hoop | undefined,
+  layers: readonly ChosenLayer[],
+  floats: boolean,
+): Map<string, { width: number; height: number }> {
+  const needs = hoop ? sheetRecipe(hoop, layers, floats, 1) : [];
+  return new Map(needs.map(({ materialId, width, height }) => [materialId, { width, height }]));
+}
+
+/**
+ * Sides of the upright box round a turned rectangle.
+ *
+ * @param angle degrees
+ * @example turnedBox(100, 50, 90) // [50, 100]
+ */
+export function turnedBox(width: number, height: number, angle: number): [number, number] {
   if (angle % 90 === 0) return angle % 180 === 0 ? [width, height] : [height, width];
   const t = (angle * Math.PI) / 180;
   const [co, si] = [Math.abs(Math.cos(t)), Math.abs(Math.sin(t))];
@@ -97,7 +117,7 @@ function rollLength(rollWidth: number, width: number, height: number, count: num
 const TRIES = 8;
 
 /** A kept piece of a material: a sheet, a leftover of any outline. */
-interface Kept {
+export interface KeptSheet {
   id: string;
   width: number;
   length: number;
@@ -111,30 +131,43 @@ interface Kept {
 export interface SheetSource<T> {
   /** Kept pieces, smallest first, with how many sheets each gives. */
   from: { piece: T; sheets: number }[];
-  /** Sheets that no kept piece gives, and how much of the roll they take, mm; 0 where it is no roll. */
+  /** Sheets that no kept piece gives. */
   left: number;
+  /** The roll that is there which gives them; none where all rolls are too narrow or there is none. */
+  roll: T | undefined;
+  /** How much of a roll they take, mm, and how much of that has to be bought; 0 where it comes in sheets. */
   rollLength: number;
+  short: number;
+}
+
+/** What was promised already, whoever asked: kept pieces by their ids, and lengths off rolls, mm. */
+export interface Promised {
+  given: Set<string>;
+  off: Map<string, number>;
 }
 
 /**
- * Where the sheets of a set are cut from: kept pieces first, each given away once however many layers ask for it, the rest off the roll.
- * A sheet that lies turned takes the box round it.
+ * Where the sheets of a set are cut from: kept pieces first, each given away once however many layers and sets ask for it, the rest off the
+ * shortest roll that holds it. A sheet that lies turned takes the box round it.
  *
- * @param keptOf pieces of a material that are kept
- * @param rollWidthOf width of its roll, mm; 0 where there is none
+ * @param keptOf pieces and rolls of a material that are there
+ * @param soldWidthOf width of its roll as it is sold, mm; 0 where it comes in sheets
+ * @param promised to others before; what is promised here is added to it
  * @example sheetSources([{ materialId: 'a', width: 100, height: 100, angle: 45, count: 2 }], () => [{ id: 'k', kind: 'sheet', width: 142, length: 142 }], () => 500)[0].left // 1
  */
-export function sheetSources<T extends Kept>(
+export function sheetSources<T extends KeptSheet>(
   needs: readonly Pick<SheetNeed, 'materialId' | 'width' | 'height' | 'angle' | 'count'>[],
   keptOf: (materialId: string) => readonly T[],
-  rollWidthOf: (materialId: string) => number,
+  soldWidthOf: (materialId: string) => number,
+  promised: Promised = { given: new Set(), off: new Map() },
 ): SheetSource<T>[] {
-  const given = new Set<string>();
+  const { given, off } = promised;
   return needs.map(({ materialId, width, height, angle, count }) => {
     const [w, h] = turnedBox(width, height, angle);
     const from: SheetSource<T>['from'] = [];
     let left = count;
-    const pieces = keptOf(materialId)
+    const kept = keptOf(materialId);
+    const pieces = kept
       .filter(({ kind, id }) => kind !== 'roll' && !given.has(id))
       .sort((a, b) => a.width * a.length - b.width * b.length);
     for (const piece of pieces) {
@@ -145,13 +178,35 @@ export function sheetSources<T extends Kept>(
       from.push({ piece, sheets });
       left -= sheets;
     }
-    const rollWidth = rollWidthOf(materialId);
-    return { from, left, rollLength: left > 0 && rollWidth > 0 ? rollLength(rollWidth, w, h, left) : 0 };
+    const rolls = kept.filter(({ kind }) => kind === 'roll');
+    const { roll, rollLength: length, short } = offRoll(rolls, soldWidthOf(materialId), w, h, left, off);
+    if (roll) off.set(roll.id, (off.get(roll.id) ?? 0) + length - short);
+    return { from, left, roll, rollLength: length, short };
   });
 }
 
+/** Sheets off a roll that is there, each roll by its own width: the shortest that holds them, else what the longest has; else a new one. */
+function offRoll<T extends KeptSheet>(
+  rolls: readonly T[],
+  soldWidth: number,
+  w: number,
+  h: number,
+  count: number,
+  off: ReadonlyMap<string, number>,
+): Pick<SheetSource<T>, 'roll' | 'rollLength' | 'short'> {
+  if (count === 0) return { roll: undefined, rollLength: 0, short: 0 };
+  const there = rolls
+    .map((roll) => ({ roll, has: roll.length - (off.get(roll.id) ?? 0), takes: rollLength(roll.width, w, h, count) }))
+    .filter(({ has, takes }) => has > 0 && takes > 0)
+    .sort((a, b) => a.has - b.has);
+  const best = there.find(({ has, takes }) => has >= takes) ?? there.at(-1);
+  if (best) return { roll: best.roll, rollLength: best.takes, short: Math.max(0, best.takes - best.has) };
+  const takes = soldWidth > 0 ? rollLength(soldWidth, w, h, count) : 0;
+  return { roll: undefined, rollLength: takes, short: takes };
+}
+
 /** Sheets that a kept piece gives: in rows, whichever way round gives more; of one with an outline of its own one, where it has room. */
-function sheetsOf(piece: Kept, width: number, height: number): number {
+function sheetsOf(piece: KeptSheet, width: number, height: number): number {
   if (piece.outline) return hasRoom(piece, width, height) || hasRoom(piece, height, width) ? 1 : 0;
   const rows = (across: number, along: number) => Math.floor(piece.width / across) * Math.floor(piece.length / along);
   return Math.max(rows(width, height), rows(height, width)) * (piece.count ?? 1);

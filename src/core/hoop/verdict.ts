@@ -1,8 +1,7 @@
 import { embroideryLoad, motifDensity, traitsOf, type Embroidery, type Part } from '../choose';
-import { isSealed, type Fabric } from '../cloth';
+import { isSealed, needleHoles, USUAL_NEEDLE, type Fabric, type Needle, type NeedleHoles } from '../cloth';
 import type { ChosenLayer } from '../layers';
 import type { Island, MotifBounds } from '../motif';
-import { needleHoles, USUAL_NEEDLE, type Needle, type NeedleHoles } from './needle-holes';
 
 export type Verdict = 'easily' | 'near' | 'too-much';
 

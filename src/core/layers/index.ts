@@ -1,5 +1,18 @@
 export { scaleMaterial } from './scale-material';
-export { COVERS, ENDS, EXTENTS, FAMILIES, FORMS, GLUES, LAW_FIGURES, WASHES, isBase, isFusible, isGlued, isSoaked } from './material';
+export {
+  COVERS,
+  ENDS,
+  EXTENTS,
+  FAMILIES,
+  FORMS,
+  GLUES,
+  LAW_FIGURES,
+  WASHES,
+  isBase,
+  isFusible,
+  isGlued,
+  isSoaked,
+} from './material';
 export type { Cover, Ends, Extent, Family, Form, Glue, LawFigure, Leaflet, Material, Wash } from './material';
 export { stackStiffness } from './stack-stiffness';
 export type { Predicted, PredictedWith } from './stack-stiffness';

@@ -24,13 +24,17 @@ const NO_WORK = 4;
  * @example pacesFrom([{ pace: 'drying', expected: 60, actual: 90 }]).drying.factor // 1.145
  */
 export function pacesFrom(timings: readonly Timing[]): Paces {
-  const of = (pace: Pace) => {
-    const logs = timings
-      .filter((each) => each.pace === pace && isWork(each))
-      .map(({ expected, actual }) => Math.log(actual / expected));
-    return { factor: Math.exp(logs.reduce((sum, each) => sum + each, 0) / (logs.length + PRIOR)), times: logs.length };
-  };
-  return Object.fromEntries(PACES.map((pace) => [pace, of(pace)])) as Paces;
+  return Object.fromEntries(PACES.map((pace) => [pace, paceFrom(timings.filter((each) => each.pace === pace))])) as Paces;
+}
+
+/**
+ * The pace of one kind of work, or of one machine, as {@link pacesFrom} reckons it.
+ *
+ * @example paceFrom([{ expected: 20, actual: 30 }]).times // 1
+ */
+export function paceFrom(timings: readonly Omit<Timing, 'pace'>[]): { factor: number; times: number } {
+  const logs = timings.filter(isWork).map(({ expected, actual }) => Math.log(actual / expected));
+  return { factor: Math.exp(logs.reduce((sum, each) => sum + each, 0) / (logs.length + PRIOR)), times: logs.length };
 }
 
 /**
@@ -38,7 +42,7 @@ export function pacesFrom(timings: readonly Timing[]): Paces {
  *
  * @example isWork({ pace: 'cutting', expected: 10, actual: 50 }) // false
  */
-export function isWork({ expected, actual }: Timing): boolean {
+export function isWork({ expected, actual }: Omit<Timing, 'pace'>): boolean {
   return expected > 0 && actual > 0 && actual / expected < NO_WORK && expected / actual < NO_WORK;
 }
 

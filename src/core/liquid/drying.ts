@@ -35,7 +35,7 @@ const PRESSURE = 101.325;
 /** Share of the cloth's mass below which the fibres give their water off more and more slowly. */
 const CRITICAL = 1 / 3;
 /** Shares of the cloth's mass at which it is damp, and dry. */
-const DAMP = 0.25;
+export const DAMP = 0.25;
 const DRY = 0.05;
 
 /** Pressure of saturated water vapour, kPa (Magnus formula over water). */

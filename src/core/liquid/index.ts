@@ -1,6 +1,6 @@
 export { shortOf } from './bottle';
 export type { Bottle } from './bottle';
-export { DAMPNESS, drying, secondsUnderIron } from './drying';
+export { DAMP, DAMPNESS, drying, secondsUnderIron } from './drying';
 export type { Air, Dampness, Drying, DryingOptions } from './drying';
 export { liquidPlan, methodOf, METHODS, pickUpOf } from './uptake';
 export type { LiquidOptions, LiquidPlan, Method, WetPiece } from './uptake';

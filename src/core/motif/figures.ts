@@ -165,7 +165,7 @@ const FULL_SPEED = 4;
  * @param speed stitches a minute, 100–1500
  * @example runningSeconds(motif, motifFigures(motif), 600) > 0 // true
  */
-export function runningSeconds(motif: Motif, figures: MotifFigures, speed: number): number {
+export function runningSeconds(motif: Motif, figures: Pick<MotifFigures, 'trims' | 'colourChanges'>, speed: number): number {
   const { x, y, command } = motif;
   let beats = 0;
   for (let i = 0; i < command.length; i++) {

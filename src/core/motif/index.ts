@@ -7,5 +7,7 @@ export type { DensityMap } from './density';
 export { cutApartLines } from './cut-apart';
 export { boxGap, ISLAND_GAP, islandsOf, outlinesBox, trimOutlines, widerBox } from './islands';
 export type { Island } from './islands';
+export { threadNeed } from './thread-need';
+export type { ThreadNeed } from './thread-need';
 export { stitchedMotif } from './stitched';
 export type { StitchedArea, Stitching } from './stitched';

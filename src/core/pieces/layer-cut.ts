@@ -20,6 +20,8 @@ export interface LayerCut {
   at?: Point;
   /** Edge length of a patch, mm. */
   size?: number;
+  /** Sheet for the hoop as it is cut, mm; the field and a margin when it is not said. */
+  sheet?: { width: number; height: number };
   /** Corners where two allowances meet are cut off at the seam, so that they can be turned. */
   clipped?: boolean;
 }

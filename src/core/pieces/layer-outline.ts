@@ -85,7 +85,8 @@ export function layerOutline(
     case 'field': {
       const field = options.field ?? pieceSize(piece);
       const margin = 2 * options.fieldMargin;
-      return measured([rectangleAt(options.at ?? middle(outline), field.width + margin, field.height + margin)], whole);
+      const { width, height } = options.sheet ?? { width: field.width + margin, height: field.height + margin };
+      return measured([rectangleAt(options.at ?? middle(outline), width, height)], whole);
     }
   }
 }

@@ -18,6 +18,8 @@ export interface RecipeCut {
   duty: Duty;
   count: number;
   orientation: CutGrain;
+  /** Left and right alternate; not when nothing is said. */
+  pairs?: boolean;
   jobs: { name: string; place: Place; role: Role }[];
 }
 

@@ -1,9 +1,12 @@
 import { requireNumber } from '../input-error';
 import { biasBindingRecipe } from './bias-binding-recipe';
+import { buttonBandRecipe } from './button-band-recipe';
+import { collarRecipe } from './collar-recipe';
 import { cuffRecipe } from './cuff-recipe';
 import { curvedWaistbandRecipe } from './curved-waistband-recipe';
 import { flareRecipe } from './flare-recipe';
 import { godetRecipe } from './godet-recipe';
+import { gussetBagRecipe } from './gusset-bag-recipe';
 import { hatRecipe } from './hat-recipe';
 import { neckbandRecipe } from './neckband-recipe';
 import type { Recipe, RecipeKind } from './recipe';
@@ -16,10 +19,13 @@ export const RECIPES: readonly RecipeKind[] = [
   godetRecipe,
   waistbandRecipe,
   curvedWaistbandRecipe,
+  collarRecipe,
   cuffRecipe,
+  buttonBandRecipe,
   neckbandRecipe,
   biasBindingRecipe,
   hatRecipe,
+  gussetBagRecipe,
   trayRecipe,
 ];
 

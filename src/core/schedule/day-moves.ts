@@ -4,6 +4,8 @@ import type { DayOptions, DayState } from './day';
 export interface DayPlan extends DayOptions, DayState {
   jobIds: string[];
   runIds: string[];
+  /** Motifs in the hoop; none in a plan from before. */
+  hoopingIds?: string[] | undefined;
   /** Time of day at which it begins: `19:00`. */
   from: string;
 }
@@ -16,7 +18,7 @@ export type DayMove =
   /** A day is planned for the first time, with this work; nothing when there is a plan already. */
   | { kind: 'begin'; runIds: string[] }
   | { kind: 'wish'; wishes: Partial<DayWishes> }
-  | { kind: 'add' | 'leave-out'; jobIds: string[]; runIds: string[] }
+  | { kind: 'add' | 'leave-out'; jobIds: string[]; runIds: string[]; hoopingIds?: string[] | undefined }
   /** A task is done. */
   | { kind: 'done'; id: string }
   /** A task takes so many minutes more. */
@@ -47,9 +49,9 @@ export function dayMoved(was: DayPlan | null, move: DayMove): DayPlan {
     case 'wish':
       return { ...plan, ...move.wishes };
     case 'add':
-      return { ...plan, jobIds: joined(plan.jobIds, move.jobIds), runIds: joined(plan.runIds, move.runIds) };
+      return eachList(plan, move, joined);
     case 'leave-out':
-      return { ...plan, jobIds: without(plan.jobIds, move.jobIds), runIds: without(plan.runIds, move.runIds) };
+      return eachList(plan, move, without);
     case 'done':
       return { ...plan, done: joined(plan.done, [move.id]) };
     case 'late': {
@@ -60,4 +62,12 @@ export function dayMoved(was: DayPlan | null, move: DayMove): DayPlan {
     case 'anew':
       return { ...plan, done: [], late: [] };
   }
+}
+
+type Listed = Pick<DayPlan, 'jobIds' | 'runIds' | 'hoopingIds'>;
+
+/** The plan with each of its lists changed by that of the move. */
+function eachList(plan: DayPlan, move: Listed, by: (list: readonly string[], some: readonly string[]) => string[]): DayPlan {
+  const hoopingIds = by(plan.hoopingIds ?? [], move.hoopingIds ?? []);
+  return { ...plan, jobIds: by(plan.jobIds, move.jobIds), runIds: by(plan.runIds, move.runIds), hoopingIds };
 }

@@ -1,6 +1,6 @@
 import { eveningsOf, type Evening } from './evenings';
 import { oneLoad, tasksOf } from './loads';
-import { BY_HAND, BY_IRON, type DayTask } from './run-tasks';
+import { BY_HAND, BY_IRON, BY_MACHINE, type DayTask } from './run-tasks';
 import { schedule, type Aim } from './schedule';
 
 /** How the day is worked. */
@@ -20,6 +20,13 @@ function aimOf(aim: DayOptions['aim']): Aim | undefined {
   if (aim === 'board-free') return { kind: 'free-soon', resource: BY_IRON };
   if (aim !== 'fewer-changes') return undefined;
   return { kind: 'fewer-changes', resource: BY_HAND, of: ({ id }) => id.slice(0, id.lastIndexOf('/')), costs: CHANGE };
+}
+
+/** A run as the day is planned from: one that is open, a job that would become one, a set in the hoop. */
+export interface DayRun {
+  id: string;
+  name: string;
+  tasks: DayTask[];
 }
 
 /** What became of tasks so far. */
@@ -50,7 +57,7 @@ export function planDay(
   state: DayState,
   { people, irons, evening, aim }: DayOptions,
 ): Evening<DayTask>[] {
-  const capacity = { [BY_HAND]: people, [BY_IRON]: irons };
+  const capacity = { [BY_HAND]: people, [BY_IRON]: irons, [BY_MACHINE]: 1 };
   const done = new Set(state.done.flatMap(tasksOf));
   const late = new Map<string, number>();
   for (const { id, minutes: more } of state.late) for (const each of tasksOf(id)) late.set(each, (late.get(each) ?? 0) + more);
@@ -66,23 +73,33 @@ export function planDay(
 export interface PlannedWork {
   jobIds: readonly string[];
   runIds: readonly string[];
+  /** Motifs in the hoop. */
+  hoopingIds?: readonly string[] | undefined;
 }
 export interface AtTheBench {
   /** Open runs, each with its jobs; a scrap's own are not planned. */
   runs: readonly { id: string; jobIds: readonly string[]; scrap: boolean }[];
-  /** Jobs that can be begun. */
+  /** Jobs that can be begun, and motifs that can be sewn. */
   readyIds: readonly string[];
+  hoopingIds?: readonly string[];
 }
 
 /**
  * What of a day's plan is still to be worked: runs that are open, jobs that were begun meanwhile as the runs that they are in, and jobs
- * that can still be begun.
+ * that can still be begun; motifs that are not all sewn yet.
  *
- * @example stillPlanned({ jobIds: ['a'], runIds: [] }, { runs: [{ id: 'r', jobIds: ['a'], scrap: false }], readyIds: [] }) // { jobIds: [], runIds: ['r'] }
+ * @example stillPlanned({ jobIds: ['a'], runIds: [] }, { runs: [{ id: 'r', jobIds: ['a'], scrap: false }], readyIds: [] }) // { jobIds: [], runIds: ['r'], hoopingIds: [] }
  */
-export function stillPlanned({ jobIds, runIds }: PlannedWork, { runs, readyIds }: AtTheBench): PlannedWork {
+export function stillPlanned(
+  { jobIds, runIds, hoopingIds = [] }: PlannedWork,
+  { runs, readyIds, hoopingIds: inHoop = [] }: AtTheBench,
+): Record<'jobIds' | 'runIds' | 'hoopingIds', string[]> {
   const planned = runs.filter((run) => !run.scrap && (runIds.includes(run.id) || run.jobIds.some((id) => jobIds.includes(id))));
-  return { jobIds: jobIds.filter((id) => readyIds.includes(id)), runIds: planned.map(({ id }) => id) };
+  return {
+    jobIds: jobIds.filter((id) => readyIds.includes(id)),
+    runIds: planned.map(({ id }) => id),
+    hoopingIds: hoopingIds.filter((id) => inHoop.includes(id)),
+  };
 }
 
 /** What a plan says to do: now, then, and what goes on alongside meanwhile. */

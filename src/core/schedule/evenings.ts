@@ -1,7 +1,7 @@
 import { schedule, type Aim, type Schedule, type Task } from './schedule';
 
-/** A task that may be a wait which goes on over night. */
-type EveningTask = Task & { overnight?: true | undefined };
+/** A task that may be a wait which goes on over night, or behind which the run may be left. */
+type EveningTask = Task & { overnight?: true | undefined; rests?: true | undefined };
 
 /** What is done in one evening. */
 export interface Evening<T extends Task> {
@@ -94,16 +94,15 @@ function isReady(tasks: readonly Task[], there: readonly string[]): boolean {
   return tasks.every(({ after }) => after.every((id) => known.has(id)));
 }
 
-/** A run divided at the waits that may go on over night. */
+/** A run divided at the waits that may go on over night, and behind what it may be left at. */
 function stretches<T extends EveningTask>(tasks: readonly T[]): Stretch<T>[] {
   const found: Stretch<T>[] = [];
   let open: T[] = [];
   for (const task of tasks) {
     if (!task.overnight) open.push(task);
-    else {
-      found.push({ tasks: open, wait: task });
-      open = [];
-    }
+    if (!task.overnight && !task.rests) continue;
+    found.push({ tasks: open, wait: task.overnight ? task : undefined });
+    open = [];
   }
   return open.length > 0 ? [...found, { tasks: open, wait: undefined }] : found;
 }

@@ -1,8 +1,8 @@
 export { firstOf, planDay, stillPlanned } from './day';
-export type { DayOptions, DayState, PlannedNow } from './day';
+export type { DayOptions, DayRun, DayState, PlannedNow } from './day';
 export { eveningsOf } from './evenings';
 export type { Evening } from './evenings';
-export { runTasks } from './run-tasks';
+export { BY_HAND, BY_IRON, BY_MACHINE, runTasks } from './run-tasks';
 export type { DayTask, PlannedRun, TimedStep } from './run-tasks';
 export { schedule } from './schedule';
 export type { Aim, Schedule, ScheduleOptions, Task } from './schedule';

@@ -33,6 +33,8 @@ export interface DayTask extends Task {
   hands: boolean;
   /** A wait that may as well go on over night: what is dry or cold then is just dry or cold. */
   overnight?: true;
+  /** The run may be left behind it for another evening: nothing is wet, warm or in a hoop. */
+  rests?: true;
   /** It is one machine load, whatever else is washed with it. */
   load?: 'wash';
 }
@@ -40,6 +42,8 @@ export interface DayTask extends Task {
 /** What holds tasks up. */
 export const BY_HAND = 'hands';
 export const BY_IRON = 'iron';
+/** An embroidery machine: it sews by itself, and the hands are free meanwhile. */
+export const BY_MACHINE = 'machine';
 
 /** Minutes of handling for what has no clock of its own, and how long it then dries by itself. */
 const DOING: Record<string, { hands: number; waits?: number }> = {

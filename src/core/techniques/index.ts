@@ -2,6 +2,8 @@ export { finishing, STITCH_ROLE_WORDS, STITCH_ROLES } from './hooped/finishing';
 export type { Finish, StitchRole } from './hooped/finishing';
 export type { HoopInHand, WorkJob } from './job';
 export type { AmountKind } from './technique';
+export { takesGlue } from './hooped/sheet';
+export { glueOn } from './lying';
 export { TECHNIQUES } from './list';
 export { loadSteps, sheetSteps, soleSteps } from './together';
 export type { Together, TogetherLayer, TogetherStep } from './together';

@@ -107,10 +107,20 @@ export function threadNeeds({ job, index: layer }: LayerAt, line: number | undef
 const GLUE = 20;
 
 /**
+ * Temporary spray glue on an area, g.
+ *
+ * @param area mm²
+ * @example glueOn(1e6) // 20
+ */
+export function glueOn(area: number): number {
+  return (area * GLUE) / 1e6;
+}
+
+/**
  * Spray glue on a layer, all pieces, g.
  *
  * @example glueNeeds({ job: workJob, layer: stack[0], index: 0 }, { outlines: [], holes: [], area: 1e6, removedArea: 0 })[0].amount // 20
  */
 export function glueNeeds({ job, index: layer }: LayerAt, region: LayerOutline | undefined): Amount[] {
-  return region ? [{ layer, kind: 'grams', amount: (region.area * piecesOf(job) * GLUE) / 1e6 }] : [];
+  return region ? [{ layer, kind: 'grams', amount: glueOn(region.area * piecesOf(job)) }] : [];
 }

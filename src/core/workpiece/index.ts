@@ -1,3 +1,4 @@
+export { builtUp, workedWith } from './built-up';
 export { DUTIES, DUTY_WORDS, isMirrored, OF_LAYERS } from './duty';
 export type { Duty } from './duty';
 export { layerCutOf, layersTogether } from './lying-together';

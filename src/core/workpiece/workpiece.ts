@@ -8,6 +8,8 @@ export interface PatternPiece {
   id: string;
   projectId: string;
   name: string;
+  /** Its place among the pieces of its project. */
+  position: number;
   shape: PieceShape;
   line: 'cut' | 'sew';
   allowances: number[];
@@ -57,6 +59,8 @@ type Pattern = Omit<PatternPiece, 'id' | 'name'>;
 export interface CutPiece extends Pattern {
   id: string;
   pieceId: string;
+  /** What its pattern piece is called. */
+  pieceName: string;
   name: string;
   duty: Duty;
   clothId: string | null;
@@ -75,6 +79,7 @@ export interface Workpiece<S> extends Pattern {
   id: string;
   cutId: string;
   pieceId: string;
+  pieceName: string;
   name: string;
   duty: Duty;
   clothId: string | null;
@@ -105,13 +110,15 @@ function cutName({ name }: Pick<PatternPiece, 'name'>, { duty }: Pick<PieceCut, 
  * @example cutPieceOf(front, shell, 3).count // 6
  */
 export function cutPieceOf(piece: PatternPiece, cut: PieceCut, makes: number): CutPiece {
-  const { shape, line, allowances, fold, grain, marks, projectId } = piece;
+  const { shape, line, allowances, fold, grain, marks, projectId, position } = piece;
   const { id, duty, clothId, pairs, oneWay, own, done } = cut;
   return {
     ...{
       id,
       pieceId: piece.id,
       projectId,
+      pieceName: piece.name,
+      position,
       name: cutName(piece, cut),
       duty,
       clothId,

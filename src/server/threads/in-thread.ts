@@ -8,7 +8,17 @@ import type { ThreadAnswer } from './answer';
 
 /** What a thread does; each has its own bundle (`dist/threads/NAME.mjs`). */
 export type ThreadName =
-  'cut-plan' | 'read-motif' | 'read-outlines' | 'read-table' | 'bundle' | 'check-backup' | 'compute' | 'day' | 'photo';
+  | 'cut-plan'
+  | 'read-motif'
+  | 'read-outlines'
+  | 'read-table'
+  | 'bundle'
+  | 'check-backup'
+  | 'compute'
+  | 'day'
+  | 'photo'
+  | 'backup-changes'
+  | 'backup-drill';
 
 /** Threads at work at once. Layouts have places of their own: whoever waits for one does not wait for somebody's file. */
 const PLACES = { layouts: 4, files: 2, computing: 2, day: 1 };

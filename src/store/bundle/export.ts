@@ -10,6 +10,7 @@ import { logEntries } from '../log';
 import { motifs, stitchesOf } from '../motifs';
 import { piecesOf } from '../workpieces';
 import { projects } from '../projects';
+import { recipes } from '../recipes';
 import { scraps } from '../scraps';
 import { seams } from '../seams';
 import { stockThere } from '../stock';
@@ -36,6 +37,7 @@ export function exportBundle(db: Db): Bundle {
   );
   const isJob = within(work.jobs);
   const isCut = within(work.cuts);
+  const isPiece = within(work.pieces);
   const shelf = stockThere(db);
   const tables = openTables(db);
   const hooped = hoopings.list(db, '1', [], 'created_at, id');
@@ -79,6 +81,13 @@ export function exportBundle(db: Db): Bundle {
       .list(db, '1', [], 'created_at, id')
       .filter(({ projectId, firstCut, secondCut }) => isOpen(projectId) && isCut(firstCut) && isCut(secondCut))
       .map(portable),
+    recipes: recipes
+      .list(db, '1', [], 'created_at, rowid')
+      .filter(({ projectId, source }) => isOpen(projectId) && (source === null || isPiece(source.pieceId)))
+      .map(({ told: _told, ...recipe }) => ({
+        ...portable(recipe),
+        pieces: recipe.pieces.map((id) => (isPiece(id) ? id : null)),
+      })),
     log: logEntries
       .list(db, '1', [], 'done_on, id')
       .map((entry) => ({ ...portable(entry), jobId: isJob(entry.jobId) ? entry.jobId : null, benchRunId: null })),

@@ -1,6 +1,7 @@
 import type { InferType } from 'yup';
 import { requireHoop, type Hoop } from '../../core/hoop';
 import { InputError, within } from '../../core/input-error';
+import { EDGE_RECIPES, recipeOf, RECIPES } from '../../core/recipes';
 import { applyLayerTest, applyTest, type LayerTestId, type Readings, type TestId } from '../../core/measure';
 import { mappedMotif, readMotif } from '../../formats/stitches';
 import type { bundleSchema } from '../../schemas/bundle';
@@ -23,6 +24,7 @@ import { requireCut, requireJob, requirePiece } from '../rules/piece';
 import { requireSeam } from '../rules/seam';
 import { requireStock } from '../rules/stock';
 import { requireTable } from '../rules/table';
+import { recipes } from '../recipes';
 import { scraps, type ScrapFields } from '../scraps';
 import { seams } from '../seams';
 import { stock } from '../stock';
@@ -38,6 +40,7 @@ const KINDS = [
   'cuts',
   'jobs',
   'seams',
+  'recipes',
   'log',
   'scraps',
   'stock',
@@ -149,6 +152,16 @@ function* bundleRows(db: Db, bundle: Bundle): Generator<void, ImportCount> {
       seams.bringIn(db, requireSeam(db, seam), id);
       return true;
     },
+    recipes: ({ id, ...recipe }) => {
+      if (recipes.find(db, id)) return false;
+      need(projects.find(db, recipe.projectId), 'projectId', recipe.projectId);
+      requireRecipe(recipe);
+      recipe.pieces.forEach((pieceId, k) => pieceId !== null && need(pieces.find(db, pieceId), `pieces[${k}]`, pieceId));
+      const of = recipe.source && needed(pieces.find(db, recipe.source.pieceId), 'source.pieceId', recipe.source.pieceId);
+      const source = recipe.source && of ? { ...recipe.source, among: recipe.source.among ?? of.allowances.length } : null;
+      recipes.bringIn(db, { ...recipe, source, told: [] }, id);
+      return true;
+    },
     log: ({ id, ...entry }) => {
       if (logEntries.find(db, id)) return false;
       logEntries.bringIn(db, requireLog(db, { ...entry, benchRunId: null } as LogBody), id);
@@ -198,6 +211,22 @@ function* bundleRows(db: Db, bundle: Bundle): Generator<void, ImportCount> {
       yield;
     }
   return count;
+}
+
+/** @throws {InputError} for a recipe that is not known, or that does not make so many pieces */
+function requireRecipe({ kind: of, measures, pieces: named, source }: Omit<Bundle['recipes'][number], 'id'>): void {
+  const among: readonly { id: string }[] = source ? EDGE_RECIPES : RECIPES;
+  if (!among.some(({ id }) => id === of))
+    throw new InputError('kind', `is a recipe that is not known here: ${JSON.stringify(of)}`);
+  // What is made from edges says when it is opened whether they are there.
+  const kind = source ? undefined : RECIPES.find(({ id }) => id === of);
+  if (!kind) return;
+  const made = within('measures', () => recipeOf(kind, measures)).pieces.length;
+  if (named.length !== made)
+    throw new InputError(
+      'pieces',
+      `must name the ${made} pieces of these measures (null for one that is gone), saw ${named.length}`,
+    );
 }
 
 /** @throws {InputError} when something that is pointed to is not there */

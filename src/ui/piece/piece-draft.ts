@@ -5,7 +5,7 @@ import type { PatternPiece } from '../../core/workpiece';
 import { edgeNames, shapeKind, type PieceShape } from '../../core/shape';
 
 /** What a person says about a piece. */
-export interface PieceDraft extends Omit<PatternPiece, 'id' | 'projectId'> {
+export interface PieceDraft extends Omit<PatternPiece, 'id' | 'projectId' | 'position'> {
   count: number;
   pairs: boolean;
   oneWay: boolean;

@@ -145,6 +145,7 @@ function AtTheBench({ run, sound, projectId, logs, filed, changed }: Props) {
               <CheckBoxes
                 checks={step.checks}
                 ticked={state.checks}
+                tickedBy={state.tickedBy}
                 narrow={Boolean(drawn)}
                 onTick={(check, on) => make({ kind: 'tick', check, on })}
               />

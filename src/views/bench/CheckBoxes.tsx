@@ -3,6 +3,8 @@ import { useUnits } from '../../ui/units-context';
 interface Props {
   checks: string[];
   ticked: string[];
+  /** On which paired device one was ticked. */
+  tickedBy?: readonly { check: string; device: string }[] | undefined;
   onTick: (check: string, on: boolean) => void;
   /** A drawing stands beside them. */
   narrow: boolean;
@@ -12,7 +14,7 @@ interface Props {
 const MANY = 8;
 
 /** What is looked at, each with a box to tick; many of one kind can be ticked by one touch. */
-export default function CheckBoxes({ checks, ticked, onTick, narrow }: Props) {
+export default function CheckBoxes({ checks, ticked, tickedBy = [], onTick, narrow }: Props) {
   const { said } = useUnits();
   const close = checks.length > MANY;
   const open = checks.filter((check) => !ticked.includes(check));
@@ -36,7 +38,10 @@ export default function CheckBoxes({ checks, ticked, onTick, narrow }: Props) {
                 checked={ticked.includes(check)}
                 onChange={(e) => onTick(check, e.target.checked)}
               />
-              {said(check)}
+              <span>
+                {said(check)}
+                {ticked.includes(check) && <TickedOn device={tickedBy.find((each) => each.check === check)?.device} />}
+              </span>
             </label>
           </li>
         ))}
@@ -48,4 +53,8 @@ export default function CheckBoxes({ checks, ticked, onTick, narrow }: Props) {
       )}
     </>
   );
+}
+
+function TickedOn({ device }: { device: string | undefined }) {
+  return device ? <span className="block text-base opacity-75">ticked on “{device}”</span> : null;
 }

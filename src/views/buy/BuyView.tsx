@@ -3,8 +3,10 @@ import { useEffect, useMemo, useState } from 'react';
 import { shoppingLine, shoppingQuestion, type ShoppingLine, type ShoppingNeed } from '../../core/cutlist';
 import { shopWords } from '../../core/cutplan';
 import { formatMoney } from '../../core/units';
-import type { OtherNeeds } from '../../server/other-needs';
+import type { OpenSet } from '../../server/hooping-sets';
+import type { Shopping } from '../../server/shopping';
 import Others from './Others';
+import SetLines, { isShort } from './SetLines';
 import { useAsked } from '../../ui/query';
 import { CheckField } from '../../ui/form/form-fields';
 import { GivenUp } from '../../ui/beside';
@@ -16,13 +18,14 @@ import type { Settings } from '../../store/settings';
 interface Props {
   /** Projects with something to cut, last touched first. */
   projects: { id: string; name: string }[];
-  /** What those of `start` need. */
-  needs: ShoppingNeed[];
-  /** What they need besides cloth and layers. */
-  others: OtherNeeds;
+  /** What those of `start` and `startSets` need. */
+  first: Shopping;
+  /** Sets in the hoop that are of no project’s job. */
+  hooped: OpenSet[];
   settings: Settings;
   /** Ids of the projects that are shopped for at first. */
   start: string[];
+  startSets: string[];
 }
 
 /** How far the counting has come, and for which needs. */
@@ -37,7 +40,7 @@ interface Answer {
 export default function BuyView(props: Props) {
   return (
     <UnitsProvider value={props.settings.units}>
-      <Shopping {...props} />
+      <ShoppingList {...props} />
     </UnitsProvider>
   );
 }
@@ -45,22 +48,21 @@ export default function BuyView(props: Props) {
 /** Projects that are listed before one is searched for. */
 const LISTED = 12;
 
-function Shopping({ projects, needs, others, settings, start }: Props) {
+function ShoppingList({ projects, first, hooped, settings, start, startSets }: Props) {
   const units = useUnits();
   const [chosen, setChosen] = useState<readonly string[]>(start);
+  const [chosenSets, setChosenSets] = useState<readonly string[]>(startSets);
   const [search, setSearch] = useState('');
   const [answer, setAnswer] = useState<Answer>();
-  const path = `/api/needs?${new URLSearchParams(chosen.map((id) => ['project', id]))}`;
-  const [first] = useState({ needs, others });
-  const { answer: found, error: trouble } = useAsked<{ needs: ShoppingNeed[]; others: OtherNeeds }>(path, undefined, {
-    start: first,
-  });
-  const asked = (found ?? first).needs;
+  const asking = [...chosen.map((id) => ['project', id]), ...chosenSets.map((id) => ['hooping', id])];
+  const path = `/api/needs?${new URLSearchParams(asking)}`;
+  const { answer: found, error: trouble } = useAsked<Shopping>(path, undefined, { start: first });
+  const { needs: asked, sets, others } = found ?? first;
   const listed = useMemo(() => {
     const words = search.toLowerCase().split(/\s+/).filter(Boolean);
     const fits = projects.filter(({ name }) => words.every((word) => name.toLowerCase().includes(word)));
-    const first = fits.filter(({ id }) => chosen.includes(id));
-    return [...first, ...fits.filter(({ id }) => !chosen.includes(id)).slice(0, Math.max(0, LISTED - first.length))];
+    const ticked = fits.filter(({ id }) => chosen.includes(id));
+    return [...ticked, ...fits.filter(({ id }) => !chosen.includes(id)).slice(0, Math.max(0, LISTED - ticked.length))];
   }, [projects, search, chosen]);
   useEffect(() => {
     const runner = new LayoutRunner();
@@ -88,6 +90,9 @@ function Shopping({ projects, needs, others, settings, start }: Props) {
   const sum = lines.reduce((all, { cost }) => all + cost, 0);
   const buying = lines.filter(({ buy, some }) => buy > 0 && !some);
   const some = lines.filter((line) => line.some);
+  /** Of sheets for the hoop no price is counted. */
+  const sheets = sets.flatMap(({ sheets: all }) => all).filter(isShort).length;
+  const things = buying.length + sheets;
   return (
     <>
       <div className="flex flex-wrap items-center justify-between gap-3">
@@ -96,7 +101,7 @@ function Shopping({ projects, needs, others, settings, start }: Props) {
           <Printer size={18} aria-hidden="true" /> Print
         </button>
       </div>
-      {projects.length === 0 ? (
+      {projects.length === 0 && hooped.length === 0 ? (
         <div className="sheet mt-4 max-w-2xl p-6">
           <h2 className="chalk-heading">Nothing has to be cut</h2>
           <p className="mt-1">Once a project has pieces, what they need is counted here.</p>
@@ -129,6 +134,19 @@ function Shopping({ projects, needs, others, settings, start }: Props) {
                 onChange={(on) => setChosen((was) => (on ? [...was, id] : was.filter((each) => each !== id)))}
               />
             ))}
+            {hooped.length > 0 && (
+              <>
+                <h2 className="chalk-heading mt-3">In the hoop</h2>
+                {hooped.map(({ id, name }) => (
+                  <CheckField
+                    key={id}
+                    label={name}
+                    checked={chosenSets.includes(id)}
+                    onChange={(on) => setChosenSets((was) => (on ? [...was, id] : was.filter((each) => each !== id)))}
+                  />
+                ))}
+              </>
+            )}
           </fieldset>
           <div className="min-w-0 space-y-4">
             {(error ?? trouble) && (
@@ -139,13 +157,13 @@ function Shopping({ projects, needs, others, settings, start }: Props) {
             <p role="status" className="text-lg">
               {busy
                 ? `Laying out ${lines.length + 1} of ${asked.length} …`
-                : buying.length === 0
+                : things === 0
                   ? lines.some(({ misfits }) => misfits > 0)
                     ? 'Some pieces fit on no roll; see below what would help.'
                     : some.length > 0
                       ? `Nothing, if there is enough of ${counted(some.length, 'layer')} that you have.`
                       : 'The cupboard covers everything.'
-                  : `${counted(buying.length, 'thing')} to buy, about ${formatMoney(sum, settings.currency)} in all${buying.some(({ cost }) => cost === 0) ? ', without those that have no price' : ''}.`}
+                  : `${counted(things, 'thing')} to buy, about ${formatMoney(sum, settings.currency)} in all${sheets > 0 || buying.some(({ cost }) => cost === 0) ? ', without those that have no price' : ''}.`}
             </p>
             {lines.length > 0 && (
               <div className="overflow-x-auto">
@@ -167,7 +185,8 @@ function Shopping({ projects, needs, others, settings, start }: Props) {
                 </table>
               </div>
             )}
-            <Others others={(found ?? first).others} />
+            <SetLines sets={sets} />
+            <Others others={others} />
             <p className="quiet text-[0.95rem]">
               Laid out quickly, all pieces of one material together, leftovers first; squaring and shrinking are in it, rounded up
               as shops cut by {units.system === 'metric' ? '10 cm' : '⅛ yd'}. A cutting table may find a shorter layout.

@@ -65,7 +65,11 @@ export default function ChooseView({ units, currency, ways, cloths, from, trim, 
   const part = partOf(state);
   // The person's ways of working hold for a cloth that is not in the cupboard too.
   const asked = askedWith({ ...state, clothId: cloth.id, schools: differs ? { ...ways, ...state.schools } : state.schools });
-  const { answer, error: fault } = useAsked<Choice>('/api/choose', { fabric, part, limit: 60, ...asked }, { start: startChoice });
+  const { answer, error: fault } = useAsked<Choice>(
+    '/api/choose',
+    { fabric, part, limit: 60, ...asked },
+    { start: startChoice, partly: true },
+  );
   const choice = answer ?? startChoice;
   const opened = useRef(state);
   useEffect(() => {
@@ -75,11 +79,11 @@ export default function ChooseView({ units, currency, ways, cloths, from, trim, 
     if (from) query.set('job', from.jobId);
     history.replaceState(null, '', query.size > 0 ? `/?${query}` : '/');
   }, [state, from]);
-  // Another answer is opened at its best.
+  // Another answer is opened at its best; when the rest of the first one comes, what is open stays open.
   const [seen, setSeen] = useState(choice);
   if (seen !== choice) {
     setSeen(choice);
-    setOpenId(undefined);
+    if (seen !== startChoice) setOpenId(undefined);
   }
   const back = useTakeBack(from, differs ? '' : cloth.id, part, state.schools);
   const { find, setFind, shown } = useRefused({ fabric, part, ...asked }, choice);

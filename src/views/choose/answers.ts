@@ -34,6 +34,22 @@ export function groupAnswers(ranked: readonly RankedStack[]): AnswerGroup[] {
   return [...groups.values()];
 }
 
+/** Kinds of answer, other weights of the best kind, and refused layers that come with the page. */
+const FIRST_KINDS = 10;
+const FIRST_OTHERS = 4;
+const FIRST_REFUSED = 12;
+
+/** The beginning of a choice, as much as a screen shows: the page comes with it, and the rest is asked for from there. */
+export function beginningOf(choice: Choice): Choice {
+  const groups = groupAnswers(choice.ranked).slice(0, FIRST_KINDS);
+  const kept = new Set([...groups.map(({ best }) => best), ...(groups[0]?.others.slice(0, FIRST_OTHERS) ?? [])]);
+  return {
+    ...choice,
+    ranked: choice.ranked.filter((stack) => kept.has(stack)),
+    ruledOut: choice.ruledOut.slice(0, FIRST_REFUSED),
+  };
+}
+
 /** A time as people plan it: to five minutes, in hours from ninety. */
 export function minutesWords(minutes: number): string {
   const rounded = Math.max(5, Math.round(minutes / 5) * 5);

@@ -1,17 +1,15 @@
-import { arrayMove } from '@dnd-kit/sortable';
 import { useState } from 'react';
 import type { JudgedStack, Part, PieceSize, Weights } from '../../core/choose';
 import { useAsked } from '../../ui/query';
 import type { Fabric } from '../../core/cloth';
 import type { Schools } from '../../core/schools';
 import DroopDrawing from '../../ui/DroopDrawing';
-import { CheckField } from '../../ui/form/form-fields';
 import type { KeptStack } from '../../store/jobs';
 import { verdict } from '../choose/answers';
 import AddLayer from './AddLayer';
+import BrokenStops from './BrokenStops';
+import ComposedLayers from './ComposedLayers';
 import { added, namedLayers, stackOf, type ComposedLayer } from './composed';
-import { SortableList } from '../../ui/Sortable';
-import LayerRow from './LayerRow';
 
 interface Props {
   fabric: Fabric;
@@ -37,9 +35,6 @@ export default function ComposeStack({ fabric, part, asked, cloths, start, onTak
     ...asked,
     layers: namedLayers(layers),
   });
-  const change = (key: string, to: Partial<ComposedLayer>) =>
-    setLayers((all) => all.map((layer) => (layer.key === key ? { ...layer, ...to } : layer)));
-  const move = (from: number, to: number) => setLayers((all) => arrayMove(all, from, to));
   const stops = layers.length > 0 ? (judged?.stops ?? []) : [];
   const known = stops.every(({ words }) => accepted.includes(words));
   return (
@@ -48,22 +43,7 @@ export default function ComposeStack({ fabric, part, asked, cloths, start, onTak
       {layers.length === 0 ? (
         <p>Add the first layer below. The outermost, next to the cloth, comes first.</p>
       ) : (
-        <SortableList ids={layers.map(({ key }) => key)} onMove={move}>
-          <ol className="space-y-2" aria-label="Layers, outermost first">
-            {layers.map((layer, i) => (
-              <LayerRow
-                key={layer.key}
-                layer={layer}
-                place={i}
-                count={layers.length}
-                broken={stops.filter(({ layer: of }) => of === i).map(({ words }) => words)}
-                onChange={(to) => change(layer.key, to)}
-                onMove={(by) => move(i, i + by)}
-                onRemove={() => setLayers((all) => all.filter(({ key }) => key !== layer.key))}
-              />
-            ))}
-          </ol>
-        </SortableList>
+        <ComposedLayers layers={layers} stops={stops} onChange={setLayers} />
       )}
       {layers.length > 0 && judged && (
         <div
@@ -89,19 +69,7 @@ export default function ComposeStack({ fabric, part, asked, cloths, start, onTak
           </div>
         </div>
       )}
-      {stops.length > 0 && (
-        <fieldset>
-          <legend className="font-semibold">It breaks a rule that would harm the cloth or the work</legend>
-          {stops.map(({ id, words }, i) => (
-            <CheckField
-              key={`${id}${i}`}
-              label={`${words} I know, and take it all the same.`}
-              checked={accepted.includes(words)}
-              onChange={(on) => setAccepted((all) => (on ? [...all, words] : all.filter((each) => each !== words)))}
-            />
-          ))}
-        </fieldset>
-      )}
+      <BrokenStops stops={stops} accepted={accepted} onAccept={setAccepted} />
       {error && (
         <p role="alert" className="font-semibold text-error">
           {error}

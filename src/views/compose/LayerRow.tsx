@@ -10,13 +10,15 @@ interface Props {
   count: number;
   /** What it breaks, in words. */
   broken: string[];
+  /** It lies in the hoop, where the hoop says how far it reaches. */
+  inHoop?: boolean;
   onChange: (change: Partial<ComposedLayer>) => void;
   onMove: (by: number) => void;
   onRemove: () => void;
 }
 
 /** One layer of a stack that is being put together: how far it reaches, how it is turned and joined, where it lies. */
-export default function LayerRow({ layer, place, count, broken, onChange, onMove, onRemove }: Props) {
+export default function LayerRow({ layer, place, count, broken, inHoop, onChange, onMove, onRemove }: Props) {
   const { joins } = layer;
   return (
     <SortableRow id={layer.key} name={layer.name} className="rounded-box border border-base-300 bg-base-100 p-3">
@@ -50,20 +52,22 @@ export default function LayerRow({ layer, place, count, broken, onChange, onMove
             </button>
           </div>
           <div className="mt-2 grid gap-3 sm:grid-cols-3">
-            <label className="block">
-              <span className="text-[0.95rem]">Reaches</span>
-              <select
-                className="select"
-                value={layer.extent}
-                onChange={(event) => onChange({ extent: event.target.value as ComposedLayer['extent'] })}
-              >
-                {EXTENTS.map((extent) => (
-                  <option key={extent} value={extent}>
-                    {EXTENT_WORDS[extent]}
-                  </option>
-                ))}
-              </select>
-            </label>
+            {!inHoop && (
+              <label className="block">
+                <span className="text-[0.95rem]">Reaches</span>
+                <select
+                  className="select"
+                  value={layer.extent}
+                  onChange={(event) => onChange({ extent: event.target.value as ComposedLayer['extent'] })}
+                >
+                  {EXTENTS.map((extent) => (
+                    <option key={extent} value={extent}>
+                      {EXTENT_WORDS[extent]}
+                    </option>
+                  ))}
+                </select>
+              </label>
+            )}
             <label className="block">
               <span className="text-[0.95rem]">{layer.form === 'liquid' ? 'Given' : 'Joined'}</span>
               <select

@@ -86,7 +86,7 @@ export default function CupboardView({
   );
   const searchField = useRef<HTMLInputElement>(null);
   const { units: system } = settings;
-  useHotkeys('slash', () => searchField.current?.focus(), { preventDefault: true });
+  useHotkeys('f', () => searchField.current?.focus(), { preventDefault: true });
   useHotkeys('n', () => setEditing({ shelf, row: undefined } as Editing), { preventDefault: true });
 
   const clothColumns = useMemo(() => clothColumnsOf(system), [system]);

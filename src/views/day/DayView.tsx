@@ -1,12 +1,13 @@
 import { CalendarDays, Printer, RotateCcw } from 'lucide-react';
 import { useMemo } from 'react';
+import { MOST_PLANNED } from '../../core/hoop';
 import { PACES, type Pace, type Paces } from '../../core/learn';
-import { stillPlanned, type DayPlan, type DayTask, type DayWishes } from '../../core/schedule';
+import { stillPlanned, type DayPlan, type DayRun, type DayTask, type DayWishes } from '../../core/schedule';
 import { useAsked } from '../../ui/query';
 import { SelectField } from '../../ui/form/form-fields';
 import { counted, keepUnits } from '../../ui/text';
 import type { BenchBoard } from '../../server/bench-board';
-import type { DayRun } from '../../server/day-work';
+import type { OpenSet } from '../../server/hooping-sets';
 import type { KeptDayPlan } from '../../store/day-plan';
 import { useDayPlan } from './use-day-plan';
 import { useEvenings } from './use-evenings';
@@ -44,8 +45,13 @@ const LATE_BY = 5;
 /** Before the first answer. */
 const NONE: DayRun[] = [];
 
+/** Which list of the plan a thing stands in. */
+type PlannedField = 'jobIds' | 'runIds' | 'hoopingIds';
+
 interface Props {
   board: BenchBoard;
+  /** Motifs in the hoop that are not all sewn. */
+  sets: OpenSet[];
   kept: KeptDayPlan;
   /** How fast this person works, by the runs that were finished. */
   paces: Paces;
@@ -64,15 +70,19 @@ function ownWords(paces: Paces): string {
 }
 
 /** The working day: which runs, in which order, what goes alongside, until when. */
-export default function DayView({ board, kept, paces }: Props) {
+export default function DayView({ board, sets, kept, paces }: Props) {
   const begun = useMemo(() => board.runs.filter(({ scrap }) => !scrap).map(({ id }) => id), [board]);
   const plan = useDayPlan(kept, begun);
-  const { jobIds, runIds, people, irons, evening, aim = 'shortest', from, done: ticked, late: lateness } = plan.now;
+  const { jobIds, runIds, hoopingIds, people, irons, evening, aim = 'shortest', from, done: ticked, late: lateness } = plan.now;
   const ready = useMemo(() => board.ready.flatMap(({ project, jobs }) => jobs.map((job) => ({ ...job, project }))), [board]);
   // What was chosen before may be begun, filed or deleted by now.
   const still = useMemo(
-    () => stillPlanned({ jobIds, runIds }, { runs: board.runs, readyIds: ready.map(({ id }) => id) }),
-    [jobIds, runIds, board, ready],
+    () =>
+      stillPlanned(
+        { jobIds, runIds, hoopingIds },
+        { runs: board.runs, readyIds: ready.map(({ id }) => id), hoopingIds: sets.map(({ id }) => id) },
+      ),
+    [jobIds, runIds, hoopingIds, board, ready, sets],
   );
   const { answer, error } = useAsked<{ runs: DayRun[] }>('/api/day', {
     ...still,
@@ -81,12 +91,12 @@ export default function DayView({ board, kept, paces }: Props) {
   const { planning, trouble, ...planned } = useEvenings(runs, { done: ticked, late: lateness }, { people, irons, evening, aim });
   const evenings = planned.evenings ?? [];
   const start = minutesOf(from);
-  const toggle = (field: 'jobIds' | 'runIds', id: string) => {
-    const none = { jobIds: [], runIds: [] };
+  const toggle = (field: PlannedField, id: string) => {
+    const none = { jobIds: [], runIds: [], hoopingIds: [] };
     if (!still[field].includes(id)) return plan.make({ kind: 'add', ...none, [field]: [id] });
     // A run may be planned through a job that was begun in it.
-    const jobsOf = field === 'runIds' ? (board.runs.find((run) => run.id === id)?.jobIds ?? []) : [id];
-    plan.make({ kind: 'leave-out', jobIds: jobsOf, runIds: field === 'runIds' ? [id] : [] });
+    const jobsOf = field === 'runIds' ? (board.runs.find((run) => run.id === id)?.jobIds ?? []) : [];
+    plan.make({ kind: 'leave-out', ...none, jobIds: jobsOf, [field]: [id] });
   };
   const set = (wishes: Partial<DayWishes>) => plan.make({ kind: 'wish', wishes });
   const saveCalendar = async () => {
@@ -106,7 +116,7 @@ export default function DayView({ board, kept, paces }: Props) {
     link.click();
     URL.revokeObjectURL(link.href);
   };
-  const choice = (field: 'jobIds' | 'runIds', id: string, name: string, more: string) => (
+  const choice = (field: PlannedField, id: string, name: string, more: string) => (
     <li key={id}>
       <label className="flex min-h-[48px] cursor-pointer items-center gap-3">
         <input
@@ -176,6 +186,21 @@ export default function DayView({ board, kept, paces }: Props) {
                   .map(({ id, name, project, step, steps }) =>
                     choice('runIds', id, name, `${project}, from step ${step} of ${steps}`),
                   )}
+              </ul>
+            </>
+          )}
+          {sets.length > 0 && (
+            <>
+              <h2 className="chalk-heading">In the hoop</h2>
+              <ul>
+                {sets.map(({ id, name, left, count }) =>
+                  choice(
+                    'hoopingIds',
+                    id,
+                    name,
+                    `${left} of ${counted(count, 'piece')} to sew${left > MOST_PLANNED ? `, the next ${MOST_PLANNED} are planned` : ''}`,
+                  ),
+                )}
               </ul>
             </>
           )}

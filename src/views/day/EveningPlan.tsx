@@ -40,7 +40,7 @@ export default function EveningPlan({ title, evening, runs, from, onDone, onLate
       )}
       <div className="mt-2">
         <Timeline tasks={tasks} plan={plan} from={from} runs={own} />
-        <p className="quiet text-[0.92rem]">Blue: hands. Yellow: hands and iron. Hatched: dries or cools by itself.</p>
+        <p className="quiet text-[0.92rem]">Blue: hands. Yellow: hands and iron. Hatched: dries, cools or is sewn by itself.</p>
       </div>
       <ol className="mt-3">
         {plan.starts.map(({ id, start }) => {

@@ -1,6 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
-import type { DayOptions, DayState, DayTask, Evening } from '../../core/schedule';
-import type { DayRun } from '../../server/day-work';
+import type { DayOptions, DayRun, DayState, DayTask, Evening } from '../../core/schedule';
 import { Beside, GivenUp } from '../../ui/beside';
 import type { Days } from '../../workers/day.worker';
 

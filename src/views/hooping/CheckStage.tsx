@@ -9,6 +9,7 @@ import { counted, readableDate, today } from '../../ui/text';
 import { useUnits } from '../../ui/units-context';
 import type { Hooping } from '../../store/hoopings';
 import type { MotifMaps } from '../../workers/motif.worker';
+import DrawnDown from './DrawnDown';
 import type { HoopingData } from './stages';
 
 interface Props extends HoopingData {
@@ -40,6 +41,8 @@ export default function CheckStage({ motif, sheets, stitches, sewn, record, onSa
   const [note, setNote] = useState('');
   const [error, setError] = useState<string>();
   const [busy, setBusy] = useState(false);
+  /** What a project's job takes is drawn down when its pieces are cut. */
+  const [draw, setDraw] = useState(record.jobId === null);
   useEffect(() => {
     let gone = false;
     mapsOf(stitches, trim)
@@ -62,7 +65,7 @@ export default function CheckStage({ motif, sheets, stitches, sewn, record, onSa
       const saved = await onSaveFirst();
       if (!saved) return;
       const { version } = saved;
-      const body = result ? { doneOn: today(), wrong, version } : { doneOn: today(), wrong, outcome, note, version };
+      const body = result ? { doneOn: today(), wrong, version } : { doneOn: today(), wrong, outcome, note, draw, version };
       onFiled(await call<Hooping>('POST', `/api/hoopings/${record.id}/${result ? 'wash' : 'file'}`, body));
       setWrong([]);
     } catch (problem) {
@@ -181,6 +184,10 @@ export default function CheckStage({ motif, sheets, stitches, sewn, record, onSa
             </label>
           </>
         )}
+        {!result && sheets.length > 0 && (
+          <CheckField label="Take what it used off rolls, leftovers and bottle" checked={draw} onChange={setDraw} />
+        )}
+        <DrawnDown record={record} onChange={onFiled} />
         {error && (
           <p role="alert" className="font-semibold text-error">
             {error}

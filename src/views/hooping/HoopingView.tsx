@@ -172,6 +172,7 @@ function View({ hooping: start, startStage, ...data }: Props) {
             pieceNumber={Math.min(rest.count - 1, rest.run ? rest.run.pieces - (rest.run.done ? 1 : 0) : 0)}
             prepared={rest.prepared}
             hoopingId={start.id}
+            version={record?.version ?? start.version}
             pairs={rest.pairs}
             sizes={rest.sizes}
             landed={rest.landed}
@@ -194,6 +195,7 @@ function View({ hooping: start, startStage, ...data }: Props) {
             onSewn={(sewn) => set({ sewn })}
             run={rest.run}
             onRun={(run) => set({ run })}
+            onHoopNext={(copy) => isPrepared(rest.prepared, copy) || go('prepare')}
             onNext={() => go('check')}
           />
         ) : (
@@ -223,6 +225,12 @@ function View({ hooping: start, startStage, ...data }: Props) {
       )}
     </>
   );
+}
+
+/** Whether a copy needs nothing before it is sewn: all is ticked for it that was ticked for the one before. */
+function isPrepared(prepared: Hooping['prepared'], copy: number): boolean {
+  const ticksOf = (of: number) => prepared.find((each) => each.copy === of)?.ticks ?? [];
+  return ticksOf(copy - 1).every((id) => ticksOf(copy).includes(id));
 }
 
 /** Where to go on. */

@@ -10,6 +10,8 @@ interface Props {
   hoopingId: string;
   job: NonNullable<HoopingData['job']>;
   stack: HoopingStack | null;
+  /** Size of the sheets in the hoop that is chosen here, by layer, mm; none without a hoop. */
+  sizes: ReadonlyMap<string, { width: number; height: number }>;
   /** Pieces of the set here. */
   count: number;
   frozen: boolean;
@@ -18,14 +20,29 @@ interface Props {
   onCount: (count: number) => void;
 }
 
-const keysOf = (stack: HoopingStack | null): string =>
-  (stack?.layers ?? []).map((each) => `${keptKey(each)} ${each.angle}`).join('+');
+type Stack = NonNullable<HoopingData['job']>['stack'];
+
+/** What tells two stacks apart: their layers, how they are turned, and where a hoop says it the size of their sheets. */
+const keysOf = (stack: Stack, sized: boolean): string =>
+  (stack?.layers ?? [])
+    .map((each) => {
+      const { width, height } = (sized && each.sheet) || { width: 0, height: 0 };
+      return `${keptKey(each)} ${each.angle} ${Math.round(width)}×${Math.round(height)}`;
+    })
+    .join('+');
+
+/** A stack with the size that each of its sheets has in a hoop. */
+function sizedFor(stack: HoopingStack | null, sizes: ReadonlyMap<string, { width: number; height: number }>): Stack {
+  return stack && { ...stack, layers: stack.layers.map((each) => ({ ...each, sheet: sizes.get(each.materialId) })) };
+}
 
 /** The job of the project that a motif is for: whether both say the same of its sheets and of how many there are, and how to make them. */
-export default function InProject({ hoopingId, job, stack, count, frozen, onSaveFirst, onCount }: Props) {
+export default function InProject({ hoopingId, job, stack: own, sizes, count, frozen, onSaveFirst, onCount }: Props) {
   const [there, setThere] = useState(job.stack);
   const [busy, setBusy] = useState(false);
-  const same = keysOf(there) === keysOf(stack);
+  const stack = sizedFor(own, sizes);
+  const same = keysOf(there, sizes.size > 0) === keysOf(stack, sizes.size > 0);
+  const sameLayers = keysOf(there, false) === keysOf(stack, false);
   const give = async () => {
     setBusy(true);
     await attempt('The project could not be given this', async () => {
@@ -53,7 +70,13 @@ export default function InProject({ hoopingId, job, stack, count, frozen, onSave
         >
           {job.name}
         </a>
-        {same ? ' has the same under it.' : there ? ` has ${there.title}.` : ' has nothing under it yet.'}
+        {same
+          ? ' has the same under it.'
+          : sameLayers
+            ? ' has the same under it, in sheets of another size.'
+            : there
+              ? ` has ${there.title}.`
+              : ' has nothing under it yet.'}
       </p>
       {!same && stack && (
         <button type="button" className="btn" disabled={busy} onClick={() => void give()}>

@@ -14,6 +14,7 @@ import {
   type MotifPlace,
   type PlacingTrouble,
   type Proposal,
+  sheetSizes,
 } from '../../core/hoop';
 import type { Motif } from '../../core/motif';
 import type { Outline } from '../../core/shape';
@@ -222,6 +223,8 @@ export default function PlaceStage(props: Props) {
           motifId={motif.id}
           clothId={props.cloth.id}
           wish={props.wish}
+          role={props.role}
+          cloths={props.cloths}
           stack={props.stack}
           frozen={frozen}
           onStack={props.onStack}
@@ -229,6 +232,11 @@ export default function PlaceStage(props: Props) {
         {props.job && (
           <InProject
             {...{ hoopingId: props.hoopingId, job: props.job, stack: props.stack, count: props.count, frozen }}
+            sizes={sheetSizes(
+              placed.hoopId === null ? undefined : hoop,
+              props.sheets.map(({ material, angle }) => ({ material, angle, extent: 'field' })),
+              floats,
+            )}
             onSaveFirst={props.onSaveFirst}
             onCount={(count) => props.onSet({ count })}
           />

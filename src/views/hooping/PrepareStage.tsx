@@ -20,6 +20,7 @@ import type { CopySize, CopyTicks } from '../../store/hoopings';
 import { counted } from '../../ui/text';
 import { useUnits } from '../../ui/units-context';
 import CardPanel from './CardPanel';
+import SetRoutine from './SetRoutine';
 import type { HoopingData, Placed } from './stages';
 
 interface Props extends HoopingData {
@@ -32,6 +33,8 @@ interface Props extends HoopingData {
   pieceNumber: number;
   prepared: readonly CopyTicks[];
   hoopingId: string;
+  /** Of what is kept: what the set takes is asked anew when it changes. */
+  version: number;
   pairs: boolean;
   sizes: readonly CopySize[];
   landed: Landed | null;
@@ -55,6 +58,7 @@ export default function PrepareStage({
   pieceNumber,
   prepared,
   hoopingId,
+  version,
   pairs,
   sizes,
   landed,
@@ -129,6 +133,9 @@ export default function PrepareStage({
                           .join(', ')}. `}
                       {source.rollLength > 0 &&
                         `${source.from.length > 0 ? `The other ${source.left}: ` : ''}${units.length(Math.ceil(source.rollLength / 10) * 10)} off the roll.`}
+                      {source.short > 0 &&
+                        source.roll &&
+                        ` There is ${units.length(Math.ceil(source.short / 10) * 10)} too little on it.`}
                     </p>
                   </li>
                 );
@@ -155,15 +162,17 @@ export default function PrepareStage({
             </h2>
             <p className="mt-1">
               The whole ring and {units.said('10 mm')} more, {units.area(starch.area)}: about{' '}
-              <strong>{millilitres(starch.each)}</strong> a round, {starch.rounds} rounds, each until it feels wet and pressed
-              under a cloth
-              {count > 1 ? `, on each of ${count} pieces` : ''}: <strong>{millilitres(starch.millilitres)}</strong> in all. Drying
-              about {starch.minutes} minutes a piece
-              {count > 1 ? '; spray the whole set ahead, and let it dry side by side' : ''}.
+              <strong>{millilitres(starch.each)}</strong> {starch.rounds === 1 ? 'a piece' : `a round, ${starch.rounds} rounds`},
+              until it feels wet{count > 1 ? `, on each of ${count} pieces` : ''}:{' '}
+              <strong>{millilitres(starch.millilitres)}</strong> in all.{' '}
+              {starch.minutes > 0
+                ? `It dries in about ${starch.minutes} minutes${count > 1 ? ', all side by side' : ''}.`
+                : 'Each round is pressed dry under a cloth.'}
               {starch.rinsed && ' It is rinsed out once everything is sewn.'}
             </p>
           </section>
         )}
+        {count > 1 && <SetRoutine hoopingId={hoopingId} version={version} left={count - pieceNumber} />}
         <CardPanel
           hoopingId={hoopingId}
           card={card}

@@ -27,6 +27,8 @@ interface Props extends HoopingData {
   onSewn: (sewn: SewnCopy[]) => void;
   run: HoopingRun | null;
   onRun: (run: HoopingRun) => void;
+  /** The next copy is to be hooped, by its number from 0. */
+  onHoopNext: (copy: number) => void;
   onNext: () => void;
 }
 
@@ -49,6 +51,7 @@ export default function SewStage({
   onSewn,
   run,
   onRun,
+  onHoopNext,
   onNext,
 }: Props) {
   const { shown, put, machine } = useSewing({ motif, cloth, marks, sheets, hoops, stitches, placed, run, onRun });
@@ -83,6 +86,7 @@ export default function SewStage({
     const seed = shown.seed + 1;
     put({ record: 0, stitches: 0, colour: 1, drift: 0, seed, done: false }, true);
     machine.load({ seed, record: 0 });
+    onHoopNext(shown.pieces);
   };
   const pct = Math.round((100 * (shown.done ? records : shown.record)) / Math.max(1, records));
   return (

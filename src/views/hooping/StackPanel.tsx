@@ -3,20 +3,25 @@ import { usedOf } from '../../core/layers';
 import { useAsked } from '../../ui/query';
 import type { HoopingStack } from '../../store/hoopings';
 import type { Judgement } from '../../server/motif-work';
+import PutOwnSheets from '../compose/PutOwnSheets';
 
 interface Props {
   motifId: string;
   clothId: string;
   wish: { cut: string; care: string };
+  /** What it is: embroidery, a badge, a block. */
+  role: string;
+  cloths: { id: string; name: string; own: boolean }[];
   stack: HoopingStack | null;
   frozen: boolean;
   onStack: (stack: HoopingStack) => void;
 }
 
 /** What lies under and over the motif, and what else would do. */
-export default function StackPanel({ motifId, clothId, wish, stack, frozen, onStack }: Props) {
+export default function StackPanel({ motifId, clothId, wish, role, cloths, stack, frozen, onStack }: Props) {
   const [asking, setAsking] = useState(false);
-  const { answer, error } = useAsked<Judgement>(asking ? `/api/motifs/${motifId}/judge` : undefined, { clothId, ...wish });
+  const question = { clothId, role, ...wish };
+  const { answer, error } = useAsked<Judgement>(asking ? `/api/motifs/${motifId}/judge` : undefined, question);
   const judged = asking ? answer : undefined;
   return (
     <section className="sheet space-y-2 p-4" aria-label="What goes under it">
@@ -52,6 +57,18 @@ export default function StackPanel({ motifId, clothId, wish, stack, frozen, onSt
             </li>
           ))}
         </ul>
+      )}
+      {judged && (
+        <PutOwnSheets
+          motifId={motifId}
+          asked={question}
+          cloths={cloths}
+          take="Take this"
+          onTake={(own) => {
+            onStack(own);
+            setAsking(false);
+          }}
+        />
       )}
     </section>
   );

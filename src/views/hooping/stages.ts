@@ -28,11 +28,21 @@ export interface HoopingData {
   /** A hoop would mark the cloth for good. */
   marks: boolean;
   wish: { cut: 'straight' | 'cross' | 'bias'; care: string };
+  /** What can be laid under it besides layers. */
+  cloths: { id: string; name: string; own: boolean }[];
+  role: string;
   /** The part's own piece as it is cut, and its marks. */
   piece: { outline: Outline; marks: { words: string; at: Point }[] } | null;
   sheets: { material: Material; angle: number; stock: Stock[] }[];
   hoops: KeptHoop[];
   /** The job of a project that it is for, with what is chosen for it there. */
-  job: { id: string; projectId: string; name: string; stack: HoopingStack | null; count: number } | null;
+  job: {
+    id: string;
+    projectId: string;
+    name: string;
+    /** With the size of its sheets, where a hoop said it. */
+    stack: { title: string; layers: (HoopingStack['layers'][number] & { sheet?: { width: number; height: number } })[] } | null;
+    count: number;
+  } | null;
   settings: Settings;
 }

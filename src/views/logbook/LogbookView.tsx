@@ -22,6 +22,7 @@ export default function LogbookView({
   units,
   projects,
   startProject,
+  startSearch,
 }: {
   /** Scraps whose wash is still to be looked at, earliest first. */
   due: DueWash[];
@@ -31,9 +32,11 @@ export default function LogbookView({
   projects: { id: string; name: string }[];
   /** The project that is looked at to begin with; empty for all. */
   startProject: string;
+  /** What is looked for to begin with. */
+  startSearch: string;
   measured: { pairs: MeasuredPair[]; total: number; inside: number };
 }) {
-  const [search, setSearch] = useState('');
+  const [search, setSearch] = useState(startSearch);
   const [outcome, setOutcome] = useState<LogEntry['outcome'] | 'all'>('all');
   const [project, setProject] = useState(startProject);
   const [editing, setEditing] = useState<ListedEntry>();
@@ -50,7 +53,7 @@ export default function LogbookView({
   // Drawn here only: what the server streams in later would need a script within the document.
   const [drawn, setDrawn] = useState(false);
   useEffect(() => setDrawn(true), []);
-  if (start.total === 0 && shown.length === 0) {
+  if (start.total === 0 && shown.length === 0 && startSearch === '') {
     return (
       <>
         <h1 className="text-2xl font-bold">Logbook</h1>

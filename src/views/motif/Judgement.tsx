@@ -20,8 +20,9 @@ import DriftCanvas from '../../ui/motif/DriftCanvas';
 import { driftOn } from '../../ui/motif/motif-runner';
 import { counted } from '../../ui/text';
 import { useUnits } from '../../ui/units-context';
-import type { Hooping } from '../../store/hoopings';
+import type { Hooping, HoopingStack } from '../../store/hoopings';
 import type { Judgement as Judged, JudgedSheets } from '../../server/motif-work';
+import PutOwnSheets from '../compose/PutOwnSheets';
 import LadderPanel from './LadderPanel';
 import type { MotifViewProps } from './motif-view-props';
 
@@ -47,8 +48,10 @@ export default function Judgement({ motif, stitches, cloths, startCloth, work, h
   const [maps, setMaps] = useState<(DriftMap | undefined)[]>([]);
   const [broken, setError] = useState<string>();
   const [busy, setBusy] = useState(false);
-  /** What the project has for it already, as long as it is its own cloth that is asked about. */
-  const chosen = work && clothId === work.clothId ? work.stack : null;
+  /** Put together here, or what the project has for it already, as long as it is its own cloth that is asked about. */
+  const [own, setOwn] = useState<HoopingStack>();
+  const chosen = own ?? (work && clothId === work.clothId ? work.stack : null);
+  const question = { clothId, role, needle, ...(work ? { cut: work.cut, care: work.care } : {}) };
   // While another cloth is asked about, the cards still show the last one, and none of them may be taken.
   const {
     answer,
@@ -56,8 +59,7 @@ export default function Judgement({ motif, stitches, cloths, startCloth, work, h
     error: refused,
     again,
   } = useAsked<Judged>(`/api/motifs/${motif.id}/judge`, {
-    ...{ clothId, role, needle },
-    ...(work ? { cut: work.cut, care: work.care } : {}),
+    ...question,
     ...(chosen ? { layers: chosen.layers } : {}),
   });
   const judged = refused ? undefined : answer;
@@ -67,8 +69,8 @@ export default function Judgement({ motif, stitches, cloths, startCloth, work, h
   const shown = useMemo(() => {
     if (!judged) return [];
     const { bare, asked, offered } = judged;
-    const own = asked && chosen ? [{ ...asked, title: chosen.title }] : [];
-    return [bare, ...own, ...offered.filter((each) => !own.some((mine) => sameSheets(mine, each))).slice(0, SHOWN - own.length)];
+    const mine = asked && chosen ? [{ ...asked, title: chosen.title }] : [];
+    return [bare, ...mine, ...offered.filter((each) => !mine.some((one) => sameSheets(one, each))).slice(0, SHOWN - mine.length)];
   }, [judged, chosen]);
   const { bounds } = motif.figures;
   useEffect(() => {
@@ -204,10 +206,13 @@ export default function Judgement({ motif, stitches, cloths, startCloth, work, h
             most={most}
             onTake={i === 0 ? undefined : () => void take(stack)}
             busy={busy || asking}
-            fromProject={i === 1 && chosen !== null}
+            from={i !== 1 || !chosen ? undefined : own ? 'put together by you' : 'as chosen in the project'}
           />
         ))}
       </ul>
+      <div className="mt-3">
+        <PutOwnSheets motifId={motif.id} asked={question} cloths={cloths} take="Judge it beside the others" onTake={setOwn} />
+      </div>
       {asking && (
         <p role="status" className="quiet mt-2">
           Judging …
@@ -251,15 +256,15 @@ function StackCard({
   most,
   onTake,
   busy,
-  fromProject,
+  from,
 }: {
   stack: JudgedSheets;
   map: DriftMap | undefined;
   most: number;
   onTake: (() => void) | undefined;
   busy: boolean;
-  /** It was chosen in the project already. */
-  fromProject: boolean;
+  /** Where it comes from, when it is no proposal. */
+  from: string | undefined;
 }) {
   const { share, change, zones } = verdict;
   const scale = Math.max(1.25, share * 1.05);
@@ -268,7 +273,7 @@ function StackCard({
     <li className="sheet flex flex-col gap-2 p-3">
       <div className="min-h-12 leading-snug font-semibold">
         {title}
-        {fromProject && <span className="quiet block text-[0.95rem] font-normal">as chosen in the project</span>}
+        {from && <span className="quiet block text-[0.95rem] font-normal">{from}</span>}
       </div>
       {map ? (
         <DriftCanvas map={map} scaleTo={most} size={236} label={`${title}: the ground under the motif`} />

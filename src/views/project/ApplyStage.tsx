@@ -35,6 +35,8 @@ interface Props {
   order: Order | undefined;
   /** The run in which it was worked last. */
   lastRun: LastRun | undefined;
+  /** How the recipe is sewn that its piece was made by. */
+  notes: readonly string[];
   /** Bench run that has been started and not finished. */
   openRun: string | undefined;
   onChoose: () => void;
@@ -53,6 +55,7 @@ export default function ApplyStage({
   found,
   order,
   openRun,
+  notes,
   lastRun,
   onChoose,
   onFile,
@@ -163,6 +166,18 @@ export default function ApplyStage({
           </li>
         ))}
       </ol>
+      {notes.length > 0 && (
+        <section className="mt-5 break-inside-avoid" aria-labelledby="how-sewn">
+          <h3 id="how-sewn" className="chalk-heading">
+            Then, how it is sewn
+          </h3>
+          <ol className="mt-1 list-decimal space-y-1 pl-6">
+            {notes.map((note) => (
+              <li key={note}>{said(note)}</li>
+            ))}
+          </ol>
+        </section>
+      )}
     </div>
   );
 }

@@ -3,6 +3,7 @@ import { DEFAULT_LAYER_OUTLINE, type LayerCut } from '../../core/pieces';
 import { edgeNames } from '../../core/shape';
 import { CheckField, SelectField } from '../../ui/form/form-fields';
 import LengthField from '../../ui/LengthField';
+import { useUnits } from '../../ui/units-context';
 import type { Worked } from './worked';
 
 interface Props {
@@ -27,6 +28,7 @@ const MOST_EDGES = 14;
 /** How far a layer reaches on its piece, and what goes with that. */
 export default function LayerCutOptions({ work, extent, cut = {}, edges, trim, past, placing, onPlacing, onChange }: Props) {
   const set = (change: LayerCut) => onChange({ cut: { ...cut, ...change } });
+  const units = useUnits();
   const names = edgeNames(work.shape);
   const besideFold = edges.length === 0;
   return (
@@ -83,6 +85,14 @@ export default function LayerCutOptions({ work, extent, cut = {}, edges, trim, p
             </p>
           )}
         </fieldset>
+      )}
+      {extent === 'field' && cut.sheet && (
+        <p>
+          Its sheet is {units.size(cut.sheet.width, cut.sheet.height)}, as its hoop needs it.{' '}
+          <button type="button" className="btn" onClick={() => set({ sheet: undefined })}>
+            As usual round the motif
+          </button>
+        </p>
       )}
       {(extent === 'patch' || extent === 'field') && (
         <button type="button" className="btn" aria-pressed={placing} onClick={() => onPlacing(!placing)}>

@@ -1,19 +1,33 @@
-import { FileUp, Grid3x3, ListChecks, Plus, Shapes, Spline, TextCursorInput } from 'lucide-react';
+import { FileUp, Grid3x3, ListChecks, Plus, Shapes, Spline, SquareDashedBottom, TextCursorInput } from 'lucide-react';
 
 interface Props {
   projectId: string;
   /** How many there are: what needs several is only offered for several. */
   cuts: number;
   jobs: number;
+  /** The piece in hand. */
+  piece: string | undefined;
   onAdd: () => void;
   onSeveral: () => void;
   onTyped: () => void;
   onImport: () => void;
   onRecipe: () => void;
+  onEdges: () => void;
 }
 
 /** What can be done with the pieces of a project besides the one in hand. */
-export default function PieceActions({ projectId, cuts, jobs, onAdd, onSeveral, onTyped, onImport, onRecipe }: Props) {
+export default function PieceActions({
+  projectId,
+  cuts,
+  jobs,
+  piece,
+  onAdd,
+  onSeveral,
+  onTyped,
+  onImport,
+  onRecipe,
+  onEdges,
+}: Props) {
   return (
     <>
       <button type="button" className="btn w-full" onClick={onAdd}>
@@ -33,6 +47,11 @@ export default function PieceActions({ projectId, cuts, jobs, onAdd, onSeveral, 
         <a className="btn w-full" href={`/projects/${projectId}/seams`}>
           <Spline size={18} aria-hidden="true" /> Do the seams fit?
         </a>
+      )}
+      {piece !== undefined && (
+        <button type="button" className="btn h-auto w-full py-1.5" onClick={onEdges}>
+          <SquareDashedBottom size={18} aria-hidden="true" /> From the edges of “{piece}”
+        </button>
       )}
       <button type="button" className="btn w-full" onClick={onTyped}>
         <TextCursorInput size={18} aria-hidden="true" /> Pieces typed in lines

@@ -5,7 +5,7 @@ import { toast } from 'sonner';
 import { clothThickness } from '../../core/cloth';
 import { EXTENT_WORDS, joinedAs } from '../../core/layers';
 import type { PairFinding } from '../../core/scrap';
-import { cutPieceOf } from '../../core/workpiece';
+import { builtUp, cutPieceOf } from '../../core/workpiece';
 import { call, type ApiError } from '../../ui/api';
 import CrossSection from '../../ui/CrossSection';
 import SavingWords from '../../ui/saving/SavingWords';
@@ -16,8 +16,10 @@ import type { Cut } from '../../store/cuts';
 import type { Job } from '../../store/jobs';
 import type { LogEntry } from '../../store/log';
 import type { Piece } from '../../store/pieces';
+import type { ShownRecipe } from '../../server/recipe-work';
 import AddCutDialog from './AddCutDialog';
 import ImportPieces from './ImportPieces';
+import RecipeList from './RecipeList';
 import PieceActions from './PieceActions';
 import PieceTree from './PieceTree';
 import PiecesStage from './PiecesStage';
@@ -34,6 +36,7 @@ import { workedOf, type Rows } from './worked';
 
 /** What only opens when it is asked for is only fetched then. */
 const RecipeDialog = lazy(() => import('./RecipeDialog'));
+const FromEdgeDialog = lazy(() => import('./FromEdgeDialog'));
 
 interface Props {
   data: ProjectData;
@@ -57,6 +60,8 @@ export default function ProjectView({ data, startWork, startStage }: Props) {
   const [bringing, setBringing] = useState<'typed' | 'file'>();
   const BringPieces = bringing === 'typed' ? TypedPieces : ImportPieces;
   const [byRecipe, setByRecipe] = useState(false);
+  const [fromEdges, setFromEdges] = useState<Piece>();
+  const [recipes, setRecipes] = useState(data.recipes);
   const [cutting, setCutting] = useState<Piece>();
   const [changing, setChanging] = useState(false);
   const work = works.find(({ id }) => id === selected);
@@ -93,6 +98,17 @@ export default function ProjectView({ data, startWork, startStage }: Props) {
     setFindings(found);
     setLog((all) => [...filed.filter((entry) => entry.jobId === id), ...all.filter((entry) => entry.jobId !== id)]);
   };
+  /** What is made from the edges of a piece followed it on the server: it is shown as it is now, with what could not follow. */
+  const followed = async (kept: boolean): Promise<boolean> => {
+    if (!kept || !recipes.some(({ source }) => source !== null)) return kept;
+    const [now, shown] = await Promise.all([
+      call<Rows>('GET', `/api/projects/${project.id}/pieces`),
+      call<{ recipes: ShownRecipe[] }>('GET', `/api/projects/${project.id}/recipes`),
+    ]);
+    for (const level of ['pieces', 'cuts', 'jobs'] as const) for (const row of now[level]) savers.take(level, row);
+    setRecipes(shown.recipes);
+    return kept;
+  };
   const copy = async (from: Piece) => {
     try {
       const added = await call<Rows>('POST', `/api/pieces/${from.id}/copy`);
@@ -116,8 +132,11 @@ export default function ProjectView({ data, startWork, startStage }: Props) {
     }
   };
 
+  const built = useMemo(() => works.map((each) => builtUp(each, works, cutPieces) ?? each), [works, cutPieces]);
+  /** At the bench a base is worked with what softens it and its cloth. */
+  const inHand = stage === 'apply' || stage === 'file' ? built.find(({ id }) => id === work?.id) : work;
   const done = Object.fromEntries(
-    STAGES.map((each) => [each, works.filter((w) => passed(w, each, log, scraps)).length]),
+    STAGES.map((each) => [each, built.filter((w) => passed(w, each, log, scraps)).length]),
   ) as Record<Stage, number>;
   // What is cut is counted by what is cut: a piece without a job is cloth to be cut all the same.
   done.cut = rows.cuts.filter(
@@ -127,9 +146,9 @@ export default function ProjectView({ data, startWork, startStage }: Props) {
     Stage,
     number
   >;
-  const cloth = data.cloths.find(({ id }) => id === cut?.clothId);
+  const cloth = data.cloths.find(({ id }) => id === (inHand ?? cut)?.clothId);
   const layers =
-    work?.stack?.layers.map((layer) => {
+    inHand?.stack?.layers.map((layer) => {
       const base = data.layers.find(({ id }) => id === layer.materialId);
       return { ...layer, base, material: base && joinedAs(base, layer.join) };
     }) ?? [];
@@ -161,15 +180,18 @@ export default function ProjectView({ data, startWork, startStage }: Props) {
             projectId={project.id}
             cuts={rows.cuts.length}
             jobs={works.length}
+            piece={piece?.name}
+            onEdges={() => setFromEdges(piece)}
             onAdd={() => go('pieces', null)}
             onSeveral={() => setChanging(true)}
             onTyped={() => setBringing('typed')}
             onImport={() => setBringing('file')}
             onRecipe={() => setByRecipe(true)}
           />
-          {work?.stack && cloth && (
+          <RecipeList recipes={recipes} />
+          {inHand?.stack && cloth && (
             <section className="sheet p-3" aria-label="Cross-section of the job in hand">
-              <h2 className="mb-1 font-semibold">{keepUnits(work.stack.title)}</h2>
+              <h2 className="mb-1 font-semibold">{keepUnits(inHand.stack.title)}</h2>
               <CrossSection
                 cloth={{ name: cloth.name, thickness: clothThickness(cloth).value }}
                 layers={layers.map(({ material, extent, angle }) => ({
@@ -178,7 +200,7 @@ export default function ProjectView({ data, startWork, startStage }: Props) {
                   extent,
                   above: material?.family === 'topping',
                 }))}
-                allowance={Math.max(...work.allowances)}
+                allowance={Math.max(...inHand.allowances)}
                 trim={data.settings.trim}
               />
             </section>
@@ -201,25 +223,25 @@ export default function ProjectView({ data, startWork, startStage }: Props) {
               last={works.at(-1)}
               cloths={data.cloths}
               onSave={async (change) => {
-                if (work) return save(work, change);
+                if (work) return followed(await save(work, change));
                 const { clothId, duty, own, count, pairs, oneWay, orientation, ...pattern } = change;
                 const [saved, cutSaved] = [
                   await savers.saveRow('pieces', piece!, pattern as Partial<Row>),
                   await savers.saveRow('cuts', cut!, { clothId, duty, own, count, pairs, oneWay, orientation } as Partial<Row>),
                 ];
-                return saved && cutSaved;
+                return followed(saved && cutSaved);
               }}
               onAdded={(added) => {
                 add(added);
                 go('choose', added.jobs[0]?.id ?? added.cuts[0]?.id ?? null);
               }}
             />
-          ) : work === undefined ? (
+          ) : inHand === undefined ? (
             <NothingDone name={piece?.name} onAdd={cut && (() => void addJob(cut))} />
           ) : (
             <Stages
               stage={stage}
-              work={work}
+              work={inHand}
               works={works}
               cutPieces={cutPieces}
               cloth={cloth}
@@ -234,7 +256,7 @@ export default function ProjectView({ data, startWork, startStage }: Props) {
               onFiled={(entry) => setLog((all) => [entry, ...all])}
               onScrap={(scrap) => {
                 setScraps((all) => [scrap, ...all.filter(({ id }) => id !== scrap.id)]);
-                if (scrap.filedOn) void refresh(work.id);
+                if (scrap.filedOn) void refresh(inHand.id);
               }}
               onScrapGone={(gone) => setScraps((all) => all.filter(({ id }) => id !== gone.id))}
             />
@@ -258,7 +280,7 @@ export default function ProjectView({ data, startWork, startStage }: Props) {
           rows={rows}
           cloths={data.cloths}
           clothName={nameOfCloth}
-          onChange={(changes, words) => void changeSeveral(changes, words)}
+          onChange={(changes, words) => void changeSeveral(changes, words).then(() => followed(true))}
           onClose={() => setChanging(false)}
         />
       )}
@@ -276,6 +298,19 @@ export default function ProjectView({ data, startWork, startStage }: Props) {
           onClose={() => setBringing(undefined)}
         />
       )}
+      {fromEdges && (
+        <Suspense>
+          <FromEdgeDialog
+            projectId={project.id}
+            piece={fromEdges}
+            cut={rows.cuts.find(({ pieceId, duty }) => pieceId === fromEdges.id && duty === 'shell') ?? cut}
+            cloths={data.cloths}
+            care={project.care}
+            onAdded={showPiecesOf}
+            onClose={() => setFromEdges(undefined)}
+          />
+        </Suspense>
+      )}
       {byRecipe && (
         <Suspense>
           <RecipeDialog
@@ -283,16 +318,7 @@ export default function ProjectView({ data, startWork, startStage }: Props) {
             cloths={data.cloths}
             clothId={cut?.clothId ?? rows.cuts.find(({ clothId }) => clothId !== null)?.clothId ?? null}
             care={project.care}
-            onAdded={(added) => {
-              const first = added.jobs[0]?.id ?? added.cuts[0]!.id;
-              // Layers that this page has not seen yet have to be fetched with it.
-              if (added.jobs.some(({ stack }) => stack !== null)) return location.assign(`?job=${first}&stage=pieces`);
-              setByRecipe(false);
-              add(added);
-              go('pieces', first);
-              toast(`${counted(added.pieces.length, 'piece')} added.`);
-              return undefined;
-            }}
+            onAdded={showPiecesOf}
             onClose={() => setByRecipe(false)}
           />
         </Suspense>
@@ -301,6 +327,9 @@ export default function ProjectView({ data, startWork, startStage }: Props) {
     </UnitsProvider>
   );
 }
+
+/** The recipe itself, and layers that this page has not seen yet, come with the page. */
+const showPiecesOf = ({ jobs, cuts }: Rows) => location.assign(`?job=${jobs[0]?.id ?? cuts[0]!.id}&stage=pieces`);
 
 function NoPieces({ onFirst }: { onFirst: () => void }) {
   return (

@@ -1,19 +1,19 @@
 import { useEffect, useRef } from 'react';
 import type { Care } from '../../core/choose';
-import { RECIPES, recipeOf, type RecipeField } from '../../core/recipes';
+import { RECIPES, recipeOf } from '../../core/recipes';
 import { piecesSchema } from '../../schemas/projects';
 import type { Cloth } from '../../store/cloths';
 import { call } from '../../ui/api';
-import { CheckField, SelectField, TextField } from '../../ui/form/form-fields';
+import { SelectField } from '../../ui/form/form-fields';
 import FormErrors from '../../ui/form/FormErrors';
 import { useKeptForm } from '../../ui/form/use-kept-form';
-import LengthField from '../../ui/LengthField';
 import { useWrite } from '../../ui/query';
-import { counted } from '../../ui/text';
-import { fromOf, keyOf, kindOf, pickedOf, startOf, tryRecipe, useLayers, valuesOf, type Typed } from './recipe-form';
+import { fromOf, keyOf, kindOf, pickedOf, tryRecipe, useLayers, valuesOf, type Typed } from './recipe-form';
 import { recipePieces } from './recipe-pieces';
 import RecipeCutFrom from './RecipeCutFrom';
+import RecipeFooter from './RecipeFooter';
 import RecipeMade from './RecipeMade';
+import RecipeMeasures, { useFaults } from './RecipeMeasures';
 import type { Rows } from './worked';
 
 interface Props {
@@ -44,11 +44,15 @@ export default function RecipeDialog({ projectId, cloths, clothId, care, onAdded
     }),
     read: (typed) => {
       const kind = kindOf(typed.recipe);
-      const recipe = recipeOf(kind, valuesOf(kind, typed.values, pickedOf(typed, cloths, layers)));
-      return { pieces: recipePieces(recipe, fromOf(typed, layers), care ?? 'wash-warm') };
+      const measures = valuesOf(kind, typed.values, pickedOf(typed, cloths, layers));
+      const recipe = recipeOf(kind, measures);
+      // The recipe stays with its pieces: its measures can be changed later.
+      const by = { kind: kind.id, measures };
+      return { pieces: recipePieces(recipe, fromOf(typed, layers), care ?? 'wash-warm'), recipe: by };
     },
   });
   const { form } = of;
+  const [isFaulty, onFault] = useFaults();
   const typed = form.watch();
   const kind = kindOf(typed.recipe);
   const picked = pickedOf(typed, cloths, layers);
@@ -84,54 +88,18 @@ export default function RecipeDialog({ projectId, cloths, clothId, care, onAdded
               options={RECIPES.map(({ id, name }) => [id, name] as const)}
               onChange={(to) => form.setValue('recipe', to)}
             />
-            <div className="grid grid-cols-2 items-end gap-3">
-              {kind.fields.map((each) => (
-                <Measure
-                  key={keyOf(kind, each.field)}
-                  of={each}
-                  value={typed.values[keyOf(kind, each.field)] ?? startOf(each, picked)}
-                  error={field === each.field ? message : undefined}
-                  onChange={(value) => form.setValue('values', { ...form.getValues('values'), [keyOf(kind, each.field)]: value })}
-                />
-              ))}
-            </div>
+            <RecipeMeasures
+              {...{ kind, picked, field, message, onFault }}
+              values={typed.values}
+              onChange={(values) => form.setValue('values', values)}
+            />
             <RecipeCutFrom typed={typed} duties={duties} cloths={cloths} layers={layers} onChange={pick} />
           </div>
-          {recipe ? (
-            <RecipeMade recipe={recipe} />
-          ) : (
-            <p className="sheet p-5">Once the measures can be sewn, the pieces are drawn here.</p>
-          )}
+          <RecipeMade recipe={recipe} />
         </div>
         <FormErrors of={of} />
-        <div className="sticky -bottom-6 -mb-6 flex flex-wrap gap-3 bg-base-100 py-4">
-          <button className="btn btn-primary" disabled={!recipe || adding.isPending}>
-            {adding.isPending ? 'Saving …' : recipe ? `Add ${counted(recipe.pieces.length, 'piece')}` : 'Add the pieces'}
-          </button>
-          <button type="button" className="btn" onClick={() => dialog.current?.close()}>
-            Not now
-          </button>
-        </div>
+        <RecipeFooter recipe={recipe} faulty={isFaulty(kind)} saving={adding.isPending} onLeave={() => dialog.current?.close()} />
       </form>
     </dialog>
   );
-}
-
-interface MeasureProps {
-  of: RecipeField;
-  value: number | string;
-  error: string | undefined;
-  onChange: (value: number | string) => void;
-}
-
-/** One measure of a recipe. */
-function Measure({ of: { words, kind, min }, value, error, onChange }: MeasureProps) {
-  if (kind === 'yes')
-    return (
-      <div className="col-span-2 -my-1.5">
-        <CheckField label={words} checked={Number(value) === 1} onChange={(on) => onChange(on ? 1 : 0)} />
-      </div>
-    );
-  if (kind === 'length') return <LengthField label={words} value={Number(value)} min={min} error={error} onChange={onChange} />;
-  return <TextField label={words} value={String(value)} error={error} onChange={onChange} />;
 }

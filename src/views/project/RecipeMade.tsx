@@ -9,9 +9,11 @@ function nameOf({ name, cuts }: RecipePiece): string {
   return cuts.length === 1 && cuts[0]!.duty !== 'shell' ? `${name}, ${DUTY_WORDS[cuts[0]!.duty]}` : name;
 }
 
-/** The pieces drawn, the figures that go with them, and how they are sewn. */
-export default function RecipeMade({ recipe: { pieces, facts, notes } }: { recipe: Recipe }) {
+/** The pieces drawn, the figures that go with them, and how they are sewn; none while a measure does not work. */
+export default function RecipeMade({ recipe }: { recipe: Recipe | undefined }) {
   const units = useUnits();
+  if (!recipe) return <p className="sheet p-5">Once the measures can be sewn, the pieces are drawn here.</p>;
+  const { pieces, facts, notes } = recipe;
   return (
     <div className="min-w-0 space-y-4">
       <dl className="grid gap-x-6 gap-y-1 sm:grid-cols-2">

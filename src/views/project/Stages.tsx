@@ -50,7 +50,8 @@ export default function Stages(props: Props) {
   const { stage, work, cloth, layers, data, onSave, onGo } = props;
   const { settings } = data;
   const choose = () => onGo(work.clothId === null ? 'cloth' : 'choose');
-  if (isOfLayer(work) && DONE_ON_CLOTH.includes(stage)) return <OfLayer work={work} />;
+  const ofLayer = isOfLayer(work) && DONE_ON_CLOTH.includes(stage);
+  if (ofLayer && !(stage === 'apply' && work.clothId !== null)) return <OfLayer work={work} works={props.works} />;
   switch (stage) {
     case 'cloth':
       return <ClothStage key={work.id} work={work} cloths={data.cloths} onSave={onSave} onNext={() => onGo('pieces')} />;
@@ -118,6 +119,7 @@ export default function Stages(props: Props) {
           order={data.orders[work.id]}
           found={foundFor(props.findings, work)}
           openRun={data.openRuns[work.id]}
+          notes={data.recipes.find(({ pieces }) => pieces.includes(work.pieceId))?.notes ?? []}
           lastRun={data.lastRuns[work.id]}
           onFile={() => onGo('file')}
           onChoose={choose}

@@ -3,7 +3,17 @@ import { clothThickness } from '../../core/cloth';
 import { InputError } from '../../core/input-error';
 import type { Material } from '../../core/layers';
 import { LAYING } from '../../core/pieces';
-import { RECIPES, recipeOf, type Recipe, type RecipeField, type RecipeKind } from '../../core/recipes';
+import {
+  EDGE_RECIPES,
+  edgeRecipeOf,
+  RECIPES,
+  recipeOf,
+  type EdgeKind,
+  type EdgeSource,
+  type Recipe,
+  type RecipeField,
+  type RecipeKind,
+} from '../../core/recipes';
 import type { Cloth } from '../../store/cloths';
 import { useAsked } from '../../ui/query';
 import type { CutFrom } from './recipe-pieces';
@@ -56,7 +66,7 @@ export function startOf({ field, start }: RecipeField, { rollWidth, thickness }:
 }
 
 /** Measures of a recipe as they are typed, with what stands there at first. @throws {InputError} naming the field */
-export function valuesOf(kind: RecipeKind, typed: Typed['values'], picked: Picked = { thickness: {} }): Record<string, number> {
+export function valuesOf(kind: FormKind, typed: Typed['values'], picked: Picked = { thickness: {} }): Record<string, number> {
   return Object.fromEntries(
     kind.fields.map((each) => {
       const { field, words, start } = each;
@@ -73,21 +83,38 @@ export function valuesOf(kind: RecipeKind, typed: Typed['values'], picked: Picke
 }
 
 /** Where a measure is kept. */
-export const keyOf = (kind: RecipeKind, field: string): string => `${kind.id}.${field}`;
+export const keyOf = (kind: FormKind, field: string): string => `${kind.id}.${field}`;
+
+/** A recipe as far as it can be made, or what stands in the way. */
+export interface Tried {
+  recipe?: Recipe;
+  field?: string;
+  message?: string;
+}
 
 /** The recipe as far as it can be made, or what stands in the way. */
-export function tryRecipe(
-  kind: RecipeKind,
-  typed: Typed['values'],
-  picked: Picked,
-): { recipe?: Recipe; field?: string; message?: string } {
+export function tryRecipe(kind: RecipeKind, typed: Typed['values'], picked: Picked): Tried {
+  return tried(() => recipeOf(kind, valuesOf(kind, typed, picked)));
+}
+
+/** The same of what is made from the edges of a piece. */
+export function tryEdgeRecipe(kind: EdgeKind, source: EdgeSource, typed: Typed['values']): Tried {
+  return tried(() => edgeRecipeOf(kind, source, valuesOf(kind, typed)));
+}
+
+function tried(make: () => Recipe): Tried {
   try {
-    return { recipe: recipeOf(kind, valuesOf(kind, typed, picked)) };
+    return { recipe: make() };
   } catch (error) {
     if (!(error instanceof InputError)) throw error;
     return { field: error.field, message: error.message.replace(`${error.field}: `, '').replace(`${error.field} `, '') };
   }
 }
+
+/** What a form of measures asks about: a shape by itself, or what is made from edges. */
+export type FormKind = Pick<RecipeKind, 'id' | 'name' | 'words' | 'fields'>;
+
+export const edgeKindOf = (id: string): EdgeKind => EDGE_RECIPES.find((each) => each.id === id) ?? EDGE_RECIPES[0]!;
 
 export const kindOf = (id: string): RecipeKind => RECIPES.find((each) => each.id === id) ?? RECIPES[0]!;
 

@@ -25,9 +25,10 @@ function stackOf(material: Material) {
   };
 }
 
-function cutOf({ duty, count, orientation, jobs }: RecipeCut, from: CutFrom, care: Care) {
+function cutOf({ duty, count, orientation, pairs, jobs }: RecipeCut, from: CutFrom, care: Care) {
   const layer = OF_LAYERS.includes(duty) ? from.layers[duty] : undefined;
   return {
+    ...(pairs ? { pairs } : {}),
     ...{ duty, count, orientation, clothId: OF_LAYERS.includes(duty) ? null : (from.cloths[duty] ?? null) },
     jobs: jobs.map(({ name, place, role }) => ({
       ...{ name, place, wish: { role, stretch: 'any', care } },

@@ -8,6 +8,7 @@ import type { LogEntry } from '../../store/log';
 import type { Project } from '../../store/projects';
 import type { Scrap } from '../../store/scraps';
 import type { Settings } from '../../store/settings';
+import type { ShownRecipe } from '../../server/recipe-work';
 import type { LastRun } from '../../server/job-log';
 import { isOfLayer, type Rows, type Worked } from './worked';
 
@@ -16,6 +17,8 @@ export interface ProjectData {
   project: Project;
   rows: Rows;
   cloths: Cloth[];
+  /** Recipes that pieces were made by. */
+  recipes: ShownRecipe[];
   /** Only the layers that some job's stack uses. */
   layers: Material[];
   log: LogEntry[];
@@ -65,7 +68,7 @@ export function passed(work: Worked, stage: Stage, log: readonly LogEntry[], scr
       return work.cutDone && (work.done || isOfLayer(work));
     case 'apply':
     case 'file':
-      // What is its own layer is ready once it is cut.
-      return filed || (isOfLayer(work) && work.cutDone);
+      // What is its own layer, and worked with another job, is ready once it is cut.
+      return filed || (isOfLayer(work) && work.clothId === null && work.cutDone);
   }
 }

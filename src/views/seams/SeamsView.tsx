@@ -107,7 +107,7 @@ function View({ project, cuts, start, clearance }: Props) {
 
 function SeamCard({ judged, clearance, onRemove }: { judged: JudgedSeam; clearance: number; onRemove: () => void }) {
   const units = useUnits();
-  const { first, second, compared, thicknessKnown, fault } = judged;
+  const { seam, first, second, compared, thicknessKnown, fault } = judged;
   const by = compared ? units.length(Math.abs(compared.difference)) : '';
   const words = compared && {
     fits: 'They fit.',
@@ -129,6 +129,7 @@ function SeamCard({ judged, clearance, onRemove }: { judged: JudgedSeam; clearan
         <h2 className="leading-snug font-bold">
           {first.name} to {second.name}
         </h2>
+        {seam.note && <p>{units.said(seam.note)}</p>}
         {fault && <p className="font-semibold text-error">It cannot be compared: {fault}</p>}
         {compared && words && (
           <>

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { call } from '../../ui/api';
 import { counted } from '../../ui/text';
 import { broughtIn } from './brought-in';
+import KeptBackups from './KeptBackups';
 
 interface BackupCount {
   cloths: number;
@@ -51,7 +52,10 @@ export default function BackupPanel() {
       <h2 id="backup" className="chalk-heading">
         Keep it safe
       </h2>
-      <p>A backup is one file with everything: projects, logbook, cupboard, readings, settings, benches, and what was deleted.</p>
+      <KeptBackups />
+      <p className="pt-2">
+        A backup is one file with everything: projects, logbook, cupboard, readings, settings, benches, and what was deleted.
+      </p>
       <div className="flex flex-wrap items-center gap-3">
         <a className="btn" href="/api/backup" download>
           Save a backup

@@ -16,6 +16,7 @@ import { UnitsProvider } from '../../ui/units-context';
 import type { Settings } from '../../store/settings';
 import BackupPanel from './BackupPanel';
 import BinPanel from './BinPanel';
+import DevicesPanel from './DevicesPanel';
 
 interface Kept {
   settings: Settings;
@@ -186,6 +187,7 @@ export default function SettingsView({ start }: { start: Kept }) {
         </div>
       </form>
       <div className="mt-5 grid items-start gap-5 lg:grid-cols-2">
+        <DevicesPanel />
         <BackupPanel />
         <BinPanel />
       </div>

@@ -9,6 +9,7 @@ const WORDS: Record<string, [one: string, many?: string]> = {
   cuts: ['cut'],
   jobs: ['job'],
   seams: ['seam'],
+  recipes: ['recipe'],
   log: ['logbook entry', 'logbook entries'],
   scraps: ['scrap'],
   stock: ['roll, sheet or leftover', 'rolls, sheets and leftovers'],

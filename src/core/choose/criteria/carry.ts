@@ -19,6 +19,8 @@ export const carry: Criterion = {
   why: ({ load }) => {
     if (!load) return 'No stitching here.';
     const density = Math.round(load.density);
+    if (load.holes !== undefined && load.share > 0.5)
+      return `About ${density} needle holes on each cm²; this cloth bears about ${Math.round(load.holes / 5) * 5} before they tear it, whatever lies under it.`;
     const carried = Math.round(load.carried / 5) * 5;
     if (load.thread !== undefined && load.share > 0.8)
       return `Long stitches: ${Math.round(load.thread / 10)} cm of thread on each cm² pull like ${Math.round(load.share * load.carried)} ordinary stitches; this carries about ${carried}.`;

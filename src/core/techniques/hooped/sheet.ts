@@ -30,10 +30,15 @@ function sheetLies(at: LayerAt) {
   return { ...region, outlines: [square], area: polygonArea(square) };
 }
 
-/** Whether glue is sprayed on a sheet: it is kept so, or the cloth is to lie on it and it does not stick by itself. */
-const takesGlue = ({ job, layer: { material } }: LayerAt) =>
-  material.form === 'spray-glued' ||
-  (job.floats && material.form === 'loose' && !sheetsOf(job.layers).some((l) => l.material.form === 'sticky'));
+/**
+ * Whether glue is sprayed on a sheet: it is kept so, or the cloth is to lie on it and it does not stick by itself.
+ *
+ * @example takesGlue({ job: workJob, layer: stack[0], index: 0 }) // false
+ */
+export function takesGlue({ job, layer: { material } }: Pick<LayerAt, 'job' | 'layer'>): boolean {
+  if (material.form === 'spray-glued') return true;
+  return job.floats && material.form === 'loose' && !sheetsOf(job.layers).some((l) => l.material.form === 'sticky');
+}
 
 const needs = (at: LayerAt): Amount[] => [...cutNeeds(at, sheetLies(at)), ...(takesGlue(at) ? glueNeeds(at, sheetLies(at)) : [])];
 

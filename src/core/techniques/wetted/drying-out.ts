@@ -1,4 +1,4 @@
-import { drying, pickUpOf, secondsUnderIron, type Air, type Method } from '../../liquid';
+import { DAMP, drying, pickUpOf, secondsUnderIron, type Air, type Method } from '../../liquid';
 import { foundOf, COVER_WORDS, IRON_WORDS, type Step } from '../../steps';
 import type { LayerAt, WorkJob } from '../job';
 import { piecesOf } from '../job';
@@ -18,8 +18,25 @@ export function driesIn({ fabric, air = STILL_ROOM }: WorkJob, method: Method, u
   return Math.max(1, Math.round(drying({ ...air, water, sides: 2, arealDensity })[until]));
 }
 
+/** What a kitchen scale tells apart, g; less than this much cloth is felt with the hand. */
+const SCALE = 5;
+const LEAST_WEIGHED = 40;
+
+/**
+ * What cloth weighs when it is damp enough to be pressed, as a sentence: its dry mass and a quarter of it in water; empty where the size is not
+ * known, or where it is too little for a scale.
+ *
+ * @example dampWeightWords({ job: { ...workJob, width: 1000, height: 1000 }, layer: { material: starch, extent: 'full', angle: 0 }, index: 0 }).length > 0 // true
+ */
+export function dampWeightWords(at: LayerAt): string {
+  const dry = ((wettedWith(at)?.area ?? 0) / 1e6) * at.job.fabric.arealDensity;
+  if (dry < LEAST_WEIGHED) return '';
+  const scaled = (mass: number) => SCALE * Math.round(mass / SCALE);
+  return ` On a scale it is ready at about ${scaled(dry * (1 + DAMP))} g: dry it weighs about ${scaled(dry)} g.`;
+}
+
 /** Water that is left when it is pressed, as a share of the dry cloth's mass. */
-const LEFT = { soaked: 0.25, misted: 0.15 };
+const LEFT = { soaked: DAMP, misted: 0.15 };
 /** An iron is moved over both faces in no less than this, s a square metre. */
 const SLOWEST = 300;
 /** However small they are, pieces are taken up, laid and pressed one by one, s each. */
@@ -52,11 +69,13 @@ export function pressedDry(at: LayerAt, wet: boolean, parts = 1): Pick<Step, 'ti
 /**
  * How the iron is set for a liquid: its leaflet, or what a scrap found; the schools of heat are about glue.
  *
+ * @param covered it is pressed under a cloth, whatever the leaflet has to say of a cover
  * @example ironWords({ job: workJob, layer: { material: starch, extent: 'full', angle: 0 }, index: 0 }).startsWith('Iron medium') // true
  */
-export function ironWords({ job: { found, cutAlready }, layer: { material } }: LayerAt): string {
+export function ironWords({ job: { found, cutAlready }, layer: { material } }: LayerAt, covered = false): string {
   const setting = foundOf(material, found) ?? material.leaflet;
-  return `Iron ${IRON_WORDS[setting.ironDots]}, no steam, ${COVER_WORDS[setting.cover]}. ${
+  const cover = covered && setting.cover === 'none' ? 'under a thin cloth' : COVER_WORDS[setting.cover];
+  return `Iron ${IRON_WORDS[setting.ironDots]}, no steam, ${cover}. ${
     cutAlready ? 'Lift and set down; do not pull the cut edges.' : 'Move the iron along the grain, without pulling.'
   }`;
 }

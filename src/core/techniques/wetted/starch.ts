@@ -53,7 +53,7 @@ function roundByRound(at: LayerAt): Step[] {
       wetStep(at, `${end}press`, {
         ...{ kind: 'do', ...pressedDry(at, false), safety: SAFETY.heat },
         title: `Round ${round} of ${rounds}: press it dry under a cloth`,
-        detail: `${round === rounds ? 'It feels like paper now; if not, once more. ' : ''}${ironWords(at)}`,
+        detail: `${round === rounds ? 'It feels like paper now; if not, once more. ' : ''}${ironWords(at, true)}`,
       }),
     ];
   });
@@ -75,7 +75,7 @@ function ahead(at: LayerAt): Step[] {
     wetStep(at, 'press', {
       ...{ kind: 'do', ...pressedDry(at, false), safety: SAFETY.heat },
       title: 'Mist each with water and press it smooth, just before it is hooped',
-      detail: `Under a cloth. ${ironWords(at)}`,
+      detail: ironWords(at, true),
     }),
   ]);
 }

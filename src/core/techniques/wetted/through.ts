@@ -3,7 +3,7 @@ import { called, type LayerAt } from '../job';
 import { SAFETY, technique } from '../making';
 import type { Step } from '../../steps';
 import { evenChecks, inFoundRounds, rinsed, wetStep } from './common';
-import { driesIn, ironWords, pressedDry } from './drying-out';
+import { dampWeightWords, driesIn, ironWords, pressedDry } from './drying-out';
 import { amountWords, liquidNeeds } from './volume';
 
 /**
@@ -26,7 +26,7 @@ function throughSteps(at: LayerAt): Step[] {
     wetStep(at, 'dry', {
       ...{ kind: 'wait', until: 'damp', act: 'hang', seconds: 60 * hanging },
       title: 'Let it hang until it is only damp',
-      detail: `About ${hanging} minutes in this air, both faces free. Feel it: cool and limp, no drops. If it has gone dry, mist it with water.`,
+      detail: `About ${hanging} minutes in this air, both faces free. Feel it: cool and limp, no drops. If it has gone dry, mist it with water.${dampWeightWords(at)}`,
     }),
     wetStep(at, 'press', {
       ...{ kind: 'do', ...pressedDry(at, true), safety: SAFETY.heat },

@@ -9,4 +9,6 @@ export const GET = endpoint(() => readDayPlan(database()));
 export const PUT = jsonEndpoint(dayPlanSchema, ({ plan, version }) => writeDayPlan(database(), plan, version));
 
 /** What some jobs and open runs come to as tasks: how long each takes, what it holds, what it waits for. */
-export const POST = jsonEndpoint(daySchema, ({ jobIds, runIds }) => dayRunsKept(database(), jobIds, runIds));
+export const POST = jsonEndpoint(daySchema, ({ jobIds, runIds, hoopingIds }) =>
+  dayRunsKept(database(), jobIds, runIds, hoopingIds),
+);

@@ -1,12 +1,23 @@
 import { cutUpdateSchema } from '../../../../schemas/projects';
 import { database } from '../../../../server/database';
+import { jsonEndpoint } from '../../../../server/endpoint';
 import { recordEndpoints, withoutVersion } from '../../../../server/record-endpoints';
-import { cuts, type CutFields } from '../../../../store/cuts';
+import { saveCut } from '../../../../server/recipe-work';
+import { cuts, type Cut, type CutFields } from '../../../../store/cuts';
 import { pieces } from '../../../../store/pieces';
 import { requireCut } from '../../../../store/rules/piece';
 
-export const { GET, PUT, DELETE } = recordEndpoints(cuts, cutUpdateSchema, (body, current) => {
+const fieldsOf = (body: { version: number }, current: Cut) => {
   const db = database();
   const { pieceId } = current;
   return requireCut(db, { ...withoutVersion(body), pieceId } as CutFields, pieces.get(db, pieceId), current);
+};
+
+export const { GET, DELETE } = recordEndpoints(cuts, cutUpdateSchema, fieldsOf);
+
+/** What is made from edges of its piece follows how many there are, their halves and their allowances. */
+export const PUT = jsonEndpoint(cutUpdateSchema, (body, { params }) => {
+  const db = database();
+  const current = cuts.get(db, params['id']!);
+  return saveCut(db, current.id, fieldsOf(body, current), body.version);
 });

@@ -1,9 +1,19 @@
 import { pieceUpdateSchema } from '../../../../schemas/projects';
 import { database } from '../../../../server/database';
+import { jsonEndpoint } from '../../../../server/endpoint';
 import { recordEndpoints, withoutVersion } from '../../../../server/record-endpoints';
+import { savePiece } from '../../../../server/recipe-work';
 import { pieces, type PieceFields } from '../../../../store/pieces';
 import { requirePiece } from '../../../../store/rules/piece';
 
-export const { GET, PUT, DELETE } = recordEndpoints(pieces, pieceUpdateSchema, (body, current) =>
-  requirePiece(database(), { ...withoutVersion(body), projectId: current.projectId } as PieceFields, current.id),
-);
+const fieldsOf = (body: { version: number }, current: PieceFields & { id: string }) =>
+  requirePiece(database(), { ...withoutVersion(body), projectId: current.projectId } as PieceFields, current.id);
+
+export const { GET, DELETE } = recordEndpoints(pieces, pieceUpdateSchema, fieldsOf);
+
+/** What is made from edges of the piece follows it. */
+export const PUT = jsonEndpoint(pieceUpdateSchema, (body, { params }) => {
+  const db = database();
+  const current = pieces.get(db, params['id']!);
+  return savePiece(db, current.id, fieldsOf(body, current), body.version);
+});

@@ -1,4 +1,5 @@
-import { isSealed, type Fabric } from '../cloth';
+import type { Fabric } from './fabric';
+import { isSealed } from './pressing';
 
 /** Needle sizes: the thickness of the shaft, in hundredths of a millimetre, finest first. */
 export const NEEDLES = [60, 65, 70, 75, 80, 90, 100, 110] as const;

@@ -1,0 +1,60 @@
+import { Ruler } from 'lucide-react';
+import { lazy, Suspense, useState } from 'react';
+import type { ShownRecipe } from '../../server/recipe-work';
+import { useUnits } from '../../ui/units-context';
+
+const ChangeRecipe = lazy(() => import('./ChangeRecipe'));
+
+/** Recipes that pieces of the project were made by: their measures can be changed, and how they are sewn stays at hand. */
+export default function RecipeList({ recipes }: { recipes: readonly ShownRecipe[] }) {
+  const { said, length } = useUnits();
+  const [changing, setChanging] = useState<ShownRecipe>();
+  if (recipes.length === 0) return null;
+  return (
+    <section className="sheet space-y-3 p-3" aria-label="Made by a recipe">
+      <h2 className="chalk-heading">Made by a recipe</h2>
+      {recipes.map((recipe) => (
+        <div key={recipe.id}>
+          <p className="flex flex-wrap items-center justify-between gap-2">
+            <strong>
+              {recipe.name}
+              {recipe.of && <span className="quiet font-normal"> of “{recipe.of.name}”</span>}
+            </strong>
+            <button type="button" className="btn" onClick={() => setChanging(recipe)}>
+              <Ruler size={17} aria-hidden="true" /> Change the measures
+              <span className="sr-only"> of {recipe.name}</span>
+            </button>
+          </p>
+          {recipe.told.length > 0 && (
+            <ul className="border-l-4 border-accent pl-3 text-[0.95rem]" aria-label={`What did not follow: ${recipe.name}`}>
+              {recipe.told.map((words) => (
+                <li key={words}>{said(words)}</li>
+              ))}
+            </ul>
+          )}
+          <details className="mt-1">
+            <summary className="min-h-11 cursor-pointer py-2 font-semibold text-primary">Figures, and how it is sewn</summary>
+            <ul>
+              {recipe.facts.map((fact) => (
+                <li key={fact.words} className="flex justify-between gap-3 text-[0.95rem]">
+                  <span>{fact.words}</span>
+                  <strong>{fact.length === undefined ? fact.value : length(fact.length)}</strong>
+                </li>
+              ))}
+            </ul>
+            <ol className="mt-2 list-decimal space-y-1 pl-5 text-[0.95rem]">
+              {recipe.notes.map((note) => (
+                <li key={note}>{said(note)}</li>
+              ))}
+            </ol>
+          </details>
+        </div>
+      ))}
+      {changing && (
+        <Suspense>
+          <ChangeRecipe recipe={changing} onClose={() => setChanging(undefined)} />
+        </Suspense>
+      )}
+    </section>
+  );
+}

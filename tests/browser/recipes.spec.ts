@@ -1,0 +1,172 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test } from '@playwright/test';
+import type { Piece } from '../../src/store/pieces';
+import { byRecipe, newProject, pieces, takeFirst, typePieces } from './making';
+import { alive, open, pickCloth } from './open';
+
+test('a flare by its recipe: sectors, braid in the hem, what to buy', async ({ page }) => {
+  await open(page, '/projects');
+  await page.getByLabel('New project').fill('Peplum');
+  await page.getByRole('button', { name: 'Start it' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Peplum' })).toBeVisible();
+  await alive(page);
+  await page.getByRole('button', { name: 'Pieces by a recipe' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Pieces by a recipe' });
+  // Nothing of the project is cut from anything yet, so no cloth is taken for it.
+  await pickCloth(dialog, 'Straw-yellow poplin');
+  await dialog.getByLabel('Circles').fill('two');
+  await expect(dialog.getByText(/Circles: write a number/)).toBeVisible();
+  await expect(dialog.getByRole('button', { name: /^Add/ })).toBeDisabled();
+  await dialog.getByLabel('Circles').fill('1');
+  await dialog.getByLabel('Waist seam').fill('68 cm');
+  await dialog.getByLabel('Length', { exact: true }).fill('8 in');
+  await dialog.getByLabel('Cloth width').fill('500 mm');
+  // r = 680 / 2π = 108 mm, R = 108 + 203 mm, hem 2π · 311 mm: the figures of the recipe, by hand.
+  await expect(dialog.getByText('1.96 m')).toBeVisible();
+  // A half circle is 2 · 321 mm wide upright, and 321 + 10 mm deep along the selvedge.
+  await expect(dialog.getByText(/^2 of 180°$/)).toBeVisible();
+  await expect(dialog.getByText('Each half circle lies with its straight side along the selvedge.')).toBeVisible();
+  await dialog.getByLabel('Lined with the same pieces').check();
+  await expect(dialog.getByText('Understitch the lining', { exact: false })).toBeVisible();
+  await dialog.getByRole('button', { name: 'Add 1 piece' }).click();
+  await expect(page.getByRole('region', { name: 'Made by a recipe' })).toBeVisible();
+  await alive(page);
+  await expect(page.getByText('Lining: no cloth yet, 2 pieces')).toBeVisible();
+  await page
+    .getByRole('navigation', { name: 'Stages of the project' })
+    .getByRole('button', { name: /Choose/ })
+    .click();
+  await expect(page.getByRole('button', { name: /^Take .*braid/ }).first()).toBeVisible();
+});
+
+test('a recipe stays alive: a measure is changed, the pieces follow, what is one’s own stays or is named', async ({ page }) => {
+  const project = await newProject(page, 'Drummer’s second cape');
+  await byRecipe(page, 'Flare', 'Straw-yellow poplin', { 'Waist seam': '70 cm', Length: '50 cm' });
+  const piecesOf = async () =>
+    (await (await page.request.get(`/api/projects/${project}/pieces`)).json()) as { pieces: Piece[]; cuts: { duty: string }[] };
+  const [before] = (await piecesOf()).pieces;
+  expect(before!.shape).toMatchObject({ kind: 'sector', outer: 700 / (2 * Math.PI) + 500 });
+  // A name of its own.
+  await page.getByLabel('Name of the piece').fill('Half of the cape');
+  await page.getByRole('button', { name: 'Save the piece' }).click();
+  await expect(page.getByText('Saved.')).toBeVisible();
+  const made = page.getByRole('region', { name: 'Made by a recipe' });
+  await made.getByRole('button', { name: 'Change the measures of Flare' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Measures: Flare' });
+  await expect(dialog.getByLabel('Length', { exact: true })).toHaveValue('50 cm');
+  await dialog.getByLabel('Length', { exact: true }).fill('0');
+  await expect(dialog.getByRole('button', { name: 'Change the pieces' })).toBeDisabled();
+  await dialog.getByLabel('Length', { exact: true }).fill('20 in');
+  await dialog.getByLabel('Lined with the same pieces').check();
+  await dialog.getByRole('button', { name: 'Change the pieces' }).click();
+  await expect(dialog.getByText('is cut for lining too', { exact: false })).toBeVisible();
+  await dialog.getByRole('button', { name: 'See the pieces' }).click();
+  await expect(page.getByLabel('Name of the piece')).toHaveValue('Half of the cape');
+  await alive(page);
+  const after = await piecesOf();
+  expect((after.pieces[0]!.shape as { outer: number }).outer).toBeCloseTo(700 / (2 * Math.PI) + 508, 6);
+  expect(after.cuts.map(({ duty }) => duty).sort()).toEqual(['lining', 'shell']);
+  // How it is sewn stands with the steps.
+  await made.getByText('Figures, and how it is sewn').click();
+  await expect(made.getByText('Understitch the lining', { exact: false })).toBeVisible();
+});
+
+test('a godet by its recipe: a strip on each of its seam lines, along its line and no edge', async ({ page }) => {
+  await open(page, '/projects/tq-toolroll');
+  await page.getByRole('button', { name: 'Pieces by a recipe' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Pieces by a recipe' });
+  for (const recipe of ['Straight waistband', 'Knit neckband', 'Godet in a slash']) {
+    await dialog.getByLabel('What is made').selectOption({ label: recipe });
+    await expect(dialog.getByRole('button', { name: 'Add 1 piece' })).toBeEnabled();
+  }
+  await dialog.getByLabel('How many').fill('2.5');
+  await expect(dialog.getByText('must be a whole number, saw 2.5')).toBeVisible();
+  await dialog.getByLabel('How many').fill('2');
+  await dialog.getByRole('button', { name: 'Add 1 piece' }).click();
+  await expect(page.getByRole('region', { name: 'Made by a recipe' })).toBeVisible();
+  await alive(page);
+  const stages = page.getByRole('navigation', { name: 'Stages of the project' });
+  await stages.getByRole('button', { name: /Choose/ }).click();
+  await takeFirst(page);
+  await stages.getByRole('button', { name: /Cut/ }).click();
+  await expect(page.getByText('It lies along the line of this job.').first()).toBeVisible();
+  await expect(page.getByRole('checkbox', { name: 'right end' })).toHaveCount(0);
+});
+
+test('a hat by its recipe: every layer in its own length, the base bought with the rest', async ({ page }) => {
+  await open(page, '/projects/tq-cap');
+  await page.getByRole('button', { name: 'Pieces by a recipe' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Pieces by a recipe' });
+  await dialog.getByLabel('What is made').selectOption({ label: 'Hat' });
+  await dialog.getByLabel('Head', { exact: true }).fill('56 cm');
+  await dialog.getByLabel('Brim width').fill('0');
+  // The usual base stands there; another one may be picked.
+  await expect(dialog.getByLabel('Base from')).toContainText('buckram');
+  await dialog.getByLabel('Base from').selectOption({ label: 'Fine buckram, 150 g' });
+  await expect(dialog.getByText('57.2 cm')).toBeVisible();
+  await dialog.getByRole('button', { name: 'Add 8 pieces' }).click();
+  await expect(page.getByText('Base: of its layer, 1 piece').first()).toBeVisible();
+  await alive(page);
+  const stages = page.getByRole('navigation', { name: 'Stages of the project' });
+  await stages.getByRole('button', { name: /Apply/ }).click();
+  // The base is worked with what softens it and its cloth; nothing is chosen for it.
+  await expect(page.getByRole('heading', { name: 'At the bench: “Tip, base”' })).toBeVisible();
+  await stages.getByRole('button', { name: /Choose/ }).click();
+  await expect(page.getByRole('heading', { name: /is cut from Fine buckram, 150.g itself/ })).toBeVisible();
+  await stages.getByRole('button', { name: /Cut/ }).click();
+  await page.getByRole('button', { name: 'It is cut', exact: true }).click();
+  await expect(page.getByRole('button', { name: 'It is not cut after all' })).toBeVisible();
+  await open(page, '/buy?project=tq-cap');
+  await expect(page.getByRole('rowheader', { name: 'Fine buckram, 150 g' })).toBeVisible({ timeout: 15_000 });
+});
+
+test('a hem facing from the edge that is touched: its job, its seam, and it follows the piece', async ({ page }) => {
+  const project = await newProject(page, 'Ferry skirt');
+  await typePieces(page, ['front 52 x 60 satin']);
+  const rowsOf = async () =>
+    (await (await page.request.get(`/api/projects/${project}/pieces`)).json()) as { pieces: Piece[]; jobs: { wish: object }[] };
+  await page.getByRole('button', { name: 'From the edges of “Front”' }).click();
+  const dialog = page.getByRole('dialog', { name: 'From the edges of Front' });
+  await dialog.getByLabel('What is made').selectOption({ label: 'Hem facing' });
+  await expect(dialog.getByText('Touch an edge', { exact: false })).toBeVisible();
+  await expect(dialog.getByRole('button', { name: 'Add the pieces' })).toBeDisabled();
+  await dialog.getByLabel('Bottom').check();
+  await dialog.getByLabel('Top').check();
+  await expect(dialog.getByText(/must follow each other/)).toBeVisible();
+  await dialog.getByLabel('Top').uncheck();
+  await dialog.getByLabel('Depth').fill('590 mm');
+  await expect(dialog.getByText(/must leave the piece in one/)).toBeVisible();
+  await dialog.getByLabel('Depth').fill('2 in');
+  expect((await new AxeBuilder({ page }).include('dialog').analyze()).violations).toEqual([]);
+  await dialog.getByRole('button', { name: 'Add 1 piece' }).click();
+  await expect(pieces(page).getByRole('heading', { name: 'Front: hem facing' })).toBeVisible();
+  await alive(page);
+  const made = await rowsOf();
+  expect(made.jobs.at(-1)!.wish).toMatchObject({ role: 'hem' });
+  const sizeOf = ({ pieces: all }: { pieces: Piece[] }) => {
+    const { shape } = all.find(({ name }) => name === 'Front: hem facing')!;
+    const at = (shape as { edges: { from: [number, number] }[] }).edges.map(({ from }) => from);
+    return [0, 1].map((axis) => Math.max(...at.map((p) => p[axis]!)) - Math.min(...at.map((p) => p[axis]!)));
+  };
+  // As sewn: the piece was typed as it is cut, 10 mm allowed all round.
+  expect(sizeOf(made)[1]).toBeCloseTo(50.8, 3);
+  const [wide] = sizeOf(made);
+  await page.getByRole('link', { name: 'Do the seams fit?' }).click();
+  await expect(page.getByText('They fit.')).toBeVisible();
+
+  // The front is made wider: its facing goes along, and the seam fits as before.
+  await open(page, `/projects/${project}?stage=pieces`);
+  await expect(page.getByLabel('Name of the piece')).toHaveValue('Front');
+  await page.getByLabel('Width', { exact: true }).fill('60 cm');
+  await page.getByRole('button', { name: 'Save the piece' }).click();
+  await expect(page.getByText('Saved.')).toBeVisible();
+  await expect.poll(async () => sizeOf(await rowsOf())[0]! - wide!).toBeCloseTo(80, 3);
+  await page.getByRole('link', { name: 'Do the seams fit?' }).click();
+  await expect(page.getByText('They fit.')).toBeVisible();
+
+  // Too short for it: it stays as it was, and says why.
+  await open(page, `/projects/${project}?stage=pieces`);
+  await page.getByLabel('Height', { exact: true }).fill('5 cm');
+  await page.getByRole('button', { name: 'Save the piece' }).click();
+  await expect(page.getByRole('list', { name: 'What did not follow: Hem facing' })).toContainText('could not follow “Front”');
+});
