@@ -268,6 +268,7 @@ describe('a table from elsewhere', () => {
     await waitFor(() =>
       expect(sent.at(-1)!.body).toMatchObject({ mapping: { name: 'stuff', arealDensity: 'stuff' }, text: 'stuff;g' }),
     );
+    await waitFor(() => expect(screen.getByRole('button', { name: 'Bring in 2 cloths' })).toBeEnabled());
     await press('Bring in 2 cloths');
     expect(await screen.findByText('2 cloths brought in.')).toBeVisible();
     await press('Undo');
@@ -285,5 +286,7 @@ describe('a table from elsewhere', () => {
     await waitFor(() => expect(screen.getByRole('button', { name: 'Bring in 2 cloths' })).toBeEnabled());
     await press('Bring in 2 cloths');
     await waitFor(() => expect(sent.at(-1)!.body).toMatchObject({ skipFaulty: true }));
+    // The table was asked about once, as it was pasted, and never as the empty field before it.
+    expect(sent.filter(({ path }) => path.endsWith('preview')).map(({ body }) => body['text'])).toEqual(['stuff;g']);
   });
 });

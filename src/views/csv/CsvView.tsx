@@ -26,7 +26,9 @@ export default function CsvView({ startKind }: { startKind: TableKind }) {
   const noun = kind === 'cloths' ? 'cloth' : 'layer';
 
   const question = useRested(useSame({ kind, text, ...(mapping ? { mapping } : {}) }), 250);
-  const asked = useAsked<TablePreview>(text.trim() === '' ? undefined : '/api/csv/preview', question);
+  // Only the text that stands there is asked about and can be brought in, never the one before it that has not come to rest.
+  const rested = question.text === text && question.kind === kind;
+  const asked = useAsked<TablePreview>(!rested || text.trim() === '' ? undefined : '/api/csv/preview', question);
   const preview = text.trim() === '' || asked.problem ? undefined : asked.answer;
   const fault = refused ?? (asked.problem && plainMessage(asked.problem));
   const take = (next: string) => {
@@ -159,7 +161,7 @@ export default function CsvView({ startKind }: { startKind: TableKind }) {
             <TablePreviewPanel
               preview={preview}
               noun={noun}
-              busy={busy}
+              busy={busy || !rested || !asked.current}
               onMapping={setMapping}
               onBringIn={(left) => void bringIn(left)}
             />
