@@ -101,3 +101,16 @@ export const seamFields = {
 /** Which edges of which cut are sewn to which of another. */
 export const seamSchema = shape(seamFields);
 export const seamUpdateSchema = shape({ ...seamFields, version: version.required() });
+
+/** How a seam is mended, against the pieces that the person sees. */
+export const seamMendSchema = shape({
+  how: oneOf(['length', 'quarters'] as const).required(),
+  side: oneOf(['first', 'second'] as const).optional(),
+  at: oneOf(['start', 'end', 'both'] as const).optional(),
+  versions: yup
+    .array()
+    .of(shape({ id: id.required(), version: version.required() }).required())
+    .required()
+    .min(1, 'must name the pieces as they are seen')
+    .max(2, 'must name at most two pieces'),
+});

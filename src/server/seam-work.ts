@@ -3,11 +3,21 @@ import { clothThickness } from '../core/cloth';
 import { InputError } from '../core/input-error';
 import { openPiece, placeCut, runsIntoSeam, seamLength, stripEdges } from '../core/pieces';
 import { edgeNames } from '../core/shape';
-import { compareSeam, type ComparedSeam, type SeamSide } from '../core/seams';
+import {
+  compareSeam,
+  seamRuns,
+  walkSeam,
+  type ComparedSeam,
+  type GivingSide,
+  type SeamRun,
+  type SeamSide,
+  type SeamWalk,
+} from '../core/seams';
 import { cloths } from '../store/cloths';
 import type { Db } from '../store/database';
 import { knownLayers } from '../store/materials';
 import { seams, type Seam } from '../store/seams';
+import { pieces } from '../store/pieces';
 import { readSettings } from '../store/settings';
 import { workOf, type Workpiece } from '../store/workpieces';
 import type { CutPiece } from '../core/workpiece';
@@ -18,12 +28,24 @@ export interface SeamPile {
   thickness: number;
 }
 
+/** One side of a seam as it is sewn: its length, and how often it comes in its piece; twice on both sides of a fold. mm. */
+export interface JudgedSide extends GivingSide {
+  name: string;
+  /** Its piece, as it is seen here. */
+  piece: { id: string; version: number };
+  length: number;
+  times: number;
+  pile: SeamPile[];
+}
+
 /** A seam with what is found of it; `fault` where one of its pieces cannot be drawn. */
 export interface JudgedSeam {
   seam: Seam;
-  first: { name: string; length: number; pile: SeamPile[] };
-  second: { name: string; length: number; pile: SeamPile[] };
+  first: JudgedSide;
+  second: JudgedSide;
   compared: ComparedSeam | null;
+  /** Both edges along each other, mark to mark; null where one of them is not one line. */
+  walk: SeamWalk | null;
   /** Whether both cloths are said; without them the seam is thicker than what is told. */
   thicknessKnown: boolean;
   fault: string | null;
@@ -45,25 +67,32 @@ export function judgedSeams(db: Db, projectId: string): JudgedSeam[] {
         {
           thicknessKnown: first.clothId !== null && second.clothId !== null,
           ...{ seam, fault: null, compared: compareSeam(a.side, b.side, settings.machineClearance) },
-          first: { name: first.name, length: a.side.length, pile: a.pile },
-          second: { name: second.name, length: b.side.length, pile: b.pile },
+          walk: a.runs && b.runs ? walkSeam(a.runs[0]!, b.runs[0]!, { first: a.side, second: b.side }) : null,
+          ...{ first: told(db, first, a), second: told(db, second, b) },
         },
       ];
     } catch (error) {
       if (!(error instanceof InputError)) throw error;
-      const empty = (name: string) => ({ name, length: 0, pile: [] });
+      const empty = { side: { length: 0, stretch: 0, held: false }, pile: [], runs: undefined };
       return [
         {
           seam,
-          first: empty(first.name),
-          second: empty(second.name),
-          compared: null,
+          ...{ first: told(db, first, empty), second: told(db, second, empty) },
+          ...{ compared: null, walk: null },
           thicknessKnown: false,
           fault: error.message.replace(`${error.field}: `, `${error.field} `),
         },
       ];
     }
   });
+}
+
+type Side = { side: GivingSide & { length: number }; pile: SeamPile[]; runs: SeamRun[] | undefined };
+
+function told(db: Db, { name, pieceId }: CutPiece, { side, pile, runs }: Side): JudgedSide {
+  const { id, version } = pieces.get(db, pieceId);
+  const { length, stretch, held } = side;
+  return { name, piece: { id, version }, length, stretch, held, times: runs?.length ?? 1, pile };
 }
 
 /** An edge of a cut as it is sewn: how long, how thick with every layer of every job that runs into it, how far it gives. */
@@ -92,14 +121,26 @@ function sideOf(db: Db, cut: CutPiece, edges: readonly number[], all: readonly W
         if (strip || runsIntoSeam(extent, allowance, own.trim ?? trim))
           pile.push({ name: material.name, thickness: material.thickness });
       }
+  const runs = runsOf(cut, edges);
   const side: SeamSide = {
-    length: seamLength(cut, edges),
+    // On both sides of a fold each is sewn by itself, a shoulder to its own half.
+    length: runs?.[0]!.length ?? seamLength(cut, edges),
     thickness: pile.reduce((sum, { thickness }) => sum + thickness, 0),
     // Which way an edge runs is not looked at: the cloth may give as much as it gives most.
     stretch: cloth ? Math.max(cloth.stretchLength, cloth.stretchCross) : 0,
     held,
   };
-  return { side, pile };
+  return { side, pile, runs };
+}
+
+/** The lines of one side; none where its edges do not follow each other. */
+function runsOf(cut: CutPiece, edges: readonly number[]): SeamRun[] | undefined {
+  try {
+    return seamRuns(cut, edges);
+  } catch (problem) {
+    if (problem instanceof InputError && problem.field === 'edges') return undefined;
+    throw problem;
+  }
 }
 
 /** A layer that gives less than this keeps an edge from being eased or stretched, %. */

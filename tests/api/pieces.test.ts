@@ -238,6 +238,53 @@ describe('seams', () => {
   });
 });
 
+describe('a seam that is mended', () => {
+  const seamOf = async () => {
+    const { id } = await project();
+    const front = (await addWork(id, PIECE)).body;
+    const edge = (await addWork(id, { ...PIECE, name: 'Edge', shape: { ...RECTANGLE, width: 312 } })).body;
+    const seam = { firstCut: front.cutId, firstEdges: [0], secondCut: edge.cutId, secondEdges: [0] };
+    return { id, edge, judged: (await post(`/api/projects/${id}/seams`, seam)).body };
+  };
+  const mend = ({ seam, first, second }: { seam: { id: string }; first: Side; second: Side }, body: object) =>
+    post(`/api/seams/${seam.id}/mend`, { versions: [first.piece, second.piece], ...body });
+  interface Side {
+    piece: { id: string; version: number };
+    length: number;
+  }
+
+  it('has one side as long as the other, and is put back by the piece as it was', async () => {
+    const { id, edge, judged } = await seamOf();
+    expect(judged.walk.stretches).toHaveLength(1);
+    const { status, body } = await mend(judged, { how: 'length', side: 'second', at: 'end' });
+    expect([status, body.seams[0].compared.fit]).toEqual([200, 'fits']);
+    expect(body.seams[0].second.length).toBeCloseTo(judged.first.length, 1);
+    expect(body.seams[0].first.length).toBe(judged.first.length);
+    const now = body.pieces.find((piece: { id: string }) => piece.id === edge.pieceId);
+    const was = body.before.find((piece: { id: string }) => piece.id === edge.pieceId);
+    expect((await put(`/api/pieces/${now.id}`, now, { shape: was.shape, marks: was.marks })).status).toBe(200);
+    const [again] = (await send('GET', `/api/projects/${id}/seams`)).body.seams;
+    expect(again.second.length).toBe(judged.second.length);
+  });
+
+  it('is marked in quarters on both sides, which are walked from mark to mark then', async () => {
+    const { judged } = await seamOf();
+    const { body } = await mend(judged, { how: 'quarters' });
+    expect(body.pieces.map(({ marks }: { marks: object[] }) => marks.length)).toEqual([3, 3]);
+    const { stretches } = body.seams[0].walk;
+    expect(stretches).toHaveLength(4);
+    for (const { difference } of stretches) expect(difference).toBeCloseTo(-3, 6);
+  });
+
+  it('is not mended from a screen that shows older pieces, nor by more than can be', async () => {
+    const { judged } = await seamOf();
+    expect((await mend(judged, { how: 'quarters' })).status).toBe(200);
+    expect((await mend(judged, { how: 'length', side: 'first' })).status).toBe(409);
+    const wrong = await mend(judged, { how: 'by eye' });
+    expect([wrong.status, wrong.body.error.field]).toEqual([400, 'how']);
+  });
+});
+
 describe('a piece that gets another shape', () => {
   const circle = { kind: 'circle', diameter: 200 };
   it('keeps the edges that its jobs lie along, or says which job is in the way', async () => {

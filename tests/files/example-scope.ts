@@ -55,7 +55,11 @@ const tip = (duty: string, clothId: string | null, of: object | null) => ({
   ...{ id: duty, projectId: 'p', pieceName: 'Tip', position: 0, name: `Tip, ${duty}`, duty, clothId, stack: of, cutDone: false },
 });
 
+/** Cloth that gives a little, as most woven cloth does. */
+const giving = { stretch: 2, held: false };
+
 export const exampleScope = {
+  giving,
   benchPlan,
   EDGE_RECIPES,
   START_STATE,

@@ -1,3 +1,4 @@
+import { InputError } from '../input-error';
 import type { Outline } from '../shape';
 import type { OpenPiece } from './piece';
 
@@ -28,4 +29,33 @@ export function edgeRuns(piece: Pick<OpenPiece, 'outline' | 'edges' | 'holes'>):
     else runs.push({ edge: edges[i]!, points: [outline[i]!, next], closed: false });
   }
   return [...runs, ...holes];
+}
+
+/**
+ * Segments of some edges, in runs that follow each other: two where the fold of an opened piece lies between them.
+ *
+ * @param owners the edge that each segment belongs to
+ * @throws {InputError} `edges` when they do not follow each other
+ * @example edgeRunsOf([0, 1, 2, 2], [2]) // [[2, 3]]
+ */
+export function edgeRunsOf(owners: readonly number[], edges: readonly number[]): number[][] {
+  const runs = runsOf(owners, edges);
+  const covered = new Set((runs[0] ?? []).map((i) => owners[i]!));
+  if (edges.some((edge) => !covered.has(edge)))
+    throw new InputError('edges', 'must follow each other; make something for each of them by itself');
+  return runs;
+}
+
+function runsOf(owners: readonly number[], edges: readonly number[]): number[][] {
+  const n = owners.length;
+  const meant = owners.map((edge) => edges.includes(edge));
+  if (meant.every(Boolean)) return [owners.map((_, i) => i)];
+  const runs: number[][] = [];
+  for (let i = 0; i < n; i++) {
+    if (!meant[i] || meant[(i + n - 1) % n]) continue;
+    const run: number[] = [];
+    for (let k = i; meant[k % n]; k++) run.push(k % n);
+    runs.push(run);
+  }
+  return runs;
 }

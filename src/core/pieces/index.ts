@@ -1,6 +1,6 @@
 export { isWide, MARK_KINDS, MARK_LETTERS, MARK_WORDS, markLines, movedMark, runsOn } from './mark';
 export type { Mark, MarkKind } from './mark';
-export { edgeRuns } from './edge-runs';
+export { edgeRuns, edgeRunsOf } from './edge-runs';
 export { newMark, quarterMarks, SNAP_WORDS, snapMark, SNAPS } from './put-mark';
 export { openPiece, sewnOutline, pieceSize, plainPiece } from './piece';
 export type { OpenPiece, PieceSpec } from './piece';

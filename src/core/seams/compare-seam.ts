@@ -1,15 +1,19 @@
 import { requireNumber } from '../input-error';
 
-/** One side of a seam: how long its edge is where it is sewn, and what the two layers of cloth are like there. */
-export interface SeamSide {
-  /** Length of the seam line, mm. */
-  length: number;
-  /** Cloth and every layer that runs into the allowance, mm. */
-  thickness: number;
+/** How far an edge can be made longer or shorter as it is sewn. */
+export interface GivingSide {
   /** How far the cloth stretches along the edge, %. */
   stretch: number;
   /** Layers stop it from being eased or stretched. */
   held: boolean;
+}
+
+/** One side of a seam: how long its edge is where it is sewn, and what the two layers of cloth are like there. */
+export interface SeamSide extends GivingSide {
+  /** Length of the seam line, mm. */
+  length: number;
+  /** Cloth and every layer that runs into the allowance, mm. */
+  thickness: number;
 }
 
 export type SeamFit = 'fits' | 'ease' | 'stretch' | 'misfit';
@@ -46,18 +50,29 @@ const DRAWN = 0.5;
 export function compareSeam(first: SeamSide, second: SeamSide, clearance: number): ComparedSeam {
   requireNumber('first.length', first.length, 'mm', { above: 0 });
   requireNumber('second.length', second.length, 'mm', { above: 0 });
-  const difference = first.length - second.length;
   const seam = first.thickness + second.thickness;
-  const bulk = { seam, corner: 2 * seam, clears: 2 * seam <= clearance };
+  return { ...seamFit(first, second), seam, corner: 2 * seam, clears: 2 * seam <= clearance };
+}
+
+/** An edge or a part of it: mm, and how far it gives. */
+type Given = GivingSide & { length: number };
+
+/**
+ * Whether two edges, or two stretches of them between marks, can be sewn together, and which of them has to give.
+ *
+ * @example seamFit({ length: 300, stretch: 2, held: false }, { length: 309, stretch: 2, held: false }).gives // 'second'
+ */
+export function seamFit(first: Given, second: Given): Pick<ComparedSeam, 'difference' | 'fit' | 'gives'> {
+  const difference = first.length - second.length;
   const [longer, shorter] = difference > 0 ? [first, second] : [second, first];
   const by = Math.abs(difference);
-  if (by <= Math.max(EQUAL, EQUAL_SHARE * longer.length)) return { difference, fit: 'fits', gives: undefined, ...bulk };
-  const nameOf = (side: SeamSide) => (side === first ? 'first' : 'second');
+  if (by <= Math.max(EQUAL, EQUAL_SHARE * longer.length)) return { difference, fit: 'fits', gives: undefined };
+  const nameOf = (side: Given) => (side === first ? 'first' : 'second');
   const stretches = !shorter.held && by <= (DRAWN * shorter.stretch * shorter.length) / 100;
   const eases = !longer.held && by <= EASED * longer.length;
   // What gives by itself is stretched before anything is eased in.
-  if (stretches && shorter.stretch > longer.stretch) return { difference, fit: 'stretch', gives: nameOf(shorter), ...bulk };
-  if (eases) return { difference, fit: 'ease', gives: nameOf(longer), ...bulk };
-  if (stretches) return { difference, fit: 'stretch', gives: nameOf(shorter), ...bulk };
-  return { difference, fit: 'misfit', gives: undefined, ...bulk };
+  if (stretches && shorter.stretch > longer.stretch) return { difference, fit: 'stretch', gives: nameOf(shorter) };
+  if (eases) return { difference, fit: 'ease', gives: nameOf(longer) };
+  if (stretches) return { difference, fit: 'stretch', gives: nameOf(shorter) };
+  return { difference, fit: 'misfit', gives: undefined };
 }

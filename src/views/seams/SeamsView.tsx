@@ -1,13 +1,13 @@
-import { AlertTriangle, Check, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import type { CutPiece } from '../../core/workpiece';
 import { useRemoval } from '../../ui/use-removal';
 import type { LengthSystem } from '../../core/units';
 import { call, plainMessage, type ApiError } from '../../ui/api';
-import { UnitsProvider, useUnits } from '../../ui/units-context';
+import { UnitsProvider } from '../../ui/units-context';
 import type { JudgedSeam } from '../../server/seam-work';
 import EdgePicker from './EdgePicker';
-import SeamSection from './SeamSection';
+import SeamCard from './SeamCard';
+import { useMending } from './use-mending';
 
 interface Props {
   project: { id: string; name: string };
@@ -27,8 +27,8 @@ export default function SeamsView(props: Props) {
   );
 }
 
-function View({ project, cuts, start, clearance }: Props) {
-  const [list, setList] = useState(start);
+function View({ project, cuts: startCuts, start, clearance }: Props) {
+  const { list, setList, cuts, mend, busy } = useMending(start, startCuts);
   const [sides, setSides] = useState({ firstCut: '', firstEdges: [] as number[], secondCut: '', secondEdges: [] as number[] });
   const [error, setError] = useState<string>();
   const add = async () => {
@@ -64,7 +64,15 @@ function View({ project, cuts, start, clearance }: Props) {
             <li className="sheet p-5">No seam is named yet. Say which edge is sewn to which, and both are compared here.</li>
           )}
           {list.map((each) => (
-            <SeamCard key={each.seam.id} judged={each} clearance={clearance} onRemove={() => remove(each)} />
+            <SeamCard
+              key={each.seam.id}
+              judged={each}
+              cuts={cuts}
+              clearance={clearance}
+              busy={busy}
+              onMend={(mending) => void mend(each, mending)}
+              onRemove={() => remove(each)}
+            />
           ))}
         </ul>
         <section className="sheet space-y-4 p-4" aria-label="Another seam">
@@ -102,68 +110,5 @@ function View({ project, cuts, start, clearance }: Props) {
         </section>
       </div>
     </>
-  );
-}
-
-function SeamCard({ judged, clearance, onRemove }: { judged: JudgedSeam; clearance: number; onRemove: () => void }) {
-  const units = useUnits();
-  const { seam, first, second, compared, thicknessKnown, fault } = judged;
-  const by = compared ? units.length(Math.abs(compared.difference)) : '';
-  const words = compared && {
-    fits: 'They fit.',
-    ease: `${compared.gives === 'first' ? first.name : second.name} is ${by} longer: ease it in.`,
-    stretch: `${compared.gives === 'first' ? first.name : second.name} is ${by} shorter: stretch it as you sew.`,
-    misfit: `${by} do not fit.`,
-  };
-  const good = compared !== null && compared.fit !== 'misfit';
-  return (
-    <li className="sheet flex flex-wrap items-start gap-4 p-4">
-      {compared && thicknessKnown && (
-        <SeamSection
-          first={first.pile}
-          second={second.pile}
-          label={`The seam of ${first.name} and ${second.name}, cut through`}
-        />
-      )}
-      <div className="min-w-0 flex-1">
-        <h2 className="leading-snug font-bold">
-          {first.name} to {second.name}
-        </h2>
-        {seam.note && <p>{units.said(seam.note)}</p>}
-        {fault && <p className="font-semibold text-error">It cannot be compared: {fault}</p>}
-        {compared && words && (
-          <>
-            <p className={`flex items-center gap-2 text-lg font-semibold ${good ? '' : 'text-error'}`}>
-              {good ? (
-                <Check size={20} className="text-success" aria-hidden="true" />
-              ) : (
-                <AlertTriangle size={20} aria-hidden="true" />
-              )}
-              {words[compared.fit]}
-            </p>
-            <p>
-              {units.length(first.length)} and {units.length(second.length)} along the line that is sewn.
-            </p>
-            {thicknessKnown ? (
-              <p className={compared.clears ? '' : 'font-semibold text-error'}>
-                About {compared.seam.toFixed(1)} mm thick, {compared.corner.toFixed(1)} mm where it is turned; your machine clears{' '}
-                {clearance} mm.{!compared.clears && ' Trim the layers out of the seam, or turn it by hand.'}
-              </p>
-            ) : (
-              <p>How thick it is can be told when both pieces have a cloth.</p>
-            )}
-            <p className="quiet text-[0.92rem]">In it: {[...first.pile, ...second.pile].map(({ name }) => name).join(', ')}.</p>
-          </>
-        )}
-      </div>
-      <button
-        type="button"
-        className="btn btn-ghost btn-icon"
-        aria-label={`Take out the seam of ${first.name} and ${second.name}`}
-        onClick={onRemove}
-      >
-        <Trash2 size={18} aria-hidden="true" />
-      </button>
-    </li>
   );
 }

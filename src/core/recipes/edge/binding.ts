@@ -1,5 +1,4 @@
-import { seamLength, sewnOutline } from '../../pieces';
-import { edgeRunsOf } from './along-edges';
+import { edgeRunsOf, seamLength, sewnOutline } from '../../pieces';
 import { SOURCE, type EdgeKind } from './edge-kind';
 
 interface Measures {
