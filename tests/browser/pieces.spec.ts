@@ -263,11 +263,11 @@ test('a seam whose edges do not fit is walked and mended, and put back by one to
   await expect(seam).toContainText('Along the seam: 15 cm of Band, 17 cm of Edge');
   await seam.getByRole('button', { name: 'Mend it' }).click();
   await seam.getByRole('radio', { name: 'where it ends' }).check();
-  await seam.getByRole('button', { name: 'Shorten Edge by 4 cm' }).click();
+  await seam.getByRole('button', { name: 'Shorten Edge by 40 mm' }).click();
   await expect(seam).toContainText('They fit.');
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(seam).toContainText('40 mm do not fit.');
-  await seam.getByRole('button', { name: 'Shorten Edge by 4 cm' }).click();
+  await seam.getByRole('button', { name: 'Shorten Edge by 40 mm' }).click();
   await expect(seam).toContainText('They fit.');
   await page.reload();
   await alive(page);

@@ -34,6 +34,7 @@ import OptionsPanel from './OptionsPanel';
 import Outcome from './Outcome';
 import { sourceWords } from './source-words';
 import { lockKey, outlinesOf, search, TroubleFinder, type Arranged, type InHand } from './table-state';
+import OtherWidths from './OtherWidths';
 import { useFitted } from './use-fitted';
 import { useInHand } from './use-in-hand';
 import TableCanvas from './TableCanvas';
@@ -275,6 +276,16 @@ function Table({ project, material, works, treatment, method, stock, table: star
                 items={list.items}
                 wanted={wanted}
                 settings={settings}
+              />
+            )}
+            {!done && (
+              <OtherWidths
+                {...{ list, material, options, stock, treatment }}
+                disabled={running}
+                onTake={(rollWidth) => {
+                  setOptions({ ...options, rollWidth });
+                  change();
+                }}
               />
             )}
             <div className="flex flex-wrap items-center gap-3">
