@@ -1,5 +1,6 @@
 import * as yup from 'yup';
 import { DAMPNESS } from '../core/liquid';
+import { KIT_STATES } from '../core/kit';
 import { number, oneOf, shape, text } from './rules';
 import { causeFound, id, instant } from './shared';
 
@@ -55,6 +56,23 @@ const DAY: ReadonlyMap<string, yup.ObjectShape> = new Map<string, yup.ObjectShap
   ['anew', {}],
 ]);
 
+/** What is done to the bag of one thing. */
+const KIT: ReadonlyMap<string, yup.ObjectShape> = new Map<string, yup.ObjectShape>([
+  [
+    'put',
+    {
+      keys: yup
+        .array()
+        .of(text(300, 1).required())
+        .required()
+        .min(1, 'must name at least one')
+        .max(2000, 'must name at most 2000'),
+      state: oneOf(KIT_STATES).nullable().defined('is missing'),
+    },
+  ],
+  ['place', { place: text(200).defined('is missing') }],
+]);
+
 /** Moves of one request; each has a name of its own, by which it counts once however often it is sent. */
 function movesSchema(kinds: ReadonlyMap<string, yup.ObjectShape>) {
   const kind = oneOf([...kinds.keys()]).required();
@@ -73,3 +91,4 @@ function movesSchema(kinds: ReadonlyMap<string, yup.ObjectShape>) {
 
 export const benchMovesSchema = movesSchema(BENCH);
 export const dayMovesSchema = movesSchema(DAY);
+export const kitMovesSchema = movesSchema(KIT);

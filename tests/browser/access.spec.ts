@@ -44,6 +44,9 @@ const VIEWS: [name: string, path: string][] = [
   ['Logbook', '/logbook'],
   ['Remedies', '/remedies?see=dent'],
   ['Settings', '/settings'],
+  ['the bags of a project', '/projects/tq-waistcoats/kits'],
+  ['one bag', '/projects/tq-waistcoats/kits/1'],
+  ['scanning a label', '/scan'],
   ['Nothing there', '/nowhere'],
 ];
 

@@ -1,7 +1,12 @@
 import AxeBuilder from '@axe-core/playwright';
 import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
+import { PNG } from 'pngjs';
+import { codeFiles } from '../files/pdf-codes';
 import { alive, open, pickCloth } from './open';
+
+/** A photograph of nothing. */
+const blank = () => PNG.sync.write(new PNG({ width: 200, height: 120 }));
 
 /** The notice that offers to take something back. */
 const undo = (page: Page) => page.getByRole('button', { name: 'Undo' }).last();
@@ -33,6 +38,41 @@ test('a piece: deleted and taken back with its layers', async ({ page }) => {
   await undo(page).click();
   await parts.getByRole('button', { name: /^Pocket welt/ }).click();
   await expect(page.getByRole('heading', { name: /^Chosen:/ })).toBeVisible();
+});
+
+test('a bag is packed, labelled, and opened again by its code; a shelf label leads to its cloth', async ({ page }) => {
+  const made = await page.request.post('/api/projects', { data: { name: 'Crew tool rolls', makes: 2, notions: [{ name: 'zip', count: 1, there: true }] } }); // prettier-ignore
+  const { id } = (await made.json()) as { id: string };
+  const shape = { kind: 'rectangle', width: 300, height: 200, corners: [false, false, false, false], corner: 0 };
+  const flap = { name: 'Flap', shape, allowances: [10, 10, 10, 10], fold: null, cuts: [{ clothId: 'tq-lining-poplin', count: 2, orientation: 'straight' }] }; // prettier-ignore
+  expect((await page.request.post(`/api/projects/${id}/pieces/many`, { data: { pieces: [flap] } })).status()).toBe(201);
+  await open(page, `/projects/${id}`);
+  await page.getByRole('link', { name: 'Bags', exact: true }).click();
+  await page.getByRole('link', { name: /^Bag 2/ }).click();
+  await alive(page);
+  await page.getByRole('group', { name: 'Flap' }).getByRole('button', { name: 'packed' }).click();
+  await page.getByRole('group', { name: 'zip' }).getByRole('button', { name: 'missing' }).click();
+  await page.getByLabel('Where it lies').fill('blue basket');
+  await page.getByLabel('Where it lies').press('Enter');
+  await expect(page.getByRole('status')).toHaveText('1 packed, 1 missing.');
+  const labels = await page.request.get(`/api/projects/${id}/kits/labels.pdf`);
+  const [, second] = codeFiles(await labels.body());
+  // Photographed with a tablet, the label opens its bag, as it was left.
+  await open(page, '/scan');
+  expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([]);
+  await page.getByLabel('Photograph of a code').setInputFiles({ name: 'table.png', mimeType: 'image/png', buffer: blank() });
+  await expect(page.getByRole('alert')).toHaveText('No code is seen in it. Take it closer, and level.');
+  await page.getByLabel('Photograph of a code').setInputFiles({ name: 'label.png', mimeType: 'image/png', buffer: second! });
+  await page.waitForURL(`**/projects/${id}/kits/2`);
+  await alive(page);
+  await expect(page.getByRole('status')).toHaveText('1 packed, 1 missing.');
+  await expect(page.getByLabel('Where it lies')).toHaveValue('blue basket');
+  expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([]);
+  const shelf = await page.request.get('/api/stock/labels.pdf');
+  const [first] = codeFiles(await shelf.body());
+  await open(page, '/scan');
+  await page.getByLabel('Photograph of a code').setInputFiles({ name: 'roll.png', mimeType: 'image/png', buffer: first! });
+  await page.waitForURL(/\/cupboard\/(cloths|layers)\//);
 });
 
 test('a logbook entry: taken out and put back where it was', async ({ page }) => {

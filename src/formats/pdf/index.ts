@@ -10,3 +10,5 @@ export { PAPERS } from './page';
 export type { Paper } from './page';
 export { carryChart, hoopGauge, motifPaper } from './hoop-sheets';
 export type { ChartRow } from './hoop-sheets';
+export { labelSheet } from './labels';
+export type { Label } from './labels';

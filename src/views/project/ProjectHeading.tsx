@@ -1,4 +1,4 @@
-import { Archive, ArchiveRestore, Pencil, Repeat } from 'lucide-react';
+import { Archive, ArchiveRestore, Package, Pencil, Repeat } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { CARE_WORDS } from '../../core/choose';
 import { useWrite } from '../../ui/query';
@@ -69,6 +69,9 @@ export default function ProjectHeading({ project: start, onChange }: Props) {
           <button type="button" className="btn btn-ghost" onClick={() => setEditing(true)}>
             <Pencil size={17} aria-hidden="true" /> Rename or make more
           </button>
+          <a className="btn btn-ghost" href={`/projects/${project.id}/kits${project.makes > 1 ? '' : '/1'}`}>
+            <Package size={17} aria-hidden="true" /> {project.makes > 1 ? 'Bags' : 'Bag'}
+          </a>
           <button type="button" className="btn btn-ghost" onClick={() => again.mutate(undefined)}>
             <Repeat size={17} aria-hidden="true" /> Sew it again
           </button>

@@ -1,4 +1,4 @@
-import { Search } from 'lucide-react';
+import { ScanLine, Search } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import type { Found, FoundKind } from '../../server/search';
@@ -131,7 +131,12 @@ function SearchBox() {
           Nothing has these words. Search cloths, layers, projects, pieces, motifs, the logbook, remedies and settings.
         </p>
       )}
-      <p className="quiet mt-2 text-[0.92rem]">Arrow keys to choose, Enter to open, Esc to close.</p>
+      <div className="mt-3 flex flex-wrap items-center justify-between gap-3">
+        <p className="quiet text-[0.92rem]">Arrow keys to choose, Enter to open, Esc to close.</p>
+        <a className="btn" href="/scan">
+          <ScanLine size={18} aria-hidden="true" /> Scan a label
+        </a>
+      </div>
     </>
   );
 }

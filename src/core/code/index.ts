@@ -1,0 +1,1 @@
+export { codePlace } from './code-place';
