@@ -62,7 +62,7 @@ function partsOf(db: Db, project: Project) {
 }
 
 /** Where the bag of one thing is opened. */
-export const kitPath = (projectId: string, copy: number): string => `/projects/${projectId}/kits/${copy}`;
+const kitPath = (projectId: string, copy: number): string => `/projects/${projectId}/kits/${copy}`;
 
 /** What is written on the label of a bag, and where its code leads. */
 export function kitLabel({ project, copy, items, kept }: ShownKit, url: URL): Label {

@@ -1,4 +1,4 @@
-export { compareSeam, seamFit } from './compare-seam';
+export { compareSeam } from './compare-seam';
 export type { ComparedSeam, GivingSide, SeamFit, SeamSide } from './compare-seam';
 export { lengthenEdges } from './lengthen-edges';
 export type { AtEnd } from './lengthen-edges';
