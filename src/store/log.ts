@@ -4,6 +4,7 @@ import type { Cover } from '../core/layers';
 import type { CarriedResult, PairRecord } from '../core/learn';
 import type { CheckWay } from '../core/press';
 import type { Db } from './database';
+import { forgottenUntil, pairSubject, type PairLearnt } from './forgotten';
 import { Table, type Kept } from './table';
 
 export interface LogFields {
@@ -118,6 +119,7 @@ export function logOfCloth(db: Db, clothId: string): LogEntry[] {
 /** What was filed about a cloth, gathered by the stack that was used (its layer ids in order). */
 export function memoryOfCloth(db: Db, clothId: string): Map<string, PairRecord> {
   const memory = new Map<string, PairRecord>();
+  const forgotten = forgottenUntil(db);
   for (const entry of logEntries.list(db, 'cloth_id = ?', [clothId], 'done_on, id')) {
     const key = entry.layerIds.join('+');
     const record = memory.get(key) ?? { readings: [], good: 0, fair: 0, poor: 0 };
@@ -125,9 +127,10 @@ export function memoryOfCloth(db: Db, clothId: string): Map<string, PairRecord> 
     if (entry.outcome === 'good' || speaksOfStack(entry.causes)) record[entry.outcome] += 1;
     else record.mishaps = (record.mishaps ?? 0) + 1;
     if (entry.outcome !== 'good' && entry.causes.length > 0) record.causes = [...(record.causes ?? []), ...entry.causes];
-    if (entry.measuredBendingLength !== null) record.readings.push(entry.measuredBendingLength);
-    if (entry.shape) record.shrank = [...(record.shrank ?? []), entry.shape];
-    if (entry.stitched) record.carried = [...(record.carried ?? []), entry.stitched];
+    const counts = (kind: PairLearnt) => entry.createdAt > (forgotten.get(pairSubject(kind, clothId, key)) ?? '');
+    if (entry.measuredBendingLength !== null && counts('hang')) record.readings.push(entry.measuredBendingLength);
+    if (entry.shape && counts('shrink')) record.shrank = [...(record.shrank ?? []), entry.shape];
+    if (entry.stitched && counts('carry')) record.carried = [...(record.carried ?? []), entry.stitched];
     memory.set(key, record);
   }
   return memory;

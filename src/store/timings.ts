@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
-import { PACES, pacesFrom, type Paces, type Timing } from '../core/learn';
+import { PACES, pacesFrom, type Pace, type Paces, type Timing } from '../core/learn';
 import type { Db } from './database';
+import { forgottenUntil, paceSubject } from './forgotten';
 
 /** So many of the latest times of each kind count: what one learns makes one faster. */
 const LATEST = 40;
@@ -16,6 +17,15 @@ export function keepTimings(db: Db, runId: string, timings: readonly Timing[], d
 
 /** How fast the person works and their cloth dries, by the latest times. */
 export function pacesOf(db: Db): Paces {
-  const latest = db.prepare('SELECT pace, expected, actual FROM timing WHERE pace = ? ORDER BY done_at DESC LIMIT ?');
-  return pacesFrom(PACES.flatMap((pace) => latest.all(pace, LATEST) as Timing[]));
+  return pacesFrom(PACES.flatMap((pace) => timingsOf(db, pace)));
+}
+
+/** The times of one kind that count, the latest first. */
+export function timingsOf(db: Db, pace: Pace): (Timing & { doneAt: string })[] {
+  const since = forgottenUntil(db).get(paceSubject(pace)) ?? '';
+  return db
+    .prepare(
+      'SELECT pace, expected, actual, done_at AS doneAt FROM timing WHERE pace = ? AND done_at > ? ORDER BY done_at DESC LIMIT ?',
+    )
+    .all(pace, since, LATEST) as (Timing & { doneAt: string })[];
 }

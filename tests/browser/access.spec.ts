@@ -45,6 +45,7 @@ const VIEWS: [name: string, path: string][] = [
   ['Remedies', '/remedies?see=dent'],
   ['Settings', '/settings'],
   ['the bags of a project', '/projects/tq-waistcoats/kits'],
+  ['what was learnt', '/logbook/learnt'],
   ['one bag', '/projects/tq-waistcoats/kits/1'],
   ['scanning a label', '/scan'],
   ['Nothing there', '/nowhere'],

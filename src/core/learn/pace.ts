@@ -2,6 +2,11 @@
 export const PACES = ['drying', 'pressing', 'cutting', 'sewing', 'handling'] as const;
 export type Pace = (typeof PACES)[number];
 
+export const PACE_WORDS: Record<Pace, string> = {
+  ...{ drying: 'drying', pressing: 'pressing', cutting: 'cutting', sewing: 'sewing by hand' },
+  handling: 'the rest',
+};
+
 /** How long something took against what was reckoned, in the same unit. */
 export interface Timing {
   pace: Pace;

@@ -1,7 +1,7 @@
 import { CalendarDays, Printer, RotateCcw } from 'lucide-react';
 import { useMemo } from 'react';
 import { MOST_PLANNED } from '../../core/hoop';
-import { PACES, type Pace, type Paces } from '../../core/learn';
+import { PACE_WORDS, PACES, type Paces } from '../../core/learn';
 import { stillPlanned, type DayPlan, type DayRun, type DayTask, type DayWishes } from '../../core/schedule';
 import { useAsked } from '../../ui/query';
 import { SelectField } from '../../ui/form/form-fields';
@@ -56,11 +56,6 @@ interface Props {
   /** How fast this person works, by the runs that were finished. */
   paces: Paces;
 }
-
-const PACE_WORDS: Record<Pace, string> = {
-  ...{ drying: 'drying', pressing: 'pressing', cutting: 'cutting', sewing: 'sewing by hand' },
-  handling: 'the rest',
-};
 
 /** What is known of the person's own pace, in a sentence. */
 function ownWords(paces: Paces): string {

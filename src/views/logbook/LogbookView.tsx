@@ -1,3 +1,4 @@
+import { Lightbulb } from 'lucide-react';
 import { lazy, Suspense, useEffect, useState } from 'react';
 import { useRemoval } from '../../ui/use-removal';
 import { counted, keepUnits, readableDate, today } from '../../ui/text';
@@ -74,7 +75,12 @@ export default function LogbookView({
     <UnitsProvider value={units}>
       {editing && <EditEntry entry={editing} onSaved={list.put} onClose={() => setEditing(undefined)} />}
       <div className="flex flex-wrap items-end justify-between gap-4">
-        <h1 className="text-2xl font-bold">Logbook</h1>
+        <div className="flex flex-wrap items-center gap-4">
+          <h1 className="text-2xl font-bold">Logbook</h1>
+          <a className="btn" href="/logbook/learnt">
+            <Lightbulb size={18} aria-hidden="true" /> What it has taught
+          </a>
+        </div>
         <div className="flex flex-wrap items-end gap-3">
           <label className="font-semibold">
             Outcome
