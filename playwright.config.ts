@@ -35,6 +35,8 @@ export default defineConfig({
   reporter: [['line'], ['json']],
   use: {
     viewport: { width: 1280, height: 800 },
+    // What a browser keeps for itself is tried in one test of its own.
+    serviceWorkers: 'block',
     // Nothing fades: what is looked at stands still at once.
     contextOptions: { reducedMotion: 'reduce' },
     launchOptions: {

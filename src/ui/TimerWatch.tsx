@@ -3,6 +3,7 @@ import { toast } from 'sonner';
 import type { BenchTimer } from '../core/bench';
 import { ring, TIMER_RINGS } from './sounds';
 import { useAsked } from './query';
+import { keepScreenAwake } from './screen-awake';
 
 /** How often the bench is asked what runs there, ms. */
 const ASKED_EVERY = 20_000;
@@ -38,6 +39,9 @@ export default function TimerWatch({ sound }: { sound: boolean }) {
       removeEventListener('keydown', touched);
     };
   }, [again]);
+  // While something is pressed, dries or cools the screen stays lit, so that it can ring.
+  const running = (answer?.timers ?? []).length > 0;
+  useEffect(() => (running ? keepScreenAwake() : undefined), [running]);
   useEffect(() => {
     const now = Date.now();
     const clocks = (answer?.timers ?? [])

@@ -230,3 +230,33 @@ test('search from anywhere: a key, a few words, and one is there', async ({ page
   await page.keyboard.press('Enter');
   await expect(page).toHaveURL(/\/projects\/tq-waistcoats\?job=.*stage=choose/);
 });
+
+test('a bench that was opened on a device is found there without the network, and goes on', async ({ browser, baseURL }) => {
+  const context = await browser.newContext({ serviceWorkers: 'allow', baseURL: baseURL!, reducedMotion: 'reduce' });
+  const page = await context.newPage();
+  const run = (await (await page.request.post('/api/jobs/tq-tr-lining/bench', { data: {} })).json()) as { id: string };
+  await open(page, `/bench/${run.id}`);
+  await page.evaluate(async () => {
+    await navigator.serviceWorker.ready;
+    if (!navigator.serviceWorker.controller)
+      await new Promise((taken) => navigator.serviceWorker.addEventListener('controllerchange', taken, { once: true }));
+  });
+  // Opened once more it goes through what is kept on the device.
+  await page.reload();
+  await alive(page);
+  await context.setOffline(true);
+  await page.reload();
+  await alive(page);
+  await expect(page.getByText(/step 1 of/)).toBeVisible();
+  await page.getByRole('button', { name: 'Done, next step' }).click();
+  await expect(page.getByText(/step 2 of/)).toBeVisible();
+  await page.goto('/projects');
+  await expect(page.getByRole('heading', { name: 'Nembrel does not answer' })).toBeVisible();
+  await context.setOffline(false);
+  await open(page, `/bench/${run.id}`);
+  await expect(page.getByText(/step 2 of/)).toBeVisible();
+  await expect
+    .poll(async () => ((await (await page.request.get(`/api/bench/${run.id}`)).json()) as { state: { step: number } }).state.step)
+    .toBe(1);
+  await context.close();
+});

@@ -1,4 +1,5 @@
 import { useEffect, useState } from 'react';
+import { keepScreenAwake } from '../../ui/screen-awake';
 
 /** How often the clock goes on, ms. */
 const TICK = 200;
@@ -9,20 +10,10 @@ export function useClock(): number {
   useEffect(() => {
     document.documentElement.dataset['theme'] = 'lamplight';
     const tick = setInterval(() => setNow(Date.now()), TICK);
-    let lock: WakeLockSentinel | undefined;
-    const keepAwake = () => {
-      if (document.visibilityState === 'visible')
-        navigator.wakeLock?.request('screen').then(
-          (held) => (lock = held),
-          () => undefined,
-        );
-    };
-    keepAwake();
-    document.addEventListener('visibilitychange', keepAwake);
+    const sleep = keepScreenAwake();
     return () => {
       clearInterval(tick);
-      document.removeEventListener('visibilitychange', keepAwake);
-      void lock?.release();
+      sleep();
     };
   }, []);
   return now;
