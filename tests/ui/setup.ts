@@ -40,3 +40,8 @@ afterEach(() => {
   browserClient().clear();
   vi.useRealTimers();
 });
+// A browser that has a lock for its screen.
+Object.defineProperty(navigator, 'wakeLock', {
+  configurable: true,
+  value: { request: async () => ({ release: async () => {} }) },
+});
