@@ -30,6 +30,15 @@ const threads = {
   },
 };
 
+/** Libraries that some pages need and most do not, each in a file of its own. */
+const LIBRARIES = [
+  [/node_modules\/(react|react-dom|scheduler|use-sync-external-store)\//, 'react'],
+  [/node_modules\/clipper2-ts\//, 'polygons'],
+  [/node_modules\/(yup|property-expr|tiny-case|toposort|react-hook-form|@hookform)\//, 'forms'],
+  [/node_modules\/@dnd-kit\//, 'sorting'],
+  [/node_modules\/@use-gesture\//, 'gestures'],
+];
+
 export default defineConfig({
   output: 'server',
   // Our own server hands out files and compresses; the application only sees what is its own.
@@ -50,7 +59,10 @@ export default defineConfig({
     build: {
       chunkSizeWarningLimit: 900,
       // Dozens of tiny files cost more in requests than they save.
-      rollupOptions: { output: { experimentalMinChunkSize: 6_000 } },
+      // Large libraries stand by themselves, so that no page fetches one for the sake of what would be put beside it.
+      rollupOptions: {
+        output: { experimentalMinChunkSize: 6_000, manualChunks: (id) => LIBRARIES.find(([at]) => at.test(id))?.[1] },
+      },
     },
   },
 });

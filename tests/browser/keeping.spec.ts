@@ -234,7 +234,9 @@ test('search from anywhere: a key, a few words, and one is there', async ({ page
 test('a bench that was opened on a device is found there without the network, and goes on', async ({ browser, baseURL }) => {
   const context = await browser.newContext({ serviceWorkers: 'allow', baseURL: baseURL!, reducedMotion: 'reduce' });
   const page = await context.newPage();
-  const run = (await (await page.request.post('/api/jobs/tq-tr-lining/bench', { data: {} })).json()) as { id: string };
+  const begun = await page.request.post('/api/jobs/tq-wc-welt/bench', { data: {} });
+  expect(begun.ok()).toBe(true);
+  const run = (await begun.json()) as { id: string };
   await open(page, `/bench/${run.id}`);
   await page.evaluate(async () => {
     await navigator.serviceWorker.ready;

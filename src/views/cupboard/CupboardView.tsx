@@ -1,6 +1,6 @@
 import type { SortingState } from '@tanstack/react-table';
 import { Plus } from 'lucide-react';
-import { useMemo, useRef, useState } from 'react';
+import { lazy, Suspense, useMemo, useRef, useState } from 'react';
 import { rowsIn, useNamedRemoval } from '../../ui/use-removal';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { useAsked } from '../../ui/query';
@@ -12,11 +12,14 @@ import type { Cloth } from '../../store/cloths';
 import type { Layer } from '../../store/layers';
 import type { Settings } from '../../store/settings';
 import type { Stock } from '../../store/stock';
-import ClothForm from './ClothForm';
-import LayerForm from './LayerForm';
 import { clothColumnsOf, layerColumnsOf, stockColumnsOf, type StockRow } from './shelf-columns';
 import ShelfTable from './ShelfTable';
-import StockForm, { type StockMaterial } from './StockForm';
+import type { StockMaterial } from './StockForm';
+
+/** Forms come when one is opened: what they are drawn and checked with is large. */
+const ClothForm = lazy(() => import('./ClothForm'));
+const LayerForm = lazy(() => import('./LayerForm'));
+const StockForm = lazy(() => import('./StockForm'));
 
 export type Shelf = 'cloth' | 'layers' | 'stock';
 
@@ -244,28 +247,30 @@ export default function CupboardView({
           </p>
         )}
       </div>
-      {editing?.shelf === 'cloth' && (
-        <ClothForm key={editing.row?.id ?? 'new'} cloth={editing.row} onSaved={cloths.put} onClose={() => setEditing(null)} />
-      )}
-      {editing?.shelf === 'stock' && materials && (
-        <StockForm
-          key={editing.row?.id ?? 'new'}
-          entry={editing.row}
-          materials={materials}
-          onSaved={(saved) => stock.put({ ...saved, name: nameOf(saved) })}
-          onClose={() => setEditing(null)}
-        />
-      )}
-      {editing?.shelf === 'layers' && (
-        <LayerForm
-          key={editing.row?.id ?? `like ${editing.like?.id ?? 'nothing'}`}
-          layer={editing.row}
-          like={editing.like}
-          onLike={(like) => setEditing({ shelf: 'layers', row: undefined, like })}
-          onSaved={layers.put}
-          onClose={() => setEditing(null)}
-        />
-      )}
+      <Suspense>
+        {editing?.shelf === 'cloth' && (
+          <ClothForm key={editing.row?.id ?? 'new'} cloth={editing.row} onSaved={cloths.put} onClose={() => setEditing(null)} />
+        )}
+        {editing?.shelf === 'stock' && materials && (
+          <StockForm
+            key={editing.row?.id ?? 'new'}
+            entry={editing.row}
+            materials={materials}
+            onSaved={(saved) => stock.put({ ...saved, name: nameOf(saved) })}
+            onClose={() => setEditing(null)}
+          />
+        )}
+        {editing?.shelf === 'layers' && (
+          <LayerForm
+            key={editing.row?.id ?? `like ${editing.like?.id ?? 'nothing'}`}
+            layer={editing.row}
+            like={editing.like}
+            onLike={(like) => setEditing({ shelf: 'layers', row: undefined, like })}
+            onSaved={layers.put}
+            onClose={() => setEditing(null)}
+          />
+        )}
+      </Suspense>
     </UnitsProvider>
   );
 }

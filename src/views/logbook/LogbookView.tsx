@@ -6,7 +6,6 @@ import type { DueWash } from '../../server/washes-due';
 import type { LengthSystem } from '../../core/units';
 import Pager from '../../ui/Pager';
 import { UnitsProvider } from '../../ui/units-context';
-import EditEntry from './EditEntry';
 import LogRow, { OUTCOME_WORDS } from './LogRow';
 import { usePage, type Page } from '../../ui/use-page';
 import type { ListedEntry } from '../../store/lists';
@@ -14,6 +13,8 @@ import type { LogEntry, MeasuredPair } from '../../store/log';
 
 /** Charts come after the entries: their library is large. */
 const PredictionChart = lazy(() => import('./PredictionChart'));
+/** The form comes when it is opened. */
+const EditEntry = lazy(() => import('./EditEntry'));
 
 /** Everything that was filed, newest first, with what was expected against what was measured. */
 export default function LogbookView({
@@ -73,7 +74,11 @@ export default function LogbookView({
   }
   return (
     <UnitsProvider value={units}>
-      {editing && <EditEntry entry={editing} onSaved={list.put} onClose={() => setEditing(undefined)} />}
+      {editing && (
+        <Suspense>
+          <EditEntry entry={editing} onSaved={list.put} onClose={() => setEditing(undefined)} />
+        </Suspense>
+      )}
       <div className="flex flex-wrap items-end justify-between gap-4">
         <div className="flex flex-wrap items-center gap-4">
           <h1 className="text-2xl font-bold">Logbook</h1>

@@ -17,24 +17,24 @@ import type { Job } from '../../store/jobs';
 import type { LogEntry } from '../../store/log';
 import type { Piece } from '../../store/pieces';
 import type { ShownRecipe } from '../../server/recipe-work';
-import AddCutDialog from './AddCutDialog';
-import ImportPieces from './ImportPieces';
 import RecipeList from './RecipeList';
 import PieceActions from './PieceActions';
 import PieceTree from './PieceTree';
 import PiecesStage from './PiecesStage';
 import ProjectHeading from './ProjectHeading';
-import SeveralDialog from './SeveralDialog';
 import Stages from './Stages';
 import Together from './Together';
 import Tape from './Tape';
-import TypedPieces from './TypedPieces';
 import { useProjectRows } from './use-project-rows';
 import { passed, STAGES, STAGE_WORDS, type ProjectData, type Stage } from './types';
 import { type Row } from './use-work-savers';
 import { workedOf, type Rows } from './worked';
 
 /** What only opens when it is asked for is only fetched then. */
+const AddCutDialog = lazy(() => import('./AddCutDialog'));
+const ImportPieces = lazy(() => import('./ImportPieces'));
+const SeveralDialog = lazy(() => import('./SeveralDialog'));
+const TypedPieces = lazy(() => import('./TypedPieces'));
 const RecipeDialog = lazy(() => import('./RecipeDialog'));
 const FromEdgeDialog = lazy(() => import('./FromEdgeDialog'));
 
@@ -263,43 +263,43 @@ export default function ProjectView({ data, startWork, startStage }: Props) {
           )}
         </section>
       </div>
-      {cutting && (
-        <AddCutDialog
-          piece={cutting}
-          cuts={rows.cuts.filter(({ pieceId }) => pieceId === cutting.id)}
-          cloths={data.cloths}
-          onAdded={(added) => {
-            add(added);
-            go('pieces', added.cuts[0]!.id);
-          }}
-          onClose={() => setCutting(undefined)}
-        />
-      )}
-      {changing && (
-        <SeveralDialog
-          rows={rows}
-          cloths={data.cloths}
-          clothName={nameOfCloth}
-          onChange={(changes, words) => void changeSeveral(changes, words).then(() => followed(true))}
-          onClose={() => setChanging(false)}
-        />
-      )}
-      {bringing && (
-        <BringPieces
-          projectId={project.id}
-          cloths={data.cloths}
-          clothId={cut?.clothId ?? null}
-          onAdded={(added) => {
-            setBringing(undefined);
-            add(added);
-            go('pieces', added.jobs[0]!.id);
-            toast(`${counted(added.pieces.length, 'piece')} brought in.`);
-          }}
-          onClose={() => setBringing(undefined)}
-        />
-      )}
-      {fromEdges && (
-        <Suspense>
+      <Suspense>
+        {cutting && (
+          <AddCutDialog
+            piece={cutting}
+            cuts={rows.cuts.filter(({ pieceId }) => pieceId === cutting.id)}
+            cloths={data.cloths}
+            onAdded={(added) => {
+              add(added);
+              go('pieces', added.cuts[0]!.id);
+            }}
+            onClose={() => setCutting(undefined)}
+          />
+        )}
+        {changing && (
+          <SeveralDialog
+            rows={rows}
+            cloths={data.cloths}
+            clothName={nameOfCloth}
+            onChange={(changes, words) => void changeSeveral(changes, words).then(() => followed(true))}
+            onClose={() => setChanging(false)}
+          />
+        )}
+        {bringing && (
+          <BringPieces
+            projectId={project.id}
+            cloths={data.cloths}
+            clothId={cut?.clothId ?? null}
+            onAdded={(added) => {
+              setBringing(undefined);
+              add(added);
+              go('pieces', added.jobs[0]!.id);
+              toast(`${counted(added.pieces.length, 'piece')} brought in.`);
+            }}
+            onClose={() => setBringing(undefined)}
+          />
+        )}
+        {fromEdges && (
           <FromEdgeDialog
             projectId={project.id}
             piece={fromEdges}
@@ -309,10 +309,8 @@ export default function ProjectView({ data, startWork, startStage }: Props) {
             onAdded={showPiecesOf}
             onClose={() => setFromEdges(undefined)}
           />
-        </Suspense>
-      )}
-      {byRecipe && (
-        <Suspense>
+        )}
+        {byRecipe && (
           <RecipeDialog
             projectId={project.id}
             cloths={data.cloths}
@@ -321,8 +319,8 @@ export default function ProjectView({ data, startWork, startStage }: Props) {
             onAdded={showPiecesOf}
             onClose={() => setByRecipe(false)}
           />
-        </Suspense>
-      )}
+        )}
+      </Suspense>
       <StaleSaver saver={savers} />
     </UnitsProvider>
   );
