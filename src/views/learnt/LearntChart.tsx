@@ -1,10 +1,6 @@
-import { Chart, LineElement, LinearScale, PointElement, ScatterController, Tooltip } from 'chart.js';
 import { useEffect, useRef } from 'react';
 import type { Learnt } from '../../server/learnt';
-
-/** The body face; a canvas does not inherit it. */
-Chart.defaults.font.family = "'Atkinson Hyperlegible Next Variable', system-ui, sans-serif";
-Chart.register(ScatterController, LinearScale, PointElement, LineElement, Tooltip);
+import { scatterChart } from '../../ui/scatter-chart';
 
 /** Readings in order of time, the figure before them dashed, the figure with them drawn through. */
 export default function LearntChart({ learnt, label }: { learnt: Learnt; label: string }) {
@@ -25,7 +21,7 @@ export default function LearntChart({ learnt, label }: { learnt: Learnt; label: 
       borderDash: dashed ? [5, 4] : [],
       borderWidth: 2,
     });
-    const chart = new Chart(canvas.current, {
+    const chart = scatterChart(canvas.current, {
       type: 'scatter',
       data: {
         datasets: [

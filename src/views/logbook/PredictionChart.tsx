@@ -1,10 +1,6 @@
-import { Chart, LineElement, LinearScale, PointElement, ScatterController, Tooltip } from 'chart.js';
 import { useEffect, useRef } from 'react';
+import { scatterChart } from '../../ui/scatter-chart';
 import type { MeasuredPair } from '../../store/log';
-
-/** The body face; a canvas does not inherit it. */
-Chart.defaults.font.family = "'Atkinson Hyperlegible Next Variable', system-ui, sans-serif";
-Chart.register(ScatterController, LinearScale, PointElement, LineElement, Tooltip);
 
 /** Measured against expected bending length, one point a reading. */
 export default function PredictionChart({ pairs }: { pairs: MeasuredPair[] }) {
@@ -23,7 +19,7 @@ export default function PredictionChart({ pairs }: { pairs: MeasuredPair[] }) {
       ticks: { color: ink, font: { size: 13 }, stepSize: most > 80 ? 40 : 20 },
       grid: { color: grid },
     });
-    const chart = new Chart(canvas.current, {
+    const chart = scatterChart(canvas.current, {
       type: 'scatter',
       data: {
         datasets: [
