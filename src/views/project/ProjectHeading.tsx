@@ -56,7 +56,7 @@ export default function ProjectHeading({ project: start, onChange }: Props) {
       ) : (
         <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1">
           <h1 className="text-2xl font-bold">{project.name}</h1>
-          <p className="quiet min-w-[16rem] flex-1">
+          <p className="quiet min-w-[10rem] flex-1">
             {[
               project.makes > 1 ? `${counted(project.makes, 'piece')} of it are made` : '',
               project.variant,
@@ -66,19 +66,21 @@ export default function ProjectHeading({ project: start, onChange }: Props) {
               .filter(Boolean)
               .join(' · ')}
           </p>
-          <button type="button" className="btn btn-ghost" onClick={() => setEditing(true)}>
-            <Pencil size={17} aria-hidden="true" /> Rename or make more
-          </button>
-          <a className="btn btn-ghost" href={`/projects/${project.id}/kits${project.makes > 1 ? '' : '/1'}`}>
-            <Package size={17} aria-hidden="true" /> {project.makes > 1 ? 'Bags' : 'Bag'}
-          </a>
-          <button type="button" className="btn btn-ghost" onClick={() => again.mutate(undefined)}>
-            <Repeat size={17} aria-hidden="true" /> Sew it again
-          </button>
-          <button type="button" className="btn btn-ghost" onClick={() => own.change({ archived: !project.archived })}>
-            {project.archived ? <ArchiveRestore size={17} aria-hidden="true" /> : <Archive size={17} aria-hidden="true" />}
-            {project.archived ? 'Take it up again' : 'Put it away'}
-          </button>
+          <div className="flex flex-wrap">
+            <button type="button" className="btn btn-ghost" onClick={() => setEditing(true)}>
+              <Pencil size={17} aria-hidden="true" /> Rename or make more
+            </button>
+            <a className="btn btn-ghost" href={`/projects/${project.id}/kits${project.makes > 1 ? '' : '/1'}`}>
+              <Package size={17} aria-hidden="true" /> {project.makes > 1 ? 'Bags' : 'Bag'}
+            </a>
+            <button type="button" className="btn btn-ghost" onClick={() => again.mutate(undefined)}>
+              <Repeat size={17} aria-hidden="true" /> Sew it again
+            </button>
+            <button type="button" className="btn btn-ghost" onClick={() => own.change({ archived: !project.archived })}>
+              {project.archived ? <ArchiveRestore size={17} aria-hidden="true" /> : <Archive size={17} aria-hidden="true" />}
+              {project.archived ? 'Take it up again' : 'Put it away'}
+            </button>
+          </div>
         </div>
       )}
       <Notions notions={project.notions} onChange={(notions) => own.change({ notions })} />
