@@ -1,7 +1,7 @@
 import { edgeRuleOf } from '../core/choose';
 import { clothThickness } from '../core/cloth';
 import { InputError } from '../core/input-error';
-import { openPiece, placeCut, runsIntoSeam, seamLength, stripEdges } from '../core/pieces';
+import { MARK_WORDS, openPiece, placeCut, runsIntoSeam, seamLength, stripEdges } from '../core/pieces';
 import { edgeNames } from '../core/shape';
 import {
   compareSeam,
@@ -9,10 +9,12 @@ import {
   walkSeam,
   type ComparedSeam,
   type GivingSide,
+  type MeetingKind,
   type SeamRun,
   type SeamSide,
   type SeamWalk,
 } from '../core/seams';
+import type { PaperTape } from '../formats/pdf';
 import { cloths } from '../store/cloths';
 import type { Db } from '../store/database';
 import { knownLayers } from '../store/materials';
@@ -145,3 +147,35 @@ function runsOf(cut: CutPiece, edges: readonly number[]): SeamRun[] | undefined 
 
 /** A layer that gives less than this keeps an edge from being eased or stretched, %. */
 const HOLDS = 8;
+
+/** Both edges of a seam as paper tapes, each begun where the walk along it begins, so that the same mark of both lies at the same place. */
+export function seamTapes(db: Db, seamId: string): PaperTape[] {
+  const seam = seams.get(db, seamId);
+  const { cutPieces } = workOf(db, [seam.projectId]);
+  const judged = judgedSeams(db, seam.projectId).find((each) => each.seam.id === seamId);
+  if (!judged?.walk) throw new InputError('seam', `cannot be measured: ${judged?.fault ?? 'its edges are not one line'}`);
+  const { walk } = judged;
+  const closed = [
+    [seam.firstCut, seam.firstEdges],
+    [seam.secondCut, seam.secondEdges],
+  ].map(
+    ([cut, edges]) =>
+      seamRuns(
+        cutPieces.find(({ id }) => id === cut)!,
+        edges as number[],
+      )[0]!.closed,
+  );
+  const words = (kind: MeetingKind | 'end') => (kind === 'end' || kind === 'fold' ? kind : MARK_WORDS[kind]);
+  const inner = walk.stretches.slice(1).map(({ from }) => from);
+  const lone = (side: 'first' | 'second') => walk.lone.filter((mark) => mark.side === side).map(({ kind, at }) => ({ at, words: words(kind) })); // prettier-ignore
+  return [
+    {
+      ...{ title: judged.first.name, length: judged.first.length, closed: closed[0]! },
+      marks: [...inner.map(({ first, firstAt }) => ({ at: firstAt, words: words(first) })), ...lone('first')],
+    },
+    {
+      ...{ title: judged.second.name, length: judged.second.length, closed: closed[1]! },
+      marks: [...inner.map(({ second, secondAt }) => ({ at: secondAt, words: words(second) })), ...lone('second')],
+    },
+  ];
+}

@@ -1,6 +1,8 @@
-import { describe, expect, it } from 'vitest';
+import { describe, expect, inject, it } from 'vitest';
 import { LIBRARY_LAYERS } from '../../src/core/library';
 import { addWork, chosenStack, FABRIC, PART, post, send } from './client';
+import { lengthOf, pathsOf } from '../files/pdf-lines';
+import { wordsOf } from '../files/pdf-text';
 import { pieceOf } from './samples';
 
 const RECTANGLE = { kind: 'rectangle', width: 300, height: 100, corners: [false, false, false, false], corner: 0 };
@@ -274,6 +276,22 @@ describe('a seam that is mended', () => {
     const { stretches } = body.seams[0].walk;
     expect(stretches).toHaveLength(4);
     for (const { difference } of stretches) expect(difference).toBeCloseTo(-3, 6);
+  });
+
+  it('is printed as a paper tape: strips that add up to each edge', async () => {
+    const { judged } = await seamOf();
+    await mend(judged, { how: 'quarters' });
+    const answer = await fetch(`${inject('base')}/api/seams/${judged.seam.id}/tape.pdf?paper=a4`);
+    const bytes = new Uint8Array(await answer.arrayBuffer());
+    const strips = pathsOf(bytes)
+      .filter(({ lines, dash }) => dash.length === 0 && lines.length === 4)
+      .map(({ lines }) => lines.map(lengthOf).sort((a, b) => b - a))
+      .filter(([, , a]) => Math.abs(a! - 16) < 0.01);
+    expect(strips.reduce((sum, [long]) => sum + long!, 0)).toBeCloseTo(judged.first.length + judged.second.length, 1);
+    const words = (await wordsOf(bytes)).join(' ').replace(/\s+/g, ' ');
+    expect(words.match(/quarter point, /g)).toHaveLength(6);
+    expect(words).toContain('quarter point, 14 cm');
+    expect(words).toContain('ends at 29.2 cm');
   });
 
   it('is not mended from a screen that shows older pieces, nor by more than can be', async () => {

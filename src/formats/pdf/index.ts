@@ -12,3 +12,5 @@ export { carryChart, hoopGauge, motifPaper } from './hoop-sheets';
 export type { ChartRow } from './hoop-sheets';
 export { labelSheet } from './labels';
 export type { Label } from './labels';
+export { paperTapes } from './paper-tape';
+export type { PaperTape } from './paper-tape';

@@ -1,4 +1,4 @@
-import { FlipVertical2 } from 'lucide-react';
+import { FlipVertical2, Printer } from 'lucide-react';
 import { useState } from 'react';
 import { MARK_WORDS } from '../../core/pieces';
 import { seamRuns, walkSeam, type Meeting, type SeamRun, type SeamWalk, type Stretch } from '../../core/seams';
@@ -63,7 +63,14 @@ export default function SeamWalkPanel({ judged, first, second }: Props) {
       ))}
       <button type="button" className="btn mt-2" aria-pressed={walk.turned} onClick={() => setTurned(!walk.turned)}>
         <FlipVertical2 size={18} aria-hidden="true" /> Turn {second.name} over
-      </button>
+      </button>{' '}
+      <a
+        className="btn mt-2"
+        href={`/api/seams/${judged.seam.id}/tape.pdf?paper=${units.system === 'inch' ? 'letter' : 'a4'}`}
+        download
+      >
+        <Printer size={18} aria-hidden="true" /> Both as a paper tape
+      </a>
     </div>
   );
 }
