@@ -88,6 +88,6 @@ function drawStrip(page: Page, { tape, k, count, from, to }: Strip, y: number, s
     page.text(`${words}, ${formatLength(at, system)}`, [Math.min(x(at) + 1, end - 30), y + 4], { size: 2.8 });
   }
   const name = `${tape.title}${count > 1 ? `, strip ${k + 1} of ${count}` : ''}`;
-  page.text(name, [(x(from) + end) / 2, y + 9.5], { size: 3, centre: true });
+  page.text(name, [(x(from) + end) / 2, y + 8], { size: 2.8, centre: true });
   if (last) page.text(`ends at ${formatLength(tape.length, system)}`, [x(from) + 2, y - 1.5], { size: 3 });
 }
