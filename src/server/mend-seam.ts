@@ -1,6 +1,7 @@
 import { fingerprint } from '../core/cutlist';
 import { InputError, within } from '../core/input-error';
 import { lengthenEdges, quarterMarksOf, type AtEnd } from '../core/seams';
+import type { CutPiece } from '../core/workpiece';
 import { cutTables } from '../store/cut-tables';
 import { cuts } from '../store/cuts';
 import type { Db } from '../store/database';
@@ -9,7 +10,7 @@ import { pieces, type Piece } from '../store/pieces';
 import { requirePiece } from '../store/rules/piece';
 import { seams, type Seam } from '../store/seams';
 import { savePiece } from './recipe-work';
-import { judgedSeams, type JudgedSeam } from './seam-work';
+import { judgedSeams, projectSeams, type JudgedSeam } from './seam-work';
 import { tableParts } from './sound-table';
 
 /** How a seam that does not fit is mended: one side made as long as the other, or both marked in quarters. */
@@ -19,6 +20,8 @@ export type Mending = { how: 'length'; side: 'first' | 'second'; at: AtEnd } | {
 export interface MendedSeam {
   /** All of the project: a corner that moves bears on the seam beside it. */
   seams: JudgedSeam[];
+  /** Its cuts as they are now: what is made from edges of the pieces has followed. */
+  cuts: CutPiece[];
   /** Pieces as they are now, and as they were, so that it can be taken back. */
   pieces: Piece[];
   before: Piece[];
@@ -44,7 +47,7 @@ export function mendSeam(db: Db, id: string, mending: Mending, versions: Readonl
       if (mending.how === 'length') lengthened(db, seam, mending);
       else quartered(db, seam);
       return {
-        seams: judgedSeams(db, seam.projectId),
+        ...projectSeams(db, seam.projectId),
         before,
         pieces: before.map(({ id: piece }) => pieces.get(db, piece)),
         tables: sound.filter((table) => !table.isSound()).map(({ name }) => name),

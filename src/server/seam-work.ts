@@ -97,6 +97,11 @@ function told(db: Db, { name, pieceId }: CutPiece, { side, pile, runs }: Side): 
   return { name, piece: { id, version }, length, stretch, held, times: runs?.length ?? 1, pile };
 }
 
+/** Seams of a project with the cuts that they are between. */
+export function projectSeams(db: Db, projectId: string): { seams: JudgedSeam[]; cuts: CutPiece[] } {
+  return { seams: judgedSeams(db, projectId), cuts: workOf(db, [projectId]).cutPieces };
+}
+
 /** An edge of a cut as it is sewn: how long, how thick with every layer of every job that runs into it, how far it gives. */
 function sideOf(db: Db, cut: CutPiece, edges: readonly number[], all: readonly Workpiece[], trim: number) {
   const cloth = cut.clothId === null ? undefined : cloths.find(db, cut.clothId);

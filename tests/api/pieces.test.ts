@@ -1,6 +1,7 @@
 import { describe, expect, inject, it } from 'vitest';
 import { LIBRARY_LAYERS } from '../../src/core/library';
 import { addWork, chosenStack, FABRIC, PART, post, send } from './client';
+import { seamRuns } from '../../src/core/seams';
 import { lengthOf, pathsOf } from '../files/pdf-lines';
 import { wordsOf } from '../files/pdf-text';
 import { pieceOf } from './samples';
@@ -262,6 +263,9 @@ describe('a seam that is mended', () => {
     expect([status, body.seams[0].compared.fit]).toEqual([200, 'fits']);
     expect(body.seams[0].second.length).toBeCloseTo(judged.first.length, 1);
     expect(body.seams[0].first.length).toBe(judged.first.length);
+    // What is drawn is what was measured: the cut of the piece comes in its new shape.
+    const cut = body.cuts.find(({ pieceId }: { pieceId: string }) => pieceId === edge.pieceId);
+    expect(seamRuns(cut, [0])[0]!.length).toBe(body.seams[0].second.length);
     const now = body.pieces.find((piece: { id: string }) => piece.id === edge.pieceId);
     const was = body.before.find((piece: { id: string }) => piece.id === edge.pieceId);
     expect((await put(`/api/pieces/${now.id}`, now, { shape: was.shape, marks: was.marks })).status).toBe(200);

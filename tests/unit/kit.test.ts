@@ -38,6 +38,11 @@ describe('the bag of one thing', () => {
     ]);
   });
 
+  it('tells two notions of the same name apart', () => {
+    const zips = { makes: 1, notions: [1, 2].map((count) => ({ name: 'zip', count, there: true })) };
+    expect(kitItems(zips, [], [], nameOf, 1).map(({ key }) => key)).toEqual(['notion/zip', 'notion/zip/2']);
+  });
+
   it('takes the paper patterns round with the first bag, each once', () => {
     expect(told(1).slice(5)).toEqual([[1, 'flap', 'paper pattern', true], [1, 'tab', 'paper pattern', true]]); // prettier-ignore
   });

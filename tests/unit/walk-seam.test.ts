@@ -77,6 +77,12 @@ describe('a seam that is walked', () => {
     const walk = walkSeam(round!, seamRuns(band, [0])[0]!, both);
     expect(walk.stretches.map(({ first, second }) => [first, second])).toEqual([[160, 160], [160, 160]]); // prettier-ignore
     expect(placeAlong(round!.points, walk.begins.first).place).toEqual([60, 100]);
+    // The centre back of the ring meets both ends of the band: nothing is left alone.
+    expect(walk.lone).toEqual([]);
+    const quartered = (of: PieceSpec, edges: number[]) => ({ ...of, marks: [...of.marks, ...quarterMarksOf(of, edges)] });
+    const marked = walkSeam(seamRuns(quartered(spec, [4]), [4])[0]!, seamRuns(quartered(band, [0]), [0])[0]!, both);
+    expect(marked.stretches.map(({ first, second }) => [Math.round(first), Math.round(second)])).toEqual([[80, 80], [80, 80], [80, 80], [80, 80]]); // prettier-ignore
+    expect(marked.lone).toEqual([]);
   });
 
   it('adds up to both lines, whatever is marked on them', () => {

@@ -60,12 +60,19 @@ export function kitItems(
       ...{ count: each(count), of: layer.name, ready: cutDone },
     })),
   );
-  const notions = project.notions.map(({ name, count, there }): KitItem => ({
-    ...{ key: `notion/${name}`, group: 'notion', name, count, of: '', ready: there },
+  const notions = project.notions.map(({ name, count, there }, k): KitItem => ({
+    // By its name, so that its state stays when others are taken out; a second one of the same name by its turn.
+    ...{ key: `notion/${name}${turnOf(project.notions, k)}`, group: 'notion', name, count, of: '', ready: there },
   }));
   const patterns = new Map(copy === 1 ? cuts.map(({ pieceId, pieceName }) => [pieceId, pieceName]) : []);
   const papers = [...patterns].map(([id, name]): KitItem => ({
     ...{ key: `pattern/${id}`, group: 'pattern', name, count: 1, of: 'paper pattern', ready: true },
   }));
   return [...cloth, ...layers, ...notions, ...papers];
+}
+
+/** Which one of several of the same name it is; nothing for the first. */
+function turnOf(notions: Project['notions'], k: number): string {
+  const before = notions.slice(0, k).filter(({ name }) => name === notions[k]!.name).length;
+  return before > 0 ? `/${before + 1}` : '';
 }

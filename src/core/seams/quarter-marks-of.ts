@@ -1,6 +1,6 @@
 import { drawShape, type Point } from '../shape';
 import { openPiece, type Mark, type PieceSpec } from '../pieces';
-import { placeAlong, seamRuns } from './seam-run';
+import { placeAlong, ringBegins, seamRuns } from './seam-run';
 
 /** Marks nearer to each other than this are one, mm. */
 const SAME = 2;
@@ -17,9 +17,10 @@ const ON_FOLD = 0.5;
 export function quarterMarksOf(spec: PieceSpec, edges: readonly number[]): Mark[] {
   const { fold, marks } = openPiece(spec);
   const runs = seamRuns(spec, edges);
-  return runs.flatMap(({ points, closed, length }) =>
+  return runs.flatMap(({ points, closed, length, marks: own }) =>
     (closed ? [0, 0.25, 0.5, 0.75] : [0.25, 0.5, 0.75]).flatMap((share): Mark[] => {
-      const at = placeAlong(points, share * length).place;
+      const from = closed ? ringBegins(own) : 0;
+      const at = placeAlong(points, (from + share * length) % length).place;
       // The mirror image is made by unfolding; the fold is a mark already.
       if (fold && besideLine(fold, at) * Math.sign(besideLine(fold, middleOf(spec))) <= ON_FOLD) return [];
       const taken = marks.some((mark) => Math.hypot(mark.at[0] - at[0], mark.at[1] - at[1]) < SAME);

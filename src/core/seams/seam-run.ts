@@ -25,7 +25,7 @@ export interface SeamRun {
 /** A mark this much farther from the seam line than the cut edge is still meant for it, mm. */
 const BESIDE = 1.5;
 /** What lies this near to an end of the line is the end, mm. */
-const AT_END = 1;
+export const AT_END = 1;
 
 /**
  * The line that is sewn along some edges of a piece, in stretches that are not broken: two where a fold lies between them, each of which is
@@ -123,4 +123,14 @@ export function placeAlong(points: Outline, at: number): { place: Point; directi
   const t = Math.min(rest, length);
   const direction: Point = [(b[0] - a[0]) / length, (b[1] - a[1]) / length];
   return { place: [a[0] + t * direction[0], a[1] + t * direction[1]], direction };
+}
+
+/**
+ * Where a closed line begins when it is sewn to one with ends: at its centre back, where those ends meet; else where it is drawn from.
+ *
+ * @returns mm along the line
+ * @example ringBegins([{ kind: 'centre-back', at: 40 }]) // 40
+ */
+export function ringBegins(marks: readonly RunMark[]): number {
+  return marks.find(({ kind }) => kind === 'centre-back')?.at ?? 0;
 }

@@ -1,5 +1,5 @@
 import { seamFit, type GivingSide, type SeamFit } from './compare-seam';
-import type { MeetingKind, RunMark, SeamRun } from './seam-run';
+import { AT_END, ringBegins, type MeetingKind, type RunMark, type SeamRun } from './seam-run';
 
 /** Where two edges are held together while they are walked along each other. */
 export interface Meeting {
@@ -96,13 +96,18 @@ interface Laid {
 function laid(first: SeamRun, second: SeamRun, turned: boolean): Laid {
   const back = turned ? second.marks : second.marks.map(({ kind, at }) => ({ kind, at: second.length - at })).reverse();
   const from = (start: { first: number; second: number }): Laid => {
-    const [a, b] = [rebased(first.marks, start.first, first.length), rebased(back, start.second, second.length)];
+    // Where only one is closed, its mark at the place where it begins meets the ends of the other.
+    const ends = first.closed !== second.closed;
+    const inner = (marks: RunMark[], length: number) =>
+      ends ? marks.filter(({ at }) => at > AT_END && at < length - AT_END) : marks;
+    const a = inner(rebased(first.marks, start.first, first.length), first.length);
+    const b = inner(rebased(back, start.second, second.length), second.length);
     const begins = { first: start.first, second: turned ? start.second : second.length - start.second };
     return { begins, turned, ...paired(a, b, first.length, second.length) };
   };
   // A closed line may begin anywhere: sewn to one with ends, at the centre back, where those ends meet.
   if (!first.closed || !second.closed)
-    return from({ first: first.closed ? backOf(first.marks) : 0, second: second.closed ? backOf(back) : 0 });
+    return from({ first: first.closed ? ringBegins(first.marks) : 0, second: second.closed ? ringBegins(back) : 0 });
   // Sewn to another closed one, each mark of the second is tried against the first mark of the first.
   const [lead] = first.marks;
   const starts = lead ? back.filter((mark) => meet(lead, mark)) : [];
@@ -111,8 +116,6 @@ function laid(first: SeamRun, second: SeamRun, turned: boolean): Laid {
     .map(({ at }) => from({ first: lead.at, second: at }))
     .reduce((best, each) => (each.cost < best.cost ? each : best));
 }
-
-const backOf = (marks: readonly RunMark[]): number => marks.find(({ kind }) => kind === 'centre-back')?.at ?? 0;
 
 function rebased(marks: readonly RunMark[], start: number, length: number): RunMark[] {
   if (start === 0) return [...marks];

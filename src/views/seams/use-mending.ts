@@ -12,14 +12,9 @@ export function useMending(start: JudgedSeam[], startCuts: CutPiece[]) {
   const [cuts, setCuts] = useState(startCuts);
   const [busy, setBusy] = useState(false);
 
-  const show = (seams: JudgedSeam[], pieces: MendedSeam['pieces']) => {
+  const show = ({ seams, cuts: now }: Pick<MendedSeam, 'seams' | 'cuts'>) => {
     setList(seams);
-    setCuts((all) =>
-      all.map((cut) => {
-        const piece = pieces.find(({ id }) => id === cut.pieceId);
-        return piece ? { ...cut, shape: piece.shape, marks: piece.marks } : cut;
-      }),
-    );
+    setCuts(now);
   };
 
   const mend = async ({ seam, first, second }: JudgedSeam, mending: Mending) => {
@@ -29,7 +24,7 @@ export function useMending(start: JudgedSeam[], startCuts: CutPiece[]) {
         ...mending,
         versions: first.piece.id === second.piece.id ? [first.piece] : [first.piece, second.piece],
       });
-      show(done.seams, done.pieces);
+      show(done);
       undoToast(wordsOf(done), () => takeBack(seam.projectId, done));
     } catch (problem) {
       toast.error(plainMessage(problem as ApiError), { duration: 12_000 });
@@ -45,8 +40,7 @@ export function useMending(start: JudgedSeam[], startCuts: CutPiece[]) {
       if (!now || now.version === piece.version) continue;
       await call('PUT', `/api/pieces/${id}`, { ...fieldsOf(now), shape, marks, version: now.version });
     }
-    const { seams } = await call<{ seams: JudgedSeam[] }>('GET', `/api/projects/${projectId}/seams`);
-    show(seams, before);
+    show(await call<Pick<MendedSeam, 'seams' | 'cuts'>>('GET', `/api/projects/${projectId}/seams`));
   };
 
   return { list, setList, cuts, mend, busy };
