@@ -12,8 +12,10 @@ import {
   type Recipe,
   type RecipeCut,
   type RecipeKind,
+  type RecipeOnSource,
   type RecipePiece,
 } from '../core/recipes';
+import type { Mark } from '../core/pieces';
 import { edgeNames } from '../core/shape';
 import { DUTY_WORDS } from '../core/workpiece';
 import { cuts, type Cut, type CutFields } from '../store/cuts';
@@ -22,7 +24,7 @@ import { StaleError } from '../store/errors';
 import { jobs, type Job } from '../store/jobs';
 import { pieces, type Piece, type PieceFields } from '../store/pieces';
 import { recipes, type KeptRecipe } from '../store/recipes';
-import { requireCut, requireJob } from '../store/rules/piece';
+import { requireCut, requireJob, requirePiece } from '../store/rules/piece';
 import { requireSeam } from '../store/rules/seam';
 import { seams } from '../store/seams';
 import { piecesOf } from '../store/workpieces';
@@ -81,12 +83,33 @@ export function addMade(db: Db, projectId: string, wanted: readonly NewPiece[], 
   return db
     .transaction(() => {
       const added = addPieces(db, projectId, wanted);
+      if (source) putOnSource(db, source.pieceId, undefined, made.onSource);
       const ids = added.pieces.map(({ id }) => id);
       recipes.insert(db, { ...by, source, projectId, pieces: ids, told: [] });
       addSeams(db, projectId, made, idsOf(ids, source));
       return added;
     })
     .immediate();
+}
+
+const NOTHING_ON_IT: RecipeOnSource = { marks: [], jobs: [] };
+const placesOf = ({ kind, at, to, width }: Mark) => JSON.stringify([kind, at, to, width]);
+const sameMark = (a: Mark, b: Mark): boolean => placesOf(a) === placesOf(b);
+
+/**
+ * Marks and jobs that a recipe puts on the piece whose edges it is made from, in the place of those that it put there before.
+ *
+ * @returns what could not stay, and what is new, in words
+ */
+function putOnSource(db: Db, pieceId: string, before = NOTHING_ON_IT, now = NOTHING_ON_IT): string[] {
+  const piece = pieces.get(db, pieceId);
+  const marks = [...piece.marks.filter((mark) => !before.marks.some((own) => sameMark(own, mark))), ...now.marks];
+  if (JSON.stringify(marks) !== JSON.stringify(piece.marks))
+    withFollowers(db, pieceId, () => pieces.update(db, pieceId, requirePiece(db, { ...piece, marks }), piece.version));
+  const cut = clothCut(db, pieceId);
+  if (!cut) return [];
+  const [was, is] = [before, now].map(({ jobs: wanted }) => ({ ...cut, jobs: wanted }));
+  return followJobs(db, pieces.get(db, pieceId), cut, was, is, edgeNames(piece.shape).length);
 }
 
 /** Ids of pieces by their places in a recipe, also of the piece whose edges it is made from. */
@@ -185,6 +208,7 @@ function remade(db: Db, recipe: KeptRecipe, before: Recipe, now: Recipe): { ids:
   const added = addPieces(db, recipe.projectId, pairs.added.map((k) => likeOthers(db, now.pieces[k]!, ids))); // prettier-ignore
   pairs.added.forEach((k, i) => (ids[k] = added.pieces[i]!.id));
   words.push(...added.pieces.map(({ name }) => `“${name}” is new: say what it is cut from.`));
+  if (recipe.source) words.push(...putOnSource(db, recipe.source.pieceId, before.onSource, now.onSource));
   renewSeams(db, recipe.projectId, before, now, idsOf(recipe.pieces, recipe.source), idsOf(ids, recipe.source));
   return { ids, words };
 }
@@ -195,7 +219,13 @@ function remade(db: Db, recipe: KeptRecipe, before: Recipe, now: Recipe): { ids:
  * @throws {InputError} {StaleError}
  */
 export function savePiece(db: Db, id: string, fields: PieceFields, version: number): Piece {
-  return db.transaction(() => withFollowers(db, id, () => pieces.update(db, id, fields, version))).immediate();
+  return db
+    .transaction(() => {
+      withFollowers(db, id, () => pieces.update(db, id, fields, version));
+      // Slashes along its edges follow it, as marks of its own.
+      return pieces.get(db, id);
+    })
+    .immediate();
 }
 
 /** Saves a cut: how many there are, their halves, grain and own allowances bear on what is made from the edges of its piece. @throws {InputError} {StaleError} */

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { sewnOutline } from '../../src/core/pieces';
-import { EDGE_RECIPES, edgeRecipeOf, recipeOf, RECIPES } from '../../src/core/recipes';
+import { EDGE_RECIPES, edgeRecipeOf, recipeOf, RECIPES, type EdgeKind } from '../../src/core/recipes';
 import type { Piece } from '../../src/store/pieces';
 import { recipePieces } from '../../src/views/project/recipe-pieces';
 import { FABRIC, post, send } from './client';
@@ -164,14 +164,15 @@ describe('what is made from the edges of a piece', () => {
   const drawnWith = (hem: number) => ({ ...SKIRT.shape, edges: [{ from: [0, 0] }, { from: [hem, 0] }, ...SKIRT.shape.edges.slice(2)] }); // prettier-ignore
   const kind = EDGE_RECIPES.find(({ id }) => id === 'edge-hem')!;
 
-  async function faced(depth: number, edges = [0]) {
+  const faced = (depth: number, edges = [0]) => madeFrom(kind, { depth }, edges);
+  async function madeFrom(by: EdgeKind, measures: Record<string, number>, edges = [0]) {
     const { body: project } = await post('/api/projects', { name: 'Faced', note: '' });
     const cut = { duty: 'shell', clothId, count: 1, orientation: 'straight', jobs: [] };
     const { body } = await post(`/api/projects/${project.id}/pieces`, { ...SKIRT, cuts: [cut] });
     const [piece] = body.pieces as Piece[];
     const of = { name: piece!.name, spec: piece!, edges, count: 1, pairs: false, orientation: 'straight' as const };
-    const pieces = recipePieces(edgeRecipeOf(kind, of, { depth }), { cloths: { shell: clothId }, layers: {} }, 'wash-warm');
-    const recipe = { kind: kind.id, measures: { depth }, source: { pieceId: piece!.id, edges } };
+    const pieces = recipePieces(edgeRecipeOf(by, of, measures), { cloths: { shell: clothId }, layers: {} }, 'wash-warm');
+    const recipe = { kind: by.id, measures, source: { pieceId: piece!.id, edges } };
     const added = await post(`/api/projects/${project.id}/pieces/many`, { pieces, recipe });
     return { project: project.id as string, piece: piece!, added };
   }
@@ -258,6 +259,48 @@ describe('what is made from the edges of a piece', () => {
     expect((await many({ pieceId: here, edges: [7] })).body.error.field).toBe('recipe.edges[0]');
     expect((await many({ pieceId: here, edges: [] })).body.error.field).toBe('recipe.source.edges');
     expect((await many({ pieceId: here, edges: [0, 2] })).body.error.message).toMatch(/follow each other/);
+  });
+
+  it('slashes are marked and held on the piece itself, and follow its shape and their measures; what is its own stays', async () => {
+    const slashes = EDGE_RECIPES.find(({ id }) => id === 'edge-slashes')!;
+    const { project, piece, added } = await madeFrom(slashes, { slash: 200, gain: 150, count: 2 });
+    expect([added.status, added.body.error]).toEqual([201, undefined]);
+    const panel = async () => (await rowsOf(project)).pieces.find(({ id }: Piece) => id === piece.id) as Piece;
+    const held = async () => {
+      const { cuts, jobs } = await rowsOf(project);
+      const of = cuts.find(({ pieceId }: { pieceId: string }) => pieceId === piece.id).id;
+      return jobs.filter(({ cutId }: { cutId: string }) => cutId === of) as {
+        name: string;
+        place: { line: number[][] };
+        wish: { role: string };
+      }[];
+    };
+    const tops = ({ marks }: Piece) => marks.filter(({ kind: of }) => of === 'slash').map(({ to }) => to!.map(Math.round));
+    expect(tops(await panel())).toEqual([[125, 200], [375, 200]]); // prettier-ignore
+    expect((await held()).map(({ wish, place }) => [wish.role, place.line[1]!.map(Math.round)])).toEqual([
+      ['godet-slash', [125, 200]],
+      ['godet-slash', [375, 200]],
+    ]);
+    // A mark by hand, and a wider hem.
+    const notch = { kind: 'notch', at: [250, 600] };
+    const now = await panel();
+    const wide = await saved(now, { marks: [...now.marks, notch], shape: drawnWith(600) });
+    expect([wide.status, wide.body.error]).toEqual([200, undefined]);
+    expect(wide.body).toEqual(await panel());
+    expect(tops(wide.body)).toEqual([[150, 200], [450, 200]]); // prettier-ignore
+    const { id, version } = await recipeIn(project);
+    const three = await changed(id, { slash: 260, gain: 150, count: 3 }, version);
+    expect([three.status, three.body.error]).toEqual([200, undefined]);
+    expect(tops(await panel())).toEqual([[100, 260], [300, 260], [500, 260]]); // prettier-ignore
+    expect((await panel()).marks).toContainEqual(notch);
+    expect((await held()).map(({ place }) => place.line[1]!.map(Math.round))).toEqual([[100, 260], [300, 260], [500, 260]]); // prettier-ignore
+    // One less: its mark and its job go.
+    await changed(id, { slash: 260, gain: 150, count: 1 }, version + 1);
+    expect(tops(await panel())).toEqual([[300, 260]]);
+    expect(await held()).toHaveLength(1);
+    expect(
+      (await rowsOf(project)).cuts.find(({ pieceId }: { pieceId: string }) => pieceId === added.body.pieces[0].id).count,
+    ).toBe(1);
   });
 
   it('goes along when the project is sewn again, and follows the piece of that project', async () => {

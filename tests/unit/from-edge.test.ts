@@ -213,3 +213,75 @@ describe('any piece', () => {
     );
   });
 });
+
+describe('slashes with godets', () => {
+  const kind = kindOf('edge-slashes');
+  /** A skirt panel on its fold, hem down. mm. */
+  const panel: PieceSpec = {
+    shape: { kind: 'drawn', edges: [{ from: [0, 0] }, { from: [300, 0] }, { from: [200, 700] }, { from: [0, 700] }] },
+    ...{ line: 'sew', allowances: [30, 15, 10, 0], fold: 3, grain: 0, marks: [] },
+  } as PieceSpec;
+  const on = (values: Record<string, number>, spec = panel, count = 1) =>
+    edgeRecipeOf(kind, { name: 'Panel', spec, edges: [0], count, pairs: false, orientation: 'straight' }, values);
+
+  it('add to the hem what was asked, once both seams have eaten their allowances', () => {
+    const { pieces, onSource, facts } = on({ slash: 300, gain: 200, count: 2, allowance: 12 });
+    // Two on the half that is drawn, two on its mirror image.
+    expect(onSource!.jobs).toHaveLength(4);
+    expect(pieces[0]!.cuts[0]!.count).toBe(4);
+    const shape = pieces[0]!.shape as { outer: number; angle: number };
+    const arc = (shape.outer * shape.angle * Math.PI) / 180;
+    // The panel loses an allowance on each side of each slash.
+    expect(600 - 4 * 2 * 12 + 4 * arc).toBeCloseTo(600 + 4 * 200, 6);
+    expect(facts.find(({ words }) => words === 'All of them add to the hem')!.length).toBeCloseTo(800, 6);
+    // The stitching runs from an allowance beside the slash at the hem to its point.
+    expect(shape.outer).toBeCloseTo(Math.sqrt(300 * 300 + 12 * 12), 6);
+    expect(pieces[0]!.allowances).toEqual([30, 12, 0, 12]);
+  });
+
+  it('begin at the cut edge, evenly along the hem and square to it, the other half mirrored', () => {
+    const { onSource } = on({ slash: 200, gain: 150, count: 3 });
+    expect(onSource!.marks.map(({ at, to }) => [at, to])).toEqual([
+      [[50, -30], [50, 200]],
+      [[150, -30], [150, 200]],
+      [[250, -30], [250, 200]],
+    ].map((ends) => ends.map((p) => p.map((x) => expect.closeTo(x, 6))))); // prettier-ignore
+    const xs = onSource!.jobs.map(({ place }) => (place.kind === 'line' ? Math.round(place.line[1][0]) : NaN));
+    expect([...xs].sort((a, b) => a - b)).toEqual([-250, -150, -50, 50, 150, 250]);
+  });
+
+  it('lie inside the piece, clear of its other edges and of each other, whatever the measures', () => {
+    fc.assert(
+      fc.property(
+        fc.record({ slash: fc.integer({ min: 20, max: 900 }), count: fc.integer({ min: 1, max: 40 }) }),
+        ({ slash, count }) => {
+          let marks;
+          try {
+            ({ marks } = on({ slash, count, gain: 20 }).onSource!);
+          } catch (problem) {
+            expect(String(problem)).toMatch(/slash|count/);
+            return;
+          }
+          const { outline } = openPiece({ ...panel, fold: null });
+          for (const { at, to } of marks) {
+            expect(isInside(to!, outline)).toBe(true);
+            expect(distanceToBorder(outline, at)).toBeLessThan(0.1);
+            // Beside the fold lies its own mirror image.
+            expect(2 * to![0]).toBeGreaterThan(14.9);
+            // The slanted side of the panel.
+            expect((300 - to![0] - to![1] / 7) * (7 / Math.sqrt(50))).toBeGreaterThan(14.9);
+          }
+          const xs = marks.map(({ at }) => at[0]);
+          xs.slice(1).forEach((x, i) => expect(x - xs[i]!).toBeGreaterThan(14.9));
+        },
+      ),
+    );
+  });
+
+  it('name the measure that cannot be', () => {
+    expect(() => on({ slash: 720 })).toThrow(/^slash/);
+    expect(() => on({ count: 21, slash: 100 })).toThrow(/^count/);
+    expect(() => on({ gain: 1000, slash: 200 })).toThrow(/^gain/);
+    expect(() => on({ count: 1.5 })).toThrow(/^count/);
+  });
+});

@@ -1,4 +1,4 @@
-export { isWide, MARK_KINDS, MARK_LETTERS, MARK_WORDS, markLines, movedMark, runsOn } from './mark';
+export { hasPoint, isWide, MARK_KINDS, MARK_LETTERS, MARK_WORDS, markLines, movedMark, runsOn } from './mark';
 export type { Mark, MarkKind } from './mark';
 export { edgeRuns, edgeRunsOf } from './edge-runs';
 export { newMark, quarterMarks, SNAP_WORDS, snapMark, SNAPS } from './put-mark';

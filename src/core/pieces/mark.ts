@@ -13,6 +13,7 @@ export const MARK_KINDS = [
   'dart',
   'fold-line',
   'zip',
+  'slash',
 ] as const;
 export type MarkKind = (typeof MARK_KINDS)[number];
 export const MARK_WORDS: Record<MarkKind, string> = {
@@ -27,6 +28,7 @@ export const MARK_WORDS: Record<MarkKind, string> = {
   dart: 'dart',
   'fold-line': 'fold line',
   zip: 'zip window',
+  slash: 'slash',
 };
 /** What is written beside a mark where words have no room. */
 export const MARK_LETTERS: Partial<Record<MarkKind, string>> = {
@@ -39,22 +41,27 @@ export const MARK_LETTERS: Partial<Record<MarkKind, string>> = {
 /** A place on a piece that is marked, in the coordinates of its shape, mm. */
 export interface Mark {
   kind: MarkKind;
-  /** Where it is; of a dart the middle of its mouth, of a line or window one end. */
+  /** Where it is; of a dart the middle of its mouth, of a slash its beginning at the edge, of a line or window one end. */
   at: Point;
-  /** Point of a dart, other end of a fold line or zip window. */
+  /** Point of a dart or slash, other end of a fold line or zip window. */
   to?: Point;
   /** Width of a dart at its mouth, of a zip window, mm. */
   width?: number;
 }
 
 /** Marks that run to another place. */
-const RUNNING: readonly MarkKind[] = ['dart', 'fold-line', 'zip'];
+const RUNNING: readonly MarkKind[] = ['dart', 'fold-line', 'zip', 'slash'];
 /** Marks that have a width. */
 const WIDE: readonly MarkKind[] = ['dart', 'zip'];
 
 /** Whether a kind of mark runs from one place to another. @example runsOn('dart') // true */
 export function runsOn(kind: MarkKind): boolean {
   return RUNNING.includes(kind);
+}
+
+/** Whether a kind of mark ends in a point inside the piece. @example hasPoint('slash') // true */
+export function hasPoint(kind: MarkKind): boolean {
+  return kind === 'dart' || kind === 'slash';
 }
 
 /** Whether a kind of mark has a width. @example isWide('fold-line') // false */
@@ -68,7 +75,7 @@ export function movedMark(mark: Mark, move: (point: Point) => Point): Mark {
 }
 
 /**
- * The lines that are drawn for a mark, mm: the two legs of a dart, which are equally long, the fold line, the frame of a zip window.
+ * The lines that are drawn for a mark, mm: the two legs of a dart, which are equally long, the fold line, the slash, the frame of a zip window.
  * Marks that are a place only have none. Screen, prints and files draw these.
  *
  * @example markLines({ kind: 'dart', at: [0, 0], to: [0, 90], width: 20 }) // [[[-10, 0], [0, 90], [10, 0]]]
@@ -81,7 +88,7 @@ export function markLines({ kind, at, to, width = 0 }: Mark): Outline[] {
   const across: Point = [(half * (to[1] - at[1])) / length, (-half * (to[0] - at[0])) / length];
   const beside = ([x, y]: Point, side: 1 | -1): Point => [x + side * across[0], y + side * across[1]];
   if (kind === 'dart') return [[beside(at, -1), to, beside(at, 1)]];
-  if (kind === 'fold-line') return [[at, to]];
+  if (kind === 'fold-line' || kind === 'slash') return [[at, to]];
   const corner = beside(at, -1);
   return [[corner, beside(to, -1), beside(to, 1), beside(at, 1), corner]];
 }

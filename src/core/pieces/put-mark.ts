@@ -1,6 +1,6 @@
 import { bounds, distanceToEdge, isInside, nearestOnBorder, type Outline, type Point } from '../shape';
 import { edgeRuns, type EdgeRun } from './edge-runs';
-import { movedMark, type Mark, type MarkKind } from './mark';
+import { hasPoint, movedMark, type Mark, type MarkKind } from './mark';
 import type { OpenPiece } from './piece';
 
 type Bordered = Pick<OpenPiece, 'outline' | 'edges' | 'holes' | 'fold'>;
@@ -40,10 +40,11 @@ export function newMark(kind: MarkKind, piece: Bordered, place: Point): Mark {
   const [width, height] = [maxX - minX, maxY - minY];
   if (kind === 'notch') return { kind, at: nearestOnBorder(piece.outline, place).at };
   const reach = Math.min(LONGEST_NEW, SHARE_NEW * Math.min(width, height));
-  if (kind === 'dart') {
+  if (hasPoint(kind)) {
     const { at, edge } = nearestOnBorder(piece.outline, place);
     const inward = leftOf(piece.outline, edge);
-    return { kind, at, to: [at[0] + reach * inward[0], at[1] + reach * inward[1]], width: Math.min(DART_WIDTH, reach / 2) };
+    const to: Point = [at[0] + reach * inward[0], at[1] + reach * inward[1]];
+    return { kind, at, to, ...(kind === 'dart' ? { width: Math.min(DART_WIDTH, reach / 2) } : {}) };
   }
   // A touch beside the piece means its border.
   const held = isInside(place, piece.outline) ? place : nearestOnBorder(piece.outline, place).at;
@@ -72,7 +73,7 @@ export function snapMark(mark: Mark, piece: Bordered, snap: Snap): Mark {
     if (snap === 'edge-middle') return alongRun(nearestRun(piece, mark.at), 0.5);
     const { centre, middle } = axesOf(piece);
     // A line lies with its middle on the axis.
-    const [dx, dy] = mark.to && mark.kind !== 'dart' ? [(mark.to[0] - x) / 2, (mark.to[1] - y) / 2] : [0, 0];
+    const [dx, dy] = mark.to && !hasPoint(mark.kind) ? [(mark.to[0] - x) / 2, (mark.to[1] - y) / 2] : [0, 0];
     return snap === 'centre' ? [centre - dx, y] : [x, middle - dy];
   };
   const [tx, ty] = target();

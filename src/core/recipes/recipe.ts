@@ -58,9 +58,17 @@ export interface RecipeSeam {
   ease?: number;
 }
 
+/** What a recipe that is made from edges does to the piece that they belong to. */
+export interface RecipeOnSource {
+  marks: Mark[];
+  /** On its cut from the outer cloth; told apart by their names. */
+  jobs: RecipeCut['jobs'];
+}
+
 /** What a recipe makes of its measures. */
 export interface Recipe {
   pieces: RecipePiece[];
+  onSource?: RecipeOnSource;
   /** Which edges of the pieces are sewn to which. */
   seams?: RecipeSeam[];
   facts: RecipeFact[];

@@ -1,7 +1,7 @@
 import { InputError } from '../../core/input-error';
 import { frame, MARGIN, OVERLAP, tilesFor } from './tiles';
 import type { PDFDocument } from 'pdf-lib';
-import { MARK_WORDS, markLines } from '../../core/pieces';
+import { hasPoint, MARK_WORDS, markLines, type Mark } from '../../core/pieces';
 import { innermost, bounds, isInside, type Box, type Outline, type Point } from '../../core/shape';
 import { grainEnds, grainWords, type WrittenPiece } from '../dxf/write-dxf';
 import { newDocument, Page, type Paper } from './page';
@@ -151,11 +151,14 @@ function freePlace(
   return undefined;
 }
 
+/** Where the words of a mark stand. */
+const writtenAt = ({ kind, at, to }: Mark): Point => (hasPoint(kind) && to) || at;
+
 /** Everything that is drawn of a piece, as straight lines; what is written counts as the box round it. */
 function drawnLines(piece: Template, put: (p: Point) => Point): [Point, Point][] {
   const closed = (line: Outline) => line.map((p, i): [Point, Point] => [put(p), put(line[(i + 1) % line.length]!)]);
-  const written = piece.marks.map(({ at }): [Point, Point] => {
-    const [x, y] = put(at);
+  const written = piece.marks.map((mark): [Point, Point] => {
+    const [x, y] = put(writtenAt(mark));
     return [[x - 3, y], [x + MARK_ROOM, y - 3]]; // prettier-ignore
   });
   const grain = piece.grain === null ? [] : [grainEnds(piece, piece.grain).map(put) as [Point, Point]];
@@ -236,8 +239,7 @@ function draw(page: Page, piece: Template, put: (p: Point) => Point): void {
   }
   for (const mark of piece.marks) {
     const { kind } = mark;
-    // A dart is sewn to its point; of what is drawn as lines nothing else needs a cross.
-    const [x, y] = put((kind === 'dart' && mark.to) || mark.at);
+    const [x, y] = put(writtenAt(mark));
     for (const line of markLines(mark)) {
       const points = line.map(put);
       const dash = kind === 'fold-line' ? { dash: [6, 2] } : {};
@@ -248,7 +250,8 @@ function draw(page: Page, piece: Template, put: (p: Point) => Point): void {
       page.line([x, y - 2.5], [x, y + 2.5], { weight: 0.4 });
       continue;
     }
-    const crossed = kind === 'dart' || !mark.to;
+    // A dart is sewn to its point, a slash cut to it; of what is drawn as lines nothing else needs a cross.
+    const crossed = hasPoint(kind) || !mark.to;
     if (crossed) page.line([x - 2, y - 2], [x + 2, y + 2], { weight: 0.3 });
     if (crossed) page.line([x - 2, y + 2], [x + 2, y - 2], { weight: 0.3 });
     if (kind !== 'drill') page.text(MARK_WORDS[kind], [x + 3, y - 1.2], { size: 3.2 });

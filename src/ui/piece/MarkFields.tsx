@@ -1,5 +1,6 @@
 import { X } from 'lucide-react';
 import {
+  hasPoint,
   isWide,
   MARK_KINDS,
   MARK_WORDS,
@@ -50,6 +51,7 @@ const PLACE_WORDS: Record<MarkKind, string> = {
   dart: 'Touch the edge where its mouth is.',
   'fold-line': 'Touch the height at which it runs across.',
   zip: 'Touch the middle of the window.',
+  slash: 'Touch the edge where it begins.',
 };
 
 /** The marks of a piece: put down by touch, then typed to the millimetre or drawn to an axis or edge. */
@@ -113,7 +115,7 @@ export default function MarkFields(props: Props) {
           <p className="mb-3 font-semibold">{capital(MARK_WORDS[open.kind])}, from the lower left of the shape</p>
           <div className="grid grid-cols-2 gap-x-4 gap-y-3 sm:grid-cols-3">
             <PlaceFields
-              words={open.kind === 'dart' ? 'Mouth' : runsOn(open.kind) ? 'One end' : ''}
+              words={open.kind === 'dart' ? 'Mouth' : open.kind === 'slash' ? 'At the edge' : runsOn(open.kind) ? 'One end' : ''}
               field={`marks[${chosen}].at`}
               place={open.at}
               corner={[minX, minY]}
@@ -133,7 +135,7 @@ export default function MarkFields(props: Props) {
             )}
             {open.to && (
               <PlaceFields
-                words={open.kind === 'dart' ? 'Point' : 'Other end'}
+                words={hasPoint(open.kind) ? 'Point' : 'Other end'}
                 field={`marks[${chosen}].to`}
                 place={open.to}
                 corner={[minX, minY]}

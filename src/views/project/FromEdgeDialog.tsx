@@ -106,7 +106,7 @@ export default function FromEdgeDialog({ projectId, piece, cut, cloths, care, on
             <fieldset>
               <legend className="font-semibold">Touch the edges that it is made from</legend>
               <PieceDrawing
-                piece={openPiece({ shape, line, allowances, fold, grain, marks })}
+                piece={openPiece({ shape, line, allowances, fold, grain, marks: [...marks, ...(recipe?.onSource?.marks ?? [])] })}
                 grain={grainLine({ cut: cut?.orientation ?? 'straight', grain })}
                 height="14rem"
                 label={`Edges of ${name}`}

@@ -1,0 +1,137 @@
+import { InputError, requireNumber } from '../../input-error';
+import { edgeRunsOf, openPiece, sewnOutline, type Mark } from '../../pieces';
+import { distanceToEdge, edgeNames, isInside, type Outline, type Point } from '../../shape';
+import { ALLOWANCE } from '../allowance-field';
+import { godetPiece, sewingGodet } from '../godet-piece';
+import type { EdgeKind, EdgeSource } from './edge-kind';
+
+/** A slash keeps so far from other edges and from another slash, mm: the strip that holds it needs room. */
+const CLEAR = 15;
+/** How far apart along a hem the two places are that tell its direction, mm. */
+const NEAR = 1;
+
+interface Measures {
+  slash: number;
+  gain: number;
+  count: number;
+  allowance: number;
+}
+
+/** Slashes from an edge into the piece, evenly along it, each with the godet that is set into it. */
+export const slashes: EdgeKind = {
+  id: 'edge-slashes',
+  name: 'Slashes with godets',
+  words:
+    'Slashes from the hem into the piece, evenly along it and square to it, each marked, held by a job of its own, and filled by a godet. Asked by what they add to the hem once they are sewn.',
+  fields: [
+    { field: 'slash', words: 'Slash, hem to point', kind: 'length', start: 300, min: 20, max: 3000 },
+    { field: 'gain', words: 'Each adds, sewn', kind: 'length', start: 200, min: 5, max: 6000 },
+    { field: 'count', words: 'How many', kind: 'number', start: 1, min: 1, max: 40 },
+    { ...ALLOWANCE, max: 50 },
+  ],
+  make(source, values) {
+    const { slash, gain, count, allowance } = values as Record<string, number> & Measures;
+    if (!Number.isInteger(count)) throw new InputError('count', `must be a whole number, saw ${count}`);
+    // At the hem the stitching runs an allowance beside the slash: it is a little longer, and the panel loses one on each side.
+    const side = Math.hypot(slash, allowance);
+    const hem = gain + 2 * allowance;
+    requireNumber('gain', gain, 'mm', { above: 0, max: Math.floor(Math.PI * side - 2 * allowance) });
+    const { marks, edge } = slashMarks(source, { slash, count });
+    const { spec, name, count: copies } = source;
+    const opened = openPiece({ ...spec, marks }).marks;
+    const godets = opened.length * copies;
+    const hemAllowance = spec.own?.[edge] ?? spec.allowances[edge]!;
+    const along = edgeNames(spec.shape)[edge]!.toLowerCase();
+    return {
+      pieces: [
+        godetPiece({
+          ...{ name: `${name}: godet`, side, angle: ((hem / side) * 180) / Math.PI, allowance },
+          ...{ hem: hemAllowance, count: godets },
+        }),
+      ],
+      onSource: {
+        marks,
+        jobs: opened.map(({ at, to }, i) => ({
+          name: `slash ${i + 1}, ${along}`,
+          place: { kind: 'line', line: [at, to!], width: 28 },
+          role: 'godet-slash',
+        })),
+      },
+      seams: [{ first: { piece: 0, edges: [1] }, second: { piece: 0, edges: [3] } }],
+      facts: [
+        { words: 'Hem of a godet, sewn', length: hem },
+        { words: 'Its sides, as long as the stitching', length: side },
+        { words: 'All of them add to the hem', length: gain * opened.length },
+      ],
+      notes: [
+        'Hold each slash before it is cut: its strip, and a thin patch at its point. Cut it last of all, through the hem, to the point and no further.',
+        ...sewingGodet(),
+        'Let it hang a day where it runs on the bias, then level the hem.',
+      ],
+    };
+  },
+};
+
+/** Lines of the slashes on the shape, from the cut edge to the point, and the edge that they begin at. @throws {InputError} */
+function slashMarks(
+  { spec, edges }: EdgeSource,
+  { slash, count }: Pick<Measures, 'slash' | 'count'>,
+): { marks: Mark[]; edge: number } {
+  // The half that is drawn: its mirror image follows when it is opened out.
+  const { outline, edges: owners } = sewnOutline({
+    ...{ ...spec, fold: null, marks: [] },
+    allowances: spec.allowances.map((mm, i) => (i === spec.fold ? 0 : mm)),
+  });
+  const run = edgeRunsOf(owners, edges)[0]!;
+  if (run.length === outline.length) throw new InputError('edges', 'must leave an edge of the piece free');
+  const line = [...run.map((i) => outline[i]!), outline[(run.at(-1)! + 1) % outline.length]!];
+  const others = outline.flatMap((a, i) => {
+    const stretch: [Point, Point] = [a, outline[(i + 1) % outline.length]!];
+    // Beyond the fold lies the twin of what is before it.
+    return run.includes(i) ? [] : [{ stretch, clear: owners[i] === spec.fold ? CLEAR / 2 : CLEAR }];
+  });
+  const found = Array.from({ length: count }, (_, k) => {
+    const { at, inward, segment } = placeAlong(line, (k + 0.5) / count);
+    const edge = owners[run[segment]!]!;
+    const beyond = spec.own?.[edge] ?? spec.allowances[edge]!;
+    const on = (far: number): Point => [at[0] + far * inward[0], at[1] + far * inward[1]];
+    return { edge, from: on(-beyond), at, to: on(slash) };
+  });
+  found.forEach(({ at, to }, i) => {
+    if (found.slice(0, i).some((other) => apart([at, to], [other.at, other.to]) < CLEAR))
+      throw new InputError('count', `must leave ${CLEAR} mm between two slashes, saw ${count} of them`);
+  });
+  found.forEach(({ at, to }, i) => {
+    if (!isInside(to, outline) || others.some(({ stretch, clear }) => apart([at, to], stretch) < clear))
+      throw new InputError(
+        'slash',
+        `must stay inside the piece, ${CLEAR} mm away from its other edges; ${slash} mm does not${count > 1 ? `, at number ${i + 1}` : ''}`,
+      );
+  });
+  return { marks: found.map(({ from, to }) => ({ kind: 'slash', at: from, to })), edge: found[0]!.edge };
+}
+
+/** A place at a share of a line's length, with the direction to its left. */
+function placeAlong(line: Outline, share: number): { at: Point; inward: Point; segment: number } {
+  const lengths = line.slice(1).map(([x, y], i) => Math.hypot(x - line[i]![0], y - line[i]![1]));
+  const total = lengths.reduce((sum, each) => sum + each, 0);
+  const pointAt = (far: number): { at: Point; segment: number } => {
+    let rest = Math.min(total, Math.max(0, far));
+    let i = 0;
+    while (i < lengths.length - 1 && rest > lengths[i]!) rest -= lengths[i++]!;
+    const [a, b] = [line[i]!, line[i + 1]!];
+    const t = lengths[i]! > 0 ? rest / lengths[i]! : 0;
+    return { at: [a[0] + t * (b[0] - a[0]), a[1] + t * (b[1] - a[1])], segment: i };
+  };
+  const here = pointAt(share * total);
+  const [before, after] = [pointAt(share * total - NEAR).at, pointAt(share * total + NEAR).at];
+  const length = Math.hypot(after[0] - before[0], after[1] - before[1]);
+  return { ...here, inward: [-(after[1] - before[1]) / length, (after[0] - before[0]) / length] };
+}
+
+/** Distance between two stretches, 0 where they cross, mm. */
+function apart([a, b]: [Point, Point], [c, d]: [Point, Point]): number {
+  const turn = (p: Point, q: Point, r: Point) => (q[0] - p[0]) * (r[1] - p[1]) - (q[1] - p[1]) * (r[0] - p[0]);
+  if (turn(a, b, c) > 0 !== turn(a, b, d) > 0 && turn(c, d, a) > 0 !== turn(c, d, b) > 0) return 0;
+  return Math.min(distanceToEdge(a, b, c), distanceToEdge(a, b, d), distanceToEdge(c, d, a), distanceToEdge(c, d, b));
+}
