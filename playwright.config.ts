@@ -30,6 +30,8 @@ export default defineConfig({
   testDir: 'tests/browser',
   workers: 2,
   timeout: 180_000,
+  // A whole browser can be starved by other work on the machine: tried once more, and told by name at the end.
+  retries: 1,
   // A busy machine may take its time; what does not come at all still fails.
   expect: { timeout: 15_000 },
   reporter: [['line'], ['json']],

@@ -10,6 +10,8 @@ let passed = 0;
 let failed = 0;
 /** What failed, by name: told once more just above the sum, where a long run is read first. */
 const failures = [];
+/** What passed at its second try only: it passed, and somebody should look at it. */
+const unsteady = [];
 
 function run(words, command, args, environment = {}) {
   console.log(`\n== ${words}`);
@@ -59,6 +61,12 @@ function failedInVitest({ testResults }) {
   });
 }
 
+/** Names of the tests that passed at their second try. */
+function unsteadyInPlaywright({ suites = [], specs = [], file = '' }) {
+  const own = specs.filter(({ tests }) => tests.some(({ status }) => status === 'flaky')).map(({ title }) => `${file}: ${title}`);
+  return [...own, ...suites.flatMap(unsteadyInPlaywright)];
+}
+
 /** The failed tests of Playwright's report, whose suites lie in each other. */
 function failedInPlaywright({ suites = [], specs = [], file = '' }) {
   const own = specs
@@ -98,12 +106,17 @@ if (chromium) {
     NEMBREL_CHROMIUM: chromium,
     PLAYWRIGHT_JSON_OUTPUT_NAME: join(reports, 'playwright.json'),
   });
-  count('playwright.json', (report) => [report.stats.expected + report.stats.flaky, failedInPlaywright(report)], playwright);
+  const read = (report) => {
+    unsteady.push(...unsteadyInPlaywright(report));
+    return [report.stats.expected + report.stats.flaky, failedInPlaywright(report)];
+  };
+  count('playwright.json', read, playwright);
 } else {
   fail('No Chromium: the browser tests did not run');
 }
 
 rmSync(reports, { recursive: true, force: true });
+if (unsteady.length > 0) console.log(`\n== Passed at the second try only\n${unsteady.join('\n')}`);
 if (failures.length > 0) console.log(`\n== What failed\n${failures.join('\n\n')}`);
 console.log(`\n${passed} passed, ${failed} failed`);
 process.exit(failed === 0 ? 0 : 1);

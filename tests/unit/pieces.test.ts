@@ -9,6 +9,7 @@ import {
   enlarged,
   FREELY,
   freeTurns,
+  innerCorners,
   layerOutline,
   openPiece,
   pieceSize,
@@ -528,4 +529,46 @@ it('a piece keeps its seam where points fall together at a sharp corner, whichev
   const asRead: Outline = [[392.89936, 236.3005700000001], [40.29503999999997, 402.80808000000013], [39.095680000000016, 390.8188100000001], [1.711029999999937, 17.104350000000068], [0, 0], [17.738839999999982, 10.668640000000096]]; // prettier-ignore
   // Its allowances cover about a tenth of it.
   for (const outline of [piece, asRead]) expect(inset(outline, [7, 14.3, 13, 15.6, 12, 6]).area).toBeCloseTo(64_018, -1);
+});
+
+describe('inner corners', () => {
+  const drawn = (points: [number, number][], more: object = {}): PieceSpec =>
+    ({
+      shape: { kind: 'drawn', edges: points.map((from) => ({ from })) },
+      ...{ line: 'sew', allowances: points.map(() => 10), fold: null, grain: 0, marks: [] },
+      ...more,
+    }) as PieceSpec;
+  /** An L: one corner turns inward, at (100, 100). mm. */
+  const ell: [number, number][] = [[0, 0], [300, 0], [300, 100], [100, 100], [100, 250], [0, 250]]; // prettier-ignore
+
+  it('are found where the sewn line turns into the piece, whichever line was drawn and however it is turned', () => {
+    expect(innerCorners(drawn(ell))).toEqual([{ at: [100, 100], turn: expect.closeTo(90, 9), allowance: 10 }]);
+    // The same drawn as it is cut: the sewn corner lies an allowance into the piece on both sides.
+    const cut = innerCorners(drawn(ell, { line: 'cut', allowances: [10, 10, 8, 12, 10, 10] }));
+    expect(cut).toHaveLength(1);
+    expect(cut[0]!.at.map((mm) => Math.round(1000 * mm) / 1000)).toEqual([88, 92]);
+    expect(cut[0]!.allowance).toBe(12);
+    fc.assert(
+      fc.property(fc.double({ min: 0, max: 6.28, noNaN: true }), (turn) => {
+        const [c, s] = [Math.cos(turn), Math.sin(turn)];
+        const turned = ell.map(([x, y]): [number, number] => [c * x - s * y, s * x + c * y]);
+        const [corner, ...more] = innerCorners(drawn(turned));
+        expect(more).toEqual([]);
+        expect(Math.hypot(corner!.at[0] - (100 * c - 100 * s), corner!.at[1] - (100 * s + 100 * c))).toBeLessThan(1e-6);
+      }),
+    );
+  });
+
+  it('come twice on the fold, with the allowance that the cut has there, and none lies on a curve or an outer corner', () => {
+    const folded = innerCorners(drawn(ell, { fold: 5, own: [null, null, 15, null, null, null] }));
+    expect(folded.map(({ at }) => at).sort((a, b) => a[0] - b[0])).toEqual([[-100, 100], [100, 100]]); // prettier-ignore
+    expect(folded.map(({ allowance }) => allowance)).toEqual([15, 15]);
+    expect(innerCorners(drawn([[0, 0], [100, 0], [100, 100], [0, 100]]))).toEqual([]); // prettier-ignore
+    const scooped = {
+      kind: 'drawn' as const,
+      edges: [{ from: [0, 0] }, { from: [400, 0] }, { from: [400, 300] }, { from: [300, 300], curve: [[300, 150], [100, 150]] }, { from: [100, 300] }, { from: [0, 300] }], // prettier-ignore
+    };
+    // The scoop itself has none; where it begins and ends the line turns outward.
+    expect(innerCorners({ ...drawn([[0, 0], [1, 0], [1, 1], [0, 1], [0, 2], [0, 3]]), shape: scooped } as PieceSpec)).toEqual([]); // prettier-ignore
+  });
 });

@@ -106,7 +106,7 @@ export const ROLE_PROFILES: Record<Role, RoleProfile> = {
   },
   'inner-corner': {
     phrase: 'an inner corner', kind: 'garment', area: 'patch', hand: 'soft', opening: true, job: 'hold the point when it is clipped to the stitching',
-    families: { organdy: 97, organza: 90, nonwoven: 72, woven: 78, weft: 72, tricot: 66, 'stretch-knit': 62, 'stay-tape': 68, 'cloth-underlining': 50 },
+    families: { organdy: 97, organza: 90, nonwoven: 72, woven: 78, weft: 72, tricot: 66, 'stretch-knit': 62, 'cloth-underlining': 50 },
   },
   'flare-hem': {
     phrase: 'a flared hem', kind: 'garment', area: 'strip', hand: 'crisp', job: 'make the flare stand in folds',

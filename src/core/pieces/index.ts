@@ -23,4 +23,6 @@ export type { Shrinkage, Treatment } from './shrink';
 export { PLACE_KINDS, placeArea, placeCut } from './place';
 export type { Place, PlaceKind } from './place';
 export { seamLength } from './seam-length';
+export { innerCorners } from './inner-corners';
+export type { InnerCorner } from './inner-corners';
 export { outlinePiece } from './outline-piece';

@@ -18,6 +18,7 @@ import type { LogEntry } from '../../store/log';
 import type { Piece } from '../../store/pieces';
 import type { ShownRecipe } from '../../server/recipe-work';
 import RecipeList from './RecipeList';
+import InnerCorners from './InnerCorners';
 import PieceActions from './PieceActions';
 import PieceTree from './PieceTree';
 import PiecesStage from './PiecesStage';
@@ -49,7 +50,7 @@ interface Props {
 // Composition: rows and the job in hand are handed to tape, tree and stage; what changes them is in its hook.
 // eslint-disable-next-line max-lines-per-function
 export default function ProjectView({ data, startWork, startStage }: Props) {
-  const { rows, savers, save, add, reorder, remove, changeSeveral, changed } = useProjectRows(data.rows);
+  const { rows, savers, save, add, addJobs, reorder, remove, changeSeveral, changed } = useProjectRows(data.rows);
   const [project, setProject] = useState(data.project);
   const works = useMemo(() => workedOf(rows, project.makes), [rows, project.makes]);
   const [selected, setSelected] = useState(startWork ?? works[0]?.id ?? rows.cuts[0]?.id ?? null);
@@ -176,6 +177,15 @@ export default function ProjectView({ data, startWork, startStage }: Props) {
             onAddJob={(on) => void addJob(on)}
             onOrder={(ids) => void reorder(ids)}
           />
+          {stage === 'pieces' && piece && cut && (
+            <InnerCorners
+              piece={piece}
+              cut={cut}
+              jobs={rows.jobs}
+              care={project.care}
+              onHold={(...held) => void addJobs(...held).then(([first]) => go('pieces', first?.id))}
+            />
+          )}
           <PieceActions
             projectId={project.id}
             cuts={rows.cuts.length}

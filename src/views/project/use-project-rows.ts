@@ -1,4 +1,7 @@
 import { useCallback, useState } from 'react';
+import type { Cut } from '../../store/cuts';
+import type { Job } from '../../store/jobs';
+import { call } from '../../ui/api';
 import { useRemoval } from '../../ui/use-removal';
 import { attempt, undoToast } from '../../ui/undo-toast';
 import type { RowChange } from './several';
@@ -38,6 +41,23 @@ export function useProjectRows(start: Rows) {
       cuts: [...all.cuts, ...added.cuts],
       jobs: [...all.jobs, ...added.jobs],
     }));
+  /** Adds jobs to a cut, each as it is kept; one touch takes all of them away again. */
+  const addJobs = async (on: Cut, bodies: readonly object[], words: string) => {
+    const added: Job[] = [];
+    const adding = async () => {
+      for (const body of bodies.slice(added.length)) {
+        const job = await call<Job>('POST', `/api/cuts/${on.id}/jobs`, body);
+        added.push(job);
+        add({ pieces: [], cuts: [], jobs: [job] });
+      }
+      undoToast(words, async () => {
+        for (const { id } of added) await call('DELETE', `/api/jobs/${id}`);
+        setRows((all) => ({ ...all, jobs: all.jobs.filter(({ id }) => !added.some((job) => job.id === id)) }));
+      });
+    };
+    await attempt('Not all of them could be added', adding);
+    return added;
+  };
   /** Puts the pieces into another order, at once on the screen and then for good; what is refused jumps back. */
   const reorder = async (ids: string[]) => {
     const before = rows.pieces;
@@ -55,5 +75,5 @@ export function useProjectRows(start: Rows) {
     drop: ({ level, row }) => setRows((all) => ({ ...all, [level]: (all[level] as Row[]).filter(({ id }) => id !== row.id) })),
     put: ({ level, row }, back = row) => setRows((all) => ({ ...all, [level]: [...(all[level] as Row[]), back] })),
   });
-  return { rows, savers, save, add, reorder, remove, changeSeveral, changed };
+  return { rows, savers, save, add, addJobs, reorder, remove, changeSeveral, changed };
 }
