@@ -1,6 +1,7 @@
 import * as yup from 'yup';
 import { AVOIDS, CARES, CRITERION_IDS, CUTS, HANDS, LEADS, ROLES, STRETCHES } from '../core/choose';
 import { EXTENTS, JOINS } from '../core/layers';
+import { LINED_THINGS } from '../core/lining';
 import { SCHOOLS } from '../core/schools';
 import { CONSTRUCTIONS, FIBRES, FRAYS, SHEERNESS, SURFACES, TONES, WATER, WEAVES } from '../core/cloth';
 import { optionalPlace } from './pieces';
@@ -194,4 +195,14 @@ export const sensitivitySchema = shape({
   /** Properties that were measured on this cloth and need no more. */
   measured: yup.array().of(text(40, 1).required()).max(20),
   ...askingFields,
+});
+
+/** What a lining is looked for for. */
+export const liningSchema = shape({
+  fabric: fabricSchema,
+  thing: oneOf(LINED_THINGS).required(),
+  skin: yup.boolean().required(),
+  hangs: yup.boolean().required(),
+  care: oneOf(CARES).required(),
+  limit: number({ min: 1, max: 200, integer: true }),
 });

@@ -11,6 +11,7 @@ describe('docs/api.md', () => {
     ['gets the same score, prediction and criteria.\n```\n', '/api/choose/judge', 200],
     ['when it would be ruled out.\n```\n', '/api/choose/what-if', 200],
     ['most likely change the best answer.\n```\n', '/api/choose/sensitivity', 200],
+    ['The score is a mean of craft rules.\n```\n', '/api/choose/lining', 200],
     ['(bits still open).\n```\n', '/api/compute/identify', 200],
     ['POST /api/csv/preview\n', '/api/csv/preview', 200],
     ['→ `bendingLength`, `rigidity`, `profile?` (x to the right, y downward, from `[0, 0]`).\n```\n', '/api/compute/droop', 200],

@@ -121,6 +121,7 @@ describe('garbage in any one field', () => {
     ['/api/choose', "api/choose -H 'content-type: application/json' -d '"],
     ['/api/choose/what-if', 'when it would be ruled out.\n```\n'],
     ['/api/choose/sensitivity', 'most likely change the best answer.\n```\n'],
+    ['/api/choose/lining', 'The score is a mean of craft rules.\n```\n'],
     ['/api/compute/identify', '(bits still open).\n```\n'],
     ['/api/csv/preview', 'POST /api/csv/preview\n'],
     ['/api/compute/droop', '→ `bendingLength`, `rigidity`, `profile?` (x to the right, y downward, from `[0, 0]`).\n```\n'],

@@ -170,3 +170,82 @@ test('a hem facing from the edge that is touched: its job, its seam, and it foll
   await page.getByRole('button', { name: 'Save the piece' }).click();
   await expect(page.getByRole('list', { name: 'What did not follow: Hem facing' })).toContainText('could not follow “Front”');
 });
+
+test('a panel is slashed by what it shall gain, its inner corners held, its lining advised and shorter at the hem', async ({
+  page,
+}) => {
+  const project = await newProject(page, 'Slashed overskirt');
+  const cloths = (await (await page.request.get('/api/cloths')).json()) as { cloths: { id: string; name: string }[] };
+  const cloth = cloths.cloths.find(({ name }) => name === 'Shirting poplin')!;
+  // A panel with a step on one side: hem below, a corner that turns inward.
+  const corners = [[0, 0], [500, 0], [500, 400], [350, 400], [350, 650], [0, 650]]; // prettier-ignore
+  const added = await page.request.post(`/api/projects/${project}/pieces`, {
+    data: {
+      ...{ name: 'Panel', shape: { kind: 'drawn', edges: corners.map((from) => ({ from })) }, line: 'sew' },
+      ...{ allowances: [40, 15, 12, 15, 10, 15], fold: null, grain: 0, marks: [] },
+      cuts: [{ duty: 'shell', clothId: cloth.id, count: 2, orientation: 'straight', jobs: [] }],
+    },
+  });
+  const { cuts } = (await added.json()) as { cuts: { id: string }[] };
+  await open(page, `/projects/${project}?job=${cuts[0]!.id}&stage=pieces`);
+
+  // The corner is offered, held, let go again by undo, and held once more.
+  await page.getByRole('button', { name: 'Hold it with a square' }).click();
+  await expect(pieces(page).getByRole('button', { name: /^Inner corner/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(pieces(page).getByRole('button', { name: /^Inner corner/ })).toBeHidden();
+  await page.reload();
+  await alive(page);
+  await page.getByRole('button', { name: 'Hold it with a square' }).click();
+  await expect(pieces(page).getByRole('button', { name: /^Inner corner/ })).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Inner corners' })).toBeHidden();
+
+  // Two slashes in each of two panels, 20 cm more hem each.
+  await page.getByRole('button', { name: /^From the edges of/ }).click();
+  const edges = page.getByRole('dialog', { name: 'From the edges of Panel' });
+  await edges.getByLabel('What is made').selectOption({ label: 'Slashes with godets' });
+  await edges.getByRole('checkbox', { name: 'edge 1' }).check();
+  await edges.getByLabel('Slash, hem to point').fill('700 mm');
+  await expect(edges.getByText(/must stay inside the piece/).first()).toBeVisible();
+  await edges.getByLabel('Slash, hem to point').fill('25 cm');
+  await edges.getByLabel('How many').fill('2');
+  await expect(edges.getByText('40 cm', { exact: true })).toBeVisible();
+  await edges.getByRole('button', { name: 'Add 1 piece' }).click();
+  await expect(page.getByRole('region', { name: 'Made by a recipe' })).toBeVisible();
+  await alive(page);
+  await expect(pieces(page).getByRole('button', { name: /^Slash [12], edge 1/ })).toHaveCount(2);
+  const rows = async () =>
+    (await (await page.request.get(`/api/projects/${project}/pieces`)).json()) as {
+      pieces: Piece[];
+      cuts: { pieceId: string; duty: string; count: number; clothId: string; own: (number | null)[] | null }[];
+    };
+  let kept = await rows();
+  const panel = kept.pieces.find(({ name }) => name === 'Panel')!;
+  expect(panel.marks.map(({ kind, at, to }) => [kind, at, to])).toEqual([
+    ['slash', [125, -40], [125, 250]],
+    ['slash', [375, -40], [375, 250]],
+  ]);
+  const godet = kept.pieces.find(({ name }) => name === 'Panel: godet')!;
+  expect(kept.cuts.find(({ pieceId }) => pieceId === godet.id)!.count).toBe(4);
+
+  // The lining, taken from what is advised, ends 25 mm higher than the hem.
+  await pieces(page).getByRole('button', { name: /^Inner corner/ }).click();
+  await pieces(page).getByRole('button', { name: 'Cut it from another cloth too' }).click();
+  const lining = page.getByRole('dialog', { name: 'Cut Panel from another cloth' });
+  await lining.getByLabel('As', { exact: true }).selectOption({ label: 'lining' });
+  await lining.getByLabel('It lines').selectOption({ label: 'a skirt' });
+  await lining.getByLabel('Worn on the skin there').check();
+  await lining.getByLabel('Hangs free at the hem').check();
+  const offered = lining.getByRole('list', { name: 'Cloths for the lining' }).getByRole('listitem');
+  await expect(offered.first()).toContainText('Takes up moisture');
+  await offered.filter({ hasText: 'Light viscose lining' }).getByRole('button').click();
+  await lining.getByLabel('Free at', { exact: true }).selectOption({ label: 'edge 1' });
+  const { violations } = await new AxeBuilder({ page }).include('dialog[open]').analyze();
+  expect(violations.filter(({ impact }) => impact === 'serious' || impact === 'critical')).toEqual([]);
+  await lining.getByRole('button', { name: 'Cut it so too' }).click();
+  await expect(lining).toBeHidden();
+  kept = await rows();
+  const { clothId, own } = kept.cuts.find(({ pieceId, duty }) => pieceId === panel.id && duty === 'lining')!;
+  expect(own).toEqual([15, null, null, null, null, null]);
+  expect(cloths.cloths.find(({ id }) => id === clothId)!.name).toBe('Light viscose lining');
+});

@@ -63,7 +63,7 @@ const anyPiece: fc.Arbitrary<PieceSpec> = fc
       marks: marks.map(({ kind, x, y, dx, width }): Mark => ({
         kind,
         at: [40 * x, 40 * y],
-        ...(['dart', 'fold-line', 'zip'].includes(kind) ? { to: [40 * x + 30 * dx, 40 * y + 20] as Point } : {}),
+        ...(['dart', 'fold-line', 'zip', 'slash'].includes(kind) ? { to: [40 * x + 30 * dx, 40 * y + 20] as Point } : {}),
         ...(['dart', 'zip'].includes(kind) ? { width } : {}),
       })),
     };

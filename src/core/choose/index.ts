@@ -9,6 +9,7 @@ export type { CriterionScore, RankedStack, StackLayer } from './ranked-stack';
 export { AVOIDS, CARES, CUTS, HANDS, ROLES, STRETCHES } from '../part';
 export type { Avoid, Care, CutGrain, Embroidery, Hand, Part, Role, StretchWish } from '../part';
 export { ROLE_PROFILES } from './roles';
+export { clothSheet } from './see-through';
 export type { SeeThrough } from './see-through';
 export { jobFor, orderFor, stepsFor } from './steps-for';
 export type { WorkedHow } from './steps-for';

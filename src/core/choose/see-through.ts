@@ -30,8 +30,12 @@ const OPEN_FAMILIES = new Map<Material['family'], number>([
   ['organza', 1.3],
 ]);
 
-/** A cloth as light meets it, by its weight, weave and shade, and how print was seen through it. */
-function clothSheet({ arealDensity, tone, sheer, surface, weave, construction }: Fabric): LightSheet {
+/**
+ * A cloth as light meets it, by its weight, weave and shade, and how print was seen through it.
+ *
+ * @example clothSheet(lawn).openArea // 0
+ */
+export function clothSheet({ arealDensity, tone, sheer, surface, weave, construction }: Fabric): LightSheet {
   const holes = construction === 'net' ? NET_HOLES : surface.includes('openwork') || weave === 'eyelet' ? HOLES : 0;
   const made = { arealDensity, tone, openness: OPEN_WEAVES.get(weave) ?? 1, holes };
   // Through holes print is read whatever the cloth round them is like.

@@ -92,6 +92,10 @@ const ROWS: Row[] = [
   ['Garment suede', 'leather', 'other', 'other 100', 480, 0.9, 4, 6, 0, 'spots', 'opaque', 'mid', '', 'low'],
   ['Showerproof nylon', 'coated', 'plain', 'nylon 100', 75, 0.12, 0, 1, 1, 'resists', 'opaque', 'mid', 'coated', 'medium'],
   ['Laminated cotton', 'coated', 'plain', 'cotton 70 polyurethane 30', 210, 0.35, 1, 2, 0, 'resists', 'opaque', 'light', 'coated', 'low'],
+  ['Viscose lining twill', 'woven', 'twill', 'viscose 100', 95, 0.16, 1, 2, 2, 'safe', 'opaque', 'dark', '', 'medium'],
+  ['Light viscose lining', 'woven', 'plain', 'viscose 100', 78, 0.13, 1, 2, 2, 'safe', 'opaque', 'light', '', 'medium'],
+  ['Polyester lining', 'woven', 'plain', 'polyester 100', 70, 0.12, 1, 2, 1, 'safe', 'opaque', 'mid', '', 'medium'],
+  ['Tricot lining', 'knit', 'jersey', 'polyester 92 elastane 8', 95, 0.25, 25, 45, 1, 'safe', 'opaque', 'mid', '', 'low'],
 ];
 
 function parseFibres(text: string): Fabric['fibres'] {

@@ -1,4 +1,7 @@
-import { useEffect, useRef } from 'react';
+import { useEffect, useRef, useState } from 'react';
+import type { Care } from '../../core/choose';
+import { liningHem, LINING_SHORTER } from '../../core/lining';
+import { edgeNames } from '../../core/shape';
 import { DUTIES, DUTY_WORDS } from '../../core/workpiece';
 import { useWrite } from '../../ui/query';
 import { call } from '../../ui/api';
@@ -10,7 +13,9 @@ import { cutSchemaNew } from '../../schemas/projects';
 import type { Cloth } from '../../store/cloths';
 import type { Cut } from '../../store/cuts';
 import type { Piece } from '../../store/pieces';
+import { useUnits } from '../../ui/units-context';
 import { ClothField } from './ClothSelect';
+import LiningAdvice from './LiningAdvice';
 import type { Rows } from './worked';
 
 interface Props {
@@ -18,12 +23,21 @@ interface Props {
   /** Cuts that the piece has already; the first is followed. */
   cuts: Cut[];
   cloths: Cloth[];
+  /** Care of the whole project, or of what is done to the piece. */
+  care: Care;
   onAdded: (added: Rows) => void;
   onClose: () => void;
 }
 
+/** A pleat in the middle of the back, mm. */
+const PLEAT = 20;
+
+/** Allowances of a lining that hangs free at an edge: the pattern's, and less there. */
+const shortenedAt = ({ allowances }: Piece, edge: number): (number | null)[] =>
+  allowances.map((mm, i) => (i === edge ? liningHem(mm) : null));
+
 /** The same piece cut from another cloth: lining, base, underlining. */
-export default function AddCutDialog({ piece, cuts, cloths, onAdded, onClose }: Props) {
+export default function AddCutDialog({ piece, cuts, cloths, care, onAdded, onClose }: Props) {
   const dialog = useRef<HTMLDialogElement>(null);
   const first = cuts[0];
   const of = useKeptForm({
@@ -33,14 +47,23 @@ export default function AddCutDialog({ piece, cuts, cloths, onAdded, onClose }: 
       clothId: null as string | null,
       count: String(first?.count ?? 1),
       pairs: first?.pairs ?? false,
+      /** Edge at which it hangs free, as a text; none where it is caught all round. */
+      hem: '',
     }),
-    read: ({ count, ...cut }) => ({
+    read: ({ count, hem, ...cut }) => ({
       ...cut,
+      ...(cut.duty === 'lining' && hem !== '' ? { own: shortenedAt(piece, Number(hem)) } : {}),
       count: readNumber('count', count, ''),
       orientation: first?.orientation ?? 'straight',
     }),
   });
   const { field, form } = of;
+  const units = useUnits();
+  const [hangs, setHangs] = useState(false);
+  const lined = form.watch('duty') === 'lining';
+  const hem = form.watch('hem');
+  const narrow = hem !== '' && piece.allowances[Number(hem)]! < LINING_SHORTER ? piece.allowances[Number(hem)]! : undefined;
+  const outer = cloths.find(({ id }) => id === first?.clothId);
   useEffect(() => dialog.current?.showModal(), []);
   const adding = useWrite((cut: object) => call<Rows>('POST', `/api/pieces/${piece.id}/cuts`, cut), {
     onSuccess: (added) => {
@@ -73,6 +96,34 @@ export default function AddCutDialog({ piece, cuts, cloths, onAdded, onClose }: 
               <CheckInput label="Half of them mirrored (left and right)" {...field('pairs')} />
             </div>
           </div>
+          {lined && outer && (
+            <LiningAdvice
+              outer={outer}
+              care={care}
+              hangs={hangs}
+              onHangs={(next) => {
+                setHangs(next);
+                if (!next) form.setValue('hem', '');
+              }}
+              chosen={form.watch('clothId')}
+              onChoose={(id) => form.setValue('clothId', id)}
+            />
+          )}
+          {lined && outer && hangs && (
+            <SelectInput
+              label="Free at"
+              hint={
+                narrow === undefined
+                  ? `Cut ${units.length(LINING_SHORTER)} shorter there. At the middle back lay its fold ${units.length(PLEAT)} beyond the pattern’s: a pleat to move in.`
+                  : `The pattern has an allowance of ${units.length(narrow)} there: it is cut without one and ends ${units.length(narrow)} higher. For ${units.length(LINING_SHORTER)} give the piece a deeper hem.`
+              }
+              {...field('hem')}
+              options={[
+                ['', 'as the pattern, nowhere shorter'],
+                ...edgeNames(piece.shape).flatMap((words, i): [string, string][] => (i === piece.fold ? [] : [[`${i}`, words]])),
+              ]}
+            />
+          )}
           <FormErrors of={of} />
           <div className="flex gap-3">
             <button className="btn btn-primary">Cut it so too</button>

@@ -279,6 +279,7 @@ export default function ProjectView({ data, startWork, startStage }: Props) {
             piece={cutting}
             cuts={rows.cuts.filter(({ pieceId }) => pieceId === cutting.id)}
             cloths={data.cloths}
+            care={project.care ?? work?.wish.care ?? 'wash-warm'}
             onAdded={(added) => {
               add(added);
               go('pieces', added.cuts[0]!.id);
