@@ -7,6 +7,7 @@ import type { Db } from '../store/database';
 import type { Hooping } from '../store/hoopings';
 import { hoops } from '../store/hoops';
 import { readSettings } from '../store/settings';
+import { codeAddress } from './code-address';
 import { keptStitches } from './motif-work';
 
 /** A hooping as its cards are drawn from. @throws {InputError} where no hoop lies on it yet */
@@ -25,7 +26,7 @@ export function copyAsked(url: URL, count: number): number {
 }
 
 /** A card at full size, as a print. @throws {InputError} where no hoop lies on it yet */
-export async function printedCard(db: Db, hooping: Hooping, copy: number, paper: Paper): Promise<Uint8Array> {
+export async function printedCard(db: Db, hooping: Hooping, copy: number, paper: Paper, request: Request): Promise<Uint8Array> {
   const set = hoopedSet(hooping);
   const card = hoopCard(set, copy);
   const { units } = readSettings(db).settings;
@@ -61,6 +62,7 @@ export async function printedCard(db: Db, hooping: Hooping, copy: number, paper:
       ),
       folds,
       copies: same.map((n) => String(n + 1)),
+      code: codeAddress(request, `/hoop/jobs/${hooping.id}?stage=prepare&copy=${copy}`),
     },
     paper,
   );

@@ -65,7 +65,7 @@ function partsOf(db: Db, project: Project) {
 const kitPath = (projectId: string, copy: number): string => `/projects/${projectId}/kits/${copy}`;
 
 /** What is written on the label of a bag, and where its code leads. */
-export function kitLabel({ project, copy, items, kept }: ShownKit, url: URL): Label {
+export function kitLabel({ project, copy, items, kept }: ShownKit, request: Request): Label {
   const several = project.makes > 1 ? `, ${copy} of ${project.makes}` : '';
   const papers = items.filter(({ group }) => group === 'pattern').length;
   return {
@@ -76,6 +76,6 @@ export function kitLabel({ project, copy, items, kept }: ShownKit, url: URL): La
       ...(papers > 0 ? [`${papers} × paper pattern`] : []),
       ...(kept.place ? [`Lies: ${kept.place}`] : []),
     ],
-    url: codeAddress(url, kitPath(project.id, copy)),
+    url: codeAddress(request, kitPath(project.id, copy)),
   };
 }

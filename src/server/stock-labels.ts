@@ -8,7 +8,7 @@ import { stockThere, type Stock } from '../store/stock';
 import { codeAddress } from './code-address';
 
 /** Labels for rolls, sheets and leftovers that are there, or for some of them. @param ids undefined for all */
-export function stockLabels(db: Db, url: URL, ids: readonly string[] | undefined): Label[] {
+export function stockLabels(db: Db, request: Request, ids: readonly string[] | undefined): Label[] {
   const { settings } = readSettings(db);
   const words = ({ kind, width, length, count }: Stock): string => {
     if (kind === 'roll') return `Roll, ${formatLength(width, settings.units)} wide`;
@@ -25,7 +25,7 @@ export function stockLabels(db: Db, url: URL, ids: readonly string[] | undefined
         {
           title: of.name,
           lines: [words(entry), ...(place ? [`Lies: ${place}`] : []), ...(note ? [note] : [])],
-          url: codeAddress(url, `/cupboard/${ofKind}s/${ofId}`),
+          url: codeAddress(request, `/cupboard/${ofKind}s/${ofId}`),
         },
       ];
     });

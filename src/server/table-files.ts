@@ -17,6 +17,7 @@ import { bounds, transformed } from '../core/shape';
 import { formatLength, formatSize, type LengthSystem } from '../core/units';
 import { grainWords, writeDxf, type WrittenPiece } from '../formats/dxf';
 import { cuttingList, layoutSheet, PAPERS, type Paper, type Template } from '../formats/pdf';
+import { codeAddress } from './code-address';
 import { computed } from './compute';
 import { writeSvg } from '../formats/svg';
 import { cutTables, type CutTable } from '../store/cut-tables';
@@ -54,7 +55,7 @@ export function paperOf(url: URL, extra: readonly string[] = []): Paper {
  *
  * @throws {NotFoundError} @throws {InputError} when nothing is laid yet, or the pieces have changed since
  */
-export async function tableFile(db: Db, tableId: string, file: TableFile, url: URL, signal: AbortSignal): Promise<MadeFile> {
+export async function tableFile(db: Db, tableId: string, file: TableFile, url: URL, request: Request): Promise<MadeFile> {
   const laid = laidTable(db, tableId);
   const name = `${laid.project}-${laid.material.name}-${file}`;
   switch (file) {
@@ -67,8 +68,15 @@ export async function tableFile(db: Db, tableId: string, file: TableFile, url: U
         type: 'application/pdf',
         bytes: await computed(
           'templates',
-          { title: laid.project, pieces: laid.items.map((item) => template(item, laid)), paper },
-          signal,
+          {
+            title: laid.project,
+            pieces: laid.items.map((item) => ({
+              ...template(item, laid),
+              code: codeAddress(request, `/tables/${laid.table.projectId}/${laid.table.ofKind}/${laid.table.ofId}`),
+            })),
+            paper,
+          },
+          request.signal,
         ),
       };
     }

@@ -1,4 +1,5 @@
 import { describe, expect, inject, it } from 'vitest';
+import { readCodes } from '../files/pdf-codes';
 import { fingerprint, tableList, type TableMaterial } from '../../src/core/cutlist';
 import { cutPieceOf } from '../../src/core/workpiece';
 import { drawShape, type PieceShape } from '../../src/core/shape';
@@ -277,13 +278,14 @@ describe('files', () => {
   });
 
   it('of a piece at full size carry a square of 50 mm', async () => {
-    const { part } = await scene();
+    const { part, project } = await scene();
     for (const paper of ['a4', 'letter', 'a3']) {
       const { type, bytes } = await file(`/api/cuts/${part.cutId}/files/template.pdf?paper=${paper}`);
       expect(type).toContain('application/pdf');
       expect(linesOf(Buffer.from(bytes)).filter((line) => Math.abs(lengthOf(line) - 50) < 0.001).length).toBeGreaterThanOrEqual(
         4,
       );
+      expect(readCodes(Buffer.from(bytes))).toEqual([`${inject('base')}/projects/${project.id}?job=${part.cutId}&stage=cut`]);
     }
     expect((await file(`/api/cuts/${part.cutId}/files/template.pdf?paper=b5`)).status).toBe(400);
     expect((await file(`/api/cuts/${part.cutId}/files/nothing.pdf`)).status).toBe(404);
@@ -310,6 +312,8 @@ describe('files', () => {
       const answer = await file(`/api/tables/${table.id}/files/${name}`);
       expect([name, answer.status]).toEqual([name, 200]);
       expect(answer.type).toContain(type);
+      if (name === 'templates.pdf')
+        expect(readCodes(Buffer.from(answer.bytes))).toEqual([`${inject('base')}/tables/${it.project.id}/cloth/${it.cloth.id}`]);
     }
   });
 });

@@ -1,6 +1,7 @@
 import { request } from 'node:http';
 import { readFileSync } from 'node:fs';
 import { describe, expect, inject, it } from 'vitest';
+import { readCodes } from '../files/pdf-codes';
 import { exchangeFile, rowsOf, visits } from '../files/exchange-writer';
 import { lengthOf, linesOf, pathsOf } from '../files/pdf-lines';
 import { addWork, chosenStack, PART, post, send } from './client';
@@ -208,6 +209,8 @@ describe('sets, several hoopings, many in one', () => {
     // The printed one: both folds, and the edges they are measured from, in full size.
     const pdf = Buffer.from(await (await fetch(`${inject('base')}/api/hoopings/${kept.id}/card.pdf?copy=1`)).arrayBuffer());
     expect(linesOf(pdf).filter((line) => Math.abs(lengthOf(line) - 50) < 0.001).length).toBeGreaterThanOrEqual(4);
+    // The code on it leads to this piece of the set, at its preparing.
+    expect(readCodes(pdf)).toEqual([`${inject('base')}/hoop/jobs/${kept.id}?stage=prepare&copy=1`]);
     const without = (await post('/api/hoopings', { ...body, hoopPlace: null })).body;
     expect((await send('GET', `/api/hoopings/${without.id}/card`)).body.error.field).toBe('hoopPlace');
   });

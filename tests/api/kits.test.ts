@@ -1,4 +1,5 @@
-import { describe, expect, it } from 'vitest';
+import { describe, expect, inject, it } from 'vitest';
+import { readCodes } from '../files/pdf-codes';
 import { addWork, chosenStack, PART, post, send } from './client';
 
 const shape = { kind: 'rectangle', width: 300, height: 100, corners: [false, false, false, false], corner: 0 };
@@ -31,6 +32,13 @@ describe('the bags of a project', () => {
     };
     expect((await post('/api/log', entry)).status).toBe(201);
     expect(await names(2)).toEqual(['cloth', 'notion']);
+  });
+
+  it('have labels whose codes lead back to them, at the address by which the house was asked', async () => {
+    const { id } = await project({ makes: 2 });
+    await addWork({ projectId: id, ...PIECE });
+    const bytes = new Uint8Array(await (await fetch(`${inject('base')}/api/projects/${id}/kits/labels.pdf`)).arrayBuffer());
+    expect(readCodes(bytes)).toEqual([1, 2].map((copy) => `${inject('base')}/projects/${id}/kits/${copy}`));
   });
 
   it('are packed by two tablets at once, and every move counts once', async () => {

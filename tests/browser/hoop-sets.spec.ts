@@ -1,5 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
+import { codeFiles } from '../files/pdf-codes';
 import { alive, open } from './open';
 
 const saved = (page: Page) => expect(page.getByRole('status').filter({ hasText: /^Saved$/ })).toBeVisible();
@@ -107,6 +108,13 @@ test('a set in pairs: every second piece has a card of its own, one is larger, a
   expect([after.landed, after.sewn, after.run.pieces]).toEqual([null, [], 3]);
   const pdf = await page.request.get('/api/hoopings/tq-job-gaiters/card.pdf?copy=1');
   expect((await pdf.body()).subarray(0, 5).toString()).toBe('%PDF-');
+  // Its code, photographed, opens the piece that the card is for.
+  await open(page, '/scan');
+  const [picture] = codeFiles(await pdf.body());
+  await page.getByLabel('Photograph of a code').setInputFiles({ name: 'card.png', mimeType: 'image/png', buffer: picture! });
+  await expect(page).toHaveURL(/\/hoop\/jobs\/tq-job-gaiters\?stage=prepare&copy=1$/);
+  await alive(page);
+  await expect(page.getByRole('heading', { name: /^Piece 2 of/ }).first()).toBeVisible();
 });
 
 test('a border in two parts, each hooped by its own card', async ({ page }) => {

@@ -1,3 +1,4 @@
+import jsQR from 'jsqr';
 import { PNG } from 'pngjs';
 import { pathsOf, type PdfLine } from './pdf-lines';
 
@@ -24,6 +25,10 @@ export function codesOf(bytes: Uint8Array): CodePicture[] {
   }
   return codes.map(drawn);
 }
+
+/** What the codes of a PDF say, read as a scanner reads them. */
+export const readCodes = (bytes: Uint8Array): (string | undefined)[] =>
+  codesOf(bytes).map(({ data, width, height }) => jsQR(data, width, height)?.data);
 
 /** The same as files, to be chosen as photographs. */
 export function codeFiles(bytes: Uint8Array): Buffer[] {

@@ -285,3 +285,36 @@ describe('slashes with godets', () => {
     expect(() => on({ count: 1.5 })).toThrow(/^count/);
   });
 });
+
+describe('a half-moon', () => {
+  const kind = kindOf('edge-half-moon');
+
+  it('has the neckline of the opened back above, an arc of one circle below, and lies inside the piece', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 40, max: 160 }), fc.integer({ min: 0, max: 20 }), (depth, free) => {
+        const { pieces, seams } = edgeRecipeOf(kind, source([4]), { depth, free });
+        const spec = specOf(pieces[0]!);
+        const { outline } = sewnOutline(front);
+        expect(seams![0]!.first).toEqual({ piece: SOURCE, edges: [4] });
+        const neck = seams![0]!.second.edges;
+        expect(seamLength(spec, neck)).toBeCloseTo(seamLength(front, [4]), 2);
+        const own = sewnOutline(spec);
+        for (const point of own.outline) expect(isInside(point, outline) || distanceToBorder(outline, point) < 0.1).toBe(true);
+        // Both ends, and the place so deep below the middle of the neckline, lie on one circle with all of the curve.
+        const curve = own.outline.filter((_, i) => !neck.includes(own.edges[i]!));
+        const lowest = Math.min(...curve.map(([, y]) => y));
+        expect(lowest).toBeCloseTo(335 - depth, 1);
+        const [half, sag] = [75, 430 - lowest];
+        const radius = (half * half + sag * sag) / (2 * sag);
+        for (const [x, y] of curve) expect(Math.abs(Math.hypot(x, y - (lowest + radius)) - radius)).toBeLessThan(0.05);
+        expect(pieces[0]!.allowances).toEqual(neck[0] === 0 ? [7, free] : [free, 7]);
+      }),
+      { numRuns: 40 },
+    );
+  });
+
+  it('is refused where it would leave the piece, and of a line that comes twice', () => {
+    expect(() => edgeRecipeOf(kind, source([4]), { depth: 500 })).toThrow(/^depth/);
+    expect(() => edgeRecipeOf(kind, source([2]), { depth: 50 })).toThrow(/^edges/);
+  });
+});

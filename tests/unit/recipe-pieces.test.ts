@@ -3,7 +3,7 @@ import { InputError } from '../../src/core/input-error';
 import { DEFAULT_LAYER_OUTLINE, layerOutline, openPiece, placeCut } from '../../src/core/pieces';
 import { RECIPES, recipeOf, type RecipePiece } from '../../src/core/recipes';
 import { LIBRARY_LAYERS } from '../../src/core/library';
-import { perimeter, type Outline } from '../../src/core/shape';
+import { distanceToBorder, perimeter, type Outline } from '../../src/core/shape';
 import { piecesSchema } from '../../src/schemas/projects';
 import { keyOf, kindOf, tryRecipe, valuesOf } from '../../src/views/project/recipe-form';
 import { recipePieces } from '../../src/views/project/recipe-pieces';
@@ -149,6 +149,21 @@ describe('a piece that is its own layer', () => {
   ] as const)('a %s of cloth %s is one or not', (duty, clothId, of, is) =>
     expect(isOfLayer({ cut: { duty, clothId }, stack: of })).toBe(is),
   );
+});
+
+describe('a panel', () => {
+  it('is cut rough, and its corner marks lie where it is squared to: so much inside the rough edge on every side', () => {
+    const { pieces, facts } = made('panel', { width: 250, height: 400, margin: 30, allowance: 7, motif: 1 });
+    const [panel] = pieces;
+    const open = openPiece({ ...panel!, line: 'sew', fold: null });
+    const corners = panel!.marks.slice(0, 4).map(({ at }) => at);
+    for (const at of corners) expect(Math.round(1e6 * distanceToBorder(open.outline, at)) / 1e6).toBe(30);
+    const xs = corners.map(([x]) => x);
+    expect(Math.max(...xs) - Math.min(...xs)).toBe(264);
+    expect(facts.map(({ length }) => length)).toEqual([324, 474, 264, 414]);
+    // The motif lies on the middle mark.
+    expect(panel!.cuts[0]!.jobs[1]!.place).toEqual({ kind: 'field', at: panel!.marks[4]!.at });
+  });
 });
 
 describe('a godet', () => {

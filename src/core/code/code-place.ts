@@ -1,7 +1,7 @@
 /** Where labels, cards and sheets of the house lead. */
 const PLACES = /^\/(projects|hoop|cupboard|bench|tables)\/[\w\-/]+$/;
 /** Of what stands after the question mark only this is taken along. */
-const ASKED = /^\?(copy=\d{1,4}|shelf=\w{1,20}|stage=\w{1,20})$/;
+const ASKED = /^\?(?:(?:copy=\d{1,4}|shelf=\w{1,20}|stage=\w{1,20}|job=[\w-]{1,60})(?:&(?=.)|$)){1,4}$/;
 
 /**
  * The place in the application that a printed code leads to. The house may have been printed under another address, at the computer itself or on the

@@ -9,6 +9,7 @@ import { godetRecipe } from './godet-recipe';
 import { gussetBagRecipe } from './gusset-bag-recipe';
 import { hatRecipe } from './hat-recipe';
 import { neckbandRecipe } from './neckband-recipe';
+import { panelRecipe } from './panel-recipe';
 import type { Recipe, RecipeKind } from './recipe';
 import { trayRecipe } from './tray-recipe';
 import { waistbandRecipe } from './waistband-recipe';
@@ -27,6 +28,7 @@ export const RECIPES: readonly RecipeKind[] = [
   hatRecipe,
   gussetBagRecipe,
   trayRecipe,
+  panelRecipe,
 ];
 
 /**

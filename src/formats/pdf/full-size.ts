@@ -1,5 +1,6 @@
 import type { PDFDocument } from 'pdf-lib';
 import { Page, PAPERS, type Paper, type Point } from './page';
+import { codedSquare } from './square-code';
 import { frame, MARGIN, tilesFor } from './tiles';
 
 /** Room below the drawing for the square and the writing, mm. */
@@ -15,6 +16,7 @@ export async function atFullSize(
     title,
     words,
     boxes = [],
+    code,
   }: {
     /** Of the drawing, mm. */
     width: number;
@@ -25,12 +27,14 @@ export async function atFullSize(
     words: string;
     /** Each with a box to tick. */
     boxes?: readonly string[];
+    /** Address that the code of the print leads to. */
+    code?: string | undefined;
   },
   paper: Paper,
 ): Promise<void> {
   const [paperWidth, paperHeight] = PAPERS[paper];
   const key = (page: Page, top: number) => {
-    page.testSquare([MARGIN, top]);
+    codedSquare(page, [MARGIN, top], code);
     page.text(title, [MARGIN + 58, top + 6], { size: 5.5, bold: true });
     const below = page.paragraph(words, [MARGIN + 58, top + 14], page.width - 2 * MARGIN - 60);
     tickBoxes(page, boxes, below + 2);

@@ -15,6 +15,8 @@ export interface HoopCardSheet {
   folds: string[];
   /** Copies that this card is for. */
   copies: string[];
+  /** Address that the code on it leads to. */
+  code: string;
 }
 
 /** An edge farther from the hoop's middle than this is told, not drawn, mm. */
@@ -26,7 +28,7 @@ const ROOM = 12;
  * its four sides, the motif, and a box for each copy.
  */
 export async function hoopCardSheet(sheet: HoopCardSheet, paper: Paper): Promise<Uint8Array> {
-  const { title, words, card, hoop, motif, folds, copies } = sheet;
+  const { title, words, card, hoop, motif, folds, copies, code } = sheet;
   const document = await newDocument(title);
   const middle: Point = [card.hoop.x, card.hoop.y];
   const feet = card.edges.flatMap(({ edge, distance }): [number, number][] => {
@@ -73,6 +75,6 @@ export async function hoopCardSheet(sheet: HoopCardSheet, paper: Paper): Promise
     page.line([cx - 5, cy], [cx + 5, cy], { weight: 0.5 });
     page.line([cx, cy - 5], [cx, cy + 5], { weight: 0.5 });
   };
-  await atFullSize(document, { width, height, draw, title, words, boxes: copies }, paper);
+  await atFullSize(document, { width, height, draw, title, words, boxes: copies, code }, paper);
   return document.save();
 }

@@ -176,17 +176,18 @@ export class Page {
   }
 
   /** The square by which a print is checked: 50 mm along each side. */
-  testSquare([x, y]: Point): void {
+  /** @param words how far below its upper edge its words begin, mm */
+  testSquare([x, y]: Point, words = 24): void {
     this.outline([
       [x, y],
       [x + 50, y],
       [x + 50, y + 50],
       [x, y + 50],
     ]);
-    this.text('50 mm', [x + 25, y + 24], { size: 4, bold: true, centre: true });
-    this.text('Measure this square first.', [x + 25, y + 30], { size: 3, centre: true });
-    this.text('If it is not 50 mm, print again', [x + 25, y + 34.5], { size: 3, centre: true });
-    this.text('at 100 %, without fitting.', [x + 25, y + 39], { size: 3, centre: true });
+    this.text('50 mm', [x + 25, y + words], { size: 4, bold: true, centre: true });
+    this.text('Measure this square first.', [x + 25, y + words + 6], { size: 3, centre: true });
+    this.text('If it is not 50 mm, print again', [x + 25, y + words + 10.5], { size: 3, centre: true });
+    this.text('at 100 %, without fitting.', [x + 25, y + words + 15], { size: 3, centre: true });
   }
 }
 

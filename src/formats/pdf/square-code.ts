@@ -28,5 +28,16 @@ export function squareCode(page: Page, text: string, [x, y]: Point, side: number
   }
 }
 
+/** The test square, with a code inside it that leads back to what was printed. */
+export function codedSquare(page: Page, at: Point, code: string | undefined): void {
+  if (code === undefined) return page.testSquare(at);
+  page.testSquare(at, CODE + 2.5);
+  squareCode(page, code, [at[0] + (SQUARE - CODE) / 2, at[1] + 0.5], CODE);
+}
+
+/** Sides of the test square, and of the code in it, mm. */
+const SQUARE = 50;
+const CODE = 29;
+
 /** Fields of paper that a reader needs round a code. */
 const QUIET = 4;

@@ -5,6 +5,7 @@ import { hasPoint, MARK_WORDS, markLines, type Mark } from '../../core/pieces';
 import { innermost, bounds, isInside, type Box, type Outline, type Point } from '../../core/shape';
 import { grainEnds, grainWords, type WrittenPiece } from '../dxf/write-dxf';
 import { newDocument, Page, type Paper } from './page';
+import { codedSquare } from './square-code';
 
 /** A piece that is printed at full size. */
 export interface Template extends Omit<WrittenPiece, 'count'> {
@@ -14,6 +15,8 @@ export interface Template extends Omit<WrittenPiece, 'count'> {
   words: string;
   /** Either side of it may lie up; otherwise the side that is printed. */
   either?: boolean;
+  /** Address that the code on it leads to. */
+  code?: string;
   /** Lengths by which the finished piece is held against it, numbered in this order. */
   lengths?: readonly { from: Point; to: Point; path?: readonly Point[]; words: string }[];
 }
@@ -51,7 +54,7 @@ async function onOneSheet(document: PDFDocument, piece: Template): Promise<void>
   const { put, width, height } = toPaper(piece, false);
   const page = await Page.add(document, Math.max(width, 160) + 2 * MARGIN, height + 2 * MARGIN + FOOT);
   draw(page, piece, (p) => plus(put(p), [MARGIN, MARGIN]));
-  page.testSquare([MARGIN, height + 2 * MARGIN + 5]);
+  codedSquare(page, [MARGIN, height + 2 * MARGIN + 5], piece.code);
   label(page, piece, [MARGIN + 58, height + 2 * MARGIN + 12]);
 }
 
@@ -108,7 +111,7 @@ interface KeyPlace {
 }
 
 function key(page: Page, piece: Template, { square, words }: KeyPlace): void {
-  page.testSquare(square);
+  codedSquare(page, square, piece.code);
   label(page, piece, words);
 }
 

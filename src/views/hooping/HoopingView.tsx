@@ -19,6 +19,8 @@ import { STAGES, STAGE_WORDS, type HoopingData, type Placed, type Stage } from '
 interface Props extends HoopingData {
   hooping: Hooping;
   startStage: string | null;
+  /** Piece whose printed card was read, from 0. */
+  startCopy: string | null;
 }
 
 /** A motif on a cloth, from where it lies to how it came out. */
@@ -30,7 +32,7 @@ export default function HoopingView(props: Props) {
   );
 }
 
-function View({ hooping: start, startStage, ...data }: Props) {
+function View({ hooping: start, startStage, startCopy, ...data }: Props) {
   const { motif: kept } = data;
   const [stage, setStage] = useState<Stage>(() => {
     if (start.hoopPlace === null || !data.hoops.some(({ id }) => id === start.hoopId)) return start.result ? 'check' : 'place';
@@ -56,6 +58,8 @@ function View({ hooping: start, startStage, ...data }: Props) {
     run: start.run,
     stack: start.stack,
   });
+  /** The piece whose card was read, until one goes on. */
+  const [read, setRead] = useState(startCopy !== null && /^\d{1,4}$/.test(startCopy) ? Number(startCopy) : undefined);
   const [motif, setMotif] = useState<Motif>();
   const [error, setError] = useState<string>();
   useEffect(() => {
@@ -97,8 +101,10 @@ function View({ hooping: start, startStage, ...data }: Props) {
   const hull = useMemo(() => motif && motifHull(motif, kept.figures.bounds), [motif, kept.figures.bounds]);
   const go = (to: Stage) => {
     setStage(to);
+    setRead(undefined);
     const url = new URL(location.href);
     url.searchParams.set('stage', to);
+    url.searchParams.delete('copy');
     window.history.replaceState(null, '', url);
   };
   const ready = placed.hoopPlace !== null && placed.hoopId !== null;
@@ -169,7 +175,7 @@ function View({ hooping: start, startStage, ...data }: Props) {
             placed={placed}
             count={rest.count}
             role={start.role}
-            pieceNumber={Math.min(rest.count - 1, rest.run ? rest.run.pieces - (rest.run.done ? 1 : 0) : 0)}
+            pieceNumber={Math.min(rest.count - 1, read ?? (rest.run ? rest.run.pieces - (rest.run.done ? 1 : 0) : 0))}
             prepared={rest.prepared}
             hoopingId={start.id}
             version={record?.version ?? start.version}

@@ -4,10 +4,11 @@ import type { Recipe } from '../recipe';
 import { edgeBinding } from './binding';
 import type { EdgeKind, EdgeSource } from './edge-kind';
 import { armholeFacing, hemFacing, neckFacing } from './facing';
+import { halfMoon } from './half-moon';
 import { slashes } from './slashes';
 
 /** Everything that is made from an edge, in the order in which it is offered. */
-export const EDGE_RECIPES: readonly EdgeKind[] = [neckFacing, armholeFacing, hemFacing, edgeBinding, slashes];
+export const EDGE_RECIPES: readonly EdgeKind[] = [neckFacing, halfMoon, armholeFacing, hemFacing, edgeBinding, slashes];
 
 /**
  * What comes of some edges of a piece with these measures; those that are not given are as they start.

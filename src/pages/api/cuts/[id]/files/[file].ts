@@ -3,6 +3,7 @@ import { isMirrored, OF_LAYERS } from '../../../../../core/workpiece';
 import { checkLengths } from '../../../../../core/press';
 import { writeDxf, writtenPiece } from '../../../../../formats/dxf';
 import type { Paper } from '../../../../../formats/pdf';
+import { codeAddress } from '../../../../../server/code-address';
 import { computed } from '../../../../../server/compute';
 import { writeSvg } from '../../../../../formats/svg';
 import { bounds } from '../../../../../core/shape';
@@ -26,6 +27,8 @@ export const GET = fileEndpoint(async ({ params, url, request }) => {
   const opened = mirrored ? mirrorPiece(openPiece(piece)) : openPiece(piece);
   const lies = { cut: piece.wish.cut, grain: opened.grain ?? piece.grain, oneWay: piece.oneWay };
   const drawn = writtenPiece(piece.name, opened, lies, piece.count);
+  /** Where the code of a print leads: the piece, at the stage that it is for. */
+  const at = (stage: string) => codeAddress(request, `/projects/${piece.projectId}?job=${piece.id}&stage=${stage}`);
   switch (params['file']) {
     case 'piece.dxf':
       return { name: `${piece.name}.dxf`, type: 'image/vnd.dxf', bytes: writeDxf([drawn]) };
@@ -53,7 +56,11 @@ export const GET = fileEndpoint(async ({ params, url, request }) => {
       }`;
       const bytes = await computed(
         'templates',
-        { title: piece.name, pieces: [{ ...drawn, material, words }], paper: paperOf(url, ['single']) as Paper | 'single' },
+        {
+          title: piece.name,
+          pieces: [{ ...drawn, material, words, code: at('cut') }],
+          paper: paperOf(url, ['single']) as Paper | 'single',
+        },
         request.signal,
       );
       return { name: `${piece.name}.pdf`, type: 'application/pdf', bytes };
@@ -69,7 +76,7 @@ export const GET = fileEndpoint(async ({ params, url, request }) => {
         'templates',
         {
           title: `${piece.name}, to check`,
-          pieces: [{ ...drawn, material: 'Check after pressing', words, lengths }],
+          pieces: [{ ...drawn, material: 'Check after pressing', words, lengths, code: at('apply') }],
           paper: paperOf(url, ['single']) as Paper | 'single',
         },
         request.signal,

@@ -7,5 +7,5 @@ import { NotFoundError } from '../../../../../store/errors';
 export const GET = fileEndpoint(({ params, url, request }) => {
   const file = params['file'] as TableFile;
   if (!TABLE_FILES.includes(file)) throw new NotFoundError('file');
-  return tableFile(database(), params['id']!, file, url, request.signal);
+  return tableFile(database(), params['id']!, file, url, request);
 });
