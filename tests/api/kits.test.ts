@@ -36,7 +36,7 @@ describe('the bags of a project', () => {
 
   it('have labels whose codes lead back to them, at the address by which the house was asked', async () => {
     const { id } = await project({ makes: 2 });
-    await addWork({ projectId: id, ...PIECE });
+    await addWork(id, PIECE);
     const bytes = new Uint8Array(await (await fetch(`${inject('base')}/api/projects/${id}/kits/labels.pdf`)).arrayBuffer());
     expect(readCodes(bytes)).toEqual([1, 2].map((copy) => `${inject('base')}/projects/${id}/kits/${copy}`));
   });
