@@ -1,4 +1,5 @@
 import * as yup from 'yup';
+import { wishFields } from './choose';
 import { optionalPlace } from './pieces';
 import { stackSchema } from './stack';
 import { number, shape } from './rules';
@@ -37,6 +38,7 @@ export const stacksSchema = shape({
         stack: stackSchema.defined(),
         cutDone: yup.boolean(),
         place: optionalPlace,
+        wish: shape(wishFields).default(undefined),
       }).required(),
     )
     .required()

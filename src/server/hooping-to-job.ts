@@ -45,13 +45,14 @@ export function stackToJob(db: Db, id: string, version: number): ReturnType<type
       const { predicted, reasons, cautions, stops } = judgedAnew(db, { ...work, wish }, { layers });
       const job = jobs.get(db, work.id);
       const { cut: _cut, ...own } = wish;
-      const now = jobs.update(db, job.id, { ...job, wish: { ...job.wish, ...own } }, job.version);
       const stack: KeptStack = {
         ...{ title: hooping.stack.title, layers, predicted, reasons, own: true },
         cautions: [...stops.map(({ words }) => words), ...cautions].slice(0, 30),
         ...(stops.length > 0 ? { accepted: [...new Set(stops.map((stop) => stop.id))] } : {}),
       };
-      return giveStacks(db, work.projectId, [{ jobId: job.id, version: now.version, stack, place: placeOn(work, hooping) }]);
+      return giveStacks(db, work.projectId, [
+        { jobId: job.id, version: job.version, stack, place: placeOn(work, hooping), wish: { ...job.wish, ...own } },
+      ]);
     })
     .immediate();
 }

@@ -8,7 +8,7 @@ import { planJobs, type Plan } from '../core/plan';
 import { cloths, type Cloth } from '../store/cloths';
 import { cuts } from '../store/cuts';
 import type { Db } from '../store/database';
-import { jobs, type KeptStack } from '../store/jobs';
+import { jobs, type JobFields, type KeptStack } from '../store/jobs';
 import { layers } from '../store/layers';
 import { pieces } from '../store/pieces';
 import { projects } from '../store/projects';
@@ -136,8 +136,9 @@ export interface GivenStack {
   stack: KeptStack | null;
   /** Its layers are cut, as they were before; not when nothing is said. */
   cutDone?: boolean;
-  /** Where the job is done, when that changes with it. */
+  /** Where the job is done, and what is wished of it, when that changes with it. */
   place?: Place | undefined;
+  wish?: JobFields['wish'] | undefined;
 }
 
 /**
@@ -157,14 +158,14 @@ export function giveStacks(db: Db, projectId: string, given: readonly GivenStack
           )
           .map((job) => [job.id, job]),
       );
-      const moved = new Set(given.flatMap(({ jobId, place }) => (place ? jobId : [])));
-      const now = given.map(({ jobId, version, stack, cutDone = false, place }, i) => {
+      const said = new Map(given.map((each) => [each.jobId, each]));
+      const now = given.map(({ jobId, version, stack, cutDone = false, place, wish }, i) => {
         const job = jobs.find(db, jobId);
         if (!job) throw new InputError(`stacks[${i}].jobId`, `points to nothing that is kept: ${JSON.stringify(jobId)}`);
         requireStack(db, stack, job.stack);
         const cut = cuts.get(db, job.cutId);
         const found = withFoundSetting(db, cut.clothId, stack, job.stack);
-        const next = { ...job, stack: found, cutDone, place: place ?? job.place };
+        const next = { ...job, stack: found, cutDone, place: place ?? job.place, wish: wish ?? job.wish };
         return jobs.update(
           db,
           jobId,
@@ -173,8 +174,9 @@ export function giveStacks(db: Db, projectId: string, given: readonly GivenStack
         );
       });
       const undo = now.map(({ id, version }): GivenStack => {
-        const { stack, cutDone, place } = before.get(id)!;
-        return { jobId: id, version, stack, cutDone, ...(moved.has(id) ? { place } : {}) };
+        const { stack, cutDone, place, wish } = before.get(id)!;
+        const { place: moved, wish: wished } = said.get(id)!;
+        return { jobId: id, version, stack, cutDone, ...(moved ? { place } : {}), ...(wished ? { wish } : {}) };
       });
       return { jobs: now, undo };
     })

@@ -394,6 +394,8 @@ describe('what was found in the hoop', () => {
     const kept = (await post('/api/hoopings', { ...fields, projectId: project, jobId: work.id, stack })).body;
     const path = `/api/hoopings/${kept.id}/to-project`;
     expect((await post(path, { version: 7 })).status).toBe(409);
+    const wished = (await send('GET', `/api/jobs/${work.id}`)).body.wish;
+    expect(wished.embroidery).toBeUndefined();
     const given = await post(path, { version: kept.version });
     expect([given.status, given.body.error]).toEqual([200, undefined]);
     const now = (await send('GET', `/api/jobs/${work.id}`)).body;
@@ -408,6 +410,8 @@ describe('what was found in the hoop', () => {
     expect(now.stack.reasons.length).toBeGreaterThan(0);
     await send('PUT', `/api/projects/${project}/stacks`, { stacks: given.body.undo });
     expect((await send('GET', `/api/jobs/${work.id}`)).body.stack).toMatchObject({ title: 'Starch alone', layers: [starch] });
+    // The motif’s stitches go from its wish with the rest.
+    expect((await send('GET', `/api/jobs/${work.id}`)).body.wish).toEqual(wished);
     // Placed on the napkin itself, it lies there in the project too, until that is taken back.
     const ground = { outline: [[0, 0], [420, 0], [420, 420], [0, 420]], obstacles: [] }; // prettier-ignore
     const placed = { ...fields, projectId: project, jobId: work.id, stack, ground, place: { x: 90, y: 310, angle: 0, flipped: false }, hoopPlace: null }; // prettier-ignore
