@@ -1,6 +1,7 @@
 import { InputError } from '../../input-error';
 import { edgeRunsOf, sewnOutline } from '../../pieces';
 import { distanceToBorder, isInside, type Outline, type Point } from '../../shape';
+import { placeAlong } from '../../seams/seam-run';
 import { isSymmetric, mirroredPart, type PiecePart } from './along-edges';
 import { SOURCE, type EdgeKind } from './edge-kind';
 
@@ -34,8 +35,6 @@ export const halfMoon: EdgeKind = {
     const arc = arcBelow(line, depth);
     if (arc.some((point) => !isInside(point, outline) && distanceToBorder(outline, point) > ON_BORDER))
       throw new InputError('depth', `must stay inside the piece; an arc ${depth} mm deep does not`);
-    const length = (points: Outline) =>
-      points.slice(1).reduce((sum, [x, y], i) => sum + Math.hypot(x - points[i]![0], y - points[i]![1]), 0);
     const [a, b] = [line[0]!, line.at(-1)!];
     const whole: PiecePart = {
       shape: {
@@ -46,7 +45,7 @@ export const halfMoon: EdgeKind = {
         ],
       },
       from: [edges[0]!, null],
-      lengths: [length(line), length([b, ...arc, a])],
+      lengths: [lengthOf(line), lengthOf([b, ...arc, a])],
     };
     // It lies with its wrong side on the wrong side of the back.
     const turned = !isSymmetric(whole);
@@ -83,10 +82,15 @@ export const halfMoon: EdgeKind = {
   },
 };
 
+/** mm. */
+function lengthOf(line: Outline): number {
+  return line.slice(1).reduce((sum, [x, y], i) => sum + Math.hypot(x - line[i]![0], y - line[i]![1]), 0);
+}
+
 /** Points of the circle through both ends of a line and a place so far to the left of its middle, from the last end back to the first, both left out. */
 function arcBelow(line: Outline, depth: number): Outline {
   const [a, b] = [line[0]!, line.at(-1)!];
-  const middle = middleOf(line);
+  const middle = placeAlong(line, lengthOf(line) / 2).place;
   const chord = Math.hypot(b[0] - a[0], b[1] - a[1]);
   const [ux, uy] = [(b[0] - a[0]) / chord, (b[1] - a[1]) / chord];
   const through: Point = [middle[0] - depth * uy, middle[1] + depth * ux];
@@ -103,16 +107,6 @@ function arcBelow(line: Outline, depth: number): Outline {
     const at = angle(b) + (sweep * (i + 1)) / STRETCHES;
     return [centre[0] + radius * Math.cos(at), centre[1] + radius * Math.sin(at)];
   });
-}
-
-/** The place half-way along a line. */
-function middleOf(line: Outline): Point {
-  const lengths = line.slice(1).map(([x, y], i) => Math.hypot(x - line[i]![0], y - line[i]![1]));
-  let rest = lengths.reduce((sum, each) => sum + each, 0) / 2;
-  const i = lengths.findIndex((each) => (rest -= each) <= 0);
-  const share = 1 + rest / lengths[i]!;
-  const [p, q] = [line[i]!, line[i + 1]!];
-  return [p[0] + share * (q[0] - p[0]), p[1] + share * (q[1] - p[1])];
 }
 
 /** Centre of the circle through three places; none where they lie on a line. */

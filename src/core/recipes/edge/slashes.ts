@@ -1,14 +1,17 @@
 import { InputError, requireNumber } from '../../input-error';
 import { edgeRunsOf, openPiece, sewnOutline, type Mark } from '../../pieces';
-import { distanceToEdge, edgeNames, isInside, type Outline, type Point } from '../../shape';
+import { distanceToEdge, edgeNames, isInside, nearestOnBorder, type Point } from '../../shape';
+import { placeAlong } from '../../seams/seam-run';
 import { ALLOWANCE } from '../allowance-field';
 import { godetPiece, sewingGodet } from '../godet-piece';
 import type { EdgeKind, EdgeSource } from './edge-kind';
 
 /** A slash keeps so far from other edges and from another slash, mm: the strip that holds it needs room. */
 const CLEAR = 15;
+
 /** How far apart along a hem the two places are that tell its direction, mm. */
 const NEAR = 1;
+type Along = ReturnType<typeof placeAlong>;
 
 interface Measures {
   slash: number;
@@ -90,11 +93,18 @@ function slashMarks(
     // Beyond the fold lies the twin of what is before it.
     return run.includes(i) ? [] : [{ stretch, clear: owners[i] === spec.fold ? CLEAR / 2 : CLEAR }];
   });
+  const total = line.slice(1).reduce((sum, [x, y], i) => sum + Math.hypot(x - line[i]![0], y - line[i]![1]), 0);
   const found = Array.from({ length: count }, (_, k) => {
-    const { at, inward, segment } = placeAlong(line, (k + 0.5) / count);
-    const edge = owners[run[segment]!]!;
+    const far = (total * (k + 0.5)) / count;
+    const [before, { place: at }, after] = [far - NEAR, far, far + NEAR].map((each) => placeAlong(line, each)) as [
+      Along,
+      Along,
+      Along,
+    ];
+    const inward = leftOf(before.place, after.place);
+    const edge = owners[nearestOnBorder(outline, at).edge]!;
     const beyond = spec.own?.[edge] ?? spec.allowances[edge]!;
-    const on = (far: number): Point => [at[0] + far * inward[0], at[1] + far * inward[1]];
+    const on = (deep: number): Point => [at[0] + deep * inward[0], at[1] + deep * inward[1]];
     return { edge, from: on(-beyond), at, to: on(slash) };
   });
   found.forEach(({ at, to }, i) => {
@@ -111,22 +121,10 @@ function slashMarks(
   return { marks: found.map(({ from, to }) => ({ kind: 'slash', at: from, to })), edge: found[0]!.edge };
 }
 
-/** A place at a share of a line's length, with the direction to its left. */
-function placeAlong(line: Outline, share: number): { at: Point; inward: Point; segment: number } {
-  const lengths = line.slice(1).map(([x, y], i) => Math.hypot(x - line[i]![0], y - line[i]![1]));
-  const total = lengths.reduce((sum, each) => sum + each, 0);
-  const pointAt = (far: number): { at: Point; segment: number } => {
-    let rest = Math.min(total, Math.max(0, far));
-    let i = 0;
-    while (i < lengths.length - 1 && rest > lengths[i]!) rest -= lengths[i++]!;
-    const [a, b] = [line[i]!, line[i + 1]!];
-    const t = lengths[i]! > 0 ? rest / lengths[i]! : 0;
-    return { at: [a[0] + t * (b[0] - a[0]), a[1] + t * (b[1] - a[1])], segment: i };
-  };
-  const here = pointAt(share * total);
-  const [before, after] = [pointAt(share * total - NEAR).at, pointAt(share * total + NEAR).at];
-  const length = Math.hypot(after[0] - before[0], after[1] - before[1]);
-  return { ...here, inward: [-(after[1] - before[1]) / length, (after[0] - before[0]) / length] };
+/** Unit vector to the left of the way from one place to another. */
+function leftOf([ax, ay]: Point, [bx, by]: Point): Point {
+  const length = Math.hypot(bx - ax, by - ay);
+  return [-(by - ay) / length, (bx - ax) / length];
 }
 
 /** Distance between two stretches, 0 where they cross, mm. */
