@@ -1,6 +1,8 @@
 import { describe, expect, inject, it } from 'vitest';
 import { readCodes } from '../files/pdf-codes';
-import { fingerprint, tableList, type TableMaterial } from '../../src/core/cutlist';
+import { BUY, fingerprint, shoppingQuestion, tableList, type TableMaterial } from '../../src/core/cutlist';
+import { tablePlans } from '../../src/core/cutplan';
+import type { WaitingHere } from '../../src/server/leftover-fits';
 import { cutPieceOf } from '../../src/core/workpiece';
 import { drawShape, type PieceShape } from '../../src/core/shape';
 import { lengthOf, linesOf } from '../files/pdf-lines';
@@ -315,5 +317,46 @@ describe('files', () => {
       if (name === 'templates.pdf')
         expect(readCodes(Buffer.from(answer.bytes))).toEqual([`${inject('base')}/tables/${it.project.id}/cloth/${it.cloth.id}`]);
     }
+  });
+});
+
+describe('what still fits on a leftover', () => {
+  const leftover = async (ofId: string, width: number, length: number) =>
+    (await post('/api/stock', { kind: 'leftover', ofKind: 'cloth', ofId, width, length })).body as { id: string };
+  const waiting = async (id: string) =>
+    (await send('GET', `/api/stock/${id}/fits`)).body as { waiting: WaitingHere[]; trim: number };
+  /** As the screen lays it: each piece by itself, on this piece of cloth alone. */
+  const laidOn = async (id: string) => {
+    const { waiting: all, trim } = await waiting(id);
+    return all.flatMap(({ need }) => {
+      const { question } = shoppingQuestion(need, trim);
+      const sources = question!.sources.filter((source) => source.id !== BUY);
+      return question!.pieces.map((piece) => {
+        const plan = [...tablePlans({ ...question!, sources, pieces: [piece], seconds: 0.2 })].at(-1)!;
+        return plan.laid.reduce((sum, { placements }) => sum + placements.length, 0);
+      });
+    });
+  };
+
+  it('is told by project: as many as there is room for, none where there is none, nothing once it is cut', async () => {
+    const { cloth, project, part } = await scene(9);
+    const small = await leftover(cloth.id, 190, 95);
+    const large = await leftover(cloth.id, 450, 330);
+    expect((await waiting(large.id)).waiting.map(({ projectId, need }) => [projectId, need.stock.map(({ id }) => id)])).toEqual([
+      [project.id, [large.id]],
+    ]);
+    // Two beside each other, three above each other, with room between them.
+    expect(await laidOn(large.id)).toEqual([6]);
+    expect(await laidOn(small.id)).toEqual([0]);
+    const elsewhere = await leftover('cotton-lawn', 450, 330);
+    expect((await waiting(elsewhere.id)).waiting.map(({ projectId }) => projectId)).not.toContain(project.id);
+    const rows = (await send('GET', `/api/projects/${project.id}/pieces`)).body as {
+      cuts: Record<string, unknown>[];
+      jobs: Record<string, unknown>[];
+    };
+    const { id: _id, pieceId: _p, createdAt: _c, updatedAt: _u, ...cut } = rows.cuts[0]!;
+    expect((await send('PUT', `/api/cuts/${part.cutId}`, { ...cut, done: true })).status).toBe(200);
+    expect((await waiting(large.id)).waiting).toEqual([]);
+    expect((await send('GET', '/api/stock/nothing/fits')).status).toBe(404);
   });
 });

@@ -331,3 +331,34 @@ test('what to buy: for one project or several, after what the cupboard covers', 
   await expect(status).toBeVisible({ timeout: 30_000 });
   await expect.poll(() => page.getByRole('row').count()).toBeGreaterThan(before);
 });
+
+test('a leftover tells what still fits on it, in which project', async ({ page }) => {
+  const cloth = 'tq-harbour-linen';
+  const data = { kind: 'leftover', ofKind: 'cloth', ofId: cloth, width: 333, length: 222, place: 'by the window' };
+  expect((await page.request.post('/api/stock', { data })).status()).toBe(201);
+  const { id } = (await (await page.request.post('/api/projects', { data: { name: 'Badge tabs' } })).json()) as { id: string };
+  const piece = {
+    ...{ name: 'Tab', shape: { kind: 'rectangle', width: 60, height: 80, corners: [false, false, false, false], corner: 0 } },
+    ...{ line: 'cut', allowances: [0, 0, 0, 0], fold: null, grain: 0, marks: [] },
+    cuts: [{ duty: 'shell', clothId: cloth, count: 30, orientation: 'straight', jobs: [] }],
+  };
+  expect((await page.request.post(`/api/projects/${id}/pieces`, { data: piece })).status()).toBe(201);
+  await open(page, '/cupboard?shelf=stock');
+  await page
+    .getByRole('row', { name: /33\.3 × 22\.2/ })
+    .getByRole('button')
+    .first()
+    .click();
+  await page.getByRole('button', { name: 'What still fits on it?' }).click();
+  const fits = page.getByRole('region', { name: 'What still fits on it' });
+  const tabs = fits.getByRole('listitem').filter({ hasText: 'Badge tabs' });
+  await expect(tabs).toBeVisible();
+  // Five beside each other, two above each other; never more than the cloth is large.
+  const [, told] = /^(\d+) of 30 Tab/.exec(await tabs.innerText())!;
+  expect(Number(told)).toBeGreaterThanOrEqual(8);
+  expect(Number(told)).toBeLessThanOrEqual(Math.floor((333 * 222) / (60 * 80)));
+  await expect(page.getByRole('button', { name: 'What still fits on it?' })).toBeEnabled({ timeout: 60_000 });
+  expect(await seriousFindings(page)).toEqual([]);
+  await tabs.getByRole('link', { name: 'Badge tabs' }).click();
+  await expect(page).toHaveURL(new RegExp(`/projects/${id}`));
+});

@@ -5,6 +5,7 @@ import { bounds, drawShape, type DrawnShape, type Outline } from '../../core/sha
 import { formatLength, lengthForField, parseLengthBeside } from '../../core/units';
 import Field from '../../ui/form/Field';
 import { SelectInput, TextInput } from '../../ui/form/form-fields';
+import FitsOn from './FitsOn';
 import OutlineEditor from '../../ui/outline-editor/OutlineEditor';
 import OutlineThumb from '../../ui/OutlineThumb';
 import type { AllOf } from '../../ui/form/typed-resolver';
@@ -135,6 +136,7 @@ export default function StockForm({ entry, materials, onSaved, onClose }: Props)
           )}
           {error('outline') && <p className="font-semibold text-error">{error('outline')}</p>}
         </div>
+        {entry && entry.kind !== 'roll' && <FitsOn stockId={entry.id} />}
       </RecordDialog>
       {drawing && (
         <OutlineEditor

@@ -1,0 +1,63 @@
+import { useEffect, useRef, useState } from 'react';
+import { BUY, shoppingQuestion } from '../../core/cutlist';
+import type { WaitingHere } from '../../server/leftover-fits';
+import { call } from '../../ui/api';
+import { GivenUp } from '../../ui/beside';
+import { LayoutRunner } from '../../ui/layout-runner';
+
+/** How many of a piece that waits can be cut from one piece of the cupboard. */
+export interface Fitting {
+  projectId: string;
+  project: string;
+  name: string;
+  fits: number;
+  of: number;
+}
+
+/** One piece is laid for so long, s: a few more may fit, never fewer. */
+const SECONDS = 0.5;
+
+/** Lays what waits in open projects on a leftover, each piece by itself, one after the other in a worker. */
+export function useFits(stockId: string) {
+  const [found, setFound] = useState<Fitting[]>();
+  const [busy, setBusy] = useState(false);
+  const [error, setError] = useState<string>();
+  const runner = useRef<LayoutRunner | undefined>(undefined);
+  const going = useRef(true);
+  useEffect(() => {
+    going.current = true;
+    return () => {
+      going.current = false;
+      runner.current?.close();
+      runner.current = undefined;
+    };
+  }, []);
+
+  const look = async () => {
+    setBusy(true);
+    setError(undefined);
+    setFound([]);
+    try {
+      const { waiting, trim } = await call<{ waiting: WaitingHere[]; trim: number }>('GET', `/api/stock/${stockId}/fits`);
+      for (const { projectId, project, need } of waiting) {
+        const { list, question } = shoppingQuestion(need, trim);
+        const sources = question?.sources.filter(({ id }) => id !== BUY) ?? [];
+        if (!question || sources.length === 0) continue;
+        for (const piece of question.pieces) {
+          if (!going.current) return;
+          runner.current ??= new LayoutRunner();
+          const plan = await runner.current.lay({ ...question, sources, pieces: [piece], seconds: SECONDS });
+          const fits = plan.laid.reduce((sum, { placements }) => sum + placements.length, 0);
+          const item = list.items.find(({ id }) => id === piece.id);
+          const name = `${item?.name ?? ''}${item?.mirrored ? ', mirrored' : ''}`;
+          if (fits > 0 && going.current) setFound((all = []) => [...all, { projectId, project, name, fits, of: piece.count }]);
+        }
+      }
+    } catch (problem) {
+      if (!(problem instanceof GivenUp)) setError((problem as Error).message);
+    } finally {
+      if (going.current) setBusy(false);
+    }
+  };
+  return { found, busy, error, look: () => void look() };
+}
