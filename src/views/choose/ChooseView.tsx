@@ -1,6 +1,7 @@
-import { lazy, Suspense, useEffect, useMemo, useRef, useState } from 'react';
+import { Suspense, useEffect, useMemo, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { questionFor, type Choice, type RankedStack } from '../../core/choose';
+import { fetched } from '../../ui/fetched';
 import { useAsked } from '../../ui/query';
 import { clothThickness, fabricLike, fabricOf, type Fabric } from '../../core/cloth';
 import type { Schools } from '../../core/schools';
@@ -23,9 +24,9 @@ import { useRefused } from './use-refused';
 import { askedWith, partOf, toQuery, type SentenceState } from './sentence-state';
 
 /** What only opens when it is asked for is only fetched then. */
-const Compare = lazy(() => import('./Compare'));
-const HangSimulator = lazy(() => import('../../ui/HangSimulator'));
-const TakeToProject = lazy(() => import('./TakeToProject'));
+const Compare = fetched(() => import('./Compare'));
+const HangSimulator = fetched(() => import('../../ui/HangSimulator'));
+const TakeToProject = fetched(() => import('./TakeToProject'));
 
 /** A seam is drawn so wide as long as no piece says otherwise, mm. */
 const SEAM_DRAWN = 10;

@@ -1,7 +1,8 @@
-import { lazy, Suspense, useState, type ComponentProps } from 'react';
+import { Suspense, useState, type ComponentProps } from 'react';
+import { fetched } from '../../ui/fetched';
 
 /** What only opens when it is asked for is only fetched then. */
-const OwnSheets = lazy(() => import('./OwnSheets'));
+const OwnSheets = fetched(() => import('./OwnSheets'));
 
 /** The way to put sheets of one's own together, shut until it is wanted and shut again when they are taken. */
 export default function PutOwnSheets({ onTake, ...asked }: ComponentProps<typeof OwnSheets>) {

@@ -1,6 +1,7 @@
 import type { SortingState } from '@tanstack/react-table';
 import { Plus } from 'lucide-react';
-import { lazy, Suspense, useMemo, useRef, useState } from 'react';
+import { Suspense, useMemo, useRef, useState } from 'react';
+import { fetched } from '../../ui/fetched';
 import { rowsIn, useNamedRemoval } from '../../ui/use-removal';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { useAsked } from '../../ui/query';
@@ -17,9 +18,9 @@ import ShelfTable from './ShelfTable';
 import type { StockMaterial } from './StockForm';
 
 /** Forms come when one is opened: what they are drawn and checked with is large. */
-const ClothForm = lazy(() => import('./ClothForm'));
-const LayerForm = lazy(() => import('./LayerForm'));
-const StockForm = lazy(() => import('./StockForm'));
+const ClothForm = fetched(() => import('./ClothForm'));
+const LayerForm = fetched(() => import('./LayerForm'));
+const StockForm = fetched(() => import('./StockForm'));
 
 export type Shelf = 'cloth' | 'layers' | 'stock';
 

@@ -1,12 +1,13 @@
-import { lazy, Suspense, useState } from 'react';
+import { Suspense, useState } from 'react';
 import type { AllLearnt, Learnt } from '../../server/learnt';
+import { fetched } from '../../ui/fetched';
 import { call } from '../../ui/api';
 import { counted, keepUnits, readableDate } from '../../ui/text';
 import { attempt, undoToast } from '../../ui/undo-toast';
 import { figureOf, LEARNT_WORDS, learntWords } from './learnt-words';
 
 /** Charts come when one is opened: their library is large. */
-const LearntChart = lazy(() => import('./LearntChart'));
+const LearntChart = fetched(() => import('./LearntChart'));
 
 const KINDS = ['hang', 'carry', 'shrink', 'pace'] as const;
 

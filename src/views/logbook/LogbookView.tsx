@@ -1,5 +1,6 @@
 import { Lightbulb } from 'lucide-react';
-import { lazy, Suspense, useEffect, useState } from 'react';
+import { Suspense, useEffect, useState } from 'react';
+import { fetched } from '../../ui/fetched';
 import { useRemoval } from '../../ui/use-removal';
 import { counted, keepUnits, readableDate, today } from '../../ui/text';
 import type { DueWash } from '../../server/washes-due';
@@ -12,9 +13,9 @@ import type { ListedEntry } from '../../store/lists';
 import type { LogEntry, MeasuredPair } from '../../store/log';
 
 /** Charts come after the entries: their library is large. */
-const PredictionChart = lazy(() => import('./PredictionChart'));
+const PredictionChart = fetched(() => import('./PredictionChart'));
 /** The form comes when it is opened. */
-const EditEntry = lazy(() => import('./EditEntry'));
+const EditEntry = fetched(() => import('./EditEntry'));
 
 /** Everything that was filed, newest first, with what was expected against what was measured. */
 export default function LogbookView({

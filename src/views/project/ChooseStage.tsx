@@ -1,6 +1,7 @@
 import { Blocks } from 'lucide-react';
-import { lazy, Suspense, useMemo, useState } from 'react';
+import { Suspense, useMemo, useState } from 'react';
 import { sizeOfPiece, type Choice, type RankedStack, type Weights } from '../../core/choose';
+import { fetched } from '../../ui/fetched';
 import { useAsked } from '../../ui/query';
 import { openPiece } from '../../core/pieces';
 import { schoolsOf, type Schools } from '../../core/schools';
@@ -23,7 +24,7 @@ import type { Material } from '../../core/layers';
 import type { WorkChange, Worked } from './worked';
 
 /** What only opens when it is asked for is only fetched then. */
-const ComposeStack = lazy(() => import('../compose/ComposeStack'));
+const ComposeStack = fetched(() => import('../compose/ComposeStack'));
 
 interface Props {
   work: Worked;

@@ -1,11 +1,12 @@
 import { Pencil, Plus } from 'lucide-react';
-import { lazy, Suspense, useMemo, useState } from 'react';
+import { Suspense, useMemo, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { toast } from 'sonner';
 import { clothThickness } from '../../core/cloth';
 import { EXTENT_WORDS, joinedAs } from '../../core/layers';
 import type { PairFinding } from '../../core/scrap';
 import { builtUp, cutPieceOf } from '../../core/workpiece';
+import { fetched } from '../../ui/fetched';
 import { call, type ApiError } from '../../ui/api';
 import CrossSection from '../../ui/CrossSection';
 import SavingWords from '../../ui/saving/SavingWords';
@@ -32,12 +33,12 @@ import { type Row } from './use-work-savers';
 import { workedOf, type Rows } from './worked';
 
 /** What only opens when it is asked for is only fetched then. */
-const AddCutDialog = lazy(() => import('./AddCutDialog'));
-const ImportPieces = lazy(() => import('./ImportPieces'));
-const SeveralDialog = lazy(() => import('./SeveralDialog'));
-const TypedPieces = lazy(() => import('./TypedPieces'));
-const RecipeDialog = lazy(() => import('./RecipeDialog'));
-const FromEdgeDialog = lazy(() => import('./FromEdgeDialog'));
+const AddCutDialog = fetched(() => import('./AddCutDialog'));
+const ImportPieces = fetched(() => import('./ImportPieces'));
+const SeveralDialog = fetched(() => import('./SeveralDialog'));
+const TypedPieces = fetched(() => import('./TypedPieces'));
+const RecipeDialog = fetched(() => import('./RecipeDialog'));
+const FromEdgeDialog = fetched(() => import('./FromEdgeDialog'));
 
 interface Props {
   data: ProjectData;

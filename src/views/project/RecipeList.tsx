@@ -1,9 +1,10 @@
 import { Ruler } from 'lucide-react';
-import { lazy, Suspense, useState } from 'react';
+import { Suspense, useState } from 'react';
 import type { ShownRecipe } from '../../server/recipe-work';
+import { fetched } from '../../ui/fetched';
 import { useUnits } from '../../ui/units-context';
 
-const ChangeRecipe = lazy(() => import('./ChangeRecipe'));
+const ChangeRecipe = fetched(() => import('./ChangeRecipe'));
 
 /** Recipes that pieces of the project were made by: their measures can be changed, and how they are sewn stays at hand. */
 export default function RecipeList({ recipes }: { recipes: readonly ShownRecipe[] }) {
