@@ -1,5 +1,6 @@
 import { kitCount, kitItems, type KitCount, type KitItem, type KitJob } from '../core/kit';
 import { InputError } from '../core/input-error';
+import { workedSince } from '../store/bench-runs';
 import { cloths } from '../store/cloths';
 import type { Db } from '../store/database';
 import { readKit, type KeptKit } from '../store/kits';
@@ -48,10 +49,12 @@ function partsOf(db: Db, project: Project) {
       .all()
       .map((row) => (row as { id: string }).id),
   );
+  const worked = workedSince(db, project.createdAt);
+  const isOn = (id: string) => filed.has(id) || worked.has(id);
   // Layers that are on their pieces already are packed with them; liquids are in no bag.
   const jobs = workpieces.map(({ id, cutId, name, count, cutDone, stack }): KitJob => ({
     ...{ id, cutId, name, count, cutDone },
-    layers: filed.has(id)
+    layers: isOn(id)
       ? []
       : knownLayers(db, stack?.layers ?? []).flatMap(({ material }, position) =>
           material.form === 'liquid' ? [] : [{ name: material.name, position }],

@@ -46,6 +46,19 @@ export function lastRunOf(db: Db, jobId: string): BenchRun | undefined {
   return benchRuns.list(db, finished, [jobId, jobId], 'finished_at DESC', { limit: 1 })[0];
 }
 
+/** Ids of jobs that were done at the bench in runs that began since then, and are not being done anew. */
+export function workedSince(db: Db, createdAt: string): Set<string> {
+  const rows = db
+    .prepare(
+      `SELECT coalesce(json_extract(works.value, '$.jobId'), run.job_id) AS id
+         FROM bench_run run LEFT JOIN json_each(run.plan, '$.works') works
+        WHERE run.scrap_id IS NULL AND run.deleted_at IS NULL AND run.created_at >= ?
+        GROUP BY 1 HAVING sum(run.finished_at IS NULL) = 0`,
+    )
+    .all(createdAt) as { id: string }[];
+  return new Set(rows.map(({ id }) => id));
+}
+
 /** What runs by itself at the bench: countdowns, pieces that cool or dry. */
 export function timersOf({ id, plan, state }: BenchRun): BenchTimer[] {
   const own = state.endsAt ? [{ label: plan.steps[state.step]?.title ?? '', endsAt: state.endsAt }] : [];

@@ -34,6 +34,22 @@ describe('the bags of a project', () => {
     expect(await names(2)).toEqual(['cloth', 'notion']);
   });
 
+  it('leave layers out once the run that put them on is finished, and hold them again when it is done anew', async () => {
+    const { id } = await project({});
+    const stack = await chosenStack();
+    const work = (await addWork(id, { ...PIECE, stack })).body;
+    const layers = async () =>
+      (await send('GET', `/api/projects/${id}/kits`)).body.kits[0].items.filter(
+        ({ group }: { group: string }) => group === 'layer',
+      );
+    const run = (await send('POST', `/api/jobs/${work.id}/bench`)).body;
+    expect(await layers()).toHaveLength(stack.layers.length);
+    expect((await post(`/api/bench/${run.id}/moves`, moves('kit-run-done', { kind: 'finish' }))).status).toBe(200);
+    expect(await layers()).toEqual([]);
+    expect((await send('POST', `/api/jobs/${work.id}/bench`)).status).toBeLessThan(300);
+    expect(await layers()).toHaveLength(stack.layers.length);
+  });
+
   it('have labels whose codes lead back to them, at the address by which the house was asked', async () => {
     const { id } = await project({ makes: 2 });
     await addWork(id, PIECE);
