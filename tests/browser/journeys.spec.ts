@@ -52,7 +52,7 @@ test('an eyelet top, underlined with a cotton from the stash', async ({ page }) 
 
 test('a slashed panel with godets: the slash cut last, to its point', async ({ page }) => {
   const project = await newProject(page, 'Tide skirt');
-  await byRecipe(page, 'Godet in a slash', 'Plum satin', { Slash: '30 cm', 'Adds to the hem': '25 cm', 'How many': '2' });
+  await byRecipe(page, 'Godet in a slash', 'Plum satin', { Slash: '30 cm', 'Hem of one godet, sewn': '25 cm', 'How many': '2' });
   await takePlan(page, project);
   const plan = await throughTheBench(page, 'Tide skirt');
   const words = wordsOf(plan);

@@ -16,22 +16,24 @@ export default function FitsOn({ stockId }: { stockId: string }) {
           {error}
         </p>
       )}
-      {found && (
-        <ul role="status" className="space-y-1">
-          {found.map(({ projectId, project, name, fits, of }) => (
-            <li key={`${projectId} ${name}`}>
-              <strong className="tabular-nums">
-                {fits} of {of}
-              </strong>{' '}
-              {name},{' '}
-              <a className="text-primary underline underline-offset-4" href={`/projects/${projectId}?stage=cut`}>
-                {project}
-              </a>
-            </li>
-          ))}
-          {!busy && !error && found.length === 0 && <li>Nothing that waits fits on it.</li>}
-        </ul>
-      )}
+      <div role="status">
+        {found && (
+          <ul className="space-y-1">
+            {found.map(({ projectId, project, name, fits, of }) => (
+              <li key={`${projectId} ${name}`}>
+                <strong className="tabular-nums">
+                  {fits} of {of}
+                </strong>{' '}
+                {name},{' '}
+                <a className="text-primary underline underline-offset-4" href={`/projects/${projectId}?stage=cut`}>
+                  {project}
+                </a>
+              </li>
+            ))}
+            {!busy && !error && found.length === 0 && <li>Nothing that waits fits on it.</li>}
+          </ul>
+        )}
+      </div>
     </section>
   );
 }
