@@ -6,8 +6,9 @@ import { LIBRARY_CLOTHS, LIBRARY_LAYERS } from '../../src/core/library';
 import { DEFAULT_SCHOOLS, schoolsOf } from '../../src/core/schools';
 import type { Outline } from '../../src/core/shape';
 import { SEEN_TROUBLES, TECHNIQUES, type Work } from '../../src/core/techniques';
-import { openPiece, plainPiece } from '../../src/core/pieces';
+import { openPiece, plainPiece, type OpenPiece, type Place } from '../../src/core/pieces';
 import { underOneSole } from '../../src/core/press';
+import { EDGE_RECIPES, edgeRecipeOf, recipeOf, RECIPES } from '../../src/core/recipes';
 import { workSteps } from '../../src/core/techniques';
 
 const cloth = (id: string) => LIBRARY_CLOTHS.find((each) => each.id === id)!;
@@ -93,8 +94,48 @@ describe('which technique it is', () => {
     expect(amount(slash, 'area')).toBeCloseTo(28 * 420, 6);
     expect(said(slash)).toMatch(/Cut the slash last of all/);
     expect(slash.steps.filter(({ title }) => title.startsWith('Cut the slash'))).toHaveLength(1);
+    // Said from the cut edge it runs no farther than the cloth does: 400 mm and 20 past the point.
+    expect(amount(slash, 'length') ?? 420).toBeCloseTo(420, 6);
     const sides: ToldPiece = { outline: rectangle(300, 400), place: { kind: 'edges', edges: [1, 3], width: 25 } };
     expect(names(work('godet-slash', [layer('nonwoven', 'fusible', 'strip')], { piece: sides }))).toEqual(['a godet seam']);
+  });
+
+  it('a godet by its recipe has seam lines and no slash; a slash by its recipe runs from the cut edge to 20 mm past its point', () => {
+    const strip = [layer('nonwoven', 'fusible', 'strip')];
+    const on = (piece: OpenPiece, place: Place) =>
+      work('godet-slash', strip, { piece: { outline: piece.outline, allowances: piece.allowances, place } });
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 20, max: 900 }),
+        fc.integer({ min: 20, max: 200 }),
+        fc.integer({ min: 3, max: 30 }),
+        fc.integer({ min: 0, max: 60 }),
+        (slash, share, allowance, hem) => {
+          const adds = Math.max(10, (slash * share) / 100);
+          const godet = recipeOf(
+            RECIPES.find(({ id }) => id === 'godet')!,
+            { slash, adds, allowance, hem },
+          ).pieces[0]!;
+          const piece = openPiece({ ...godet, line: 'sew', fold: null });
+          for (const { place } of godet.cuts[0]!.jobs) {
+            const told = on(piece, place);
+            expect(names(told)).toEqual(['a godet seam']);
+            expect(said(told)).not.toMatch(/slash last|point and no further/);
+          }
+        },
+      ),
+      { numRuns: 60 },
+    );
+    const spec = { ...plainPiece({ kind: 'rectangle', width: 600, height: 700, corners: [false, false, false, false], corner: 0 }, 0), line: 'sew' as const, allowances: [40, 15, 10, 15] }; // prettier-ignore
+    const kind = EDGE_RECIPES.find(({ id }) => id === 'edge-slashes')!;
+    const source = { name: 'Panel', spec, edges: [0], count: 1, pairs: false, orientation: 'straight' as const };
+    const { jobs } = edgeRecipeOf(kind, source, { slash: 250, gain: 150, count: 2 }).onSource!;
+    for (const { place } of jobs) {
+      const told = on(openPiece(spec), place);
+      expect(names(told)).toEqual(['a slash line and its point']);
+      expect(amount(told, 'length')).toBeCloseTo(40 + 250 + 20, 6);
+      expect(amount(told, 'area')).toBeCloseTo(28 * (40 + 250 + 20), 3);
+    }
   });
 
   it('two meshes, the second turned: its square is larger by the diagonal', () => {

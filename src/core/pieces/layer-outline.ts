@@ -5,6 +5,7 @@ import {
   distanceToBorder,
   innermost,
   inset,
+  isInside,
   intersection,
   outset,
   polygonArea,
@@ -126,7 +127,29 @@ function alongLine({ outline, holes }: OpenPiece, { line, width, past }: AlongLi
   const beside: Outline = [corner(a, -1, -1), corner(b, 1, -1), corner(b, 1, 1), corner(a, -1, 1)];
   const own = holes.map((hole) => hole.outline);
   const left = intersection([beside], [outline]).flatMap((path) => (own.length > 0 ? difference(path, own) : [path]));
-  return { ...measured(left, whole), runningLength: length + 2 * past };
+  return { ...measured(left, whole), runningLength: runOnCloth(outline, line, past) };
+}
+
+/** How far a line and so much past both its ends lie on cloth, mm; all of it where none of it does. */
+function runOnCloth(outline: Outline, [a, b]: [Point, Point], past: number): number {
+  const length = Math.hypot(b[0] - a[0], b[1] - a[1]);
+  const [ux, uy] = length > 0 ? [(b[0] - a[0]) / length, (b[1] - a[1]) / length] : [0, 1];
+  const at = (far: number): Point => [a[0] + far * ux, a[1] + far * uy];
+  const ends = [-past, length + past];
+  // Where the line crosses the border, by its distance from the first end.
+  const crossings = outline.flatMap((p, i) => {
+    const q = outline[(i + 1) % outline.length]!;
+    const [dp, dq] = [p, q].map(([x, y]) => (x - a[0]) * uy - (y - a[1]) * ux) as [number, number];
+    if (dp > 0 === dq > 0) return [];
+    const t = dp / (dp - dq);
+    return [(p[0] + t * (q[0] - p[0]) - a[0]) * ux + (p[1] + t * (q[1] - p[1]) - a[1]) * uy];
+  });
+  const stops = [...ends, ...crossings.filter((far) => far > ends[0]! && far < ends[1]!)].sort((m, n) => m - n);
+  const on = stops.slice(1).reduce((sum, far, i) => {
+    const before = stops[i]!;
+    return isInside(at((before + far) / 2), outline) ? sum + far - before : sum;
+  }, 0);
+  return on > 0 ? on : length + 2 * past;
 }
 
 /**
@@ -170,7 +193,8 @@ const besideFold = ({ fold }: OpenPiece, { edges, rule }: Pick<LayerOutlineOptio
   fold !== undefined && rule === 'fold' && !edges?.length;
 
 /**
- * Length that a strip runs on a piece, mm: along the sewn line of its edges, the fold, or a line with half its width past both ends.
+ * Length that a strip runs on a piece, mm: along the sewn line of its edges, the fold, or a line and half its width past both ends, as far as there is
+ * cloth.
  *
  * @example stripRun(piece, { rule: 'longest', width: 30 }) // 280
  */
@@ -179,7 +203,7 @@ export function stripRun(
   options: Pick<LayerOutlineOptions, 'edges' | 'line' | 'rule' | 'width' | 'pastEnds'>,
 ): number {
   const apart = ([a, b]: [Point, Point]) => Math.hypot(b[0] - a[0], b[1] - a[1]);
-  if (options.line) return apart(options.line) + 2 * (options.pastEnds ?? options.width / 2);
+  if (options.line) return runOnCloth(piece.outline, options.line, options.pastEnds ?? options.width / 2);
   if (besideFold(piece, options)) return apart(piece.fold!);
   return sewnLength(piece, stripEdges(piece, options));
 }

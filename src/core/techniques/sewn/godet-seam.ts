@@ -15,13 +15,18 @@ export const godetSeam = technique({
   serves: ({ job }) => job.role === 'godet-slash',
   lies,
   steps: (at) => {
-    const where = `Along each side of the godet, from ${BEYOND} mm beyond the sewn line inward; on the godet, not on the slash.`;
+    // By its recipe each side is a job of its own, whose line says where it lies.
+    const side =
+      at.job.place?.kind === 'line'
+        ? `Along this side of the godet, from its cut edge to ${BEYOND} mm past the sewn line`
+        : `Along each side of the godet, from ${BEYOND} mm beyond the sewn line inward`;
+    const where = `${side}; on the godet, not on the slash.`;
     const put = isFusible(at.layer.material.form)
       ? [laid(at, where), ...pressed(at)]
       : [
           stepOf(at, 'sew', {
             ...{ kind: 'do' as const, act: 'baste' as const, seconds: machineSewn(stripRunOf(at)) ?? 180 },
-            title: 'Baste a strip along each side of the godet',
+            title: `Baste a strip along ${at.job.place?.kind === 'line' ? 'this' : 'each'} side of the godet`,
             detail: where,
           }),
         ];

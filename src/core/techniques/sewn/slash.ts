@@ -1,4 +1,5 @@
 import { isFusible } from '../../layers';
+import { distanceToBorder, isInside } from '../../shape';
 import type { Step } from '../../steps';
 import { CHECKS } from '../checks';
 import { mm } from '../cut-words';
@@ -18,6 +19,16 @@ const lies = (at: LayerAt) =>
     ? regionOf(at, { size: POINT }, 'patch')
     : stripLies(at, { width: 2 * BESIDE, pastEnds: PAST_POINT });
 
+/** How much farther than half its width from the border a line lies that runs into the piece, mm. */
+const DEEPER = 0.5;
+
+/** The seam line of a godet lies along its edge, within the strip's width: nothing is cut open there. */
+function liesAlongEdge({ job: { piece, place } }: LayerAt): boolean {
+  if (place?.kind !== 'line' || !piece) return false;
+  const depths = place.line.map((end) => (isInside(end, piece.outline) ? distanceToBorder(piece.outline, end) : 0));
+  return Math.max(...depths) <= place.width / 2 + DEEPER;
+}
+
 /** What is done at the point, and last of all the cut. */
 function opened(at: LayerAt): Step[] {
   return [
@@ -33,8 +44,11 @@ function opened(at: LayerAt): Step[] {
 export const slashLine = technique({
   id: 'slash-line',
   words: 'a slash line and its point',
-  serves: ({ job, layer }) =>
-    job.role === 'godet-slash' && (job.place?.kind === 'line' || layer.extent === 'patch' || job.place?.kind === 'patch'),
+  serves: (at) => {
+    const { role, place } = at.job;
+    if (role !== 'godet-slash' || liesAlongEdge(at)) return false;
+    return place?.kind === 'line' || place?.kind === 'patch' || at.layer.extent === 'patch';
+  },
   lies,
   cut: (at) =>
     at.layer.extent === 'patch'
