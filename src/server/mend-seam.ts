@@ -9,7 +9,7 @@ import { StaleError } from '../store/errors';
 import { pieces, type Piece } from '../store/pieces';
 import { requirePiece } from '../store/rules/piece';
 import { seams, type Seam } from '../store/seams';
-import { savePiece } from './recipe-work';
+import { savePiece } from './recipe-follow';
 import { judgedSeams, projectSeams, type JudgedSeam } from './seam-work';
 import { tableParts } from './sound-table';
 

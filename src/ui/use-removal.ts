@@ -13,13 +13,21 @@ interface Removal<T, R> {
   drop: (row: T) => void;
   /** Puts it there again; `back` is what the server gave for it, when it was deleted there. */
   put: (row: T, back?: R) => void;
+  /** Told when it is gone on the server, and when it is there again. */
+  settled?: () => void;
 }
 
 /** Takes rows out at once, puts back what is refused, and offers to take it back. */
-export function useRemoval<T, R = T>({ address, gone, failed, drop, put }: Removal<T, R>): (row: T) => void {
+export function useRemoval<T, R = T>({ address, gone, failed, drop, put, settled }: Removal<T, R>): (row: T) => void {
   const removal = useWrite((row: T) => call('DELETE', address(row)), {
     onMutate: drop,
-    onSuccess: (_answer, row) => undoToast(gone(row), async () => put(row, await call<R>('POST', `${address(row)}/restore`))),
+    onSuccess: (_answer, row) => {
+      settled?.();
+      undoToast(gone(row), async () => {
+        put(row, await call<R>('POST', `${address(row)}/restore`));
+        settled?.();
+      });
+    },
     onError: (problem, row) => {
       put(row);
       const action = { label: 'Try again', onClick: () => removal.mutate(row) };

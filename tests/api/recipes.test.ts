@@ -303,6 +303,35 @@ describe('what is made from the edges of a piece', () => {
     ).toBe(1);
   });
 
+  it('slashes go with the last of their godets, with marks and jobs, and come back with it as they were', async () => {
+    const slashes = EDGE_RECIPES.find(({ id }) => id === 'edge-slashes')!;
+    const { project, piece, added } = await madeFrom(slashes, { slash: 200, gain: 150, count: 2 });
+    const notch = { kind: 'notch', at: [250, 600] };
+    const panel = async () => (await rowsOf(project)).pieces.find(({ id }: Piece) => id === piece.id) as Piece;
+    const marked = await panel();
+    await saved(marked, { marks: [...marked.marks, notch] });
+    const of = (await rowsOf(project)).cuts.find(({ pieceId }: { pieceId: string }) => pieceId === piece.id).id;
+    const held = async () => (await rowsOf(project)).jobs.filter(({ cutId }: { cutId: string }) => cutId === of);
+    const [job] = await held();
+    const { id: jobId, cutId: _c, createdAt: _a, updatedAt: _u, ...own } = job;
+    expect((await send('PUT', `/api/jobs/${jobId}`, { ...own, wish: { ...own.wish, care: 'dry-clean' } })).status).toBe(200);
+    const godet = added.body.pieces[0].id;
+    expect((await send('DELETE', `/api/pieces/${godet}`)).status).toBe(200);
+    expect((await panel()).marks).toEqual([notch]);
+    expect(await held()).toEqual([]);
+    expect((await send('POST', `/api/pieces/${godet}/restore`)).body.id).toBe(godet);
+    expect((await panel()).marks.map(({ kind: each }) => each).sort()).toEqual(['notch', 'slash', 'slash']);
+    expect((await held()).map(({ id, wish }: { id: string; wish: { care: string } }) => [id === jobId, wish.care])).toEqual([
+      [true, 'dry-clean'],
+      [false, 'wash-warm'],
+    ]);
+    // Deleted and taken back once more, nothing is there twice.
+    await send('DELETE', `/api/pieces/${godet}`);
+    await send('POST', `/api/pieces/${godet}/restore`);
+    expect((await panel()).marks).toHaveLength(3);
+    expect(await held()).toHaveLength(2);
+  });
+
   it('goes along when the project is sewn again, and follows the piece of that project', async () => {
     const { project } = await faced(50);
     const again = await post(`/api/projects/${project}/again`, {});

@@ -313,6 +313,28 @@ describe('a half-moon', () => {
     );
   });
 
+  it('keeps the edges of a neckline that has several, each with its own allowance, mirrored where it is not even', () => {
+    const uneven: PieceSpec = {
+      shape: { kind: 'drawn', edges: [{ from: [0, 0] }, { from: [400, 0] }, { from: [400, 300] }, { from: [300, 320] }, { from: [180, 250] }, { from: [90, 330] }, { from: [0, 300] }] }, // prettier-ignore
+      ...{ line: 'sew', allowances: [20, 15, 10, 7, 9, 10, 15], fold: null, grain: 0, marks: [] },
+    } as PieceSpec;
+    const { pieces, seams } = edgeRecipeOf(kind, { ...source([3, 4]), spec: uneven }, { depth: 60 });
+    const spec = specOf(pieces[0]!);
+    const neck = seams![0]!.second.edges;
+    expect(neck).toHaveLength(2);
+    expect(seamLength(spec, neck)).toBeCloseTo(seamLength(uneven, [3, 4]), 6);
+    const lengths = neck.map((edge) => [pieces[0]!.allowances[edge], Math.round(seamLength(spec, [edge]))]);
+    expect(lengths).toContainEqual([7, Math.round(seamLength(uneven, [3]))]);
+    expect(lengths).toContainEqual([9, Math.round(seamLength(uneven, [4]))]);
+    // Wrong side to wrong side: its mirror image lies in the piece, it itself does not.
+    const inside = (flip: 1 | -1) =>
+      sewnOutline(spec).outline.every(([x, y]) => {
+        const at: Point = [flip * x, y];
+        return isInside(at, sewnOutline(uneven).outline) || distanceToBorder(sewnOutline(uneven).outline, at) < 0.1;
+      });
+    expect([inside(1), inside(-1)]).toEqual([false, true]);
+  });
+
   it('is refused where it would leave the piece, and of a line that comes twice', () => {
     expect(() => edgeRecipeOf(kind, source([4]), { depth: 500 })).toThrow(/^depth/);
     expect(() => edgeRecipeOf(kind, source([2]), { depth: 50 })).toThrow(/^edges/);

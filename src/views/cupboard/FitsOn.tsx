@@ -19,8 +19,8 @@ export default function FitsOn({ stockId }: { stockId: string }) {
       <div role="status">
         {found && (
           <ul className="space-y-1">
-            {found.map(({ projectId, project, name, fits, of }) => (
-              <li key={`${projectId} ${name}`}>
+            {found.map(({ projectId, project, name, fits, of }, i) => (
+              <li key={i}>
                 <strong className="tabular-nums">
                   {fits} of {of}
                 </strong>{' '}

@@ -51,7 +51,10 @@ interface Props {
 // Composition: rows and the job in hand are handed to tape, tree and stage; what changes them is in its hook.
 // eslint-disable-next-line max-lines-per-function
 export default function ProjectView({ data, startWork, startStage }: Props) {
-  const { rows, savers, save, add, addJobs, reorder, remove, changeSeveral, changed } = useProjectRows(data.rows);
+  const { rows, savers, save, add, addJobs, renew, reorder, remove, changeSeveral, changed } = useProjectRows(
+    data.rows,
+    () => void followed(true),
+  );
   const [project, setProject] = useState(data.project);
   const works = useMemo(() => workedOf(rows, project.makes), [rows, project.makes]);
   const [selected, setSelected] = useState(startWork ?? works[0]?.id ?? rows.cuts[0]?.id ?? null);
@@ -107,7 +110,7 @@ export default function ProjectView({ data, startWork, startStage }: Props) {
       call<Rows>('GET', `/api/projects/${project.id}/pieces`),
       call<{ recipes: ShownRecipe[] }>('GET', `/api/projects/${project.id}/recipes`),
     ]);
-    for (const level of ['pieces', 'cuts', 'jobs'] as const) for (const row of now[level]) savers.take(level, row);
+    renew(now);
     setRecipes(shown.recipes);
     return kept;
   };

@@ -2,6 +2,7 @@ import { useCallback, useState } from 'react';
 import type { RecipeField } from '../../core/recipes';
 import { CheckField, TextField } from '../../ui/form/form-fields';
 import LengthField from '../../ui/LengthField';
+import { useUnits } from '../../ui/units-context';
 import { keyOf, startOf, type FormKind, type Picked, type Typed } from './recipe-form';
 
 interface Props {
@@ -18,6 +19,7 @@ interface Props {
 
 /** All measures that a recipe asks for. */
 export default function RecipeMeasures({ kind, values, picked, field, message, onChange, onFault }: Props) {
+  const { said } = useUnits();
   return (
     <div className="grid grid-cols-2 items-end gap-3">
       {kind.fields.map((each) => (
@@ -25,7 +27,7 @@ export default function RecipeMeasures({ kind, values, picked, field, message, o
           key={keyOf(kind, each.field)}
           of={each}
           value={values[keyOf(kind, each.field)] ?? startOf(each, picked)}
-          error={field === each.field ? message : undefined}
+          error={field === each.field && message ? said(message) : undefined}
           onChange={(value) => onChange({ ...values, [keyOf(kind, each.field)]: value })}
           onFault={(faulty) => onFault(keyOf(kind, each.field), faulty)}
         />

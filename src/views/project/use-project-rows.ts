@@ -10,8 +10,12 @@ import type { Rows, WorkChange, Worked } from './worked';
 
 const replaced = <T extends { id: string }>(list: T[], row: T): T[] => list.map((each) => (each.id === row.id ? row : each));
 
-/** Pieces, cuts and jobs of a project as they stand on the screen, and everything that changes them. */
-export function useProjectRows(start: Rows) {
+/**
+ * Pieces, cuts and jobs of a project as they stand on the screen, and everything that changes them.
+ *
+ * @param onRemoved told when one is deleted on the server, and when it is there again
+ */
+export function useProjectRows(start: Rows, onRemoved: () => void) {
   const [rows, setRows] = useState(start);
   /** Changes of several so far: the form of a piece begins anew after each, and never puts back what stood there. */
   const [changed, setChanged] = useState(0);
@@ -58,6 +62,11 @@ export function useProjectRows(start: Rows) {
     await attempt('Not all of them could be added', adding);
     return added;
   };
+  /** Everything as the server has it now. */
+  const renew = (now: Rows) => {
+    for (const level of ['pieces', 'cuts', 'jobs'] as const) for (const row of now[level]) savers.take(level, row);
+    setRows(now);
+  };
   /** Puts the pieces into another order, at once on the screen and then for good; what is refused jumps back. */
   const reorder = async (ids: string[]) => {
     const before = rows.pieces;
@@ -73,7 +82,8 @@ export function useProjectRows(start: Rows) {
     gone: ({ name }) => `“${name}” is deleted.`,
     failed: ({ name }) => `“${name}” could not be deleted`,
     drop: ({ level, row }) => setRows((all) => ({ ...all, [level]: (all[level] as Row[]).filter(({ id }) => id !== row.id) })),
+    settled: onRemoved,
     put: ({ level, row }, back = row) => setRows((all) => ({ ...all, [level]: [...(all[level] as Row[]), back] })),
   });
-  return { rows, savers, save, add, addJobs, reorder, remove, changeSeveral, changed };
+  return { rows, savers, save, add, addJobs, renew, reorder, remove, changeSeveral, changed };
 }

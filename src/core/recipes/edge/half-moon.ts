@@ -36,28 +36,31 @@ export const halfMoon: EdgeKind = {
     if (arc.some((point) => !isInside(point, outline) && distanceToBorder(outline, point) > ON_BORDER))
       throw new InputError('depth', `must stay inside the piece; an arc ${depth} mm deep does not`);
     const [a, b] = [line[0]!, line.at(-1)!];
+    // Each edge of the neckline stays one, with its own allowance.
+    const neckline = run.reduce<{ from: Point; via: Point[]; owner: number }[]>((all, i) => {
+      const last = all.at(-1);
+      if (last && last.owner === owners[i]) last.via.push(outline[i]!);
+      else all.push({ from: outline[i]!, via: [], owner: owners[i]! });
+      return all;
+    }, []);
     const whole: PiecePart = {
-      shape: {
-        kind: 'drawn',
-        edges: [
-          { from: a, via: line.slice(1, -1) },
-          { from: b, via: arc },
-        ],
-      },
-      from: [edges[0]!, null],
-      lengths: [lengthOf(line), lengthOf([b, ...arc, a])],
+      shape: { kind: 'drawn', edges: [...neckline.map(({ from, via }) => ({ from, via })), { from: b, via: arc }] },
+      from: [...neckline.map(({ owner }) => owner), null],
+      lengths: [
+        ...neckline.map(({ from, via }, i) => lengthOf([from, ...via, neckline[i + 1]?.from ?? b])),
+        lengthOf([b, ...arc, a]),
+      ],
     };
     // It lies with its wrong side on the wrong side of the back.
     const turned = !isSymmetric(whole);
     const part = turned ? mirroredPart(whole) : whole;
-    const neck = part.from.findIndex((owner) => owner !== null);
-    const own = spec.own?.[edges[0]!] ?? spec.allowances[edges[0]!]!;
+    const neck = part.from.flatMap((owner, i) => (owner === null ? [] : i));
     return {
       pieces: [
         {
           name: `${name}: half-moon`,
           shape: part.shape,
-          allowances: part.from.map((owner) => (owner === null ? free : own)),
+          allowances: part.from.map((owner) => (owner === null ? free : (spec.own?.[owner] ?? spec.allowances[owner]!))),
           grain: turned ? -spec.grain : spec.grain,
           marks: [],
           cuts: [
@@ -68,10 +71,10 @@ export const halfMoon: EdgeKind = {
           ],
         },
       ],
-      seams: [{ first: { piece: SOURCE, edges: [...edges] }, second: { piece: 0, edges: [neck] } }],
+      seams: [{ first: { piece: SOURCE, edges: [...edges] }, second: { piece: 0, edges: neck } }],
       facts: [
-        { words: 'Along the neckline', length: whole.lengths[0]! },
-        { words: 'Along its curve', length: whole.lengths[1]! },
+        { words: 'Along the neckline', length: lengthOf(line) },
+        { words: 'Along its curve', length: lengthOf([b, ...arc, a]) },
       ],
       notes: [
         'The layer goes onto the half-moon first. Press the allowance of its curve to the wrong side over a card of its shape.',

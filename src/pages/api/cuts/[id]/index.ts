@@ -2,7 +2,7 @@ import { cutUpdateSchema } from '../../../../schemas/projects';
 import { database } from '../../../../server/database';
 import { jsonEndpoint } from '../../../../server/endpoint';
 import { recordEndpoints, withoutVersion } from '../../../../server/record-endpoints';
-import { saveCut } from '../../../../server/recipe-work';
+import { saveCut } from '../../../../server/recipe-follow';
 import { cuts, type Cut, type CutFields } from '../../../../store/cuts';
 import { pieces } from '../../../../store/pieces';
 import { requireCut } from '../../../../store/rules/piece';

@@ -1,4 +1,6 @@
-import { restoreEndpoint } from '../../../../server/record-endpoints';
-import { pieces } from '../../../../store/pieces';
+import { database } from '../../../../server/database';
+import { endpoint } from '../../../../server/endpoint';
+import { restorePiece } from '../../../../server/remove-piece';
 
-export const POST = restoreEndpoint(pieces);
+/** Takes the deletion of a piece back, with what went with it. */
+export const POST = endpoint(({ params }) => restorePiece(database(), params['id']!));
