@@ -30,7 +30,7 @@ export const FAULTS = [
   fault('core/techniques/hooped/sheet.ts', "...(takesGlue(at) ? glueNeeds(at, sheetLies(at)) : [])", "", 'techniques'),
   fault('core/techniques/hooped/hooping.ts', "...(job.floats ? floating(job) : hooped(job))", "...hooped(job)", 'techniques hooping'),
   fault('core/techniques/places.ts', "b.at[1] - a.at[1]", "a.at[1] - b.at[1]", 'techniques'),
-  fault('core/techniques/sewn/slash.ts', "const PAST_POINT = 20;", "const PAST_POINT = 0;", 'techniques'),
+  fault('core/part/edge-rule.ts', "pastEnds: 20, size: 40", "pastEnds: 0, size: 40", 'techniques'),
   fault('core/techniques/sewn/inner-corner.ts', "title: 'Clip to the thread, not through it',", "title: 'Snip it',", 'techniques'),
   fault('core/techniques/making.ts', "seconds: setting.seconds, safety: HEAT_SAFETY", "seconds: setting.seconds", 'techniques'),
   fault('core/techniques/work.ts', "job.role?.startsWith('hat-') ? [...worked].reverse() : worked", "worked", 'techniques'),

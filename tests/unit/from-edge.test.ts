@@ -233,7 +233,7 @@ describe('slashes with godets', () => {
     const arc = (shape.outer * shape.angle * Math.PI) / 180;
     // The panel loses an allowance on each side of each slash.
     expect(600 - 4 * 2 * 12 + 4 * arc).toBeCloseTo(600 + 4 * 200, 6);
-    expect(facts.find(({ words }) => words === 'All of them add to the hem')!.length).toBeCloseTo(800, 6);
+    expect(facts.find(({ words }) => words === 'They add to the hem of each piece')!.length).toBeCloseTo(800, 6);
     // The stitching runs from an allowance beside the slash at the hem to its point.
     expect(shape.outer).toBeCloseTo(Math.sqrt(300 * 300 + 12 * 12), 6);
     expect(pieces[0]!.allowances).toEqual([30, 12, 0, 12]);

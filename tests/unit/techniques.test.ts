@@ -4,9 +4,11 @@ import { ROLE_PROFILES, ROLES, stackWork, type Part, type Role, type ToldPiece }
 import { joinedAs, usesOf, type ChosenLayer, type Extent, type Join } from '../../src/core/layers';
 import { LIBRARY_CLOTHS, LIBRARY_LAYERS } from '../../src/core/library';
 import { DEFAULT_SCHOOLS, schoolsOf } from '../../src/core/schools';
-import type { Outline } from '../../src/core/shape';
+import { polygonArea, type Outline } from '../../src/core/shape';
 import { SEEN_TROUBLES, TECHNIQUES, type Work } from '../../src/core/techniques';
-import { openPiece, plainPiece, type OpenPiece, type Place } from '../../src/core/pieces';
+import { layerItems, listedPart } from '../../src/core/cutlist';
+import { layerCutOf } from '../../src/core/workpiece';
+import { layerOutline, openPiece, plainPiece, type OpenPiece, type Place } from '../../src/core/pieces';
 import { underOneSole } from '../../src/core/press';
 import { EDGE_RECIPES, edgeRecipeOf, recipeOf, RECIPES } from '../../src/core/recipes';
 import { workSteps } from '../../src/core/techniques';
@@ -135,6 +137,46 @@ describe('which technique it is', () => {
       expect(names(told)).toEqual(['a slash line and its point']);
       expect(amount(told, 'length')).toBeCloseTo(40 + 250 + 20, 6);
       expect(amount(told, 'area')).toBeCloseTo(28 * (40 + 250 + 20), 3);
+    }
+  });
+
+  it('of a slash and a zip is one figure for the work, the Cut stage and the cutting table', () => {
+    const shape = { kind: 'rectangle' as const, width: 300, height: 500, corners: [false, false, false, false] as [boolean, boolean, boolean, boolean], corner: 0 }; // prettier-ignore
+    const spec = { ...plainPiece(shape, 15), line: 'cut' as const };
+    const piece = openPiece(spec);
+    const line = (from: [number, number], to: [number, number]): Place => ({ kind: 'line', line: [from, to], width: 28 });
+    for (const [role, place, extent] of [
+      ['godet-slash', line([150, 0], [150, 210]), 'strip'],
+      ['godet-slash', line([150, 0], [150, 210]), 'patch'],
+      ['zip-area', line([150, 180], [150, 330]), 'strip'],
+      ['zip-area', { kind: 'edges', edges: [1], width: 40 }, 'strip'],
+    ] as [Role, Place, Extent][]) {
+      const one = layer('nonwoven', 'fusible', extent);
+      const told = amount(work(role, [one], { piece: { outline: piece.outline, allowances: piece.allowances, place } }), 'area')!;
+      const stage = layerOutline(piece, extent, one.material, layerCutOf({ place, wish: part(role) }, undefined, 6, piece));
+      expect(stage.area, `${role} ${extent}`).toBeCloseTo(told, 6);
+      const stack = { layers: [{ materialId: 'm', extent }] };
+      const kept = {
+        ...spec,
+        id: 'w',
+        name: 'Panel',
+        clothId: null,
+        wish: { role, cut: 'straight' as const },
+        place,
+        count: 1,
+        pairs: false,
+        oneWay: false,
+        stack,
+      };
+      const { items } = layerItems([listedPart(kept, () => one.material)], one.material, {
+        trim: 6,
+        method: 'cut-first',
+        glueUp: true,
+      });
+      expect(
+        items.reduce((sum, { outline }) => sum + polygonArea(outline), 0),
+        `${role} ${extent}`,
+      ).toBeCloseTo(told, 6);
     }
   });
 

@@ -48,7 +48,8 @@ export interface KeptPart extends PieceSpec {
  */
 export function listedPart(part: KeptPart, materialOf: (id: string) => Material | undefined): ListedPart {
   const { id, name, shape, line, allowances, own, fold, grain, marks, count, pairs, oneWay, clothId, wish, place, stack } = part;
-  const placed = place ? placeCut(place) : {};
+  const { rule, joins, ...usual } = wish.role ? cutOfRole(wish.role) : { rule: 'longest' as const };
+  const placed = { ...usual, ...(place ? placeCut(place) : {}) };
   const layers = (stack?.layers ?? []).flatMap(({ materialId, extent, cut }) => {
     const material = materialOf(materialId);
     return material ? [{ material, extent, cut: { ...placed, ...cut } }] : [];
@@ -63,7 +64,8 @@ export function listedPart(part: KeptPart, materialOf: (id: string) => Material 
     mirrored: part.duty !== undefined && isMirrored(part.duty),
     oneWay,
     clothId,
-    ...(wish.role ? cutOfRole(wish.role) : { rule: 'longest' as const }),
+    rule,
+    ...(joins ? { joins } : {}),
     layers,
     ...(wish.role ? { wish: { role: wish.role, embroidery: wish.embroidery } } : {}),
   };

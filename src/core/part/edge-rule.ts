@@ -1,4 +1,4 @@
-import type { BaseJoins, EdgeRule } from '../pieces';
+import type { BaseJoins, EdgeRule, LayerCut } from '../pieces';
 import type { Role } from './part';
 
 /**
@@ -28,12 +28,23 @@ export function edgeRuleOf(role: Role): EdgeRule {
 
 const JOINS: Partial<Record<Role, BaseJoins>> = { 'hat-tip': 'outside', 'hat-brim': 'opening', 'hat-band': 'ends' };
 
+/** A strip over a slash is so wide and reaches so far past its point, the thin patch there is so large; along a godet it begins so far past the sewn line. mm. */
+export const SLASH_CUT = { width: 28, pastEnds: 20, size: 40, past: 2 } as const;
+/** A zip band reaches so far past both stitching lines, and past the ends of the opening, mm. */
+export const ZIP_CUT = { past: 4, pastEnds: 15 } as const;
+type RoleCut = Pick<LayerCut, 'width' | 'past' | 'pastEnds' | 'size'>;
+const CUTS: Partial<Record<Role, RoleCut>> = {
+  'godet-slash': SLASH_CUT,
+  'zip-area': ZIP_CUT,
+};
+
 /**
- * What the role of a piece says of how its layers are cut, before anything else says it.
+ * What the role of a piece says of how its layers are cut, before its place or anything else says it: the one answer for the Cut stage, tables,
+ * lists, the bench and techniques.
  *
  * @example cutOfRole('hat-brim').joins // 'opening'
  */
-export function cutOfRole(role: Role): { rule: EdgeRule; joins?: BaseJoins } {
+export function cutOfRole(role: Role): { rule: EdgeRule; joins?: BaseJoins } & RoleCut {
   const joins = JOINS[role];
-  return { rule: edgeRuleOf(role), ...(joins ? { joins } : {}) };
+  return { rule: edgeRuleOf(role), ...(joins ? { joins } : {}), ...CUTS[role] };
 }

@@ -1,6 +1,7 @@
 import { InputError, requireNumber } from '../../input-error';
 import { edgeRunsOf, openPiece, sewnOutline, type Mark } from '../../pieces';
 import { distanceToEdge, edgeNames, isInside, nearestOnBorder, type Point } from '../../shape';
+import { SLASH_CUT } from '../../part';
 import { placeAlong } from '../../seams/seam-run';
 import { ALLOWANCE } from '../allowance-field';
 import { godetPiece, sewingGodet } from '../godet-piece';
@@ -56,7 +57,7 @@ export const slashes: EdgeKind = {
         marks,
         jobs: opened.map(({ at, to }, i) => ({
           name: `slash ${i + 1}, ${along}`,
-          place: { kind: 'line', line: [at, to!], width: 28 },
+          place: { kind: 'line', line: [at, to!], width: SLASH_CUT.width },
           role: 'godet-slash',
         })),
       },
@@ -64,7 +65,7 @@ export const slashes: EdgeKind = {
       facts: [
         { words: 'Hem of a godet, sewn', length: hem },
         { words: 'Its sides, as long as the stitching', length: side },
-        { words: 'All of them add to the hem', length: gain * opened.length },
+        { words: 'They add to the hem of each piece', length: gain * opened.length },
       ],
       notes: [
         'Hold each slash before it is cut: its strip, and a thin patch at its point. Cut it last of all, through the hem, to the point and no further.',

@@ -1,14 +1,12 @@
 import { isFusible } from '../../layers';
+import { ZIP_CUT } from '../../part';
 import { CHECKS } from '../checks';
+import { mm } from '../cut-words';
 import type { LayerAt } from '../job';
 import { laid, machineSewn, pressed, stepOf, technique } from '../making';
 import { stripLies, stripRunOf } from './strip-lies';
 
-/** It reaches past both stitching lines, and past the ends of the opening, mm. */
-const PAST_LINES = 4;
-const PAST_ENDS = 15;
-
-const bandLies = (at: LayerAt) => stripLies(at, { past: PAST_LINES, pastEnds: PAST_ENDS });
+const bandLies = (at: LayerAt) => stripLies(at);
 
 /** A band under the whole of a zip opening. */
 export const zipBand = technique({
@@ -17,9 +15,9 @@ export const zipBand = technique({
   serves: ({ job }) => job.role === 'zip-area',
   lies: bandLies,
   steps: (at) => {
-    const where = `Under the whole opening, 3–5 mm past both lines of stitching and ${PAST_ENDS} mm past its ends; before the seam is basted. Do not stretch the edge.`;
+    const where = `Under the whole opening, 3–5 mm past both lines of stitching and ${mm(ZIP_CUT.pastEnds)} past its ends; before the seam is basted. Do not stretch the edge.`;
     if (isFusible(at.layer.material.form)) return [laid(at, where), ...pressed(at)];
-    const run = stripRunOf(at, { pastEnds: PAST_ENDS });
+    const run = stripRunOf(at);
     const seconds = machineSewn(run);
     return [
       stepOf(at, 'sew', {

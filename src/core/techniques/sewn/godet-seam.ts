@@ -1,12 +1,13 @@
 import { isFusible } from '../../layers';
+import { SLASH_CUT } from '../../part';
 import { CHECKS } from '../checks';
 import type { LayerAt } from '../job';
 import { laid, machineSewn, pressed, stepOf, technique } from '../making';
 import { stripLies, stripRunOf } from '../fused/strip-lies';
 
 /** The strip begins so far beyond the sewn line, mm. */
-const BEYOND = 2;
-const lies = (at: LayerAt) => stripLies(at, { past: BEYOND });
+const { past: BEYOND } = SLASH_CUT;
+const lies = (at: LayerAt) => stripLies(at);
 
 /** A strip along each side of a godet. */
 export const godetSeam = technique({

@@ -1,4 +1,5 @@
 import { isFusible } from '../../layers';
+import { SLASH_CUT } from '../../part';
 import { distanceToBorder, isInside } from '../../shape';
 import type { Step } from '../../steps';
 import { CHECKS } from '../checks';
@@ -8,16 +9,7 @@ import { cutOptions, regionOf } from '../lying';
 import { laid, machineSewn, pressed, SAFETY, stepOf, technique } from '../making';
 import { stripLies, stripRunOf } from '../fused/strip-lies';
 
-/** A slash is held so far on each side of its line and past its point, mm. */
-const BESIDE = 14;
-const PAST_POINT = 20;
-/** Thin patch at the point, each way, mm. */
-const POINT = 40;
-
-const lies = (at: LayerAt) =>
-  at.layer.extent === 'patch'
-    ? regionOf(at, { size: POINT }, 'patch')
-    : stripLies(at, { width: 2 * BESIDE, pastEnds: PAST_POINT });
+const lies = (at: LayerAt) => (at.layer.extent === 'patch' ? regionOf(at, {}, 'patch') : stripLies(at));
 
 /** How much farther than half its width from the border a line lies that runs into the piece, mm. */
 const DEEPER = 0.5;
@@ -52,14 +44,14 @@ export const slashLine = technique({
   lies,
   cut: (at) =>
     at.layer.extent === 'patch'
-      ? `as a patch of ${mm(cutOptions(at, { size: POINT }).size)} for the point`
-      : `as a strip ${mm(cutOptions(at, { width: 2 * BESIDE }).width)} wide, ${PAST_POINT} mm longer than the slash`,
+      ? `as a patch of ${mm(cutOptions(at).size)} for the point`
+      : `as a strip ${mm(cutOptions(at).width)} wide, ${mm(SLASH_CUT.pastEnds)} longer than the slash`,
   steps: (at) => {
     const { material, extent } = at.layer;
     const point = extent === 'patch';
     const where = point
       ? 'Its middle on the point of the slash, on the wrong side, thin and tight.'
-      : `Its middle on the line, ${mm(cutOptions(at, { width: 2 * BESIDE }).width / 2)} on each side and ${PAST_POINT} mm past the point; no heavier than the cloth.`;
+      : `Its middle on the line, ${mm(cutOptions(at).width / 2)} on each side and ${mm(SLASH_CUT.pastEnds)} past the point; no heavier than the cloth.`;
     if (isFusible(material.form)) return [laid(at, where), ...pressed(at), ...opened(at)];
     const seconds = point ? 150 : machineSewn(stripRunOf(at));
     return [
