@@ -103,7 +103,7 @@ describe('tablets in the house', () => {
 
 describe('what a set takes', () => {
   const sheet = (more: Partial<SetSheets>): SetSheets => ({
-    ...{ materialId: 'm', name: 'Medium cut-away, 62 g', width: 186, height: 190, how: '', angle: 0, count: 7 },
+    ...{ materialId: 'm', name: 'Medium cut-away, 62 g', width: 186, height: 190, how: '', lies: 'in-ring', angle: 0, count: 7 },
     ...{ kept: 0, left: 7, rollLength: 1330, short: 0, elsewhere: false },
     ...more,
   });

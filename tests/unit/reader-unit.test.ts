@@ -39,6 +39,7 @@ describe('what is told about how a thing is done', () => {
     ['With 20 mm to lap, 13 mm from the edge', 'With ¾ in to lap, ½ in from the edge'],
     ['Short stitches, 1.5 mm, near the point', 'Short stitches, 1.5 mm, near the point'],
     ['It shrinks, 10 to 15 mm on half a metre', 'It shrinks, ⅜ to ⅝ in on half a yard'],
+    ['Press it dry: 0.2 m² of 75 g/m²', 'Press it dry: 310 sq in of 75 g/m²'],
     ['2 m of thread for 3 pieces of 140 g/m²', '2 ¼ yd of thread for 3 pieces of 140 g/m²'],
   ])('“%s”', (metric, inches) => {
     expect(wordsInUnits(metric, 'metric')).toBe(metric);

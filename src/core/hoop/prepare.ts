@@ -49,11 +49,19 @@ function underRing({ hoop, at, ground }: Pick<HoopWork, 'hoop' | 'at' | 'ground'
   return intersection(grownBy([hoopOutlines(hoop, at).outer], PAST_RING), [ground.outline]);
 }
 
+/**
+ * The layers that are worked, in the order by which steps name them: no liquid where water marks the cloth, or where it never enters the ring.
+ *
+ * @example layersWorked(hoopWork).length // 1
+ */
+export function layersWorked({ floats, fabric, layers }: HoopWork): readonly ChosenLayer[] {
+  return !floats && fabric.water === 'safe' ? layers : layers.filter(({ material }) => material.form !== 'liquid');
+}
+
 /** The job as the techniques see it: nothing is wetted that water marks, or that never enters the ring. */
 function jobOf(work: HoopWork): WorkJob {
-  const { fabric, part, layers, hoop, at, floats, count, schools, found } = work;
-  const wet = !floats && fabric.water === 'safe';
-  const kept = wet ? layers : layers.filter(({ material }) => material.form !== 'liquid');
+  const { fabric, part, hoop, at, floats, count, schools, found } = work;
+  const kept = layersWorked(work);
   const area = regionArea(underRing(work));
   return {
     ...{ fabric, layers: kept, role: part.role, stitched: true, floats, schools, found, count },

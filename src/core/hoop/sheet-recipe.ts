@@ -11,6 +11,8 @@ export interface SheetNeed {
   height: number;
   /** How it comes to lie under the motif, in words. */
   how: string;
+  /** Held in the ring, slid under the hoop on the machine, or laid on the cloth. */
+  lies: 'in-ring' | 'under' | 'on-top';
   angle: number;
   /** How many are cut, and off how much of the roll, mm; 0 where it is no roll. */
   count: number;
@@ -64,6 +66,7 @@ export function sheetRecipe(hoop: Hoop, layers: readonly ChosenLayer[], floats: 
       angle,
       count,
       rollLength: material.rollWidth > 0 ? rollLength(material.rollWidth, w, h, count) : 0,
+      lies: topping ? 'on-top' : slid(material) ? 'under' : 'in-ring',
       how: topping
         ? 'laid on top'
         : floats

@@ -186,8 +186,10 @@ export function inReadersUnit(words: string, system: LengthSystem): string {
   return words.replace(/(\d+(?:\.\d+)?) mm\b(?!²)/g, (_, millimetres: string) => lengthForField(Number(millimetres), system));
 }
 
-/** Lengths in a sentence: one, or a range, in millimetres, centimetres or metres; no areas and no weights by the area. */
+/** Lengths in a sentence: one, or a range, in millimetres, centimetres or metres; areas are told apart, weights by the area stay. */
 const TOLD = /(\d+(?:\.\d+)?)(?:(–| to | or )(\d+(?:\.\d+)?))?\s(mm|cm|m)\b(?!²|\/)/g;
+/** An area in a sentence; a weight by the area has its stroke before the unit. */
+const SQUARE_METRES = /(\d+(?:\.\d+)?)\sm²/g;
 const IN_MM: Readonly<Record<string, number>> = { mm: 1, cm: 10, m: 1000 };
 /** Shorter than this is a setting of the machine, which is in millimetres everywhere: the length of a stitch. */
 const STITCH_LENGTH = 2;
@@ -209,6 +211,7 @@ export function wordsInUnits(words: string, system: LengthSystem): string {
       const [from, to] = sizes.map((size) => handInches(size));
       return to === undefined || to === from ? `${from} in` : `${from}${between}${to} in`;
     })
+    .replace(SQUARE_METRES, (_, squareMetres: string) => formatArea(Number(squareMetres) * 1e6, system))
     .replace(/half a metre/g, 'half a yard')
     .replace(/a metre/g, 'a yard');
 }

@@ -54,6 +54,7 @@ export default function StepDrawing({ act, outline: pattern, region = [], classN
   const face = <path d={fitted(outline)} {...ink} fill="var(--color-base-200)" />;
   const wrong = <path d={fitted(outline)} {...ink} fill={`url(#wrong-${id})`} />;
   const layer = <path d={layerPath()} {...ink} fill={`url(#glue-${id})`} strokeDasharray="4 3" />;
+  const where = lies.length > 0 && <path d={layerPath()} {...ink} fill="var(--chalk)" fillOpacity={0.16} strokeDasharray="4 3" />;
   const glue = `url(#glue-${id})`;
   const sheet = <rect x={18} y={24} width={164} height={98} rx={2} {...ink} fill={`url(#glue-${id})`} />;
   return (
@@ -72,7 +73,7 @@ export default function StepDrawing({ act, outline: pattern, region = [], classN
           <circle cx="6" cy="6" r="1.1" fill="var(--ink)" fillOpacity="0.5" />
         </pattern>
       </defs>
-      {SCENES[act]({ outline, layerPath, ink, glue, face, wrong, layer, sheet })}
+      {SCENES[act]({ outline, layerPath, ink, glue, face, wrong, layer, where, sheet })}
     </svg>
   );
 }

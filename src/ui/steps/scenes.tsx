@@ -41,6 +41,8 @@ interface Parts {
   face: ReactNode;
   wrong: ReactNode;
   layer: ReactNode;
+  /** The part of the piece that is wetted, where it is not all of it. */
+  where: ReactNode;
   sheet: ReactNode;
 }
 
@@ -72,9 +74,10 @@ export const SCENES: Record<Act, (parts: Parts) => ReactNode> = {
       <Arrow d="M116 66H160" />
     </>
   ),
-  spray: ({ wrong }) => (
+  spray: ({ wrong, where }) => (
     <>
       {wrong}
+      {where}
       <At x={146} y={34}>
         <Bottle />
       </At>
@@ -103,9 +106,10 @@ export const SCENES: Record<Act, (parts: Parts) => ReactNode> = {
       <Arrow d="M20 86C26 80 30 92 36 86" />
     </>
   ),
-  rest: ({ face }) => (
+  rest: ({ face, where }) => (
     <>
       {face}
+      {where}
       <At x={166} y={30}>
         <Clock />
       </At>

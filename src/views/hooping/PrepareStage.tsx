@@ -5,6 +5,7 @@ import {
   groundOfCopy,
   hoopCard,
   hoopPreparation,
+  hoopScene,
   sheetRecipe,
   sheetSources,
   starching,
@@ -20,6 +21,7 @@ import type { CopySize, CopyTicks } from '../../store/hoopings';
 import { counted } from '../../ui/text';
 import { useUnits } from '../../ui/units-context';
 import CardPanel from './CardPanel';
+import PrepareDrawing from './PrepareDrawing';
 import SetRoutine from './SetRoutine';
 import type { HoopingData, Placed } from './stages';
 
@@ -47,6 +49,7 @@ interface Props extends HoopingData {
 export default function PrepareStage({
   motif,
   cloth,
+  hull,
   marks,
   wish,
   sheets,
@@ -193,23 +196,30 @@ export default function PrepareStage({
           {count > 1 ? `Piece ${copy + 1} of ${count}, in this order` : 'In this order'}
         </h2>
         <ol className="mt-2 space-y-3">
-          {steps.map(({ id, title, detail, safety, checks }, i) => (
-            <li key={id} className="flex gap-3">
-              <span className="grid size-8 shrink-0 place-items-center rounded-full bg-base-300 font-semibold">{i + 1}</span>
-              <div className="flex-1">
-                {checks ? (
-                  <p className="leading-snug font-semibold">{units.said(title)}</p>
-                ) : (
-                  <Tick id={id} words={units.said(title)} strong done={isDone(id)} onToggle={toggle} />
-                )}
-                <p className="text-[0.95rem] leading-snug">{units.said(detail)}</p>
-                {checks?.map((words, k) => (
-                  <Tick key={words} id={`${id}-${k}`} words={units.said(words)} done={isDone(`${id}-${k}`)} onToggle={toggle} />
-                ))}
-                {safety && <p className="mt-1 border-l-4 border-accent pl-2 text-[0.95rem] leading-snug">{units.said(safety)}</p>}
-              </div>
-            </li>
-          ))}
+          {steps.map((step, i) => {
+            const { id, title, detail, safety, checks } = step;
+            const scene = hoopScene(work, card, hull, step);
+            return (
+              <li key={id} className="flex flex-wrap gap-3 sm:flex-nowrap">
+                <span className="grid size-8 shrink-0 place-items-center rounded-full bg-base-300 font-semibold">{i + 1}</span>
+                <div className="flex-1">
+                  {checks ? (
+                    <p className="leading-snug font-semibold">{units.said(title)}</p>
+                  ) : (
+                    <Tick id={id} words={units.said(title)} strong done={isDone(id)} onToggle={toggle} />
+                  )}
+                  <p className="text-[0.95rem] leading-snug">{units.said(detail)}</p>
+                  {checks?.map((words, k) => (
+                    <Tick key={words} id={`${id}-${k}`} words={units.said(words)} done={isDone(`${id}-${k}`)} onToggle={toggle} />
+                  ))}
+                  {safety && (
+                    <p className="mt-1 border-l-4 border-accent pl-2 text-[0.95rem] leading-snug">{units.said(safety)}</p>
+                  )}
+                </div>
+                {scene && <PrepareDrawing scene={scene} words={units.said(title)} middle={[card.hoop.x, card.hoop.y]} />}
+              </li>
+            );
+          })}
         </ol>
         <button type="button" className="btn btn-primary mt-4 w-full" onClick={onNext}>
           {left > 0 ? `Sew it, with ${counted(left, 'thing')} not ticked` : 'Sew it'}
