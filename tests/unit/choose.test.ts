@@ -406,6 +406,16 @@ describe('choose, for any cloth and part', () => {
     );
   });
 
+  it('offers two meshes under a film for a badge too, next to three', () => {
+    const { ranked } = ask('Duck canvas', part('badge'));
+    const at = ranked.findIndex((stack) => families(stack).join() === 'topping,mesh,mesh');
+    expect(at).toBeGreaterThan(0);
+    expect(at).toBeLessThan(6);
+    // The second mesh lies across the first.
+    expect(ranked[at]!.layers.map(({ angle }) => angle)).toEqual([0, 0, 45]);
+    expect(ranked[at]!.reasons.join(' ')).toMatch(/film keeps the satin edge/);
+  });
+
   it('does not depend on the order of the library', () => {
     fc.assert(
       fc.property(

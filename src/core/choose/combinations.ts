@@ -114,6 +114,17 @@ export const HELPERS: readonly Helper[] = [
     serves: (q, without) => (q.part.role === 'badge' ? Math.max(98, without + 7) : undefined),
   },
   {
+    id: 'film-over-mesh-pair',
+    adds: { families: ['topping'] },
+    duty: 'topping',
+    to: { families: ['mesh'], forms: JOINABLE },
+    place: 'outermost',
+    after: 2,
+    crowns: true,
+    // Two meshes carry a badge where a film keeps its satin edge from sinking.
+    serves: (q, without) => (q.part.role === 'badge' ? Math.max(95, without + 6) : undefined),
+  },
+  {
     id: 'second-cut-away',
     adds: 'the same',
     duty: 'main',

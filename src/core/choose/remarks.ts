@@ -142,7 +142,10 @@ export const REASONS: readonly Remark[] = [
   {
     id: 'topping',
     when: (s) => has(s, 'topping'),
-    words: () => 'The topping keeps stitches from sinking into the loft.',
+    words: ({ question }) =>
+      question.part.role === 'badge'
+        ? 'The film keeps the satin edge from sinking in, and two meshes are thinner to trim than three.'
+        : 'The topping keeps stitches from sinking into the loft.',
   },
   {
     id: 'crossed',
