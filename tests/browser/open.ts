@@ -1,6 +1,6 @@
 import { expect, type Locator, type Page } from '@playwright/test';
 
-/** Waits until the islands of a screen have come alive: taken over by the interface, and what follows from that done. */
+/** Waits until the islands of a screen have come alive: taken over by the interface, and all that follows from that done. A page that never rests fails. */
 export async function alive(page: Page): Promise<void> {
   await page.waitForLoadState();
   await page.waitForFunction(() =>
@@ -11,7 +11,7 @@ export async function alive(page: Page): Promise<void> {
     ),
   );
   try {
-    await page.evaluate(() => new Promise((rested) => requestIdleCallback(() => setTimeout(rested), { timeout: 2000 })));
+    await page.evaluate(() => new Promise((rested) => requestIdleCallback(() => setTimeout(rested))));
   } catch (error) {
     // A change of the page before that arrives late shows the page anew, as it is then.
     if (!/navigation/.test(String(error))) throw error;

@@ -1,6 +1,7 @@
 import { act, renderHook, screen, waitFor } from '@testing-library/react';
 import { render } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
+import { useCallback, useState } from 'react';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import Notices from '../../src/ui/Notices';
 import { differences } from '../../src/ui/saving/differences';
@@ -10,6 +11,7 @@ import { allUnsaved, findUnsaved, keepUnsaved } from '../../src/ui/saving/unsave
 import StaleDialog from '../../src/ui/StaleDialog';
 import { undoToast } from '../../src/ui/undo-toast';
 import { useKept } from '../../src/ui/use-kept';
+import ProjectHeading from '../../src/views/project/ProjectHeading';
 import { fakeServer, savesAll } from './fake-server';
 
 interface Piece {
@@ -125,6 +127,31 @@ describe('what is saved by itself', () => {
 });
 
 describe('a record on the screen', () => {
+  it('is the same until something of it is changed: a page that shows it comes to rest', async () => {
+    fakeServer(savesAll);
+    const saver = saverOf();
+    const before = saver.current;
+    expect(saver.current).toBe(before);
+    saver.change({ width: 50 });
+    const changed = saver.current;
+    expect(changed).toMatchObject({ name: 'Collar', width: 50 });
+    expect(saver.current).toBe(changed);
+    await saver.save();
+    expect(saver.current).toMatchObject({ width: 50, version: 4 });
+    expect(saver.current).toBe(saver.current);
+    // Whoever passes on what is shown is called for each change, not at every turn.
+    const told: unknown[] = [];
+    const project = { id: 'p', version: 1, name: 'Banner', note: '', makes: 1, variant: '', care: null, notions: [] };
+    function Page() {
+      const [shown, setShown] = useState<unknown>(project);
+      const onChange = useCallback((now: unknown) => (told.push(now), setShown(now)), []);
+      return <ProjectHeading project={project as never} onChange={shown ? onChange : () => {}} />;
+    }
+    render(<Page />);
+    await act(() => new Promise((rested) => setTimeout(rested, 50)));
+    expect(told.length).toBeLessThan(4);
+  });
+
   it('waits with its save while it is being worked on, then saves what stands there', async () => {
     vi.useFakeTimers();
     const sent = fakeServer(savesAll);

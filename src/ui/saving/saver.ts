@@ -55,6 +55,8 @@ type Timer = ReturnType<typeof setTimeout>;
  */
 export class Saver<T extends Versioned> {
   private pending: Partial<T> | undefined;
+  /** What `current` gave last, and of what it was made. */
+  private shown: { record: T | null; pending: Partial<T> | undefined; whole: T | undefined } | undefined;
   private sending: Promise<T | undefined> | undefined;
   private timer: Timer | undefined;
   private failures = 0;
@@ -73,7 +75,14 @@ export class Saver<T extends Versioned> {
 
   /** The record with everything that was changed, saved or not. */
   get current(): T | undefined {
-    return this.now.record || this.pending ? ({ ...this.now.record, ...this.pending } as T) : undefined;
+    const { record } = this.now;
+    // The same object as long as nothing is changed: what is shown asks for it at every turn, and would never come to rest with a new one.
+    if (!this.shown || this.shown.record !== record || this.shown.pending !== this.pending)
+      this.shown = {
+        ...{ record, pending: this.pending },
+        whole: record || this.pending ? ({ ...record, ...this.pending } as T) : undefined,
+      };
+    return this.shown.whole;
   }
 
   /** Takes a change; it is saved by itself soon after the last one. */
