@@ -22,6 +22,7 @@ const FILES: [file: string, port: number][] = [
   ['wet', 4390],
   ['lan', 4388],
   ['recipes', 4387],
+  ['board', 4386],
 ];
 /** Another loopback address stands for the home network there. */
 const OUTSIDE = '127.0.0.3';

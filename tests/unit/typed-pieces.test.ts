@@ -25,6 +25,8 @@ describe('pieces typed as one speaks', () => {
     ['2 pairs cuffs 24 by 8', { count: 4, pairs: true, width: 240 }],
     ['front 420 x 620 mm on the fold, underlining dark shirting poplin', { width: 420, height: 620, role: 'bodice', onFold: true, cuts: [{ duty: 'shell', clothId: null }, { duty: 'underlining', clothId: 'dark' }] }],
     ['6 x napkin 40 x 40 harbour linen no seam', { name: 'Napkin', count: 6, width: 400, height: 400, allowance: 0, cuts: [{ duty: 'shell', clothId: 'linen' }] }],
+    ['2 flap 26 x 16 harbour-blue linen-cotton', { name: 'Flap', count: 2, cuts: [{ duty: 'shell', clothId: 'linen' }] }],
+    ['tab 6 x 8 in linen-cotton', { name: 'Tab', cuts: [{ duty: 'shell', clothId: 'linen' }] }],
     ['waistband 80 x 8, seam 1.5', { width: 800, height: 80, role: 'waistband', allowance: 15 }],
     ['strap 4,5 x 60, 6 seam', { width: 45, height: 600, role: 'bag-strap', allowance: 6 }],
     ['bag flap 26 cm x 16 cm in duck', { name: 'Bag flap', role: 'bag-flap', cuts: [{ duty: 'shell', clothId: 'duck' }] }],

@@ -26,3 +26,5 @@ export { seamLength } from './seam-length';
 export { innerCorners } from './inner-corners';
 export type { InnerCorner } from './inner-corners';
 export { outlinePiece } from './outline-piece';
+export { setOut } from './set-out';
+export type { SetOut } from './set-out';

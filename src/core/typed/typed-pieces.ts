@@ -193,11 +193,13 @@ function clothOf(clause: string, cloths: readonly NamedCloth[]): TypedPiece['cut
 
 /** The cloth whose name holds all of some words, each from its beginning; the one with fewest words beside them, then the first. */
 function clothNamed(words: readonly string[], cloths: readonly NamedCloth[]): string | undefined {
-  const wanted = words.map((word) => word.toLowerCase());
+  // “Linen-cotton” is two words of a name, however it is typed.
+  const wanted = words.flatMap((word) => word.toLowerCase().split('-')).filter((word) => word !== '');
+  if (!wanted.some((word) => word.length > 2)) return undefined;
   let best: { id: string; more: number } | undefined;
   for (const { id, name } of cloths) {
     const own = name.toLowerCase().split(/[\s-]+/);
-    if (!wanted.every((word) => word.length > 2 && own.some((each) => each.startsWith(word)))) continue;
+    if (!wanted.every((word) => own.some((each) => each === word || (word.length > 2 && each.startsWith(word))))) continue;
     if (!best || own.length - wanted.length < best.more) best = { id, more: own.length - wanted.length };
   }
   return best?.id;

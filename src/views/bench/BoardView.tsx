@@ -8,10 +8,19 @@ import PlanNow from './PlanNow';
 import ToolChoice from './ToolChoice';
 import type { BenchBoard } from '../../server/bench-board';
 
+interface Props {
+  board: BenchBoard;
+  press: boolean;
+  /** Whoever comes from a project finds its jobs ticked. */
+  project?: string | null;
+}
+
 /** What is open at the bench across all projects, what cools or dries there, and what can be put on next. */
-export default function BoardView({ board, press }: { board: BenchBoard; press: boolean }) {
+export default function BoardView({ board, press, project: asked }: Props) {
   const [now, setNow] = useState<number>();
-  const [chosen, setChosen] = useState<string[]>([]);
+  const [chosen, setChosen] = useState<string[]>(
+    board.ready.filter(({ projectId }) => projectId === asked).flatMap(({ jobs }) => jobs.map(({ id }) => id)),
+  );
   const [error, setError] = useState<string>();
   const [busy, setBusy] = useState(false);
   const [tool, setTool] = useState<PressTool>(press ? 'press' : 'iron');
@@ -124,6 +133,22 @@ export default function BoardView({ board, press }: { board: BenchBoard; press: 
             {board.ready.map(({ projectId, project, jobs }) => (
               <fieldset key={projectId} className="sheet p-4">
                 <legend className="px-1 font-bold">{project}</legend>
+                {jobs.length > 1 && (
+                  <label className="quiet flex min-h-11 cursor-pointer items-center gap-3">
+                    <input
+                      type="checkbox"
+                      className="checkbox"
+                      checked={jobs.every(({ id }) => chosen.includes(id))}
+                      onChange={({ target: { checked } }) =>
+                        setChosen((all) => [
+                          ...all.filter((each) => !jobs.some(({ id }) => id === each)),
+                          ...(checked ? jobs.map(({ id }) => id) : []),
+                        ])
+                      }
+                    />
+                    All {jobs.length} of them
+                  </label>
+                )}
                 <ul className="space-y-1">
                   {jobs.map(({ id, name, stackTitle, count, uncut }) => (
                     <li key={id}>

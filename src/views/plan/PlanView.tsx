@@ -92,9 +92,14 @@ export default function PlanView({ project, start, units }: Props) {
         <span className="flex flex-wrap items-center gap-3">
           {busy && <progress className="progress w-28 progress-primary" aria-label="Planning" />}
           {taken && (
-            <a className="btn" href={`/buy?project=${project.id}`}>
-              What to buy
-            </a>
+            <>
+              <a className="btn" href={`/buy?project=${project.id}`}>
+                What to buy
+              </a>
+              <a className="btn" href={`/bench?project=${project.id}`}>
+                To the bench
+              </a>
+            </>
           )}
           <button
             type="button"

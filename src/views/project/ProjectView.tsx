@@ -1,4 +1,4 @@
-import { Pencil, Plus } from 'lucide-react';
+import { LayoutGrid, Pencil, Plus } from 'lucide-react';
 import { Suspense, useMemo, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { toast } from 'sonner';
@@ -18,6 +18,7 @@ import type { Job } from '../../store/jobs';
 import type { LogEntry } from '../../store/log';
 import type { Piece } from '../../store/pieces';
 import type { ShownRecipe } from '../../server/recipe-work';
+import PieceBoard from './board/PieceBoard';
 import RecipeList from './RecipeList';
 import InnerCorners from './InnerCorners';
 import PieceActions from './PieceActions';
@@ -44,7 +45,8 @@ interface Props {
   data: ProjectData;
   /** A job, or a cut on which nothing is done. */
   startWork: string | null;
-  startStage: Stage;
+  /** None: the project opens on its pieces laid out. */
+  startStage: Stage | null;
 }
 
 /** A project: the tape of stages, its pieces, the stage of the job in hand, and its cross-section. */
@@ -57,8 +59,9 @@ export default function ProjectView({ data, startWork, startStage }: Props) {
   );
   const [project, setProject] = useState(data.project);
   const works = useMemo(() => workedOf(rows, project.makes), [rows, project.makes]);
-  const [selected, setSelected] = useState(startWork ?? works[0]?.id ?? rows.cuts[0]?.id ?? null);
-  const [stage, setStage] = useState<Stage>(startStage);
+  const [laidOut, setLaidOut] = useState(startStage === null && startWork === null && data.rows.pieces.length > 0);
+  const [selected, setSelected] = useState(laidOut ? null : (startWork ?? works[0]?.id ?? rows.cuts[0]?.id ?? null));
+  const [stage, setStage] = useState<Stage>(startStage ?? 'pieces');
   const [log, setLog] = useState(data.log);
   const [scraps, setScraps] = useState(data.scraps);
   const [findings, setFindings] = useState(data.findings);
@@ -83,10 +86,18 @@ export default function ProjectView({ data, startWork, startStage }: Props) {
     [rows, project.makes],
   );
 
-  const go = (nextStage: Stage, nextWork: string | null = selected) => {
+  const go = (nextStage: Stage, asked: string | null = selected) => {
+    // From the pieces laid out a stage begins with the first job.
+    const nextWork = asked ?? (laidOut && nextStage !== 'pieces' ? (works[0]?.id ?? null) : null);
+    setLaidOut(false);
     setStage(nextStage);
     setSelected(nextWork);
     history.replaceState(null, '', `?${new URLSearchParams({ ...(nextWork ? { job: nextWork } : {}), stage: nextStage })}`);
+  };
+  const layOut = () => {
+    setLaidOut(true);
+    setSelected(null);
+    history.replaceState(null, '', location.pathname);
   };
   const step = (by: number) => go(STAGES[Math.max(0, Math.min(STAGES.length - 1, STAGES.indexOf(stage) + by))]!);
   useHotkeys('l', () => step(1));
@@ -170,6 +181,16 @@ export default function ProjectView({ data, startWork, startStage }: Props) {
       <Tape stage={stage} done={done} totals={totals} onStage={(next) => go(next)} />
       <div className="mt-4 grid items-start gap-5 lg:grid-cols-[19rem_1fr]">
         <aside className="space-y-4" aria-label="Pieces of the project">
+          {rows.pieces.length > 0 && (
+            <button
+              type="button"
+              className={`btn w-full ${laidOut ? 'btn-primary' : ''}`}
+              aria-pressed={laidOut}
+              onClick={() => (laidOut ? go('pieces', works[0]?.id ?? rows.cuts[0]?.id ?? null) : layOut())}
+            >
+              <LayoutGrid size={18} aria-hidden="true" /> All pieces laid out
+            </button>
+          )}
           <PieceTree
             rows={rows}
             clothName={nameOfCloth}
@@ -223,8 +244,16 @@ export default function ProjectView({ data, startWork, startStage }: Props) {
             <Together works={layered} cloth={cloth} materials={data.layers} trim={data.settings.trim} />
           )}
         </aside>
-        <section aria-label={`${STAGE_WORDS[stage]}${piece ? `: ${piece.name}` : ''}`}>
-          {rows.pieces.length === 0 && stage !== 'pieces' ? (
+        <section aria-label={laidOut ? 'All pieces' : `${STAGE_WORDS[stage]}${piece ? `: ${piece.name}` : ''}`}>
+          {laidOut && rows.pieces.length > 0 ? (
+            <PieceBoard
+              {...{ rows, works: built, data, log, scraps }}
+              layers={data.layers}
+              care={project.care}
+              onGo={(next, id) => go(next, id)}
+              onJobs={addJobs}
+            />
+          ) : rows.pieces.length === 0 && stage !== 'pieces' ? (
             <NoPieces onFirst={() => go('pieces', null)} />
           ) : stage === 'pieces' ? (
             <PiecesStage
@@ -308,7 +337,8 @@ export default function ProjectView({ data, startWork, startStage }: Props) {
             onAdded={(added) => {
               setBringing(undefined);
               add(added);
-              go('pieces', added.jobs[0]!.id);
+              if (added.pieces.length > 1) layOut();
+              else go('pieces', added.jobs[0]!.id);
               toast(`${counted(added.pieces.length, 'piece')} brought in.`);
             }}
             onClose={() => setBringing(undefined)}

@@ -1,0 +1,129 @@
+import { InputError } from '../../../core/input-error';
+import type { Material } from '../../../core/layers';
+import { edgeRuns, openPiece, type OpenPiece, type Place } from '../../../core/pieces';
+import type { Tone } from '../../../core/cloth';
+import { bounds, edgeNames, type Outline, type Point } from '../../../core/shape';
+import { DUTY_WORDS, jobRegion } from '../../../core/workpiece';
+import type { Cloth } from '../../../store/cloths';
+import type { Cut } from '../../../store/cuts';
+import type { LogEntry } from '../../../store/log';
+import type { Piece } from '../../../store/pieces';
+import type { Scrap } from '../../../store/scraps';
+import { passed, type Stage } from '../types';
+import { tree, type Rows, type Worked } from '../worked';
+
+/** A job on the board: where it is done, and the stage that waits for it; null once it is filed. */
+export interface BoardJob {
+  work: Worked;
+  region: Outline[];
+  next: Stage | null;
+}
+
+/** A cut on the board, mm. */
+export interface BoardCut {
+  cut: Cut;
+  piece: Piece;
+  open: OpenPiece;
+  /** A long piece lies along the table, a quarter turn to the right. */
+  turned: boolean;
+  /** As it lies. */
+  width: number;
+  height: number;
+  tone: Tone | null;
+  jobs: BoardJob[];
+}
+
+/** What is touched: a whole piece, one of its edges, or a corner by its sewn point. */
+export type Touched =
+  { cutId: string; on: 'piece' } | { cutId: string; on: 'edge'; edge: number } | { cutId: string; on: 'corner'; at: Point };
+
+/** Stages that a job waits for; a scrap is tried when it is wanted. */
+const WAITS: readonly Stage[] = ['cloth', 'choose', 'cut', 'apply'];
+
+/** A piece so many times taller than wide is a long one. */
+const LONG = 1.4;
+
+interface Known {
+  rows: Rows;
+  works: readonly Worked[];
+  cloths: readonly Cloth[];
+  layers: readonly Material[];
+  log: readonly LogEntry[];
+  scraps: readonly Scrap[];
+  trim: number;
+}
+
+/** Every cut of the project as it is drawn; what cannot be opened out says so in its own form. */
+export function boardCuts({ rows, works, cloths, layers, log, scraps, trim }: Known): BoardCut[] {
+  return tree(rows).flatMap(({ piece, cuts }) =>
+    cuts.flatMap(({ cut }): BoardCut[] => {
+      const open = tryOpened(piece, cut);
+      if (!open) return [];
+      const { minX, minY, maxX, maxY } = bounds(open.outline);
+      const jobs = works
+        .filter(({ cutId }) => cutId === cut.id)
+        .map((work): BoardJob => {
+          const stack = (work.stack?.layers ?? []).flatMap((layer) => {
+            const material = layers.find(({ id }) => id === layer.materialId);
+            return material ? [{ ...layer, material }] : [];
+          });
+          const next = WAITS.find((stage) => !passed(work, stage, log, scraps)) ?? null;
+          return { work, region: jobRegion({ ...work, layers: stack }, open, trim), next };
+        });
+      const tone = cloths.find(({ id }) => id === cut.clothId)?.tone ?? null;
+      const [across, tall] = [maxX - minX, maxY - minY];
+      const turned = tall > LONG * across;
+      return [{ cut, piece, open, turned, width: turned ? tall : across, height: turned ? across : tall, tone, jobs }];
+    }),
+  );
+}
+
+function tryOpened({ shape, line, allowances, fold, grain, marks }: Piece, { own }: Cut): OpenPiece | undefined {
+  try {
+    return openPiece({ shape, line, allowances, own, fold, grain, marks });
+  } catch (problem) {
+    if (!(problem instanceof InputError)) throw problem;
+    return undefined;
+  }
+}
+
+/** Where edges of a piece meet: as it is cut, and the sewn point that is meant. */
+export function cornersOf(open: OpenPiece): { cut: Point; sewn: Point }[] {
+  const sewn = open.seam.flat();
+  return edgeRuns(open)
+    .filter(({ closed }) => !closed)
+    .map(({ points }) => {
+      const cut = points[0]!;
+      return { cut, sewn: sewn.length === 0 ? cut : sewn.reduce((a, b) => (far(b, cut) < far(a, cut) ? b : a)) };
+    });
+}
+
+const far = ([ax, ay]: Point, [bx, by]: Point) => Math.hypot(ax - bx, ay - by);
+
+export const sameTouch = (a: Touched, b: Touched): boolean => JSON.stringify(a) === JSON.stringify(b);
+
+/** A strip along an edge that nobody measured, and a patch at a corner, mm. */
+const STRIP = 30;
+const PATCH = 50;
+
+/** Where a job is done that is asked for what is touched on one cut: edges together, each corner by itself. */
+export function placesOf(picks: readonly Touched[]): Place[] {
+  const edges = picks.flatMap((pick) => (pick.on === 'edge' ? [pick.edge] : []));
+  return [
+    ...(picks.some(({ on }) => on === 'piece') ? [{ kind: 'usual' as const }] : []),
+    ...(edges.length > 0 ? [{ kind: 'edges' as const, edges, width: STRIP }] : []),
+    ...picks.flatMap((pick) => (pick.on === 'corner' ? [{ kind: 'patch' as const, at: pick.at, size: PATCH }] : [])),
+  ];
+}
+
+/** A cut by its piece; what is not the outer cloth says so. */
+export const nameOnBoard = ({ piece, cut }: Pick<BoardCut, 'piece' | 'cut'>): string =>
+  cut.duty === 'shell' ? piece.name : `${piece.name}, ${DUTY_WORDS[cut.duty]}`;
+
+/** What is touched, in words. */
+export function touchWords(pick: Touched, of: BoardCut, several: boolean): string {
+  const { piece, cut } = of;
+  const name = several ? nameOnBoard(of) : `“${nameOnBoard(of)}”`;
+  if (pick.on === 'piece') return cut.count > 1 ? `${name}, all ${cut.count}` : name;
+  return pick.on === 'edge' ? `${name}: ${edgeNames(piece.shape)[pick.edge]}` : `${name}: a corner`;
+}
