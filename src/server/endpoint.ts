@@ -158,3 +158,14 @@ export function fileEndpoint(make: (context: APIContext) => Promise<MadeFile> | 
     }
   };
 }
+
+/** A small picture that a page shows: drawn anew whenever it is asked for, since what it shows is worked on. */
+export function pictureEndpoint(make: (context: APIContext) => string): APIRoute {
+  return (context) => {
+    try {
+      return new Response(make(context), { headers: { 'content-type': 'image/svg+xml', 'cache-control': 'no-store' } });
+    } catch (error) {
+      return errorAnswer(error);
+    }
+  };
+}

@@ -26,6 +26,57 @@ const put = (path: string, row: Record<string, unknown>, change: object) => {
   return send('PUT', path, { ...body, ...change });
 };
 
+describe('the small drawings', () => {
+  /** Outlines of a drawing, each path a list of its closed lines. */
+  const drawn = async (path: string): Promise<[number, number][][][]> => {
+    const answer = await fetch(`${inject('base')}${path}`);
+    expect([answer.status, answer.headers.get('content-type')]).toEqual([200, 'image/svg+xml']);
+    const svg = await answer.text();
+    return [...svg.matchAll(/<path d="([^"]+)"/g)].map(([, d]) =>
+      d!
+        .split('Z')
+        .filter((line) => line !== '')
+        .map((line) =>
+          line
+            .slice(1)
+            .split('L')
+            .map((pair) => pair.split(' ').map(Number) as [number, number]),
+        ),
+    );
+  };
+  const size = (line: [number, number][]) =>
+    [0, 1].map((k) => Math.round(Math.max(...line.map((at) => at[k]!)) - Math.min(...line.map((at) => at[k]!))));
+
+  it('show every cut to scale, with what is done where; a tall piece lies along the table', async () => {
+    const { id } = await project();
+    const first = (await addWork(id, PIECE)).body;
+    await addWork(id, { ...PIECE, name: 'Strap', shape: { ...RECTANGLE, width: 50, height: 400 } });
+    const paths = await drawn(`/api/projects/${id}/drawing.svg`);
+    // Each is cut as it is typed, and a job without layers is where they will lie: inside the seam.
+    expect(paths.map((lines) => size(lines[0]!))).toEqual([
+      [300, 100],
+      [280, 80],
+      [400, 50],
+      [380, 30],
+    ]);
+    // The two lie clear of each other.
+    const [front, , strap] = paths.map(([line]) => line!);
+    const low = (line: [number, number][]) => Math.max(...line.map(([, y]) => y));
+    const high = (line: [number, number][]) => Math.min(...line.map(([, y]) => y));
+    const left = (line: [number, number][]) => Math.min(...line.map(([x]) => x));
+    const right = (line: [number, number][]) => Math.max(...line.map(([x]) => x));
+    expect(high(strap!) > low(front!) || left(strap!) > right(front!)).toBe(true);
+    // A job is drawn alone on its piece; with layers it shows them.
+    await put(`/api/jobs/${first.id}`, first.job, { stack: await chosenStack() });
+    expect((await drawn(`/api/jobs/${first.id}/drawing.svg`)).map((lines) => size(lines[0]!)[0])).toEqual([
+      300,
+      expect.any(Number),
+    ]);
+    expect((await fetch(`${inject('base')}/api/jobs/nowhere/drawing.svg`)).status).toBe(404);
+    expect((await fetch(`${inject('base')}/api/projects/nowhere/drawing.svg`)).status).toBe(404);
+  });
+});
+
 describe('what a job would need of a stack', () => {
   it('is what the shopping list says once it has it', async () => {
     const { id } = await project();

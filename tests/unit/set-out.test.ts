@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { openPiece, plainPiece, setOut, type OpenPiece } from '../../src/core/pieces';
+import { LIBRARY_LAYERS } from '../../src/core/library';
 import { isInside, polygonArea } from '../../src/core/shape';
 import { jobRegion, type LayeredJob } from '../../src/core/workpiece';
 
@@ -53,7 +54,10 @@ describe('the region of a job', () => {
     ...{ name: '', place: { kind: 'usual' }, wish: { role: 'collar' }, layers: [] },
     ...more,
   });
-  const area = (of: LayeredJob) => jobRegion(of, piece, 6).reduce((sum, outline) => sum + Math.abs(polygonArea(outline)), 0);
+  const area = (of: LayeredJob) =>
+    jobRegion(of, piece, 6)
+      .flat()
+      .reduce((sum, outline) => sum + Math.abs(polygonArea(outline)), 0);
 
   it('is the place before anything is chosen: inside the seam, along edges, round a corner', () => {
     // It is cut 300 × 100 mm, 10 mm of that are allowance on each side.
@@ -66,12 +70,20 @@ describe('the region of a job', () => {
 
   it('lies on its piece', () => {
     for (const place of [{ kind: 'whole' }, { kind: 'edges', edges: [1, 2], width: 20 }, { kind: 'usual' }] as const)
-      for (const outline of jobRegion(job({ place: { ...place } as LayeredJob['place'] }), piece, 6))
+      for (const outline of jobRegion(job({ place: { ...place } as LayeredJob['place'] }), piece, 6).flat())
         for (const [x, y] of outline)
           expect(isInside([x * 0.999 + 0.001 * 150, y * 0.999 + 0.001 * 50], piece.outline)).toBe(true);
   });
 
+  it('is told layer by layer: two of a kind that lie on each other are two', () => {
+    const mesh = LIBRARY_LAYERS.find(({ family }) => family === 'mesh')!;
+    const layers = [mesh, mesh].map((material) => ({ material, extent: 'net' as const }));
+    const [first, second] = jobRegion(job({ layers }), piece, 6);
+    expect(first).toHaveLength(1);
+    expect(second).toEqual(first);
+  });
+
   it('is nothing where it cannot be drawn, and throws nothing', () => {
-    expect(jobRegion(job({ place: { kind: 'edges', edges: [77], width: 30 } }), piece, 6)).toEqual([]);
+    expect(jobRegion(job({ place: { kind: 'edges', edges: [77], width: 30 } }), piece, 6).flat()).toEqual([]);
   });
 });

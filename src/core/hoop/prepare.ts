@@ -52,7 +52,7 @@ function underRing({ hoop, at, ground }: Pick<HoopWork, 'hoop' | 'at' | 'ground'
 /**
  * The layers that are worked, in the order by which steps name them: no liquid where water marks the cloth, or where it never enters the ring.
  *
- * @example layersWorked(hoopWork).length // 1
+ * @example layersWorked(hoopWork).length // 0
  */
 export function layersWorked({ floats, fabric, layers }: HoopWork): readonly ChosenLayer[] {
   return !floats && fabric.water === 'safe' ? layers : layers.filter(({ material }) => material.form !== 'liquid');

@@ -13,16 +13,16 @@ const EXTENTS = { panel: 'net', strip: 'strip', patch: 'patch', field: 'field' }
  * A liquid is on all of the piece.
  *
  * @param trim the person's usual trim, mm
- * @returns none where the place cannot be drawn on this piece
+ * @returns outlines layer by layer, each with its openings; none where the place cannot be drawn on this piece
  * @example jobRegion({ name: '', place: { kind: 'whole' }, wish: collar, layers: [] }, piece, 6).length // 1
  */
-export function jobRegion({ place, wish, layers }: LayeredJob, piece: OpenPiece, trim: number): Outline[] {
+export function jobRegion({ place, wish, layers }: LayeredJob, piece: OpenPiece, trim: number): Outline[][] {
   try {
     if (layers.length === 0) {
       const area = placeArea(place) ?? (place.kind === 'field' ? 'field' : ROLE_PROFILES[wish.role].area);
-      return layerOutline(piece, EXTENTS[area], PLAIN, layerCutOf({ place, wish }, undefined, trim, piece)).outlines;
+      return [layerOutline(piece, EXTENTS[area], PLAIN, layerCutOf({ place, wish }, undefined, trim, piece)).outlines];
     }
-    return layers.flatMap(({ material, extent, cut }) =>
+    return layers.map(({ material, extent, cut }) =>
       material.form === 'liquid'
         ? [piece.outline]
         : layerOutline(piece, extent, material, layerCutOf({ place, wish }, cut, trim, piece)).outlines,

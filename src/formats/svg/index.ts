@@ -1,2 +1,4 @@
 export { writeSvg } from './write-svg';
 export type { WrittenSheet } from './write-svg';
+export { laidSvg } from './laid-svg';
+export type { DrawnCut } from './laid-svg';

@@ -4,6 +4,7 @@ import { formatDuration } from '../../core/units';
 import { call, plainMessage, type ApiError } from '../../ui/api';
 import { counted, keepUnits, readableDate } from '../../ui/text';
 import type { PressTool } from '../../core/press';
+import SmallDrawing from '../../ui/SmallDrawing';
 import PlanNow from './PlanNow';
 import ToolChoice from './ToolChoice';
 import type { BenchBoard } from '../../server/bench-board';
@@ -137,7 +138,7 @@ export default function BoardView({ board, press, project: asked }: Props) {
                   <label className="quiet flex min-h-11 cursor-pointer items-center gap-3">
                     <input
                       type="checkbox"
-                      className="checkbox"
+                      className="checkbox checkbox-primary"
                       checked={jobs.every(({ id }) => chosen.includes(id))}
                       onChange={({ target: { checked } }) =>
                         setChosen((all) => [
@@ -159,6 +160,7 @@ export default function BoardView({ board, press, project: asked }: Props) {
                           checked={chosen.includes(id)}
                           onChange={() => toggle(id)}
                         />
+                        <SmallDrawing of="jobs" id={id} className="h-10 w-16" />
                         <span className="leading-snug">
                           <strong>{name}</strong>, {counted(count, 'piece')}
                           <span className="quiet block text-[0.92rem]">

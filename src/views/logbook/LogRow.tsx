@@ -3,6 +3,7 @@ import type { ListedEntry } from '../../store/lists';
 import type { LogEntry } from '../../store/log';
 import FoundCauses from './FoundCauses';
 import PredictedMeasured from '../../ui/PredictedMeasured';
+import SmallDrawing from '../../ui/SmallDrawing';
 import { useUnits } from '../../ui/units-context';
 import { keepUnits, readableDate } from '../../ui/text';
 
@@ -26,6 +27,7 @@ export default function LogRow({ entry, onEdit, onRemove }: Props) {
   return (
     <li className="sheet grid gap-x-4 gap-y-1 p-3 md:grid-cols-[1fr_13rem_92px]">
       <div className="min-w-0">
+        {of && entry.jobId && <SmallDrawing of="jobs" id={entry.jobId} className="float-right ml-3 h-12 w-20" />}
         <p className="flex flex-wrap items-center gap-x-3">
           <span className="font-bold">{entry.title}</span>
           <span className={`badge ${words.badge}`}>

@@ -1,6 +1,7 @@
 import { Check, Lock, LockOpen, X } from 'lucide-react';
 import { usedOf } from '../../core/layers';
 import type { PlanAsked, ProjectPlan } from '../../server/plan-project';
+import SmallDrawing from '../../ui/SmallDrawing';
 import { counted, keepUnits } from '../../ui/text';
 
 interface Props {
@@ -58,8 +59,13 @@ export default function PlanGrid({ plan, asked, replaced, onReplace, onChange }:
             return (
               <tr key={id}>
                 <th scope="row" className="min-w-[26rem] leading-snug font-semibold">
-                  {name}
-                  <span className="quiet block text-[0.88rem] font-normal">{clothName}</span>
+                  <span className="flex items-center gap-3">
+                    <SmallDrawing of="jobs" id={id} className="h-10 w-16" />
+                    <span>
+                      {name}
+                      <span className="quiet block text-[0.88rem] font-normal">{clothName}</span>
+                    </span>
+                  </span>
                   <span className="mt-1 flex items-center gap-1">
                     <select
                       className="select w-[22rem] font-normal"

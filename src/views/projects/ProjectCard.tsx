@@ -1,6 +1,7 @@
 import { Trash2 } from 'lucide-react';
 import type { ReactNode } from 'react';
 import type { ProjectSummary } from '../../store/projects';
+import SmallDrawing from '../../ui/SmallDrawing';
 import { SortableRow } from '../../ui/Sortable';
 import { counted } from '../../ui/text';
 
@@ -40,7 +41,10 @@ export default function ProjectCard({ project, movable, onRemove }: Props) {
               <Trash2 size={18} aria-hidden="true" />
             </button>
           </div>
-          <p className="flex-1">{project.note}</p>
+          <div className="flex flex-1 items-start gap-3">
+            <p className="flex-1">{project.note}</p>
+            {project.cuts > 0 && <SmallDrawing of="projects" id={project.id} className="h-20 w-44 object-right-top" />}
+          </div>
           {project.cuts === 0 ? (
             <p className="quiet mt-3">No pieces yet.</p>
           ) : (

@@ -121,18 +121,20 @@ function LaidPiece({ of, unit, move, under, touched, onTouch }: Laid) {
             stroke={is(whole) ? 'var(--chalk)' : INK}
             strokeWidth={(is(whole) ? 4 : 1.4) * unit}
           />
-          {jobs.map(({ work, region, next }) => (
-            <path
-              key={work.id}
-              d={closedPaths(region)}
-              fillRule="evenodd"
-              fill={next === null ? '#3f7d4e' : '#2b62a8'}
-              fillOpacity={work.stack ? (next === 'apply' ? 0.34 : 0.2) : 0}
-              stroke={next === null ? '#2d5f3a' : tone === 'dark' ? '#ffffff' : '#1d4a84'}
-              strokeWidth={1.3 * unit}
-              {...(work.stack ? {} : { strokeDasharray: `${5 * unit} ${4 * unit}` })}
-            />
-          ))}
+          {jobs.flatMap(({ work, region, next }) =>
+            region.map((layer, k) => (
+              <path
+                key={`${work.id} ${k}`}
+                d={closedPaths(layer)}
+                fillRule="evenodd"
+                fill={next === null ? '#3f7d4e' : '#2b62a8'}
+                fillOpacity={work.stack ? (next === 'apply' ? 0.34 : 0.2) : 0}
+                stroke={next === null ? '#2d5f3a' : tone === 'dark' ? '#ffffff' : '#1d4a84'}
+                strokeWidth={1.3 * unit}
+                {...(work.stack ? {} : { strokeDasharray: `${5 * unit} ${4 * unit}` })}
+              />
+            )),
+          )}
           {open.fold && (
             <path
               d={openPath(open.fold)}

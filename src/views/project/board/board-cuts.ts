@@ -1,9 +1,8 @@
-import { InputError } from '../../../core/input-error';
 import type { Material } from '../../../core/layers';
-import { edgeRuns, openPiece, type OpenPiece, type Place } from '../../../core/pieces';
+import { edgeRuns, type OpenPiece, type Place } from '../../../core/pieces';
 import type { Tone } from '../../../core/cloth';
-import { bounds, edgeNames, type Outline, type Point } from '../../../core/shape';
-import { DUTY_WORDS, jobRegion } from '../../../core/workpiece';
+import { edgeNames, type Outline, type Point } from '../../../core/shape';
+import { DUTY_WORDS, jobRegion, laidCut, type LaidCut } from '../../../core/workpiece';
 import type { Cloth } from '../../../store/cloths';
 import type { Cut } from '../../../store/cuts';
 import type { LogEntry } from '../../../store/log';
@@ -15,20 +14,15 @@ import { tree, type Rows, type Worked } from '../worked';
 /** A job on the board: where it is done, and the stage that waits for it; null once it is filed. */
 export interface BoardJob {
   work: Worked;
-  region: Outline[];
+  /** Layer by layer. */
+  region: Outline[][];
   next: Stage | null;
 }
 
 /** A cut on the board, mm. */
-export interface BoardCut {
+export interface BoardCut extends LaidCut {
   cut: Cut;
   piece: Piece;
-  open: OpenPiece;
-  /** A long piece lies along the table, a quarter turn to the right. */
-  turned: boolean;
-  /** As it lies. */
-  width: number;
-  height: number;
   tone: Tone | null;
   jobs: BoardJob[];
 }
@@ -39,9 +33,6 @@ export type Touched =
 
 /** Stages that a job waits for; a scrap is tried when it is wanted. */
 const WAITS: readonly Stage[] = ['cloth', 'choose', 'cut', 'apply'];
-
-/** A piece so many times taller than wide is a long one. */
-const LONG = 1.4;
 
 interface Known {
   rows: Rows;
@@ -57,9 +48,8 @@ interface Known {
 export function boardCuts({ rows, works, cloths, layers, log, scraps, trim }: Known): BoardCut[] {
   return tree(rows).flatMap(({ piece, cuts }) =>
     cuts.flatMap(({ cut }): BoardCut[] => {
-      const open = tryOpened(piece, cut);
-      if (!open) return [];
-      const { minX, minY, maxX, maxY } = bounds(open.outline);
+      const laid = laidCut(piece, cut);
+      if (!laid) return [];
       const jobs = works
         .filter(({ cutId }) => cutId === cut.id)
         .map((work): BoardJob => {
@@ -68,23 +58,12 @@ export function boardCuts({ rows, works, cloths, layers, log, scraps, trim }: Kn
             return material ? [{ ...layer, material }] : [];
           });
           const next = WAITS.find((stage) => !passed(work, stage, log, scraps)) ?? null;
-          return { work, region: jobRegion({ ...work, layers: stack }, open, trim), next };
+          return { work, region: jobRegion({ ...work, layers: stack }, laid.open, trim), next };
         });
       const tone = cloths.find(({ id }) => id === cut.clothId)?.tone ?? null;
-      const [across, tall] = [maxX - minX, maxY - minY];
-      const turned = tall > LONG * across;
-      return [{ cut, piece, open, turned, width: turned ? tall : across, height: turned ? across : tall, tone, jobs }];
+      return [{ ...laid, cut, piece, tone, jobs }];
     }),
   );
-}
-
-function tryOpened({ shape, line, allowances, fold, grain, marks }: Piece, { own }: Cut): OpenPiece | undefined {
-  try {
-    return openPiece({ shape, line, allowances, own, fold, grain, marks });
-  } catch (problem) {
-    if (!(problem instanceof InputError)) throw problem;
-    return undefined;
-  }
 }
 
 /** Where edges of a piece meet: as it is cut, and the sewn point that is meant. */
