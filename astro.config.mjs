@@ -33,7 +33,7 @@ const threads = {
 /** Libraries that some pages need and most do not, each in a file of its own. */
 const LIBRARIES = [
   [/node_modules\/(react|react-dom|scheduler|use-sync-external-store)\//, 'react'],
-  [/node_modules\/clipper2-ts\//, 'polygons'],
+  [/node_modules\/clipper2-ts\/|src\/core\/shape\/regions\.ts/, 'polygons'],
   [/node_modules\/(yup|property-expr|tiny-case|toposort|react-hook-form|@hookform)\//, 'forms'],
   [/node_modules\/@dnd-kit\//, 'sorting'],
   [/node_modules\/@use-gesture\//, 'gestures'],
@@ -61,7 +61,12 @@ export default defineConfig({
       // Dozens of tiny files cost more in requests than they save.
       // Large libraries stand by themselves, so that no page fetches one for the sake of what would be put beside it.
       rollupOptions: {
-        output: { experimentalMinChunkSize: 6_000, manualChunks: (id) => LIBRARIES.find(([at]) => at.test(id))?.[1] },
+        output: {
+          experimentalMinChunkSize: 1_500,
+          // What a library needs of ours stays where it is: a page would fetch the library for its sake.
+          onlyExplicitManualChunks: true,
+          manualChunks: (id) => LIBRARIES.find(([at]) => at.test(id))?.[1],
+        },
       },
     },
   },

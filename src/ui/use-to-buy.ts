@@ -1,10 +1,9 @@
 import { useCallback, useEffect, useMemo, useState } from 'react';
-import { shoppingLine, shoppingQuestion, type ShoppingLine, type ShoppingNeed } from '../core/cutlist';
+import type { ShoppingLine, ShoppingNeed } from '../core/cutlist';
 import type { Extent } from '../core/layers';
 import type { Schools } from '../core/schools';
 import type { LengthSystem } from '../core/units';
 import { GivenUp } from './beside';
-import { LayoutRunner } from './layout-runner';
 import { useAsked } from './query';
 
 /** A stack that a job might get, as far as cutting is concerned. */
@@ -44,21 +43,22 @@ export function useToBuy(jobId: string | undefined, stacks: readonly StackToCut[
   }, [error, asked, giveUp]);
   useEffect(() => {
     if (!needs) return undefined;
-    const runner = new LayoutRunner();
-    const work = async () => {
-      for (const [i, stack] of needs.entries()) {
-        const own: ShoppingLine[] = [];
-        for (const need of stack) {
-          const { question } = shoppingQuestion(need, trim);
-          own.push(shoppingLine(need, question && (await runner.lay(question)), trim, system));
-        }
-        setLines((was) => new Map(was).set(asked[i]!.id, own));
-      }
+    let open = true;
+    let close = () => {};
+    import('./lines-to-buy')
+      .then(({ linesToBuy }) => {
+        if (!open) return undefined;
+        const laying = linesToBuy(needs, trim, system, (i, own) => setLines((was) => new Map(was).set(asked[i]!.id, own)));
+        ({ close } = laying);
+        return laying.done;
+      })
+      .catch((problem: Error) => {
+        if (!(problem instanceof GivenUp)) giveUp();
+      });
+    return () => {
+      open = false;
+      close();
     };
-    work().catch((problem: Error) => {
-      if (!(problem instanceof GivenUp)) giveUp();
-    });
-    return () => runner.close();
   }, [needs, asked, giveUp, trim, system]);
   return lines;
 }

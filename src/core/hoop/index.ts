@@ -25,7 +25,7 @@ export { MOST_PLANNED, setTasks } from './set-tasks';
 export type { SewnSet } from './set-tasks';
 export { hoopPreparation, sheetGlue, starching } from './prepare';
 export type { HoopWork, Starching } from './prepare';
-export { foldLines, hoopScene } from './prepare-scene';
+export { hoopScene } from './prepare-scene';
 export type { FoldLine, HoopScene } from './prepare-scene';
 export { AFTER_CHECKS, heldBy } from './after';
 export { finishing, STITCH_ROLE_WORDS, STITCH_ROLES } from '../techniques';

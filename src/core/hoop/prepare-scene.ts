@@ -60,12 +60,8 @@ const box = (width: number, height: number): Outline => [
   [-width / 2, height / 2],
 ];
 
-/**
- * The folds of a card as they run over its ground, from edge to edge.
- *
- * @example foldLines(hoopCard({ outline: square(400), place: middle, hoop: { x: 200, y: 200, angle: 0 }, pairs: false }, 0)).length // 2
- */
-export function foldLines({ ground, edges }: HoopCard): FoldLine[] {
+/** The folds of a card as they run over its ground, from edge to edge. */
+function foldLines({ ground, edges }: HoopCard): FoldLine[] {
   return edges.flatMap(({ edge, distance }) => {
     const { along, inward } = edgeDirections(ground, edge);
     const start = ground[edge]!;
