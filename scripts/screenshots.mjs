@@ -42,7 +42,7 @@ async function shoot(name, path, before = async () => undefined) {
 try {
   await shoot('choose', '/?cloth=tq-harbour-linen&hand=crisp');
   await shoot('projects', '/projects');
-  await shoot('project-pieces', '/projects/tq-waistcoats?job=tq-wc-front&stage=pieces');
+  await shoot('project-board', '/projects/tq-waistcoats');
   await shoot('project-scrap', '/projects/tq-waistcoats?job=tq-wc-collar&stage=scrap');
   await shoot('test-bench', '/cupboard/cloths/tq-harbour-linen?test=overhang');
   await shoot('drape', '/?cloth=tq-harbour-linen', async () => {

@@ -100,6 +100,9 @@ export function errorAnswer(error: unknown): Response {
   }
   if (error instanceof DatabaseError) return json({ error: { message: error.message, field: null } }, 503);
   if (error instanceof RequestError) return json({ error: { message: error.message, field: 'body' } }, error.status);
+  // Whoever asked has gone on meanwhile, and what was computed for them was given up: nobody hears this, and nothing is wrong.
+  if (error instanceof DOMException && error.name === 'AbortError')
+    return json({ error: { message: 'It was given up.', field: null } }, 499);
   console.error(error);
   return json(
     { error: { message: 'Something went wrong here. Nothing was saved; try again, or start Nembrel anew.', field: null } },

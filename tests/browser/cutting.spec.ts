@@ -60,7 +60,12 @@ test('from a file to cut pieces, and the leftover into the next project', async 
   expect(await seriousFindings(page)).toEqual([]);
   await dialog.getByRole('button', { name: 'Bring in 2 pieces' }).click();
 
-  // 2. An edge of its own allowance, by touching it; left and right.
+  // 2. Both lie there; an edge of its own allowance, by touching it; left and right.
+  await page
+    .getByRole('group', { name: 'Pieces laid out, to scale' })
+    .getByRole('button', { name: /^Hood side/ })
+    .click();
+  await page.getByRole('button', { name: 'Its measures' }).click();
   await expect(page.getByRole('heading', { name: 'The piece “Hood side”' })).toBeVisible();
   await page.getByLabel('Edge 1', { exact: true }).fill('20 mm');
   await page.getByRole('checkbox', { name: /Half of them mirrored/ }).check();

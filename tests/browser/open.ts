@@ -11,7 +11,15 @@ export async function alive(page: Page): Promise<void> {
     ),
   );
   try {
-    await page.evaluate(() => new Promise((rested) => requestIdleCallback(() => setTimeout(rested))));
+    // What is asked for in the background comes when there is nothing else to do: on a page that never rests it does not come.
+    await page.evaluate(() => {
+      const { scheduler } = globalThis as unknown as {
+        scheduler: { postTask: (task: () => void, how: { priority: 'background' }) => Promise<void> };
+      };
+      return scheduler
+        .postTask(() => {}, { priority: 'background' })
+        .then(() => new Promise<void>((rested) => setTimeout(rested)));
+    });
   } catch (error) {
     // A change of the page before that arrives late shows the page anew, as it is then.
     if (!/navigation/.test(String(error))) throw error;
