@@ -7,6 +7,7 @@ const VIEWS: [name: string, path: string][] = [
   ['Choose, a motif on terry', '/?cloth=terry-towelling&role=embroidery'],
   ['Projects', '/projects'],
   ['Project: cloth', '/projects/tq-waistcoats?job=tq-wc-front&stage=cloth'],
+  ['Project: laid out', '/projects/tq-waistcoats'],
   ['Project: pieces', '/projects/tq-waistcoats?job=tq-wc-collar&stage=pieces'],
   ['Project: all jobs planned', '/projects/tq-waistcoats/plan'],
   ['Project: seams', '/projects/tq-waistcoats/seams'],

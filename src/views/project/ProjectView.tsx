@@ -244,7 +244,10 @@ export default function ProjectView({ data, startWork, startStage }: Props) {
             <Together works={layered} cloth={cloth} materials={data.layers} trim={data.settings.trim} />
           )}
         </aside>
-        <section aria-label={laidOut ? 'All pieces' : `${STAGE_WORDS[stage]}${piece ? `: ${piece.name}` : ''}`}>
+        <section
+          className={laidOut ? 'order-first lg:order-none' : ''}
+          aria-label={laidOut ? 'All pieces' : `${STAGE_WORDS[stage]}${piece ? `: ${piece.name}` : ''}`}
+        >
           {laidOut && rows.pieces.length > 0 ? (
             <PieceBoard
               {...{ rows, works: built, data, log, scraps }}

@@ -128,7 +128,11 @@ function TouchedPanel({ cuts, touched, care, onGo, onTouch, onAdd }: PanelProps)
         <ul className="flex flex-wrap gap-2">
           {jobs.map(({ work, next, of }) => (
             <li key={work.id}>
-              <button type="button" className="btn h-auto min-h-14 py-2 text-left" onClick={() => onGo(next ?? 'file', work.id)}>
+              <button
+                type="button"
+                className="btn h-auto! min-h-14 px-4 py-2! text-left leading-snug"
+                onClick={() => onGo(next ?? 'file', work.id)}
+              >
                 <span>
                   {ofCuts.length > 1 ? `${nameOnBoard(of)}: ` : ''}
                   {capital(work.job.name || ROLE_WORDS[work.wish.role])}
