@@ -140,6 +140,16 @@ test('a project opens on its pieces: edge, corner and several pieces are touched
   await alive(page);
   await expect(laid('Bib')).toHaveAccessibleName(/to choose$/);
   await laid('Bib').click();
+  // What is touched may be deleted; what is left can be touched.
+  const tree = page.getByRole('complementary', { name: 'Pieces of the project' });
+  await tree.getByRole('button', { name: 'Delete Bib', exact: true }).click();
+  await expect(laid('Bib')).toBeHidden();
+  await expect(panel).toBeHidden();
+  await laid('Strap').click();
   await panel.getByRole('button', { name: 'Its measures' }).click();
-  await expect(page.getByRole('heading', { name: 'The piece “Bib”' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'The piece “Strap”' })).toBeVisible();
+  // A stage of the tape begins with the first job.
+  await page.getByRole('button', { name: 'All pieces laid out' }).click();
+  await page.getByRole('button', { name: /^2 Pieces/ }).click();
+  await expect(page.getByRole('heading', { name: 'The piece “Apron”' })).toBeVisible();
 });

@@ -86,9 +86,9 @@ export default function ProjectView({ data, startWork, startStage }: Props) {
     [rows, project.makes],
   );
 
-  const go = (nextStage: Stage, asked: string | null = selected) => {
-    // From the pieces laid out a stage begins with the first job.
-    const nextWork = asked ?? (laidOut && nextStage !== 'pieces' ? (works[0]?.id ?? null) : null);
+  /** From the pieces laid out a stage begins with the first job. */
+  const atHand = laidOut ? (works[0]?.id ?? rows.cuts[0]?.id ?? null) : selected;
+  const go = (nextStage: Stage, nextWork: string | null = atHand) => {
     setLaidOut(false);
     setStage(nextStage);
     setSelected(nextWork);
@@ -186,7 +186,7 @@ export default function ProjectView({ data, startWork, startStage }: Props) {
               type="button"
               className={`btn w-full ${laidOut ? 'btn-primary' : ''}`}
               aria-pressed={laidOut}
-              onClick={() => (laidOut ? go('pieces', works[0]?.id ?? rows.cuts[0]?.id ?? null) : layOut())}
+              onClick={() => (laidOut ? go('pieces') : layOut())}
             >
               <LayoutGrid size={18} aria-hidden="true" /> All pieces laid out
             </button>

@@ -36,7 +36,9 @@ export default function PieceBoard({ rows, works, data, layers, log, scraps, car
     () => boardCuts({ rows, works, cloths, layers, log, scraps, trim: settings.trim }),
     [rows, works, cloths, layers, log, scraps, settings.trim],
   );
-  const [touched, setTouched] = useState<Touched[]>([]);
+  const [everTouched, setTouched] = useState<Touched[]>([]);
+  // A piece may be deleted while it is touched.
+  const touched = everTouched.filter(({ cutId }) => cuts.some(({ cut }) => cut.id === cutId));
   const [several, setSeveral] = useState(false);
   const touch = (on: Touched, more: boolean) =>
     setTouched((was) => {
