@@ -140,9 +140,9 @@ describe('which technique it is', () => {
     }
   });
 
-  it('of a slash and a zip is one figure for the work, the Cut stage and the cutting table', () => {
+  it('of a slash, a zip and an inner corner is one figure for the work, the Cut stage and the cutting table', () => {
     const shape = { kind: 'rectangle' as const, width: 300, height: 500, corners: [false, false, false, false] as [boolean, boolean, boolean, boolean], corner: 0 }; // prettier-ignore
-    const spec = { ...plainPiece(shape, 15), line: 'cut' as const };
+    const spec = { ...plainPiece(shape, 20), line: 'cut' as const };
     const piece = openPiece(spec);
     const line = (from: [number, number], to: [number, number]): Place => ({ kind: 'line', line: [from, to], width: 28 });
     for (const [role, place, extent] of [
@@ -150,9 +150,12 @@ describe('which technique it is', () => {
       ['godet-slash', line([150, 0], [150, 210]), 'patch'],
       ['zip-area', line([150, 180], [150, 330]), 'strip'],
       ['zip-area', { kind: 'edges', edges: [1], width: 40 }, 'strip'],
+      ['inner-corner', { kind: 'usual' }, 'patch'],
     ] as [Role, Place, Extent][]) {
       const one = layer('nonwoven', 'fusible', extent);
       const told = amount(work(role, [one], { piece: { outline: piece.outline, allowances: piece.allowances, place } }), 'area')!;
+      // An allowance of 20 mm and 10 more each way from the sewn point.
+      if (role === 'inner-corner') expect(told).toBeCloseTo(60 * 60, 6);
       const stage = layerOutline(piece, extent, one.material, layerCutOf({ place, wish: part(role) }, undefined, 6, piece));
       expect(stage.area, `${role} ${extent}`).toBeCloseTo(told, 6);
       const stack = { layers: [{ materialId: 'm', extent }] };

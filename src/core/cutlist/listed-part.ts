@@ -48,7 +48,8 @@ export interface KeptPart extends PieceSpec {
  */
 export function listedPart(part: KeptPart, materialOf: (id: string) => Material | undefined): ListedPart {
   const { id, name, shape, line, allowances, own, fold, grain, marks, count, pairs, oneWay, clothId, wish, place, stack } = part;
-  const { rule, joins, ...usual } = wish.role ? cutOfRole(wish.role) : { rule: 'longest' as const };
+  const sewn = allowances.map((allowance, edge) => own?.[edge] ?? allowance);
+  const { rule, joins, ...usual } = wish.role ? cutOfRole(wish.role, sewn) : { rule: 'longest' as const };
   const placed = { ...usual, ...(place ? placeCut(place) : {}) };
   const layers = (stack?.layers ?? []).flatMap(({ materialId, extent, cut }) => {
     const material = materialOf(materialId);

@@ -38,13 +38,28 @@ const CUTS: Partial<Record<Role, RoleCut>> = {
   'zip-area': ZIP_CUT,
 };
 
+/** The square at an inner corner reaches an allowance, no less than the first, and the second past the sewn point each way, mm. */
+const CORNER = { least: 10, past: 10 };
+
+/**
+ * Edge of the square that holds an inner corner, mm.
+ *
+ * @param allowances of the piece, mm
+ * @example cornerSquare([6, 15]) // 50
+ */
+export function cornerSquare(allowances: readonly number[]): number {
+  return 2 * (Math.max(CORNER.least, ...allowances) + CORNER.past);
+}
+
 /**
  * What the role of a piece says of how its layers are cut, before its place or anything else says it: the one answer for the Cut stage, tables,
  * lists, the bench and techniques.
  *
+ * @param allowances of the piece, where it is known, mm
  * @example cutOfRole('hat-brim').joins // 'opening'
  */
-export function cutOfRole(role: Role): { rule: EdgeRule; joins?: BaseJoins } & RoleCut {
+export function cutOfRole(role: Role, allowances: readonly number[] = []): { rule: EdgeRule; joins?: BaseJoins } & RoleCut {
   const joins = JOINS[role];
-  return { rule: edgeRuleOf(role), ...(joins ? { joins } : {}), ...CUTS[role] };
+  const corner = role === 'inner-corner' ? { size: cornerSquare(allowances) } : {};
+  return { rule: edgeRuleOf(role), ...(joins ? { joins } : {}), ...CUTS[role], ...corner };
 }

@@ -23,7 +23,7 @@ export function cutOptions({ job, index }: LayerAt, own: Partial<LayerOutlineOpt
   const { role, place, cuts, trim, motif } = job;
   return {
     ...DEFAULT_LAYER_OUTLINE,
-    ...(role ? cutOfRole(role) : {}),
+    ...(role ? cutOfRole(role, job.piece?.allowances) : {}),
     ...(trim === undefined ? {} : { trim }),
     ...(motif ? { field: motif } : {}),
     ...own,

@@ -63,7 +63,7 @@ export function layerCutOf(
 ): LayerOutlineOptions {
   return {
     ...DEFAULT_LAYER_OUTLINE,
-    ...{ trim, ...cutOfRole(wish.role) },
+    ...{ trim, ...cutOfRole(wish.role, piece.allowances) },
     ...placeCut(place),
     ...own,
     field: stitchedField(wish, pieceSize(piece)),

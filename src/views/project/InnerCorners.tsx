@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import type { Care } from '../../core/choose';
+import { cornerSquare, type Care } from '../../core/choose';
 import { InputError } from '../../core/input-error';
 import { innerCorners, type InnerCorner, type Place } from '../../core/pieces';
 import type { Cut } from '../../store/cuts';
@@ -19,8 +19,6 @@ interface Props {
 
 /** A patch this near to a corner holds it, mm. */
 const NEAR = 5;
-/** The square reaches so far past the allowance, each way, mm. */
-const PAST = 10;
 
 /** Corners at which the piece turns inward, and nothing holds the cloth that is clipped there: offered to be held, each by a square. */
 export default function InnerCorners({ piece, cut, jobs, care, onHold }: Props) {
@@ -30,7 +28,7 @@ export default function InnerCorners({ piece, cut, jobs, care, onHold }: Props) 
   const hold = () => {
     const wish = { role: 'inner-corner', stretch: 'any', care: on[0]?.wish.care ?? care ?? 'wash-warm' };
     const bodies = open.map(({ at, allowance }, i) => {
-      const place: Place = { kind: 'patch', at, size: 2 * (Math.max(PAST, allowance) + PAST) };
+      const place: Place = { kind: 'patch', at, size: cornerSquare([allowance]) };
       return { name: open.length > 1 ? `inner corner ${i + 1}` : 'inner corner', place, wish };
     });
     onHold(cut, bodies, `${counted(open.length, 'inner corner')} of “${piece.name}” to be held: choose what with.`);

@@ -6,13 +6,10 @@ import { bearsIron, called, type LayerAt } from '../job';
 import { cutNeeds, cutOptions, regionOf } from '../lying';
 import { laid, pressed, SAFETY, stepOf, technique } from '../making';
 
-/** The square reaches an allowance and this much from the sewn point each way, mm. */
-const MORE = 10;
 /** A tape that guides the needle, mm. */
 const GUIDE = 6;
 
-const usualSize = ({ job: { piece } }: LayerAt): number => 2 * (Math.max(10, ...(piece?.allowances ?? [])) + MORE);
-const lies = (at: LayerAt) => regionOf(at, { size: usualSize(at) }, 'patch');
+const lies = (at: LayerAt) => regionOf(at, {}, 'patch');
 
 /** The corner itself, sewn short and clipped to the thread. */
 function cornered(at: LayerAt): Step[] {
@@ -49,7 +46,7 @@ export const innerCorner = technique({
   words: 'an inner corner',
   serves: ({ job }) => job.role === 'inner-corner',
   lies,
-  cut: (at) => `as a square of ${mm(cutOptions(at, { size: usualSize(at) }).size)}`,
+  cut: (at) => `as a square of ${mm(cutOptions(at).size)}`,
   needs: (at) => cutNeeds(at, lies(at)),
   steps: (at) => {
     const where = 'Its middle on the sewn point: pin through the point. An allowance and 10 mm each way.';
