@@ -5,7 +5,8 @@ import { bottleSchema, layerFields, layerTestsSchema } from './layers';
 import { logFields } from './log';
 import { cutFields, jobFields, patternFields, projectFields, seamFields } from './projects';
 import { measures, recipeSource } from './recipes';
-import { number, shape } from './rules';
+import { kitStates } from './moves';
+import { number, shape, text } from './rules';
 import { scrapSchema } from './scraps';
 import { id } from './shared';
 import { bundledTable, stockFields } from './tables';
@@ -64,6 +65,18 @@ export const bundleSchema = shape({
         measures,
         source: recipeSource,
         pieces: yup.array().of(id.nullable().defined()).max(60).required(),
+      }).required(),
+    )
+    .default([])
+    .max(MOST_RECORDS, TOO_MANY),
+  kits: yup
+    .array()
+    .of(
+      shape({
+        ...{ id: id.required(), projectId: id.required() },
+        copy: number({ min: 1, max: 1000, integer: true }).required(),
+        states: kitStates.required(),
+        place: text(200).defined('is missing'),
       }).required(),
     )
     .default([])

@@ -1,6 +1,6 @@
 import * as yup from 'yup';
 import { DAMPNESS } from '../core/liquid';
-import { KIT_STATES } from '../core/kit';
+import { KIT_STATES, type KitState } from '../core/kit';
 import { number, oneOf, shape, text } from './rules';
 import { causeFound, id, instant } from './shared';
 
@@ -56,6 +56,10 @@ const DAY: ReadonlyMap<string, yup.ObjectShape> = new Map<string, yup.ObjectShap
   ['anew', {}],
 ]);
 
+/** So many items of a bag can be said something of; and the longest key of one. */
+const MOST_KEYS = 2000;
+const LONGEST_KEY = 300;
+
 /** What is done to the bag of one thing. */
 const KIT: ReadonlyMap<string, yup.ObjectShape> = new Map<string, yup.ObjectShape>([
   [
@@ -63,15 +67,28 @@ const KIT: ReadonlyMap<string, yup.ObjectShape> = new Map<string, yup.ObjectShap
     {
       keys: yup
         .array()
-        .of(text(300, 1).required())
+        .of(text(LONGEST_KEY, 1).required())
         .required()
         .min(1, 'must name at least one')
-        .max(2000, 'must name at most 2000'),
+        .max(MOST_KEYS, `must name at most ${MOST_KEYS}`),
       state: oneOf(KIT_STATES).nullable().defined('is missing'),
     },
   ],
   ['place', { place: text(200).defined('is missing') }],
 ]);
+
+/** What is said of the items of a bag, by their keys. */
+export const kitStates = yup
+  .mixed<Record<string, KitState>>(
+    (value): value is Record<string, KitState> => typeof value === 'object' && !Array.isArray(value),
+  )
+  .test('states', `must hold at most ${MOST_KEYS} keys, each with ${KIT_STATES.join(', ')}`, (value) => {
+    const all = Object.entries(value ?? {});
+    return (
+      all.length <= MOST_KEYS &&
+      all.every(([key, state]) => key !== '' && key.length <= LONGEST_KEY && KIT_STATES.includes(state as KitState))
+    );
+  });
 
 /** Moves of one request; each has a name of its own, by which it counts once however often it is sent. */
 function movesSchema(kinds: ReadonlyMap<string, yup.ObjectShape>) {

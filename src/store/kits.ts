@@ -12,7 +12,7 @@ interface KitFields {
 }
 type Kit = KitFields & Kept;
 
-const kits = new Table<KitFields>('kit', 'bag', {
+export const kits = new Table<KitFields>('kit', 'bag', {
   projectId: 'plain',
   copy: 'plain',
   states: 'json',
@@ -22,11 +22,11 @@ const kits = new Table<KitFields>('kit', 'bag', {
 /** Where a bag stands, with its version; 0 before anything was put into it. */
 export type KeptKit = KitStanding & { version: number };
 
-const found = (db: Db, projectId: string, copy: number): Kit | undefined =>
+export const kitOfCopy = (db: Db, projectId: string, copy: number): Kit | undefined =>
   kits.list(db, 'project_id = ? AND copy = ?', [projectId, copy], 'id')[0];
 
 export function readKit(db: Db, projectId: string, copy: number): KeptKit {
-  const { states = {}, place = '', version = 0 } = found(db, projectId, copy) ?? {};
+  const { states = {}, place = '', version = 0 } = kitOfCopy(db, projectId, copy) ?? {};
   return { states, place, version };
 }
 
@@ -35,7 +35,7 @@ export function moveKit(db: Db, projectId: string, copy: number, moves: readonly
   return db
     .transaction(() => {
       const heard = newMoves(db, `kit/${projectId}/${copy}`, moves);
-      const kit = found(db, projectId, copy);
+      const kit = kitOfCopy(db, projectId, copy);
       const was: KitStanding = kit ?? { states: {}, place: '' };
       if (heard.length === 0) return readKit(db, projectId, copy);
       const { states, place } = heard.reduce((standing, { move }) => kitMoved(standing, move), was);

@@ -14,6 +14,7 @@ import { openSeeded } from '../../src/server/database';
 import { loadDemo } from '../../src/store/demo';
 import { hoopings } from '../../src/store/hoopings';
 import { hoops } from '../../src/store/hoops';
+import { moveKit, readKit } from '../../src/store/kits';
 import { layers } from '../../src/store/layers';
 import { logEntries } from '../../src/store/log';
 import { motifs, packedStitches } from '../../src/store/motifs';
@@ -86,6 +87,38 @@ describe('bundles', () => {
     expect(() => importBundle(db, { ...bundle, recipes: [{ ...again, pieces: [] }] })).toThrow(/recipes\[0\]\.pieces/);
     expect(() => importBundle(db, { ...bundle, recipes: [{ ...again, kind: 'constructor' }] })).toThrow(/recipes\[0\]\.kind/);
     expect(() => importBundle(db, { ...bundle, recipes: [{ ...again, measures: { waist: -1 } }] })).toThrow(/measures\.waist/);
+  });
+
+  it('carry bags: what is packed, missing, taken, and where they lie; what is packed here goes first', () => {
+    loadDemo(db, { onlyIfEmpty: false });
+    const put = (on: Db, copy: number, key: string, state: 'packed' | 'missing') =>
+      moveKit(on, 'tq-waistcoats', copy, [
+        {
+          id: `${copy} ${key} ${state}`,
+          at: '2026-06-01T10:00:00.000Z',
+          move: { kind: 'put', keys: [key], state },
+        },
+        { id: `${copy} place`, at: '2026-06-01T10:01:00.000Z', move: { kind: 'place', place: `crate ${copy}` } },
+      ]);
+    put(db, 1, 'pattern/tq-wc-front', 'packed');
+    put(db, 2, 'cut/x', 'missing');
+    const bundle = saved(db);
+    expect(bundle.kits).toHaveLength(2);
+    const other = openSeeded(join(folder, 'k.db'));
+    expect(importBundle(other, bundle).kits).toBe(2);
+    expect(readKit(other, 'tq-waistcoats', 1)).toMatchObject({ states: { 'pattern/tq-wc-front': 'packed' }, place: 'crate 1' });
+    expect(readKit(other, 'tq-waistcoats', 2)).toMatchObject({ states: { 'cut/x': 'missing' }, place: 'crate 2' });
+    expect(importBundle(other, bundle)).toEqual(NOTHING_NEW);
+    put(other, 1, 'pattern/tq-wc-front', 'missing');
+    expect(importBundle(other, { ...bundle, kits: bundle.kits.map((kit) => ({ ...kit, id: `${kit.id}-again` })) }).kits).toBe(0);
+    expect(readKit(other, 'tq-waistcoats', 1).states).toEqual({ 'pattern/tq-wc-front': 'missing' });
+    other.close();
+    const [kit] = bundle.kits;
+    expect(() => importBundle(db, { ...bundle, kits: [{ ...kit!, id: 'k', copy: 9, projectId: 'nowhere' }] })).toThrow(
+      /kits\[0\]\.projectId/,
+    );
+    for (const states of [{ a: 'lost' }, { '': 'packed' }, [], { a: 1 }])
+      expect(() => validate(bundleSchema, { ...bundle, kits: [{ ...kit, states }] })).toThrow(/kits\[0\]\.states/);
   });
 
   it('carry everything of one’s own to an empty database, scraps and tests too', () => {

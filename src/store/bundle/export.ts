@@ -5,6 +5,7 @@ import { cutTables } from '../cut-tables';
 import type { Db } from '../database';
 import { hoopings } from '../hoopings';
 import { hoops } from '../hoops';
+import { kits } from '../kits';
 import { layers } from '../layers';
 import { logEntries } from '../log';
 import { motifs, stitchesOf } from '../motifs';
@@ -88,6 +89,10 @@ export function exportBundle(db: Db): Bundle {
         ...portable(recipe),
         pieces: recipe.pieces.map((id) => (isPiece(id) ? id : null)),
       })),
+    kits: kits
+      .list(db, '1', [], 'created_at, id')
+      .filter(({ projectId }) => isOpen(projectId))
+      .map(portable),
     log: logEntries
       .list(db, '1', [], 'done_on, id')
       .map((entry) => ({ ...portable(entry), jobId: isJob(entry.jobId) ? entry.jobId : null, benchRunId: null })),

@@ -11,6 +11,7 @@ import { cutTables, tablesOfProject, type CutTableFields } from '../cut-tables';
 import type { Db } from '../database';
 import { hoopings } from '../hoopings';
 import { hoops, type HoopFields } from '../hoops';
+import { kitOfCopy, kits } from '../kits';
 import { layers, type LayerFields } from '../layers';
 import { withEstimates, type LayerBody } from '../rules/layer';
 import { logEntries } from '../log';
@@ -41,6 +42,7 @@ const KINDS = [
   'jobs',
   'seams',
   'recipes',
+  'kits',
   'log',
   'scraps',
   'stock',
@@ -160,6 +162,13 @@ function* bundleRows(db: Db, bundle: Bundle): Generator<void, ImportCount> {
       const of = recipe.source && needed(pieces.find(db, recipe.source.pieceId), 'source.pieceId', recipe.source.pieceId);
       const source = recipe.source && of ? { ...recipe.source, among: recipe.source.among ?? of.allowances.length } : null;
       recipes.bringIn(db, { ...recipe, source, told: [] }, id);
+      return true;
+    },
+    kits: ({ id, ...kit }) => {
+      // What is packed here goes first.
+      if (kits.find(db, id) || kitOfCopy(db, kit.projectId, kit.copy)) return false;
+      need(projects.find(db, kit.projectId), 'projectId', kit.projectId);
+      kits.bringIn(db, kit, id);
       return true;
     },
     log: ({ id, ...entry }) => {

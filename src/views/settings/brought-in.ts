@@ -10,6 +10,7 @@ const WORDS: Record<string, [one: string, many?: string]> = {
   jobs: ['job'],
   seams: ['seam'],
   recipes: ['recipe'],
+  kits: ['bag'],
   log: ['logbook entry', 'logbook entries'],
   scraps: ['scrap'],
   stock: ['roll, sheet or leftover', 'rolls, sheets and leftovers'],
