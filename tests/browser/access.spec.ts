@@ -104,6 +104,8 @@ for (const [name, path] of VIEWS) {
     await open(page, path);
     // A button that comes alive when the laying out ends fades from one colour to the other.
     await expect(page.getByText(/^Laying out /)).toHaveCount(0, { timeout: 30_000 });
+    const cut = page.getByRole('button', { name: 'Everything is cut' });
+    if ((await cut.count()) > 0) await expect(cut).toBeEnabled({ timeout: 30_000 });
     await still(page);
     expect(await findings(page)).toEqual([]);
     await page.evaluate(() => (document.documentElement.dataset['theme'] = 'lamplight'));
