@@ -5,6 +5,7 @@ import { cuts } from '../store/cuts';
 import type { Cut } from '../store/cuts';
 import type { Db } from '../store/database';
 import { jobs, type Job } from '../store/jobs';
+import { logOfJob } from '../store/log';
 import { findMaterial } from '../store/materials';
 import { pieces, type Piece } from '../store/pieces';
 import { readSettings } from '../store/settings';
@@ -51,7 +52,8 @@ function cutDrawn(db: Db, piece: Piece, cut: Cut, on: readonly Job[]): DrawnCut[
     });
     return {
       layers: jobRegion({ ...workpieceOf(piece, cut, job, 1), layers }, laid.open, trim),
-      ...{ chosen: job.stack !== null, done: job.cutDone && cut.done },
+      // As on the project's board: green is what is filed.
+      ...{ chosen: job.stack !== null, done: logOfJob(db, job.id).some(({ kind }) => kind === 'piece') },
     };
   });
   return [{ ...laid, tone: (cut.clothId && cloths.find(db, cut.clothId)?.tone) || null, regions }];

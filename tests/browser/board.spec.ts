@@ -102,7 +102,16 @@ test('a project opens on its pieces: edge, corner and several pieces are touched
   await page.mouse.click(apron.x + apron.width / 2, apron.y + apron.height - 1);
   const panel = page.getByRole('region', { name: 'What was touched' });
   await expect(panel.getByRole('heading')).toHaveText('“Apron”: bottom');
-  await expect(panel.getByRole('checkbox', { name: 'bottom' })).toBeChecked();
+  // By keyboard the same: what is touched is ticked by its name, and the focus stays where it is while more is ticked.
+  await panel.getByText('Its edges and corners by name').click();
+  const named = (name: string) => panel.getByRole('checkbox', { name, exact: true });
+  await expect(named('bottom')).toBeChecked();
+  await named('top').focus();
+  await page.keyboard.press('Space');
+  await expect(named('top')).toBeFocused();
+  await page.keyboard.press('Space');
+  await expect(named('top')).not.toBeChecked();
+  await expect(named('corner of left and bottom')).toBeVisible();
   await expect(panel.getByRole('combobox')).toHaveValue('hem');
   await panel.getByRole('button', { name: 'Add this job' }).click();
   await expect(page).toHaveURL(/stage=choose/);
@@ -111,8 +120,10 @@ test('a project opens on its pieces: edge, corner and several pieces are touched
   // Back among the pieces: a corner is meant by its sewn point, ten millimetres inside.
   await page.getByRole('button', { name: 'All pieces laid out' }).click();
   await expect(laid('Apron')).toHaveAccessibleName(/to choose$/);
-  await page.mouse.click(apron.x + 1, apron.y + apron.height - 1);
-  await expect(panel.getByRole('heading')).toHaveText('“Apron”: a corner');
+  // The page has moved so that what is told of the touched stands in sight.
+  const there = await box('Apron');
+  await page.mouse.click(there.x + 1, there.y + there.height - 1);
+  await expect(panel.getByRole('heading')).toHaveText('“Apron”: corner of left and bottom');
   await panel.getByRole('combobox').selectOption({ label: 'inner corner' });
   await panel.getByRole('button', { name: 'Add this job' }).click();
   await expect(page).toHaveURL(/stage=choose/);
@@ -148,8 +159,12 @@ test('a project opens on its pieces: edge, corner and several pieces are touched
   await laid('Strap').click();
   await panel.getByRole('button', { name: 'Its measures' }).click();
   await expect(page.getByRole('heading', { name: 'The piece “Strap”' })).toBeVisible();
-  // A stage of the tape begins with the first job.
+  // A stage of the tape begins with the first job; what is brought in begins with the cloth of the project, as it does from a piece.
   await page.getByRole('button', { name: 'All pieces laid out' }).click();
+  await page.getByRole('button', { name: 'Pieces typed in lines' }).click();
+  const typed = page.getByRole('dialog', { name: 'Pieces typed in lines' });
+  await expect(typed.getByLabel('Cloth where none is said')).toHaveValue('Harbour-blue linen-cotton');
+  await page.keyboard.press('Escape');
   await page.getByRole('button', { name: /^2 Pieces/ }).click();
   await expect(page.getByRole('heading', { name: 'The piece “Apron”' })).toBeVisible();
 });

@@ -72,9 +72,30 @@ describe('finishing', () => {
     expect(finishing('quilt-piece', []).map(({ title }) => title)).toEqual(['Leave the sheet in the block']);
   });
 
+  it('irons away what melts, sheet or film, with its warning, whatever is made; and takes a film off before the sheet is trimmed', () => {
+    const melts = (family: string) => ({
+      material: { ends: 'melted' as const, family: family as never, form: 'loose' as const },
+    });
+    for (const role of STITCH_ROLES)
+      for (const family of ['topping', 'heat-away']) {
+        const steps = finishing(role, [melts(family), ...sheetsOf(true, false)]);
+        const ironed = steps.filter(({ title }) => /melt/.test(title));
+        expect(ironed).toHaveLength(1);
+        expect(ironed[0]!.safety).toMatch(/burns/);
+        expect(ironed[0]!.detail).toMatch(/leaflet/);
+      }
+    const film = (ends: 'cut' | 'torn') => ending(ends, { family: 'topping' });
+    const titles = (role: (typeof STITCH_ROLES)[number], ends: 'cut' | 'torn') =>
+      finishing(role, [film(ends), ...sheetsOf(true, false)]).map(({ title }) => title);
+    expect(titles('embroidery', 'cut')[0]).toMatch(/^Cut the film off/);
+    expect(titles('embroidery', 'torn')[0]).toMatch(/^Tear the film off/);
+    // All layers of a badge are trimmed together, its film too.
+    expect(titles('badge', 'cut')).toEqual(['Trim all layers together', 'Seal the edge']);
+  });
+
   it('rinses out starch and topping, but does not tear a topping as if it were the sheet', () => {
     const titles = finishing('embroidery', [ending('torn', { family: 'topping' }), ending('rinsed', { form: 'liquid' })]);
-    expect(titles.map(({ title }) => title)).toEqual(['Rinse out what is meant to go']);
+    expect(titles.map(({ title }) => title)).toEqual(['Tear the film off the stitches', 'Rinse out what is meant to go']);
   });
 });
 

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { openPiece, plainPiece, setOut, type OpenPiece } from '../../src/core/pieces';
 import { LIBRARY_LAYERS } from '../../src/core/library';
 import { isInside, polygonArea } from '../../src/core/shape';
-import { jobRegion, type LayeredJob } from '../../src/core/workpiece';
+import { jobRegion, laidCut, type LayeredJob } from '../../src/core/workpiece';
 
 const boxes = fc.array(fc.record({ width: fc.integer({ min: 5, max: 1200 }), height: fc.integer({ min: 5, max: 1200 }) }), {
   minLength: 1,
@@ -43,6 +43,30 @@ describe('pieces set out on a board', () => {
         expect(size).toBeLessThanOrEqual(Math.max(sum('width') / ratio, most('height')) + 1e-6);
       }),
     );
+  });
+});
+
+describe('a cut laid down to be looked at', () => {
+  it('keeps corners, edges and size of an outline that is finer than a picture, with far fewer points', () => {
+    const n = 9000;
+    const round = Array.from({ length: n }, (_, i): [number, number] => {
+      const t = (2 * Math.PI * i) / n;
+      return [500 + 500 * Math.cos(t), 300 + 300 * Math.sin(t)];
+    });
+    const shape = {
+      ...{ kind: 'drawn' as const, holes: [[[450, 250], [450, 350], [550, 350], [550, 250]] as [number, number][]] },
+      edges: [
+        { from: round[0]!, via: round.slice(1, n / 2) },
+        { from: round[n / 2]!, via: round.slice(n / 2 + 1) },
+      ],
+    }; // prettier-ignore
+    const piece = { shape, line: 'cut' as const, allowances: [10, 12, 0], fold: null, grain: 0, marks: [] };
+    const { open, width, height, turned } = laidCut(piece, { own: null })!;
+    expect(open.outline.length).toBeLessThan(1000);
+    expect([Math.round(width), Math.round(height), turned]).toEqual([1000, 600, false]);
+    expect(new Set(open.edges)).toEqual(new Set([0, 1]));
+    expect(open.holes).toHaveLength(1);
+    expect(polygonArea(open.outline)).toBeCloseTo(Math.PI * 500 * 300, -3);
   });
 });
 

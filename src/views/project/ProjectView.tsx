@@ -1,12 +1,11 @@
 import { LayoutGrid, Pencil, Plus } from 'lucide-react';
-import { Suspense, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { toast } from 'sonner';
 import { clothThickness } from '../../core/cloth';
 import { EXTENT_WORDS, joinedAs } from '../../core/layers';
 import type { PairFinding } from '../../core/scrap';
 import { builtUp, cutPieceOf } from '../../core/workpiece';
-import { fetched } from '../../ui/fetched';
 import { call, type ApiError } from '../../ui/api';
 import CrossSection from '../../ui/CrossSection';
 import SavingWords from '../../ui/saving/SavingWords';
@@ -24,6 +23,7 @@ import InnerCorners from './InnerCorners';
 import PieceActions from './PieceActions';
 import PieceTree from './PieceTree';
 import PiecesStage from './PiecesStage';
+import ProjectDialogs, { type OpenDialog } from './ProjectDialogs';
 import ProjectHeading from './ProjectHeading';
 import Stages from './Stages';
 import Together from './Together';
@@ -32,14 +32,6 @@ import { useProjectRows } from './use-project-rows';
 import { passed, STAGES, STAGE_WORDS, type ProjectData, type Stage } from './types';
 import { type Row } from './use-work-savers';
 import { workedOf, type Rows } from './worked';
-
-/** What only opens when it is asked for is only fetched then. */
-const AddCutDialog = fetched(() => import('./AddCutDialog'));
-const ImportPieces = fetched(() => import('./ImportPieces'));
-const SeveralDialog = fetched(() => import('./SeveralDialog'));
-const TypedPieces = fetched(() => import('./TypedPieces'));
-const RecipeDialog = fetched(() => import('./RecipeDialog'));
-const FromEdgeDialog = fetched(() => import('./FromEdgeDialog'));
 
 interface Props {
   data: ProjectData;
@@ -65,13 +57,8 @@ export default function ProjectView({ data, startWork, startStage }: Props) {
   const [log, setLog] = useState(data.log);
   const [scraps, setScraps] = useState(data.scraps);
   const [findings, setFindings] = useState(data.findings);
-  const [bringing, setBringing] = useState<'typed' | 'file'>();
-  const BringPieces = bringing === 'typed' ? TypedPieces : ImportPieces;
-  const [byRecipe, setByRecipe] = useState(false);
-  const [fromEdges, setFromEdges] = useState<Piece>();
   const [recipes, setRecipes] = useState(data.recipes);
-  const [cutting, setCutting] = useState<Piece>();
-  const [changing, setChanging] = useState(false);
+  const [dialog, setDialog] = useState<OpenDialog>();
   const work = works.find(({ id }) => id === selected);
   const cut = work?.cut ?? rows.cuts.find(({ id }) => id === selected);
   const piece = rows.pieces.find(({ id }) => id === cut?.pieceId);
@@ -96,6 +83,7 @@ export default function ProjectView({ data, startWork, startStage }: Props) {
   };
   const layOut = () => {
     setLaidOut(true);
+    setStage('pieces');
     setSelected(null);
     history.replaceState(null, '', location.pathname);
   };
@@ -198,7 +186,7 @@ export default function ProjectView({ data, startWork, startStage }: Props) {
             onSelect={(id) => go(stage, id)}
             onCopy={(from) => void copy(from)}
             onDelete={(level, row, name) => remove({ level, row, name })}
-            onAddCut={setCutting}
+            onAddCut={(of) => setDialog({ kind: 'cut', piece: of })}
             onAddJob={(on) => void addJob(on)}
             onOrder={(ids) => void reorder(ids)}
           />
@@ -216,12 +204,12 @@ export default function ProjectView({ data, startWork, startStage }: Props) {
             cuts={rows.cuts.length}
             jobs={works.length}
             piece={piece?.name}
-            onEdges={() => setFromEdges(piece)}
+            onEdges={() => piece && setDialog({ kind: 'edges', piece })}
             onAdd={() => go('pieces', null)}
-            onSeveral={() => setChanging(true)}
-            onTyped={() => setBringing('typed')}
-            onImport={() => setBringing('file')}
-            onRecipe={() => setByRecipe(true)}
+            onSeveral={() => setDialog({ kind: 'several' })}
+            onTyped={() => setDialog({ kind: 'typed' })}
+            onImport={() => setDialog({ kind: 'file' })}
+            onRecipe={() => setDialog({ kind: 'recipe' })}
           />
           <RecipeList recipes={recipes} />
           {inHand?.stack && cloth && (
@@ -255,6 +243,7 @@ export default function ProjectView({ data, startWork, startStage }: Props) {
               care={project.care}
               onGo={(next, id) => go(next, id)}
               onJobs={addJobs}
+              onEdges={(of) => setDialog({ kind: 'edges', piece: of })}
             />
           ) : rows.pieces.length === 0 && stage !== 'pieces' ? (
             <NoPieces onFirst={() => go('pieces', null)} />
@@ -309,73 +298,30 @@ export default function ProjectView({ data, startWork, startStage }: Props) {
           )}
         </section>
       </div>
-      <Suspense>
-        {cutting && (
-          <AddCutDialog
-            piece={cutting}
-            cuts={rows.cuts.filter(({ pieceId }) => pieceId === cutting.id)}
-            cloths={data.cloths}
-            care={project.care ?? work?.wish.care ?? 'wash-warm'}
-            onAdded={(added) => {
-              add(added);
-              go('pieces', added.cuts[0]!.id);
-            }}
-            onClose={() => setCutting(undefined)}
-          />
-        )}
-        {changing && (
-          <SeveralDialog
-            rows={rows}
-            cloths={data.cloths}
-            clothName={nameOfCloth}
-            onChange={(changes, words) => void changeSeveral(changes, words).then(() => followed(true))}
-            onClose={() => setChanging(false)}
-          />
-        )}
-        {bringing && (
-          <BringPieces
-            projectId={project.id}
-            cloths={data.cloths}
-            clothId={cut?.clothId ?? null}
-            onAdded={(added) => {
-              setBringing(undefined);
-              add(added);
-              if (added.pieces.length > 1) layOut();
-              else go('pieces', added.jobs[0]!.id);
-              toast(`${counted(added.pieces.length, 'piece')} brought in.`);
-            }}
-            onClose={() => setBringing(undefined)}
-          />
-        )}
-        {fromEdges && (
-          <FromEdgeDialog
-            projectId={project.id}
-            piece={fromEdges}
-            cut={rows.cuts.find(({ pieceId, duty }) => pieceId === fromEdges.id && duty === 'shell') ?? cut}
-            cloths={data.cloths}
-            care={project.care}
-            onAdded={showPiecesOf}
-            onClose={() => setFromEdges(undefined)}
-          />
-        )}
-        {byRecipe && (
-          <RecipeDialog
-            projectId={project.id}
-            cloths={data.cloths}
-            clothId={cut?.clothId ?? rows.cuts.find(({ clothId }) => clothId !== null)?.clothId ?? null}
-            care={project.care}
-            onAdded={showPiecesOf}
-            onClose={() => setByRecipe(false)}
-          />
-        )}
-      </Suspense>
+      <ProjectDialogs
+        open={dialog}
+        {...{ project, rows, cut }}
+        cloths={data.cloths}
+        care={work?.wish.care}
+        clothName={nameOfCloth}
+        onCut={(added) => {
+          add(added);
+          go('pieces', added.cuts[0]!.id);
+        }}
+        onSeveral={(changes, words) => void changeSeveral(changes, words).then(() => followed(true))}
+        onBrought={(added) => {
+          setDialog(undefined);
+          add(added);
+          if (added.pieces.length > 1) layOut();
+          else go('pieces', added.jobs[0]!.id);
+          toast(`${counted(added.pieces.length, 'piece')} brought in.`);
+        }}
+        onClose={() => setDialog(undefined)}
+      />
       <StaleSaver saver={savers} />
     </UnitsProvider>
   );
 }
-
-/** The recipe itself, and layers that this page has not seen yet, come with the page. */
-const showPiecesOf = ({ jobs, cuts }: Rows) => location.assign(`?job=${jobs[0]?.id ?? cuts[0]!.id}&stage=pieces`);
 
 function NoPieces({ onFirst }: { onFirst: () => void }) {
   return (

@@ -21,6 +21,38 @@ export interface Finish {
 }
 
 const BLADES = 'Cut away from the hand; cap blades when they lie down.';
+const HEAT = 'The iron burns: fingers clear. Fresh air while it melts; stop when it smells.';
+
+/** What lay on top of the stitches, or under them, and goes by hand before anything is trimmed: torn, melted, or cut off. */
+function takenAway(role: StitchRole, layers: readonly { material: Pick<Material, 'ends' | 'family'> }[]): Finish[] {
+  const films = layers.filter(({ material }) => material.family === 'topping');
+  const some = (of: typeof layers, ends: Material['ends']) => of.some(({ material }) => material.ends === ends);
+  return [
+    ...(some(films, 'torn')
+      ? [{ title: 'Tear the film off the stitches', detail: 'Toward the motif, thumb on the stitches.' }]
+      : []),
+    // A badge is trimmed with all its layers.
+    ...(some(films, 'cut') && role !== 'badge'
+      ? [
+          {
+            title: 'Cut the film off round the motif',
+            detail: 'Close to the stitches; what lies under them stays.',
+            safety: BLADES,
+          },
+        ]
+      : []),
+    ...(some(layers, 'melted')
+      ? [
+          {
+            title: 'Iron away what is meant to melt',
+            detail:
+              'Tear off first what is loose. A dry iron at the heat that its leaflet names, over a press cloth, a few seconds at a time; brush away what flakes.',
+            safety: HEAT,
+          },
+        ]
+      : []),
+  ];
+}
 
 /**
  * What is done once it is sewn, in working order; by all layers that it was sewn with, topping and starch included.
@@ -46,6 +78,7 @@ export function finishing(
     : [];
   const steps: Finish[] = [];
   if (torn) steps.push({ title: 'Tear the sheet away', detail: 'One layer at a time, thumb on the stitches, toward the motif.' });
+  steps.push(...takenAway(role, layers));
   // Where nothing but torn sheets was sewn on, nothing is left to stay.
   if (role === 'quilt-piece' && torn && !cut) return [...steps, ...rinse];
   if (role === 'quilt-piece')

@@ -1,8 +1,8 @@
 import { useMemo } from 'react';
-import { edgeRuns, setOut } from '../../../core/pieces';
+import { setOut } from '../../../core/pieces';
 import { bounds, type Point } from '../../../core/shape';
 import { closedPath, closedPaths, openPath } from '../../../ui/svg-path';
-import { cornersOf, nameOnBoard, sameTouch, type BoardCut, type Touched } from './board-cuts';
+import { cornersOf, nameOnBoard, runsOf, sameTouch, type BoardCut, type Touched } from './board-cuts';
 
 interface Props {
   cuts: readonly BoardCut[];
@@ -11,7 +11,7 @@ interface Props {
 }
 
 /** Sides of the board as it is laid on the screen, px: text keeps its size however large the pieces are. */
-const BOARD = { width: 900, height: 440 };
+const BOARD = { width: 900, height: 420 };
 /** Room of the words under a piece, and of one letter, px. */
 const WORDS = { height: 40, letter: 7.4, most: 24 };
 const GAP = 22;
@@ -55,7 +55,7 @@ export default function BoardDrawing({ cuts, touched, onTouch }: Props) {
   return (
     <svg
       viewBox={`${-room} ${-room} ${set.width + 2 * room} ${set.height + 2 * room}`}
-      className="block max-h-[30rem] w-full select-none"
+      className="block max-h-[27rem] w-full select-none"
       role="group"
       aria-label="Pieces laid out, to scale"
     >
@@ -96,7 +96,10 @@ function LaidPiece({ of, unit, move, under, touched, onTouch }: Laid) {
   const whole: Touched = { cutId: cut.id, on: 'piece' };
   const words = waits(of);
   const name = shortened(nameOnBoard(of));
-  const runs = edgeRuns(open);
+  const runs = runsOf(open);
+  // Of a small piece something is left in the middle to be touched as a whole.
+  const least = Math.min(of.width, of.height);
+  const [reach, corner] = [Math.min(13 * unit, 0.3 * least), Math.min(9 * unit, 0.2 * least)];
   const done = jobs.length > 0 && jobs.every(({ next }) => next === null);
   return (
     <g>
@@ -154,7 +157,7 @@ function LaidPiece({ of, unit, move, under, touched, onTouch }: Laid) {
                 d={path}
                 fill="none"
                 stroke="transparent"
-                strokeWidth={13 * unit}
+                strokeWidth={reach}
                 className="cursor-pointer"
                 onClick={(event) => onTouch(on, event.shiftKey || event.ctrlKey || event.metaKey)}
               />
@@ -168,7 +171,7 @@ function LaidPiece({ of, unit, move, under, touched, onTouch }: Laid) {
               key={k}
               cx={x}
               cy={-y}
-              r={9 * unit}
+              r={corner}
               fill={is(on) ? 'var(--chalk)' : 'transparent'}
               fillOpacity={0.7}
               className="cursor-pointer"

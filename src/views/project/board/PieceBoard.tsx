@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { CheckSquare, SquareStack } from 'lucide-react';
 import { ROLE_WORDS, ROLES, type Care, type Role } from '../../../core/choose';
 import { capital } from '../../../core/letters';
@@ -7,10 +7,21 @@ import type { Material } from '../../../core/layers';
 import { CheckField, SelectField } from '../../../ui/form/form-fields';
 import { counted } from '../../../ui/text';
 import type { Cut } from '../../../store/cuts';
+import type { Piece } from '../../../store/pieces';
 import { STAGE_WORDS, type ProjectData, type Stage } from '../types';
 import type { Rows, Worked } from '../worked';
 import BoardDrawing from './BoardDrawing';
-import { boardCuts, nameOnBoard, placesOf, sameTouch, touchWords, type BoardCut, type Touched } from './board-cuts';
+import {
+  boardCuts,
+  cornersOf,
+  cornerWords,
+  nameOnBoard,
+  placesOf,
+  sameTouch,
+  touchWords,
+  type BoardCut,
+  type Touched,
+} from './board-cuts';
 
 interface Props {
   rows: Rows;
@@ -24,13 +35,15 @@ interface Props {
   onGo: (stage: Stage, id: string) => void;
   /** Adds jobs to a cut. @returns those that are kept */
   onJobs: (on: Cut, bodies: readonly object[], words: string) => Promise<readonly { id: string }[]>;
+  /** Something is to be made from the edges of a piece. */
+  onEdges: (piece: Piece) => void;
 }
 
 /** What is usually done where somebody touches. */
 const USUAL: Record<Touched['on'], Role> = { piece: 'collar', edge: 'hem', corner: 'inner-corner' };
 
 /** The project as its work: its pieces laid out, what is done where, what waits; touched pieces, edges and corners are told what is done there. */
-export default function PieceBoard({ rows, works, data, layers, log, scraps, care, onGo, onJobs }: Props) {
+export default function PieceBoard({ rows, works, data, layers, log, scraps, care, onGo, onJobs, onEdges }: Props) {
   const { cloths, settings } = data;
   const cuts = useMemo(
     () => boardCuts({ rows, works, cloths, layers, log, scraps, trim: settings.trim }),
@@ -40,6 +53,7 @@ export default function PieceBoard({ rows, works, data, layers, log, scraps, car
   // A piece may be deleted while it is touched.
   const touched = everTouched.filter(({ cutId }) => cuts.some(({ cut }) => cut.id === cutId));
   const [several, setSeveral] = useState(false);
+  const [byName, setByName] = useState(false);
   const touch = (on: Touched, more: boolean) =>
     setTouched((was) => {
       const others = was.filter((each) => !sameTouch(each, on));
@@ -70,8 +84,7 @@ export default function PieceBoard({ rows, works, data, layers, log, scraps, car
       </section>
       {touched.length > 0 && (
         <TouchedPanel
-          key={touched.map(({ cutId, on }) => cutId + on).join()}
-          {...{ cuts, touched, care, onGo }}
+          {...{ cuts, touched, care, byName, setByName, onGo, onEdges }}
           onTouch={touch}
           onAdd={async (role, chosenCare) => {
             const bodies = new Map<Cut, object[]>();
@@ -89,6 +102,8 @@ export default function PieceBoard({ rows, works, data, layers, log, scraps, car
             }
             const added: { id: string }[] = [];
             for (const [cut, jobs] of bodies) added.push(...(await onJobs(cut, jobs, `${capital(ROLE_WORDS[role])} added.`)));
+            // What could not be added says so; it is touched still.
+            if (added.length < [...bodies.values()].flat().length) return;
             setTouched([]);
             if (added.length === 1) onGo('choose', added[0]!.id);
           }}
@@ -102,18 +117,29 @@ interface PanelProps {
   cuts: readonly BoardCut[];
   touched: readonly Touched[];
   care: Care | null;
+  /** Edges and corners stand there by their names. */
+  byName: boolean;
+  setByName: (open: boolean) => void;
   onGo: Props['onGo'];
+  onEdges: Props['onEdges'];
   onTouch: (on: Touched, more: boolean) => void;
   onAdd: (role: Role, care: Care) => Promise<void>;
 }
 
 /** What is done to what was touched, and what else shall be. */
-function TouchedPanel({ cuts, touched, care, onGo, onTouch, onAdd }: PanelProps) {
+function TouchedPanel({ cuts, touched, care, byName, setByName, onGo, onEdges, onTouch, onAdd }: PanelProps) {
   const ofCuts = cuts.filter(({ cut }) => touched.some(({ cutId }) => cutId === cut.id));
   const jobs = ofCuts.flatMap((each) => each.jobs.map((job) => ({ ...job, of: each })));
   const last = touched.at(-1)!;
-  const [role, setRole] = useState<Role>(last.on === 'piece' ? (jobs[0]?.work.wish.role ?? USUAL.piece) : USUAL[last.on]);
+  const [chosen, setRole] = useState<Role>();
+  const role = chosen ?? (last.on === 'piece' ? (jobs[0]?.work.wish.role ?? USUAL.piece) : USUAL[last.on]);
   const [adding, setAdding] = useState(false);
+  const panel = useRef<HTMLElement>(null);
+  // It comes into sight under the pieces, which stay in sight.
+  useEffect(() => {
+    // Some browsers answer with a promise, which is no way to end an effect.
+    void panel.current?.scrollIntoView({ block: 'nearest' });
+  }, []);
   const only = ofCuts.length === 1 ? ofCuts[0]! : undefined;
   const words = touched.map((each) =>
     touchWords(
@@ -124,7 +150,7 @@ function TouchedPanel({ cuts, touched, care, onGo, onTouch, onAdd }: PanelProps)
   );
   const many = placesCount(ofCuts, touched);
   return (
-    <section className="sheet sticky bottom-2 z-10 space-y-4 p-4 shadow-lg" aria-label="What was touched">
+    <section ref={panel} className="sheet space-y-3 p-4" aria-label="What was touched">
       <h2 className="text-lg font-bold">{capital(words.join(' · '))}</h2>
       {jobs.length > 0 && (
         <ul className="flex flex-wrap gap-2">
@@ -166,35 +192,49 @@ function TouchedPanel({ cuts, touched, care, onGo, onTouch, onAdd }: PanelProps)
           {many === 1 ? 'Add this job' : `Add ${many} jobs`}
         </button>
         {only && (
-          <button type="button" className="btn" onClick={() => onGo('pieces', only.jobs[0]?.work.id ?? only.cut.id)}>
-            Its measures
-          </button>
+          <span className="flex flex-wrap gap-3">
+            <button type="button" className="btn" onClick={() => onGo('pieces', only.jobs[0]?.work.id ?? only.cut.id)}>
+              Its measures
+            </button>
+            <button type="button" className="btn" onClick={() => onEdges(only.piece)}>
+              From its edges
+            </button>
+          </span>
         )}
       </div>
-      {only && (
-        <fieldset className="flex flex-wrap gap-x-4">
-          <legend className="quiet">Or name its edges</legend>
-          {edgeNames(only.piece.shape).map((name, edge) => {
-            const on: Touched = { cutId: only.cut.id, on: 'edge', edge };
-            return edge === only.piece.fold ? null : (
+      {only && namedPlaces(only).length > 0 && (
+        <details open={byName} onToggle={({ currentTarget }) => setByName(currentTarget.open)}>
+          <summary className="flex min-h-11 cursor-pointer items-center font-semibold">Its edges and corners by name</summary>
+          <div className="flex flex-wrap gap-x-4">
+            {namedPlaces(only).map(([name, on]) => (
               <CheckField
                 key={name}
                 small
                 label={name}
                 checked={touched.some((each) => sameTouch(each, on))}
-                onChange={() =>
-                  onTouch(
-                    on,
-                    touched.some(({ on: what }) => what === 'edge'),
-                  )
-                }
+                onChange={() => onTouch(on, touched.at(-1)?.on === on.on)}
               />
-            );
-          })}
-        </fieldset>
+            ))}
+          </div>
+        </details>
       )}
     </section>
   );
+}
+
+/** With more of them than this edges and corners are touched in the drawing alone. */
+const MOST_NAMED = 8;
+
+/** Edges and corners of a cut that can be touched by name. */
+function namedPlaces(of: BoardCut): [string, Touched][] {
+  const { cut, piece, open } = of;
+  const names = edgeNames(piece.shape);
+  const edges = [...new Set(open.edges)].sort((a, b) => a - b);
+  if (edges.length > MOST_NAMED) return [];
+  return [
+    ...edges.map((edge): [string, Touched] => [names[edge]!, { cutId: cut.id, on: 'edge', edge }]),
+    ...cornersOf(open).map(({ sewn }): [string, Touched] => [cornerWords(of, sewn), { cutId: cut.id, on: 'corner', at: sewn }]),
+  ];
 }
 
 const placesCount = (cuts: readonly BoardCut[], touched: readonly Touched[]): number =>

@@ -66,15 +66,21 @@ export function boardCuts({ rows, works, cloths, layers, log, scraps, trim }: Kn
   );
 }
 
-/** Where edges of a piece meet: as it is cut, and the sewn point that is meant. */
-export function cornersOf(open: OpenPiece): { cut: Point; sewn: Point }[] {
+/** The border of a piece by its edges. Nothing lies along the edge of an opening: what holds one lies all over it. */
+export const runsOf = (open: OpenPiece) => edgeRuns({ ...open, holes: [] });
+
+/** Where two edges of a piece meet: as it is cut, the sewn point that is meant, and which edges. */
+export function cornersOf(open: OpenPiece): { cut: Point; sewn: Point; edges: [number, number] }[] {
   const sewn = open.seam.flat();
-  return edgeRuns(open)
-    .filter(({ closed }) => !closed)
-    .map(({ points }) => {
-      const cut = points[0]!;
-      return { cut, sewn: sewn.length === 0 ? cut : sewn.reduce((a, b) => (far(b, cut) < far(a, cut) ? b : a)) };
-    });
+  const runs = runsOf(open);
+  return runs.flatMap(({ edge, points, closed }, i) => {
+    if (closed) return [];
+    const cut = points[0]!;
+    const before = runs[(i + runs.length - 1) % runs.length]!.edge;
+    return [
+      { cut, sewn: sewn.length === 0 ? cut : sewn.reduce((a, b) => (far(b, cut) < far(a, cut) ? b : a)), edges: [before, edge] },
+    ];
+  });
 }
 
 const far = ([ax, ay]: Point, [bx, by]: Point) => Math.hypot(ax - bx, ay - by);
@@ -104,5 +110,12 @@ export function touchWords(pick: Touched, of: BoardCut, several: boolean): strin
   const { piece, cut } = of;
   const name = several ? nameOnBoard(of) : `“${nameOnBoard(of)}”`;
   if (pick.on === 'piece') return cut.count > 1 ? `${name}, all ${cut.count}` : name;
-  return pick.on === 'edge' ? `${name}: ${edgeNames(piece.shape)[pick.edge]}` : `${name}: a corner`;
+  return `${name}: ${pick.on === 'edge' ? edgeNames(piece.shape)[pick.edge] : cornerWords(of, pick.at)}`;
+}
+
+/** A corner by the edges that meet there. */
+export function cornerWords({ open, piece }: BoardCut, at: Point): string {
+  const [first, second] = cornersOf(open).find(({ sewn }) => far(sewn, at) < 0.01)?.edges ?? [];
+  const names = edgeNames(piece.shape);
+  return first === undefined ? 'a corner' : `corner of ${names[first]} and ${names[second!]}`;
 }
