@@ -45,16 +45,17 @@ function cutDrawn(db: Db, piece: Piece, cut: Cut, on: readonly Job[]): DrawnCut[
   const laid = laidCut(piece, cut);
   if (!laid) return [];
   const { trim } = readSettings(db).settings;
+  const cloth = cut.clothId ? cloths.find(db, cut.clothId) : undefined;
   const regions = on.map((job) => {
     const layers = (job.stack?.layers ?? []).flatMap((layer) => {
       const material = findMaterial(db, layer.materialId);
       return material ? [{ ...layer, material }] : [];
     });
     return {
-      layers: jobRegion({ ...workpieceOf(piece, cut, job, 1), layers }, laid.open, trim),
+      layers: jobRegion({ ...workpieceOf(piece, cut, job, 1, cloth ? [cloth] : []), layers }, laid.open, trim),
       // As on the project's board: green is what is filed.
       ...{ chosen: job.stack !== null, done: logOfJob(db, job.id).some(({ kind }) => kind === 'piece') },
     };
   });
-  return [{ ...laid, tone: (cut.clothId && cloths.find(db, cut.clothId)?.tone) || null, regions }];
+  return [{ ...laid, tone: cloth?.tone ?? null, regions }];
 }

@@ -135,7 +135,7 @@ function plannedWork(db: Db, jobId: string, tool: PressTool): Planned {
   const plate = ironSole(settings.soleLength, settings.soleWidth);
   const stopsOn = (layer: number, seconds: number | undefined): PressStop[] => {
     const { material, extent } = chosen[layer]!;
-    const { outlines } = layerOutline(piece, extent, material, layerCutOf(work, kept[layer]!.cut, settings.trim, piece));
+    const { outlines } = layerOutline(piece, extent, material, layerCutOf(work, kept[layer]!.cut, settings.trim, piece, cloth.arealDensity));
     return (outlines.length > 0 ? outlines : [piece.outline]).flatMap(
       (outline) =>
         pressPlan({

@@ -1,4 +1,5 @@
 import { cutPieceOf, workpieceOf, type CutPiece, type Workpiece as WorkpieceOf } from '../core/workpiece';
+import { cloths } from './cloths';
 import { cuts } from './cuts';
 import type { Db } from './database';
 import { NotFoundError } from './errors';
@@ -45,6 +46,7 @@ function joinedUp(db: Db, { pieces: own, cuts: cut, jobs: done }: ReturnType<typ
     projects.byIds(db, [...new Set(own.map(({ projectId }) => projectId))]).map((each) => [each.id, each.makes]),
   );
   const cutOf = new Map(cut.map((each) => [each.id, each]));
+  const known = cloths.byIds(db, [...new Set(cut.flatMap(({ clothId }) => clothId ?? []))]);
   const inOrder = <T extends { pieceId: string }>(list: T[]): T[] =>
     list.sort((a, b) => pieceOf.get(a.pieceId)!.i - pieceOf.get(b.pieceId)!.i);
   return {
@@ -52,7 +54,7 @@ function joinedUp(db: Db, { pieces: own, cuts: cut, jobs: done }: ReturnType<typ
       done.flatMap((job) => {
         const on = cutOf.get(job.cutId);
         const of = on && pieceOf.get(on.pieceId);
-        return on && of ? [workpieceOf(of.piece, on, job, makesOf.get(of.piece.projectId) ?? 1)] : [];
+        return on && of ? [workpieceOf(of.piece, on, job, makesOf.get(of.piece.projectId) ?? 1, known)] : [];
       }),
     ),
     cutPieces: inOrder(

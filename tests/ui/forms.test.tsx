@@ -297,6 +297,7 @@ describe('how far a layer reaches', () => {
           cut: undefined,
           edges: [2],
           trim: 6,
+          usual: { width: 30, size: 40 },
           past: 3,
           placing: false,
           onPlacing: placed,

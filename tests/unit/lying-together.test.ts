@@ -74,6 +74,6 @@ describe('layers of several jobs on one cut', () => {
   });
 
   it('are cut as the layer says for itself before the place', () => {
-    expect(layerCutOf({ place: { kind: 'patch', at: [1, 1], size: 40 }, wish: { role: 'collar' } }, { size: 30 }, 6, square)).toMatchObject({ size: 30, at: [1, 1], trim: 6 }); // prettier-ignore
+    expect(layerCutOf({ place: { kind: 'patch', at: [1, 1], size: 40 }, wish: { role: 'collar' } }, { size: 30 }, 6, square, null)).toMatchObject({ size: 30, at: [1, 1], trim: 6 }); // prettier-ignore
   });
 });

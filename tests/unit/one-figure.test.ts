@@ -8,6 +8,7 @@ import { openSeeded } from '../../src/server/database';
 import { jobOfWork } from '../../src/server/job-work';
 import { needsOfStack, shoppingNeeds } from '../../src/server/shopping-needs';
 import { tableParts } from '../../src/server/sound-table';
+import { cloths } from '../../src/store/cloths';
 import { cuts } from '../../src/store/cuts';
 import { loadDemo } from '../../src/store/demo';
 import { jobs } from '../../src/store/jobs';
@@ -143,10 +144,13 @@ describe('one figure, whoever tells it', () => {
 });
 
 describe('a job at a place of its own', () => {
-  it.each<[string, object, string, (sewn: number) => number]>([
+  it.each<[string, object, string, (sewn: number) => number, number?]>([
     ['a patch behind a mark', { kind: 'patch', at: [0, 0], size: 40 }, 'patch', () => 1600],
+    // An opening of 20 mm that nobody measured; 18 mm past it, on fine cloth 10.
+    ['a patch that nobody measured', { kind: 'usual' }, 'patch', () => 56 * 56, 150],
+    ['the same on fine cloth', { kind: 'usual' }, 'patch', () => 40 * 40, 70],
     ['a strip along one edge', { kind: 'edges', edges: [1], width: 25 }, 'strip', (sewn) => sewn * 25],
-  ])('takes as much in its work as is cut for it: %s', (_, place, extent, about) => {
+  ])('takes as much in its work as is cut for it: %s', (_, place, extent, about, clothWeight) => {
     const db = openSeeded(':memory:');
     loadDemo(db, { onlyIfEmpty: false });
     db.prepare('DELETE FROM cut_table').run();
@@ -154,9 +158,12 @@ describe('a job at a place of its own', () => {
     const corners: Point[] = [[-150, -100], [150, -100], [150, 100], [-150, 100]]; // prettier-ignore
     const shape = { kind: 'drawn', edges: corners.map((from) => ({ from })) };
     const piece = pieces.insert(db, { ...pieces.get(db, was.pieceId), name: 'Tab', fold: null, marks: [], line: 'cut', allowances: [10, 10, 10, 10], shape } as never); // prettier-ignore
-    const cut = cuts.insert(db, { ...cuts.get(db, was.cutId), pieceId: piece.id, count: 1, pairs: false, done: false, own: null } as never); // prettier-ignore
+    const cloth = cloths.get(db, was.clothId!);
+    const clothId = cloths.insert(db, { ...cloth, arealDensity: clothWeight ?? cloth.arealDensity }).id;
+    const cut = cuts.insert(db, { ...cuts.get(db, was.cutId), pieceId: piece.id, clothId, count: 1, pairs: false, done: false, own: null } as never); // prettier-ignore
     const stack = { ...was.stack!, schools: {}, layers: [{ materialId: 'light-non-woven-fusible-32-g', extent, angle: 0 }] };
-    const of = jobs.insert(db, { ...jobs.get(db, was.id), cutId: cut.id, stack, place, cutDone: false } as never);
+    const wish = { ...jobs.get(db, was.id).wish, ...(clothWeight ? { role: 'buttonhole' } : {}) };
+    const of = jobs.insert(db, { ...jobs.get(db, was.id), wish, cutId: cut.id, stack, place, cutDone: false } as never);
     const told = workOf(jobOfWork(db, getWorkpiece(db, of.id))!).amounts.find(({ kind }) => kind === 'area')!.amount;
     const [need] = needsOfStack(db, of.id, stack as never);
     const { items } = shoppingQuestion(need!, TRIM).list;

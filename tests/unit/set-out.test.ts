@@ -74,11 +74,11 @@ describe('the region of a job', () => {
   const piece: OpenPiece = openPiece(
     plainPiece({ kind: 'rectangle', width: 300, height: 100, corners: [false, false, false, false], corner: 0 }, 10),
   );
-  const job = (more: Partial<LayeredJob>): LayeredJob => ({
-    ...{ name: '', place: { kind: 'usual' }, wish: { role: 'collar' }, layers: [] },
+  const job = (more: Partial<LayeredJob>): LayeredJob & { clothWeight: number | null } => ({
+    ...{ clothWeight: null, name: '', place: { kind: 'usual' }, wish: { role: 'collar' }, layers: [] },
     ...more,
   });
-  const area = (of: LayeredJob) =>
+  const area = (of: ReturnType<typeof job>) =>
     jobRegion(of, piece, 6)
       .flat()
       .reduce((sum, outline) => sum + Math.abs(polygonArea(outline)), 0);

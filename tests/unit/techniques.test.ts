@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { ROLE_PROFILES, ROLES, stackWork, type Part, type Role, type ToldPiece } from '../../src/core/choose';
+import type { Fabric } from '../../src/core/cloth';
 import { joinedAs, usesOf, type ChosenLayer, type Extent, type Join } from '../../src/core/layers';
 import { LIBRARY_CLOTHS, LIBRARY_LAYERS } from '../../src/core/library';
 import { DEFAULT_SCHOOLS, schoolsOf } from '../../src/core/schools';
@@ -145,25 +146,39 @@ describe('which technique it is', () => {
     const spec = { ...plainPiece(shape, 20), line: 'cut' as const };
     const piece = openPiece(spec);
     const line = (from: [number, number], to: [number, number]): Place => ({ kind: 'line', line: [from, to], width: 28 });
-    for (const [role, place, extent] of [
+    const lawn = { ...jersey, arealDensity: 70 };
+    for (const [role, place, extent, fabric = jersey] of [
+      // An opening of 20 mm that nobody measured: 18 mm past it, on fine cloth 10.
+      ['buttonhole', { kind: 'usual' }, 'patch'],
+      ['buttonhole', { kind: 'usual' }, 'patch', lawn],
       ['godet-slash', line([150, 0], [150, 210]), 'strip'],
       ['godet-slash', line([150, 0], [150, 210]), 'patch'],
       ['zip-area', line([150, 180], [150, 330]), 'strip'],
       ['zip-area', { kind: 'edges', edges: [1], width: 40 }, 'strip'],
       ['inner-corner', { kind: 'usual' }, 'patch'],
-    ] as [Role, Place, Extent][]) {
+    ] as [Role, Place, Extent, Fabric?][]) {
       const one = layer('nonwoven', 'fusible', extent);
-      const told = amount(work(role, [one], { piece: { outline: piece.outline, allowances: piece.allowances, place } }), 'area')!;
+      const told = amount(
+        work(role, [one], { piece: { outline: piece.outline, allowances: piece.allowances, place }, fabric }),
+        'area',
+      )!;
+      if (role === 'buttonhole') expect(Math.abs(told - (fabric === lawn ? 40 * 40 : 56 * 56))).toBeLessThan(90);
       // An allowance of 20 mm and 10 more each way from the sewn point.
       if (role === 'inner-corner') expect(told).toBeCloseTo(60 * 60, 6);
-      const stage = layerOutline(piece, extent, one.material, layerCutOf({ place, wish: part(role) }, undefined, 6, piece));
+      const stage = layerOutline(
+        piece,
+        extent,
+        one.material,
+        layerCutOf({ place, wish: part(role) }, undefined, 6, piece, fabric.arealDensity),
+      );
       expect(stage.area, `${role} ${extent}`).toBeCloseTo(told, 6);
       const stack = { layers: [{ materialId: 'm', extent }] };
       const kept = {
         ...spec,
         id: 'w',
         name: 'Panel',
-        clothId: null,
+        clothId: 'cloth',
+        clothWeight: fabric.arealDensity,
         wish: { role, cut: 'straight' as const },
         place,
         count: 1,

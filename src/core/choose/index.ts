@@ -19,7 +19,7 @@ export { ROLE_WORDS, CARE_WORDS, CUT_WORDS, STRETCH_WORDS } from './words';
 export { CRITERION_IDS, LEADS } from './protocol';
 export type { Asking, CriterionId, Lead, LayerNeed, Needs, PieceSize, Weights, Wishes } from './protocol';
 export { CRITERIA } from './criteria';
-export { cornerSquare, cutOfRole, edgeRuleOf } from '../part';
+export { cornerSquare, cutOfRole, edgeRuleOf, patchOf } from '../part';
 export { typicalPiece } from './piece-size';
 export { stitchedField } from './piece-size';
 export { sizeOfPiece } from './size-of-piece';

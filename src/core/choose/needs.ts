@@ -4,14 +4,14 @@ import { latticeLength } from '../nesting';
 import { allowedTurns, DEFAULT_LAYER_OUTLINE, FREELY, isTape, LAYING, layerShrinkage, tapeRun, usualGrain } from '../pieces';
 import type { LayerNeed, Needs, Question, ToBuy } from './protocol';
 import { allowanceOf, stitchedField, trimOf } from './piece-size';
+import { cutOfRole } from '../part';
 import { hoopingKey, hoopingMinutes, layerMinutes, type Minutes } from '../techniques';
 import { jobFor } from './steps-for';
 
 /** Room between pieces on the roll, mm. */
 const GAP = LAYING.gap;
-/** A strip along an edge, a patch around a point, and the margin of a sheet around its motif, mm. */
+/** A strip along an edge, and the margin of a sheet around its motif, mm. */
 const STRIP = DEFAULT_LAYER_OUTLINE.width;
-const PATCH = DEFAULT_LAYER_OUTLINE.size;
 const FIELD_MARGIN = DEFAULT_LAYER_OUTLINE.fieldMargin;
 /** Cloth is taken as this wide when a liquid is priced by its metre, mm. */
 const CLOTH_WIDTH = 1400;
@@ -34,10 +34,11 @@ const stripParts = ({ piece }: Pick<Question, 'piece'>): number =>
 
 /** Size that is cut of a layer, mm. */
 function cutSize(question: Question, { material, extent }: ChosenLayer): [width: number, height: number] {
-  const { piece, part } = question;
+  const { piece, part, fabric } = question;
+  const usual = cutOfRole(part.role, [allowanceOf(piece)], fabric.arealDensity);
   switch (extent) {
     case 'strip': {
-      const wide = isTape(material) ? material.rollWidth : (piece.strip ?? STRIP);
+      const wide = isTape(material) ? material.rollWidth : (piece.strip ?? usual.width ?? STRIP);
       const long = stripRun(question) / stripParts(question);
       return piece.height > piece.width ? [wide, long] : [long, wide];
     }
@@ -45,8 +46,10 @@ function cutSize(question: Question, { material, extent }: ChosenLayer): [width:
       return within(piece, Math.min(trimOf(piece), allowanceOf(piece)));
     case 'net':
       return within(piece, allowanceOf(piece));
-    case 'patch':
-      return [Math.min(piece.patch ?? PATCH, piece.width), Math.min(piece.patch ?? PATCH, piece.height)];
+    case 'patch': {
+      const size = piece.patch ?? usual.size;
+      return [Math.min(size, piece.width), Math.min(size, piece.height)];
+    }
     case 'field': {
       const motif = stitchedField(part, piece);
       return [motif.width + 2 * FIELD_MARGIN, motif.height + 2 * FIELD_MARGIN];

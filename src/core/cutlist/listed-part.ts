@@ -32,6 +32,8 @@ export interface KeptPart extends PieceSpec {
   name: string;
   duty?: Duty;
   clothId: string | null;
+  /** Of its cloth, g/m², where one is chosen. */
+  clothWeight?: number | null;
   wish: { role?: Role; cut: GrainCut; embroidery?: { width: number; height: number } };
   /** Where its job is done; for a cut without one there is none. */
   place?: Place;
@@ -49,7 +51,7 @@ export interface KeptPart extends PieceSpec {
 export function listedPart(part: KeptPart, materialOf: (id: string) => Material | undefined): ListedPart {
   const { id, name, shape, line, allowances, own, fold, grain, marks, count, pairs, oneWay, clothId, wish, place, stack } = part;
   const sewn = allowances.map((allowance, edge) => own?.[edge] ?? allowance);
-  const { rule, joins, ...usual } = wish.role ? cutOfRole(wish.role, sewn) : { rule: 'longest' as const };
+  const { rule, joins, ...usual } = wish.role ? cutOfRole(wish.role, sewn, part.clothWeight) : { rule: 'longest' as const };
   const placed = { ...usual, ...(place ? placeCut(place) : {}) };
   const layers = (stack?.layers ?? []).flatMap(({ materialId, extent, cut }) => {
     const material = materialOf(materialId);

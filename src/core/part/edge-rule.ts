@@ -51,15 +51,34 @@ export function cornerSquare(allowances: readonly number[]): number {
   return 2 * (Math.max(CORNER.least, ...allowances) + CORNER.past);
 }
 
+/** An opening that nobody measured, and how far its patch reaches past it all round, mm; on cloth lighter than `under`, g/m², less far. */
+export const OPENING = { across: 20, past: 18, fine: { under: 90, past: 10 } } as const;
+
+/**
+ * Edge of a patch round an opening whose size was not said, mm.
+ *
+ * @param clothWeight g/m²; undefined where no cloth is known
+ * @example patchOf(70) // 40
+ */
+export function patchOf(clothWeight: number | null | undefined): number {
+  const { across, past, fine } = OPENING;
+  return across + 2 * (clothWeight && clothWeight < fine.under ? fine.past : past);
+}
+
 /**
  * What the role of a piece says of how its layers are cut, before its place or anything else says it: the one answer for the Cut stage, tables,
  * lists, the bench and techniques.
  *
- * @param allowances of the piece, where it is known, mm
+ * @param allowances of the piece, where it is known, mm @param clothWeight g/m², where the cloth is known
  * @example cutOfRole('hat-brim').joins // 'opening'
  */
-export function cutOfRole(role: Role, allowances: readonly number[] = []): { rule: EdgeRule; joins?: BaseJoins } & RoleCut {
+export function cutOfRole(
+  role: Role,
+  allowances: readonly number[] = [],
+  clothWeight?: number | null,
+): { rule: EdgeRule; joins?: BaseJoins; size: number } & RoleCut {
   const joins = JOINS[role];
-  const corner = role === 'inner-corner' ? { size: cornerSquare(allowances) } : {};
-  return { rule: edgeRuleOf(role), ...(joins ? { joins } : {}), ...CUTS[role], ...corner };
+  const own = CUTS[role];
+  const size = role === 'inner-corner' ? cornerSquare(allowances) : (own?.size ?? patchOf(clothWeight));
+  return { rule: edgeRuleOf(role), ...(joins ? { joins } : {}), ...own, size };
 }

@@ -1,4 +1,4 @@
-import { cutOfRole } from '../part';
+import { cutOfRole, patchOf } from '../part';
 import {
   DEFAULT_LAYER_OUTLINE,
   isTape,
@@ -23,7 +23,7 @@ export function cutOptions({ job, index }: LayerAt, own: Partial<LayerOutlineOpt
   const { role, place, cuts, trim, motif } = job;
   return {
     ...DEFAULT_LAYER_OUTLINE,
-    ...(role ? cutOfRole(role, job.piece?.allowances) : {}),
+    ...(role ? cutOfRole(role, job.piece?.allowances, job.fabric.arealDensity) : { size: patchOf(job.fabric.arealDensity) }),
     ...(trim === undefined ? {} : { trim }),
     ...(motif ? { field: motif } : {}),
     ...own,

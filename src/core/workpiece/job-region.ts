@@ -14,18 +14,24 @@ const EXTENTS = { panel: 'net', strip: 'strip', patch: 'patch', field: 'field' }
  *
  * @param trim the person's usual trim, mm
  * @returns outlines layer by layer, each with its openings; none where the place cannot be drawn on this piece
- * @example jobRegion({ name: '', place: { kind: 'whole' }, wish: collar, layers: [] }, piece, 6).length // 1
+ * @example jobRegion({ name: '', place: { kind: 'whole' }, wish: collar, layers: [], clothWeight: null }, piece, 6).length // 1
  */
-export function jobRegion({ place, wish, layers }: LayeredJob, piece: OpenPiece, trim: number): Outline[][] {
+export function jobRegion(
+  { place, wish, layers, clothWeight }: LayeredJob & { clothWeight: number | null },
+  piece: OpenPiece,
+  trim: number,
+): Outline[][] {
   try {
     if (layers.length === 0) {
       const area = placeArea(place) ?? (place.kind === 'field' ? 'field' : ROLE_PROFILES[wish.role].area);
-      return [layerOutline(piece, EXTENTS[area], PLAIN, layerCutOf({ place, wish }, undefined, trim, piece)).outlines];
+      return [
+        layerOutline(piece, EXTENTS[area], PLAIN, layerCutOf({ place, wish }, undefined, trim, piece, clothWeight)).outlines,
+      ];
     }
     return layers.map(({ material, extent, cut }) =>
       material.form === 'liquid'
         ? [piece.outline]
-        : layerOutline(piece, extent, material, layerCutOf({ place, wish }, cut, trim, piece)).outlines,
+        : layerOutline(piece, extent, material, layerCutOf({ place, wish }, cut, trim, piece, clothWeight)).outlines,
     );
   } catch (problem) {
     if (!(problem instanceof InputError)) throw problem;

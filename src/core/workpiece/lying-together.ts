@@ -52,18 +52,19 @@ const LEAST = 100;
 /**
  * How one layer of a job is cut: by its place, then by what the layer says for itself.
  *
- * @param trim the person's usual trim, mm
- * @example layerCutOf({ place: { kind: 'patch', at: [10, 10], size: 40 }, wish: collar }, undefined, 6, piece).size // 40
+ * @param trim the person's usual trim, mm @param clothWeight g/m²; null where no cloth is chosen
+ * @example layerCutOf({ place: { kind: 'patch', at: [10, 10], size: 40 }, wish: collar }, undefined, 6, piece, null).size // 40
  */
 export function layerCutOf(
   { place, wish }: Pick<LayeredJob, 'place' | 'wish'>,
   own: LayerCut | undefined,
   trim: number,
   piece: OpenPiece,
+  clothWeight: number | null,
 ): LayerOutlineOptions {
   return {
     ...DEFAULT_LAYER_OUTLINE,
-    ...{ trim, ...cutOfRole(wish.role, piece.allowances) },
+    ...{ trim, ...cutOfRole(wish.role, piece.allowances, clothWeight) },
     ...placeCut(place),
     ...own,
     field: stitchedField(wish, pieceSize(piece)),
@@ -86,7 +87,9 @@ export function layersTogether(piece: OpenPiece, fabric: Fabric, jobs: readonly 
   const all = jobs.flatMap((job, k) =>
     job.layers.map(({ material, extent, cut }) => {
       const outline =
-        material.form === 'liquid' ? undefined : layerOutline(piece, extent, material, layerCutOf(job, cut, trim, piece));
+        material.form === 'liquid'
+          ? undefined
+          : layerOutline(piece, extent, material, layerCutOf(job, cut, trim, piece, fabric.arealDensity));
       weight += ((outline?.area ?? wholeArea) * material.arealDensity) / 1e6;
       return { job: k, material, on: outline ?? whole };
     }),

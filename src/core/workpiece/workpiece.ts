@@ -83,6 +83,8 @@ export interface Workpiece<S> extends Pattern {
   name: string;
   duty: Duty;
   clothId: string | null;
+  /** Of its cloth, g/m²; null where none is chosen. */
+  clothWeight: number | null;
   wish: Part;
   place: Place;
   /** In all, however many things are made. */
@@ -138,15 +140,22 @@ export function cutPieceOf(piece: PatternPiece, cut: PieceCut, makes: number): C
 /**
  * A job with all that it is done on.
  *
- * @param makes how many things are made
- * @example workpieceOf(front, shell, stay, 1).name // 'Front: armhole'
+ * @param makes how many things are made @param cloths what is known of cloths: the one that it is cut from is found there
+ * @example workpieceOf(front, shell, stay, 1, []).name // 'Front: armhole'
  */
-export function workpieceOf<S>(piece: PatternPiece, cut: PieceCut, job: CutJob<S>, makes: number): Workpiece<S> {
+export function workpieceOf<S>(
+  piece: PatternPiece,
+  cut: PieceCut,
+  job: CutJob<S>,
+  makes: number,
+  cloths: readonly { id: string; arealDensity: number }[],
+): Workpiece<S> {
   const { id: cutId, ...flat } = cutPieceOf(piece, cut, makes);
   const { id, name, place, wish, stack, glueUp, cutDone } = job;
   return {
     ...flat,
     ...{ id, cutId, place, stack, glueUp, cutDone },
+    clothWeight: cloths.find((cloth) => cloth.id === cut.clothId)?.arealDensity ?? null,
     name: name === '' ? flat.name : `${flat.name}: ${name}`,
     wish: { ...wish, cut: cut.orientation },
   };

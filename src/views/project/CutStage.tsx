@@ -273,7 +273,7 @@ function LayerOnPiece({ work, piece, layer, settings, onChange }: LayerProps) {
   // Along a line there is no edge to choose: the line is the job's.
   const alongLine = placed.line !== undefined;
   const edges = extent !== 'strip' || besideFold || alongLine ? [] : stripEdges(piece, { rule, ...placed, ...cut });
-  const lies = useMemo(() => layerCutOf(work, cut, settings.trim, piece), [work, cut, settings.trim, piece]);
+  const lies = useMemo(() => layerCutOf(work, cut, settings.trim, piece, work.clothWeight), [work, cut, settings.trim, piece]);
   const outline: LayerOutline = useMemo(() => layerOutline(piece, extent, material, lies), [piece, extent, material, lies]);
   const count = outline.outlines.length;
   const splits = count > 1 && extent !== 'strip';
@@ -311,6 +311,7 @@ function LayerOnPiece({ work, piece, layer, settings, onChange }: LayerProps) {
             cut={{ ...placed, ...cut }}
             edges={edges}
             trim={settings.trim}
+            usual={lies}
             past={pastSeam(material, isTape(material) ? material.rollWidth : lies.width, lies)}
             placing={placing}
             onPlacing={setPlacing}

@@ -1,5 +1,5 @@
 import { EXTENTS, EXTENT_WORDS, type Extent } from '../../core/layers';
-import { DEFAULT_LAYER_OUTLINE, type LayerCut } from '../../core/pieces';
+import type { LayerCut, LayerOutlineOptions } from '../../core/pieces';
 import { edgeNames } from '../../core/shape';
 import { CheckField, SelectField } from '../../ui/form/form-fields';
 import LengthField from '../../ui/LengthField';
@@ -14,6 +14,8 @@ interface Props {
   edges: readonly number[];
   /** The person's usual trim, mm. */
   trim: number;
+  /** As it is cut when nothing is said of it, mm. */
+  usual: Pick<LayerOutlineOptions, 'width' | 'size'>;
   /** How far a strip reaches past the seam line, mm. */
   past: number;
   /** The next touch of the drawing says where the patch lies. */
@@ -26,7 +28,18 @@ interface Props {
 const MOST_EDGES = 14;
 
 /** How far a layer reaches on its piece, and what goes with that. */
-export default function LayerCutOptions({ work, extent, cut = {}, edges, trim, past, placing, onPlacing, onChange }: Props) {
+export default function LayerCutOptions({
+  work,
+  extent,
+  cut = {},
+  edges,
+  trim,
+  usual,
+  past,
+  placing,
+  onPlacing,
+  onChange,
+}: Props) {
   const set = (change: LayerCut) => onChange({ cut: { ...cut, ...change } });
   const units = useUnits();
   const names = edgeNames(work.shape);
@@ -42,12 +55,7 @@ export default function LayerCutOptions({ work, extent, cut = {}, edges, trim, p
         />
         {extent === 'trimmed' && <LengthField label="Trimmed by" value={cut.trim ?? trim} onChange={(mm) => set({ trim: mm })} />}
         {extent === 'strip' && (
-          <LengthField
-            label="Width"
-            value={cut.width ?? DEFAULT_LAYER_OUTLINE.width}
-            min={1}
-            onChange={(width) => set({ width })}
-          />
+          <LengthField label="Width" value={cut.width ?? usual.width} min={1} onChange={(width) => set({ width })} />
         )}
         {extent === 'strip' && !cut.line && !besideFold && (
           <LengthField
@@ -58,7 +66,7 @@ export default function LayerCutOptions({ work, extent, cut = {}, edges, trim, p
           />
         )}
         {extent === 'patch' && (
-          <LengthField label="Size" value={cut.size ?? DEFAULT_LAYER_OUTLINE.size} min={1} onChange={(size) => set({ size })} />
+          <LengthField label="Size" value={cut.size ?? usual.size} min={1} onChange={(size) => set({ size })} />
         )}
       </div>
       {extent === 'strip' && cut.line && <p className="quiet text-[0.92rem]">It lies along the line of this job.</p>}

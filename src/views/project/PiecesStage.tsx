@@ -181,6 +181,7 @@ export default function PiecesStage({ projectId, care, work, piece, cut, last, c
   });
   const { form } = of;
   const { draft, cutDraft, job } = form.watch();
+  const opened = tryOpen(draft).piece;
   const errors = flatErrors(form.formState.errors);
   const [faults, setFaults] = useState<string[]>([]);
   const adding = useWrite((fields: object) => call<Rows>('POST', `/api/projects/${projectId}/pieces`, fields), {
@@ -272,6 +273,8 @@ export default function PiecesStage({ projectId, care, work, piece, cut, last, c
               shape={draft.shape}
               marks={draft.marks}
               usual={usualPlace(job.role)}
+              outer={[...new Set(opened?.edges)]}
+              clothWeight={cloths.find(({ id }) => id === cutDraft.clothId)?.arealDensity ?? null}
               onChange={(place) => changeJob({ place })}
             />
             <Field
@@ -300,7 +303,7 @@ export default function PiecesStage({ projectId, care, work, piece, cut, last, c
       <div className="flex flex-wrap items-center gap-4">
         <button
           className="btn btn-primary"
-          disabled={saving.isPending || adding.isPending || faults.length > 0 || tryOpen(draft).piece === undefined}
+          disabled={saving.isPending || adding.isPending || faults.length > 0 || opened === undefined}
         >
           {piece ? 'Save the piece' : 'Add the piece'}
         </button>

@@ -1,3 +1,4 @@
+import { patchOf } from '../../core/choose';
 import { DEFAULT_LAYER_OUTLINE, MARK_WORDS, type Mark, type Place, type PlaceKind } from '../../core/pieces';
 import { bounds, drawShape, edgeNames, type PieceShape, type Point } from '../../core/shape';
 import { CheckField, SelectField } from '../../ui/form/form-fields';
@@ -11,6 +12,10 @@ interface Props {
   marks: readonly Mark[];
   /** Where the role usually has it, in words. */
   usual: string;
+  /** Edges that lie outside: nothing is put along a fold, or along the edge of an opening. */
+  outer: readonly number[];
+  /** Of the cloth, g/m², where one is chosen. */
+  clothWeight: number | null;
   onChange: (place: Place) => void;
 }
 
@@ -33,16 +38,16 @@ function middleOf(shape: PieceShape): { at: Point; height: number } {
   }
 }
 
-function start(kind: PlaceKind, shape: PieceShape): Place {
+function start(kind: PlaceKind, { shape, outer, clothWeight }: Pick<Props, 'shape' | 'outer' | 'clothWeight'>): Place {
   const { at, height } = middleOf(shape);
-  const { width, size } = DEFAULT_LAYER_OUTLINE;
+  const { width } = DEFAULT_LAYER_OUTLINE;
   switch (kind) {
     case 'edges':
-      return { kind, edges: [0], width };
+      return { kind, edges: [outer[0] ?? 0], width };
     case 'line':
       return { kind, line: [at, [at[0], at[1] + height / 4]], width };
     case 'patch':
-      return { kind, at, size };
+      return { kind, at, size: patchOf(clothWeight) };
     case 'field':
       return { kind, at };
     default:
@@ -74,7 +79,8 @@ function markOptions(marks: readonly Mark[]): [string, string][] {
 }
 
 /** Where a job is done on its piece: chosen by kind, the measures typed. */
-export default function PlaceFields({ place, shape, marks, usual, onChange }: Props) {
+export default function PlaceFields(props: Props) {
+  const { place, shape, outer, marks, usual, onChange } = props;
   const names = edgeNames(shape);
   const point = (label: string, at: Point, set: (to: Point) => void) => (
     <>
@@ -89,23 +95,26 @@ export default function PlaceFields({ place, shape, marks, usual, onChange }: Pr
         label="Where"
         value={place.kind}
         options={WORDS.map(([kind, words]) => [kind, kind === 'usual' ? `${words}: ${usual}` : words] as const)}
-        onChange={(kind) => onChange(start(kind, shape))}
+        onChange={(kind) => onChange(start(kind, props))}
       />
       {place.kind === 'edges' && (
         <>
           <div className="flex flex-wrap gap-x-5">
-            {names.map((name, i) => (
-              <CheckField
-                key={name}
-                label={name}
-                checked={place.edges.includes(i)}
-                onChange={(on) => {
-                  const edges = on ? [...place.edges, i] : place.edges.filter((edge) => edge !== i);
-                  // The last edge stays: a job along no edge is nowhere.
-                  if (edges.length > 0) onChange({ ...place, edges });
-                }}
-              />
-            ))}
+            {names.map((name, i) =>
+              // One that is kept from before is shown, so that it can be taken away.
+              outer.includes(i) || place.edges.includes(i) ? (
+                <CheckField
+                  key={name}
+                  label={name}
+                  checked={place.edges.includes(i)}
+                  onChange={(on) => {
+                    const edges = on ? [...place.edges, i] : place.edges.filter((edge) => edge !== i);
+                    // The last edge stays: a job along no edge is nowhere.
+                    if (edges.length > 0) onChange({ ...place, edges });
+                  }}
+                />
+              ) : null,
+            )}
           </div>
           <LengthField label="How wide" value={place.width} min={1} onChange={(width) => onChange({ ...place, width })} />
         </>

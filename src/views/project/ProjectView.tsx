@@ -50,7 +50,7 @@ export default function ProjectView({ data, startWork, startStage }: Props) {
     () => void followed(true),
   );
   const [project, setProject] = useState(data.project);
-  const works = useMemo(() => workedOf(rows, project.makes), [rows, project.makes]);
+  const works = useMemo(() => workedOf(rows, project.makes, data.cloths), [rows, project.makes, data.cloths]);
   const [laidOut, setLaidOut] = useState(startStage === null && startWork === null && data.rows.pieces.length > 0);
   const [selected, setSelected] = useState(laidOut ? null : (startWork ?? works[0]?.id ?? rows.cuts[0]?.id ?? null));
   const [stage, setStage] = useState<Stage>(startStage ?? 'pieces');

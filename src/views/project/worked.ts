@@ -1,4 +1,5 @@
 import { OF_LAYERS, workpieceOf, type Workpiece as WorkpieceOf } from '../../core/workpiece';
+import type { Cloth } from '../../store/cloths';
 import type { Cut } from '../../store/cuts';
 import type { Job, KeptStack } from '../../store/jobs';
 import type { Piece } from '../../store/pieces';
@@ -46,8 +47,8 @@ export function tree({ pieces, cuts, jobs }: Rows) {
 }
 
 /** Every job with all that it is done on, in the order of the pieces. */
-export function workedOf(rows: Rows, makes: number): Worked[] {
+export function workedOf(rows: Rows, makes: number, cloths: readonly Cloth[]): Worked[] {
   return tree(rows).flatMap(({ piece, cuts }) =>
-    cuts.flatMap(({ cut, jobs }) => jobs.map((job) => ({ ...workpieceOf(piece, cut, job, makes), piece, cut, job }))),
+    cuts.flatMap(({ cut, jobs }) => jobs.map((job) => ({ ...workpieceOf(piece, cut, job, makes, cloths), piece, cut, job }))),
   );
 }

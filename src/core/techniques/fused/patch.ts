@@ -1,4 +1,5 @@
 import { isFusible } from '../../layers';
+import { OPENING } from '../../part';
 import { CHECKS } from '../checks';
 import { mm } from '../cut-words';
 import { called, type LayerAt } from '../job';
@@ -6,17 +7,8 @@ import { cutNeeds, cutOptions, regionOf, threadNeeds } from '../lying';
 import { handSewn, laid, pressed, SAFETY, stepOf, technique } from '../making';
 import { behindWords } from '../places';
 
-/** On fine cloth a patch reaches less far, g/m², mm. */
-const FINE = 90;
-const PAST = { fine: 10, usual: 18 };
-/** A patch for an opening that nobody measured: the opening, and past it all round. */
-const OPENING = 20;
-
-/** Edge of a patch round an opening whose size was not said, mm. */
-const usualSize = ({ job: { fabric } }: LayerAt): number => OPENING + 2 * (fabric.arealDensity < FINE ? PAST.fine : PAST.usual);
-
-const patchLies = (at: LayerAt) => regionOf(at, { size: usualSize(at) }, 'patch');
-const sizeOf = (at: LayerAt): number => cutOptions(at, { size: usualSize(at) }).size;
+const patchLies = (at: LayerAt) => regionOf(at, {}, 'patch');
+const sizeOf = (at: LayerAt): number => cutOptions(at).size;
 
 /** A patch on the wrong side, found by its mark. */
 export const patch = technique({
@@ -31,7 +23,7 @@ export const patch = technique({
   ],
   steps: (at) => {
     const { material } = at.layer;
-    const past = mm((sizeOf(at) - OPENING) / 2);
+    const past = mm((sizeOf(at) - OPENING.across) / 2);
     const where = `On the wrong side, ${behindWords(at)}, about ${past} past the opening on all sides; grain with grain, corners rounded.`;
     if (isFusible(material.form)) return [laid(at, where), ...pressed(at)];
     // What goes again is only held while the opening is sewn.

@@ -88,8 +88,12 @@ export default function PieceBoard({ rows, works, data, layers, log, scraps, car
           onTouch={touch}
           onAdd={async (role, chosenCare) => {
             const bodies = new Map<Cut, object[]>();
-            for (const { cut } of cuts) {
-              const places = placesOf(touched.filter(({ cutId }) => cutId === cut.id));
+            for (const each of cuts) {
+              const { cut } = each;
+              const places = placesOf(
+                touched.filter(({ cutId }) => cutId === cut.id),
+                each,
+              );
               const had = rows.jobs.filter(({ cutId }) => cutId === cut.id).length;
               if (places.length > 0)
                 bodies.set(
@@ -238,4 +242,12 @@ function namedPlaces(of: BoardCut): [string, Touched][] {
 }
 
 const placesCount = (cuts: readonly BoardCut[], touched: readonly Touched[]): number =>
-  cuts.reduce((sum, { cut }) => sum + placesOf(touched.filter(({ cutId }) => cutId === cut.id)).length, 0);
+  cuts.reduce(
+    (sum, each) =>
+      sum +
+      placesOf(
+        touched.filter(({ cutId }) => cutId === each.cut.id),
+        each,
+      ).length,
+    0,
+  );

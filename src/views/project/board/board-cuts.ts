@@ -1,6 +1,7 @@
 import type { Material } from '../../../core/layers';
-import { edgeRuns, type OpenPiece, type Place } from '../../../core/pieces';
+import { DEFAULT_LAYER_OUTLINE, edgeRuns, type OpenPiece, type Place } from '../../../core/pieces';
 import type { Tone } from '../../../core/cloth';
+import { cornerSquare } from '../../../core/choose';
 import { edgeNames, type Outline, type Point } from '../../../core/shape';
 import { DUTY_WORDS, jobRegion, laidCut, type LaidCut } from '../../../core/workpiece';
 import type { Cloth } from '../../../store/cloths';
@@ -87,17 +88,18 @@ const far = ([ax, ay]: Point, [bx, by]: Point) => Math.hypot(ax - bx, ay - by);
 
 export const sameTouch = (a: Touched, b: Touched): boolean => JSON.stringify(a) === JSON.stringify(b);
 
-/** A strip along an edge that nobody measured, and a patch at a corner, mm. */
-const STRIP = 30;
-const PATCH = 50;
+/** A strip along an edge that nobody measured, mm. */
+const STRIP = DEFAULT_LAYER_OUTLINE.width;
 
 /** Where a job is done that is asked for what is touched on one cut: edges together, each corner by itself. */
-export function placesOf(picks: readonly Touched[]): Place[] {
+export function placesOf(picks: readonly Touched[], { open: { allowances } }: Pick<BoardCut, 'open'>): Place[] {
   const edges = picks.flatMap((pick) => (pick.on === 'edge' ? [pick.edge] : []));
   return [
     ...(picks.some(({ on }) => on === 'piece') ? [{ kind: 'usual' as const }] : []),
     ...(edges.length > 0 ? [{ kind: 'edges' as const, edges, width: STRIP }] : []),
-    ...picks.flatMap((pick) => (pick.on === 'corner' ? [{ kind: 'patch' as const, at: pick.at, size: PATCH }] : [])),
+    ...picks.flatMap((pick) =>
+      pick.on === 'corner' ? [{ kind: 'patch' as const, at: pick.at, size: cornerSquare(allowances) }] : [],
+    ),
   ];
 }
 
