@@ -184,6 +184,40 @@ describe('several jobs as one batch', () => {
     expect(new Set(steps.map(({ id }) => id)).size).toBe(3);
   });
 
+  it('is cut in one go: what is cut alike is told once, each job by name, and what goes for all at the end', () => {
+    const cut = (title: string, what: string, mind: string[], seconds?: number) =>
+      step('cut', 'cut', title, { cutting: { what, mind }, ...(seconds === undefined ? {} : { seconds }) });
+    const one = cut('Cut the layer', 'Light woven to the cut edge', ['Glue up.'], 60);
+    const works = [
+      { name: 'Flap', steps: [one] },
+      { name: 'Tab', steps: [cut('Cut the cloth pieces', 'the layers are cut already', ['Glue up.', 'On the bias.'], 30)] },
+      { name: 'Cuff', steps: [one, step('press', 'apply', 'Press')] },
+    ];
+    const [all, ...rest] = stepsForBatch(works);
+    expect(all).toMatchObject({ title: 'Cut for all jobs', seconds: 150, stage: 'cut' });
+    expect(all!.work).toBeUndefined();
+    expect(all!.detail).toBe(
+      'Flap, Cuff: cut the layer, Light woven to the cut edge. Tab: cut the cloth pieces, the layers are cut already. On the bias. Glue up.',
+    );
+    expect(rest.map(({ title }) => title)).toEqual(['Cuff: press']);
+    expect(stepsForBatch(works.slice(1, 2).concat({ name: 'None', steps: [] })).map(({ title }) => title)).toEqual([
+      'Tab: cut the cloth pieces',
+    ]);
+  });
+
+  it('tells what is cut in parts that can be read, and leaves no job out', () => {
+    const works = Array.from({ length: 30 }, (_, i) => ({
+      name: `Piece number ${i}`,
+      steps: [step('cut', 'cut', 'Cut the layer', { cutting: { what: `layer ${i} as a patch of ${i} mm each way`, mind: [] } })],
+    }));
+    const steps = stepsForBatch(works);
+    expect(steps.length).toBeGreaterThan(3);
+    expect(steps.length).toBeLessThan(10);
+    expect(new Set(steps.map(({ id }) => id)).size).toBe(steps.length);
+    for (const { name } of works) expect(steps.filter(({ detail }) => detail.includes(`${name}:`))).toHaveLength(1);
+    for (const { detail } of steps) expect(detail.length).toBeLessThanOrEqual(420);
+  });
+
   it('of one job is that job', () => {
     expect(stepsForBatch([{ name: 'Cuff', steps: cuff }])).toEqual(cuff);
   });

@@ -1,7 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { ROLE_PROFILES, ROLES, stackWork, type Part, type Role, type ToldPiece } from '../../src/core/choose';
-import type { Fabric } from '../../src/core/cloth';
 import { joinedAs, usesOf, type ChosenLayer, type Extent, type Join } from '../../src/core/layers';
 import { LIBRARY_CLOTHS, LIBRARY_LAYERS } from '../../src/core/library';
 import { DEFAULT_SCHOOLS, schoolsOf } from '../../src/core/schools';
@@ -156,7 +155,7 @@ describe('which technique it is', () => {
       ['zip-area', line([150, 180], [150, 330]), 'strip'],
       ['zip-area', { kind: 'edges', edges: [1], width: 40 }, 'strip'],
       ['inner-corner', { kind: 'usual' }, 'patch'],
-    ] as [Role, Place, Extent, Fabric?][]) {
+    ] as [Role, Place, Extent, typeof jersey?][]) {
       const one = layer('nonwoven', 'fusible', extent);
       const told = amount(
         work(role, [one], { piece: { outline: piece.outline, allowances: piece.allowances, place }, fabric }),

@@ -36,10 +36,61 @@ export function stepsForBatch<S extends SetStep>(works: readonly BatchWork<S>[],
   for (const stage of STAGES) {
     if (stage === 'apply') found.push(...together);
     const own = works.map(({ steps }) => steps.filter((step) => step.stage === stage));
-    if (TOGETHER.includes(stage)) found.push(...sharedFirst(works, own));
+    if (stage === 'cut') found.push(...cutInOneGo(works, own));
+    if (TOGETHER.includes(stage)) found.push(...sharedFirst(works, stage === 'cut' ? own.map(notCut) : own));
     else own.forEach((steps, k) => found.push(...steps.map((step) => ofWork(works[k]!.name, step, k))));
   }
   return found;
+}
+
+const notCut = <S extends SetStep>(steps: readonly S[]): S[] => steps.filter(({ cutting }) => !cutting);
+
+/** So much is read in one step at the bench, characters. */
+const LONGEST = 420;
+
+/** At the table everything is cut in one go: what is cut alike is told once with the names of its jobs; what is too long to read is told in parts. */
+function cutInOneGo<S extends SetStep>(works: readonly BatchWork<S>[], own: readonly (readonly S[])[]): (S & BatchStep)[] {
+  const cuts = own.flatMap((steps, work) => steps.filter(({ cutting }) => cutting).map((step) => ({ step, work })));
+  if (cuts.length < 2) return cuts.map(({ step, work }) => ofWork(works[work]!.name, step, work));
+  const alike = new Map<string, { step: S; works: number[]; seconds: number }>();
+  for (const { step, work } of cuts) {
+    const key = JSON.stringify([step.title, step.cutting]);
+    const known = alike.get(key);
+    if (known) {
+      known.works.push(work);
+      known.seconds += step.seconds ?? 0;
+    } else alike.set(key, { step, works: [work], seconds: step.seconds ?? 0 });
+  }
+  const groups = [...alike.values()].map(({ step, works: of, seconds }) => ({
+    words: `${of.map((k) => works[k]!.name).join(', ')}: ${lower(step.title)}, ${step.cutting!.what}.`,
+    mind: step.cutting!.mind,
+    ...{ step, seconds },
+  }));
+  const parts: (typeof groups)[] = [];
+  for (const group of groups) {
+    const last = parts.at(-1);
+    if (last && toldTogether([...last, group]).length <= LONGEST) last.push(group);
+    else parts.push([group]);
+  }
+  return parts.map((part, i) => {
+    const seconds = part.reduce((sum, each) => sum + each.seconds, 0);
+    const { seconds: _own, ...first } = part[0]!.step;
+    return {
+      ...(first as S),
+      id: i === 0 ? 'cut-all' : `cut-all-${i + 1}`,
+      title: parts.length > 1 ? `Cut for all jobs, part ${i + 1} of ${parts.length}` : 'Cut for all jobs',
+      detail: toldTogether(part),
+      ...(seconds > 0 ? { seconds } : {}),
+    };
+  });
+}
+
+/** What is minded is said once, behind all that it goes for. */
+function toldTogether(groups: readonly { words: string; mind: readonly string[] }[]): string {
+  const minds = [...new Set(groups.flatMap(({ mind }) => mind))];
+  const forAll = minds.filter((mind) => groups.every((group) => group.mind.includes(mind)));
+  const each = groups.map(({ words, mind }) => [words, ...mind.filter((one) => !forAll.includes(one))].join(' '));
+  return [...each, ...forAll].join(' ');
 }
 
 /** First steps of all jobs, then second ones, and so on; the same step of several jobs stands once, without a name. */

@@ -35,6 +35,8 @@ export interface Step {
   troubles?: Record<string, string>;
   /** Shown once, calmly, with the step. */
   safety?: string;
+  /** What is cut, and what is minded while cutting: told for several jobs in one go at the table. */
+  cutting?: { what: string; mind: string[] };
   /** The layer that it is for, as its place in the stack from 0. */
   layer?: number;
   /** Of a wait in which cloth dries: what it is to be at its end, which only the hand can tell. */
