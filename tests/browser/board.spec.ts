@@ -1,5 +1,8 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Locator, type Page } from '@playwright/test';
+import { encode } from 'jpeg-js';
+import type { At, Light } from '../../scripts/photo-scene';
+import { tabletop } from '../files/photo-scenes';
 import { alive, open } from './open';
 
 /** Counts what a hand does: each touch, and each field that is typed into. */
@@ -10,9 +13,11 @@ function hands(page: Page) {
       touches += 1;
       await what.click();
     },
-    type: async (field: Locator, words: string) => {
+    /** Typed, and ended with Enter where that is all that is wanted. */
+    type: async (field: Locator, words: string, end?: 'Enter') => {
       touches += 1;
       await field.fill(words);
+      if (end) await field.press(end);
     },
     count: () => touches,
     page,
@@ -29,17 +34,8 @@ const SEVEN = [
   'welt 15 by 4 harbour-blue linen-cotton',
 ];
 
-test('seven pieces from an empty project to the first stop of the iron, in at most thirty touches', async ({ page }) => {
-  const { touch, type, count } = hands(page);
-  await open(page, '/projects');
-  await type(page.getByLabel('New project'), 'Seven pieces');
-  await touch(page.getByRole('button', { name: 'Start it' }));
-  await alive(page);
-  await touch(page.getByRole('button', { name: 'Pieces typed in lines' }));
-  const dialog = page.getByRole('dialog', { name: 'Pieces typed in lines' });
-  await type(dialog.getByLabel('Pieces', { exact: true }), SEVEN.join('\n'));
-  await touch(dialog.getByRole('button', { name: 'Add 7 pieces' }));
-  await expect(dialog).toBeHidden();
+/** From pieces that are entered to the first stop of the iron: planned, taken, begun, and every step before it done. */
+async function toTheIron(page: Page, { touch }: ReturnType<typeof hands>) {
   // Several pieces are seen together, each waiting for its layers.
   const board = page.getByRole('group', { name: 'Pieces laid out, to scale' });
   await expect(board.getByRole('button')).toHaveCount(7);
@@ -54,7 +50,7 @@ test('seven pieces from an empty project to the first stop of the iron, in at mo
   await expect(page).toHaveURL(/\/bench\/[\w-]+$/);
   await alive(page);
   const { plan } = (await (await page.request.get(`/api/bench/${page.url().split('/bench/')[1]}`)).json()) as {
-    plan: { steps: { kind: string; title: string; checks?: string[] }[] };
+    plan: { steps: { kind: string; title: string; detail: string; checks?: string[] }[] };
   };
   const first = plan.steps.findIndex(({ kind }) => kind === 'press');
   expect(first).toBeGreaterThan(0);
@@ -67,7 +63,72 @@ test('seven pieces from an empty project to the first stop of the iron, in at mo
     await touch((await waits.isVisible()) ? waits : page.locator('footer').getByRole('button').first());
   }
   await expect(page.getByText(`· step ${first + 1} of ${plan.steps.length}`)).toBeVisible();
-  expect(count()).toBeLessThanOrEqual(30);
+  return plan.steps.slice(0, first);
+}
+
+test('seven pieces from an empty project to the first stop of the iron, in at most thirty touches', async ({ page }) => {
+  const hand = hands(page);
+  const { touch, type } = hand;
+  await open(page, '/projects');
+  await type(page.getByLabel('New project'), 'Seven pieces');
+  await touch(page.getByRole('button', { name: 'Start it' }));
+  await alive(page);
+  await touch(page.getByRole('button', { name: 'Pieces typed in lines' }));
+  const dialog = page.getByRole('dialog', { name: 'Pieces typed in lines' });
+  await type(dialog.getByLabel('Pieces', { exact: true }), SEVEN.join('\n'));
+  await touch(dialog.getByRole('button', { name: 'Add 7 pieces' }));
+  await expect(dialog).toBeHidden();
+  await toTheIron(page, hand);
+  expect(hand.count()).toBeLessThanOrEqual(30);
+});
+
+/** Seven pieces of paper on a wooden table, with four cards at its corners. */
+function sevenOnATable() {
+  const at = (x: number, y: number, width: number, height: number): At[] => [[x, y], [x + width, y], [x + width, y + height], [x, y + height]]; // prettier-ignore
+  const outlines = [
+    at(110, 300, 180, 90),
+    at(310, 310, 170, 60),
+    at(110, 190, 120, 80),
+    at(260, 200, 110, 70),
+    at(400, 190, 90, 90),
+    at(130, 90, 150, 60),
+    at(320, 80, 140, 70),
+  ];
+  const colour: Light = [0.86, 0.84, 0.78];
+  const { width, height, data } = tabletop({ table: 'wood', pieces: outlines.map((outline) => ({ outline, colour })) });
+  return encode({ width, height, data: Buffer.from(data) }, 85).data;
+}
+
+test('seven pieces from one photograph to the first stop of the iron, in at most fifteen touches', async ({ page }) => {
+  const hand = hands(page);
+  const { touch, type } = hand;
+  await open(page, '/projects');
+  await type(page.getByLabel('New project'), 'Off the table', 'Enter');
+  await alive(page);
+  await touch(page.getByRole('button', { name: /^Pieces from a file/ }));
+  const dialog = page.getByRole('dialog', { name: /^Pieces from a file/ });
+  const buffer = sevenOnATable();
+  await touch(dialog.getByText('Choose the file'));
+  await dialog.locator('input[type=file]').setInputFiles({ name: 'table.jpg', mimeType: 'image/jpeg', buffer });
+  await expect(dialog.getByRole('button', { name: 'Bring in 7 pieces' })).toBeVisible({ timeout: 60_000 });
+  const called = dialog.getByLabel('Their names, one after the other');
+  await called.fill('a, b, c, d, e, f, g, h');
+  await expect(dialog.getByText('These are 8 names for 7 pieces.')).toBeVisible();
+  await type(called, '2 flaps, collar, 4 cuffs, facing, tab, welt, 2 yokes');
+  await expect(dialog.getByLabel('Name of piece 3')).toHaveValue('Cuffs');
+  await expect(dialog.getByLabel('How many of piece 3')).toHaveValue('4');
+  await type(dialog.getByLabel('Cut from'), 'harbour', 'Enter');
+  await expect(dialog.getByLabel('Cut from')).toHaveValue('Harbour-blue linen-cotton');
+  await touch(dialog.getByRole('button', { name: 'Bring in 7 pieces' }));
+  await expect(dialog).toBeHidden();
+  const id = page.url().match(/projects\/([\w-]+)/)![1];
+  const { jobs } = (await (await page.request.get(`/api/projects/${id}/pieces`)).json()) as Kept;
+  expect(jobs.map(({ wish }) => wish.role).sort()).toEqual(
+    ['collar', 'cuff', 'curved-waistband', 'neck-facing', 'pocket-flap', 'tab', 'welt'],
+  ); // prettier-ignore
+  const steps = await toTheIron(page, hand);
+  expect(steps.filter(({ title }) => title === 'Cut for all jobs')).toHaveLength(1);
+  expect(hand.count()).toBeLessThanOrEqual(15);
 });
 
 interface Kept {

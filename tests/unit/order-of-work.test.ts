@@ -195,9 +195,9 @@ describe('several jobs as one batch', () => {
     ];
     const [all, ...rest] = stepsForBatch(works);
     expect(all).toMatchObject({ title: 'Cut for all jobs', seconds: 150, stage: 'cut' });
-    expect(all!.work).toBeUndefined();
+    expect([all!.work, all!.shows]).toEqual([undefined, 0]);
     expect(all!.detail).toBe(
-      'Flap, Cuff: cut the layer, Light woven to the cut edge. Tab: cut the cloth pieces, the layers are cut already. On the bias. Glue up.',
+      'Flap, Cuff: cut the layer. Light woven to the cut edge.\nTab: cut the cloth pieces. The layers are cut already. On the bias.\nGlue up.',
     );
     expect(rest.map(({ title }) => title)).toEqual(['Cuff: press']);
     expect(stepsForBatch(works.slice(1, 2).concat({ name: 'None', steps: [] })).map(({ title }) => title)).toEqual([

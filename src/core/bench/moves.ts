@@ -47,8 +47,8 @@ export function placeOf({ stops, lifts = 1 }: BenchStep, done: number): { stop: 
  *
  * @example outlineOf(benchPlan, benchPlan.steps[0]).length // 4
  */
-export function outlineOf(plan: BenchPlan, { work }: BenchStep): BenchPlan['outline'] {
-  return (work === undefined ? undefined : plan.works?.[work]?.outline) ?? plan.outline;
+export function outlineOf(plan: BenchPlan, { work, shows = 0 }: BenchStep): BenchPlan['outline'] {
+  return plan.works?.[work ?? shows]?.outline ?? plan.outline;
 }
 
 /**
@@ -56,8 +56,8 @@ export function outlineOf(plan: BenchPlan, { work }: BenchStep): BenchPlan['outl
  *
  * @example regionOfStep(benchPlan, benchPlan.steps[0]) // []
  */
-export function regionOfStep({ regions }: BenchPlan, { work = 0, layer }: BenchStep): Outline[] {
-  return layer === undefined ? [] : (regions?.[work]?.[layer] ?? []);
+export function regionOfStep({ regions }: BenchPlan, { work, shows = 0, layer }: BenchStep): Outline[] {
+  return layer === undefined ? [] : (regions?.[work ?? shows]?.[layer] ?? []);
 }
 
 /**

@@ -1,4 +1,4 @@
-import { lower } from '../letters';
+import { capital, lower } from '../letters';
 import type { SetStep } from './copies';
 import { STEP_STAGES, type StepStage } from './step';
 
@@ -6,6 +6,8 @@ import { STEP_STAGES, type StepStage } from './step';
 export interface BatchStep extends SetStep {
   /** Number of the job, from 0. */
   work?: number;
+  /** Of a step for several jobs, the one whose piece is drawn; the first of all when it is not said. */
+  shows?: number;
 }
 
 /** What is worked in a batch: the name of a job, and its own steps. */
@@ -62,9 +64,9 @@ function cutInOneGo<S extends SetStep>(works: readonly BatchWork<S>[], own: read
     } else alike.set(key, { step, works: [work], seconds: step.seconds ?? 0 });
   }
   const groups = [...alike.values()].map(({ step, works: of, seconds }) => ({
-    words: `${of.map((k) => works[k]!.name).join(', ')}: ${lower(step.title)}, ${step.cutting!.what}.`,
+    words: `${of.map((k) => works[k]!.name).join(', ')}: ${lower(step.title)}. ${capital(step.cutting!.what)}.`,
     mind: step.cutting!.mind,
-    ...{ step, seconds },
+    ...{ step, seconds, first: of[0]! },
   }));
   const parts: (typeof groups)[] = [];
   for (const group of groups) {
@@ -77,6 +79,7 @@ function cutInOneGo<S extends SetStep>(works: readonly BatchWork<S>[], own: read
     const { seconds: _own, ...first } = part[0]!.step;
     return {
       ...(first as S),
+      shows: part[0]!.first,
       id: i === 0 ? 'cut-all' : `cut-all-${i + 1}`,
       title: parts.length > 1 ? `Cut for all jobs, part ${i + 1} of ${parts.length}` : 'Cut for all jobs',
       detail: toldTogether(part),
@@ -90,7 +93,7 @@ function toldTogether(groups: readonly { words: string; mind: readonly string[] 
   const minds = [...new Set(groups.flatMap(({ mind }) => mind))];
   const forAll = minds.filter((mind) => groups.every((group) => group.mind.includes(mind)));
   const each = groups.map(({ words, mind }) => [words, ...mind.filter((one) => !forAll.includes(one))].join(' '));
-  return [...each, ...forAll].join(' ');
+  return [...each, ...(forAll.length > 0 ? [forAll.join(' ')] : [])].join('\n');
 }
 
 /** First steps of all jobs, then second ones, and so on; the same step of several jobs stands once, without a name. */
@@ -105,7 +108,7 @@ function sharedFirst<S extends SetStep>(works: readonly BatchWork<S>[], own: rea
       const [step, key] = [steps[i], keys[k]![i]!];
       if (!step || done.has(key)) return;
       done.add(key);
-      found.push(times.get(key)! > 1 ? { ...step, id: `all-${i}-${step.id}` } : ofWork(works[k]!.name, step, k));
+      found.push(times.get(key)! > 1 ? { ...step, id: `all-${i}-${step.id}`, shows: k } : ofWork(works[k]!.name, step, k));
     });
   return found;
 }

@@ -39,7 +39,7 @@ export function cutSteps(job: WorkJob, worked: readonly Worked[]): Step[] {
 }
 
 function layersWords(cut: readonly Worked[]): string {
-  return cut.map(({ technique, at }) => `${called(at.layer.material)} ${technique.cut(at)}`.trim()).join('; ');
+  return cut.map(({ technique, at }) => [called(at.layer.material), technique.cut(at)].filter(Boolean).join(', ')).join('; ');
 }
 
 /** @param cuts how many things are cut of each piece: the cloth, and each layer */

@@ -107,7 +107,7 @@ function AtTheBench({ run, sound, projectId, logs, filed, changed }: Props) {
           )}
           <div className={`max-h-full overflow-y-auto py-2 ${drawn ? '' : 'mx-auto max-w-4xl text-center'}`}>
             <h2 className="text-[clamp(1.35rem,5.2dvh,2.4rem)] leading-tight font-bold text-balance">{said(step.title)}</h2>
-            <p className="mt-3 text-[clamp(1.1rem,2.9dvh,1.4rem)] text-pretty">{said(step.detail)}</p>
+            <p className="mt-3 text-[clamp(1.1rem,2.9dvh,1.4rem)] text-pretty whitespace-pre-line">{said(step.detail)}</p>
             {left !== undefined && (
               <p
                 className={`mt-2 text-[6rem] leading-none font-bold md:text-[clamp(4.5rem,13vh,8rem)] ${state.pausedLeft !== null ? 'opacity-60' : ''}`}

@@ -147,7 +147,7 @@ export default function ApplyStage({
                 {said(step.title)}
                 {step.seconds !== undefined && step.kind === 'wait' ? ` (${formatDuration(step.seconds)})` : ''}
               </p>
-              <p>{said(step.detail)}</p>
+              <p className="whitespace-pre-line">{said(step.detail)}</p>
               {step.safety && <p className="border-l-4 border-accent pl-2">{said(step.safety)}</p>}
               {step.checks && (
                 <ul className="list-disc pl-5">

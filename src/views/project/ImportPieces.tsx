@@ -2,20 +2,21 @@ import { useEffect, useRef, useState } from 'react';
 import { ROLES, ROLE_WORDS, type Role } from '../../core/choose';
 import { movedMark } from '../../core/pieces';
 import { bounds, drawnThrough, drawShape, edgeNames, type DrawnShape, type Outline, type Point } from '../../core/shape';
+import { guessedRole, readTypedNames } from '../../core/typed';
 import { MARKER, straightened, type Traced } from '../../core/photo';
 import type { FoundPiece, FoundPieces } from '../../formats/drawing';
 import { ApiError, call, plainMessage } from '../../ui/api';
 import { GivenUp } from '../../ui/beside';
 import { givePhotoUp, isPhoto, measurePhoto } from '../../ui/photo/measure-photo';
 import PhotoChoice, { PhotoProgress } from '../../ui/photo/PhotoChoice';
-import { CheckField, SelectField } from '../../ui/form/form-fields';
+import { SelectField } from '../../ui/form/form-fields';
 import Field from '../../ui/form/Field';
 import LengthField from '../../ui/LengthField';
-import OutlineThumb from '../../ui/OutlineThumb';
 import { counted } from '../../ui/text';
 import { useUnits } from '../../ui/units-context';
 import type { Cloth } from '../../store/cloths';
-import ClothSelect from './ClothSelect';
+import { ClothField } from './ClothSelect';
+import ImportedPiece, { type Choice } from './ImportedPiece';
 import type { Rows } from './worked';
 
 interface Props {
@@ -25,15 +26,6 @@ interface Props {
   clothId: string | null;
   onAdded: (added: Rows) => void;
   onClose: () => void;
-}
-
-/** What is done with one piece of the file. */
-interface Choice {
-  take: boolean;
-  name: string;
-  count: number;
-  /** What lies inside it is cut out. */
-  openings: boolean;
 }
 
 /** Brings the pieces of an SVG or DXF drawing into a project: preview, scale check, and which of them are pieces. */
@@ -47,12 +39,14 @@ export default function ImportPieces({ projectId, cloths, clothId: startCloth, o
   const [file, setFile] = useState('');
   const [found, setFound] = useState<FoundPieces>();
   const [choices, setChoices] = useState<Choice[]>([]);
+  /** Several at once, as they are called out. */
+  const [names, setNames] = useState('');
   /** What every length is multiplied by. */
   const [scale, setScale] = useState(1);
   const [line, setLine] = useState<'cut' | 'sew'>('cut');
   const [allowance, setAllowance] = useState(10);
-  const [role, setRole] = useState<Role>('whole-panel');
-  const [clothId, setClothId] = useState(startCloth ?? cloths.find(({ origin }) => origin === 'own')?.id ?? cloths[0]?.id ?? '');
+  const [role, setRole] = useState<Role | 'named'>('named');
+  const [clothId, setClothId] = useState(startCloth);
   useEffect(() => dialog.current?.showModal(), []);
 
   /** Of a photograph: side of a card’s black square, how far it is, what is not sure of each piece. */
@@ -79,6 +73,7 @@ export default function ImportPieces({ projectId, cloths, clothId: startCloth, o
       const answer = await readAny(chosen);
       setFound(answer);
       setScale(1);
+      setNames('');
       setChoices(
         answer.pieces.map(({ name, count, inner }, i) => ({
           take: true,
@@ -103,6 +98,12 @@ export default function ImportPieces({ projectId, cloths, clothId: startCloth, o
   };
   const set = (i: number, change: Partial<Choice>) =>
     setChoices((all) => all.map((each, k) => (k === i ? { ...each, ...change } : each)));
+  const nameAll = (text: string) => {
+    setNames(text);
+    readTypedNames(text).forEach(({ name, count }, i) => {
+      if (name !== '') set(i, { name, ...(count ? { count } : {}) });
+    });
+  };
   const taken = choices.filter(({ take }) => take).length;
   const save = async () => {
     setBusy('saving');
@@ -211,67 +212,36 @@ export default function ImportPieces({ projectId, cloths, clothId: startCloth, o
               <SelectField
                 label="They are"
                 value={role}
-                options={ROLES.map((each) => [each, ROLE_WORDS[each]] as const)}
+                options={[['named', 'as their names say'], ...ROLES.map((each) => [each, ROLE_WORDS[each]] as const)]}
                 onChange={setRole}
               />
-              <Field label="Cut from" id="import-cloth">
-                <ClothSelect id="import-cloth" value={clothId} cloths={cloths} onChange={(id) => id !== null && setClothId(id)} />
-              </Field>
+              <ClothField label="Cut from" id="import-cloth" value={clothId} cloths={cloths} onChange={setClothId} />
             </div>
+            <Field
+              label={found.pieces.length > 1 ? 'Their names, one after the other' : 'Its name'}
+              id="import-names"
+              error={
+                readTypedNames(names).length > found.pieces.length
+                  ? `These are ${readTypedNames(names).length} names for ${counted(found.pieces.length, 'piece')}.`
+                  : undefined
+              }
+              hint="By the numbers below, with commas between, such as: 2 collars, cuff, welt."
+            >
+              <input id="import-names" className="input" value={names} onChange={(event) => nameAll(event.target.value)} />
+            </Field>
             <ul className="grid gap-3 md:grid-cols-2">
               {found.pieces.map((piece, i) => {
-                const choice = choices[i]!;
                 const { width, height } = sizeOf(piece.shape);
                 return (
-                  <li key={i} className={`sheet flex gap-4 p-3 ${choice.take ? '' : 'opacity-60'}`}>
-                    <OutlineThumb
-                      outlines={[
-                        drawShape({ kind: 'drawn', edges: piece.shape.edges }).outline,
-                        ...(choice.openings ? (piece.shape.holes ?? []) : []),
-                      ]}
-                      size={84}
-                      label={`Outline of ${choice.name}`}
-                    />
-                    <div className="min-w-0 flex-1 space-y-1">
-                      <CheckField
-                        label={`Take it, ${units.size(width * scale, height * scale)}`}
-                        checked={choice.take}
-                        onChange={(take) => set(i, { take })}
-                      />
-                      <div className="grid grid-cols-[1fr_5rem] gap-2">
-                        <input
-                          className="input"
-                          aria-label={`Name of piece ${i + 1}`}
-                          value={choice.name}
-                          maxLength={120}
-                          disabled={!choice.take}
-                          onChange={(e) => set(i, { name: e.target.value })}
-                        />
-                        <input
-                          className="input"
-                          type="number"
-                          min={1}
-                          max={1000}
-                          aria-label={`How many of piece ${i + 1}`}
-                          value={choice.count}
-                          disabled={!choice.take}
-                          onChange={(e) => set(i, { count: Math.max(1, Math.min(1000, Number(e.target.value))) })}
-                        />
-                      </div>
-                      {unsure[i]?.map((words) => (
-                        <p key={words} className="text-base font-semibold">
-                          Look again: {words}.
-                        </p>
-                      ))}
-                      {piece.inner > 0 && (
-                        <CheckField
-                          label={`Cut out ${counted(piece.inner, 'opening')}`}
-                          checked={choice.openings}
-                          onChange={(openings) => set(i, { openings })}
-                        />
-                      )}
-                    </div>
-                  </li>
+                  <ImportedPiece
+                    key={i}
+                    piece={piece}
+                    number={i + 1}
+                    choice={choices[i]!}
+                    size={units.size(width * scale, height * scale)}
+                    unsure={unsure[i] ?? []}
+                    onChange={(change) => set(i, change)}
+                  />
                 );
               })}
             </ul>
@@ -340,8 +310,8 @@ interface Common {
   scale: number;
   line: 'cut' | 'sew';
   allowance: number;
-  role: Role;
-  clothId: string;
+  role: Role | 'named';
+  clothId: string | null;
 }
 
 /** A piece of the file as a part of the project. */
@@ -375,7 +345,12 @@ function newPieceOf(piece: FoundPiece, choice: Choice, { scale, line, allowance,
         clothId,
         count: choice.count,
         orientation: 'straight',
-        jobs: [{ place: { kind: 'usual' }, wish: { role, stretch: 'any', care: 'wash-warm' } }],
+        jobs: [
+          {
+            place: { kind: 'usual' },
+            wish: { role: role === 'named' ? guessedRole(choice.name) : role, stretch: 'any', care: 'wash-warm' },
+          },
+        ],
       },
     ],
   };

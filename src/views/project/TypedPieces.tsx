@@ -9,7 +9,7 @@ import LengthField from '../../ui/LengthField';
 import { counted } from '../../ui/text';
 import { useUnits } from '../../ui/units-context';
 import { DUTY_WORDS } from '../../core/workpiece';
-import ClothSelect from './ClothSelect';
+import { ClothField } from './ClothSelect';
 import type { Rows } from './worked';
 
 interface Props {
@@ -37,7 +37,7 @@ export default function TypedPieces({ projectId, cloths, clothId: startCloth, on
   const [text, setText] = useState(() => readDraft<string>(draft) ?? '');
   const [corrected, setCorrected] = useState<Record<string, Corrected>>({});
   const [allowance, setAllowance] = useState(10);
-  const [clothId, setClothId] = useState(startCloth ?? cloths.find(({ origin }) => origin === 'own')?.id ?? cloths[0]?.id ?? '');
+  const [clothId, setClothId] = useState(startCloth);
   const [busy, setBusy] = useState(false);
   const [error, setError] = useState<string>();
   useEffect(() => dialog.current?.showModal(), []);
@@ -90,12 +90,7 @@ export default function TypedPieces({ projectId, cloths, clothId: startCloth, on
           </div>
           <div className="space-y-3">
             <LengthField label="Seam allowance where none is said" value={allowance} onChange={setAllowance} />
-            <div>
-              <label className="font-semibold" htmlFor="typed-cloth">
-                Cloth where none is said
-              </label>
-              <ClothSelect id="typed-cloth" value={clothId} cloths={cloths} onChange={(id) => id !== null && setClothId(id)} />
-            </div>
+            <ClothField label="Cloth where none is said" id="typed-cloth" value={clothId} cloths={cloths} onChange={setClothId} />
           </div>
         </div>
         {(trouble ?? error) && (
@@ -152,7 +147,7 @@ function read(text: string, system: Parameters<typeof readTypedPieces>[1], cloth
 /** What is taken where a line says nothing. */
 interface Usual {
   allowance: number;
-  clothId: string;
+  clothId: string | null;
 }
 
 /** One line as it was read, with what is guessed to be corrected by a touch. */
@@ -204,9 +199,10 @@ function ReadPiece({
       <select
         className="select w-56! shrink-0"
         aria-label={`Cloth of ${piece.name}`}
-        value={corrected.clothId ?? outer?.clothId ?? usual.clothId}
-        onChange={(event) => onPut({ clothId: event.target.value })}
+        value={corrected.clothId ?? outer?.clothId ?? usual.clothId ?? ''}
+        onChange={(event) => event.target.value && onPut({ clothId: event.target.value })}
       >
+        {(outer?.clothId ?? usual.clothId) === null && <option value="">no cloth yet</option>}
         {cloths.map(({ id, name }) => (
           <option key={id} value={id}>
             {name}
