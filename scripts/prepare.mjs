@@ -87,23 +87,36 @@ export async function buildWhenNeeded() {
   writeFileSync(stamp, '');
 }
 
+/** The shell alone has no window and none of what belongs to one: the browser tests take a quarter less time in it. */
+const SHELL = '/usr/bin/chromium-headless-shell';
+const CHROMIUMS = [SHELL, '/usr/bin/chromium', '/usr/bin/chromium-browser', '/usr/bin/google-chrome'];
+
 /** Path of a Chromium for the browser tests; installs Debian's package when it may. */
 export function findChromium() {
-  const found = ['/usr/bin/chromium', '/usr/bin/chromium-browser', '/usr/bin/google-chrome'].find((path) => existsSync(path));
-  if (found) return found;
-  const apt = existsSync('/usr/bin/apt-get') && process.getuid?.() === 0;
-  if (apt) {
+  if (existsSync(SHELL)) return SHELL;
+  const installs = existsSync('/usr/bin/apt-get') && process.getuid?.() === 0;
+  let trouble = '';
+  if (installs) {
     console.log('Installing Chromium from the Debian packages ...');
     const environment = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' };
     spawnSync('apt-get', ['update', '-qq'], { stdio: 'ignore', env: environment });
-    const result = spawnSync('apt-get', ['install', '-y', '-qq', '--no-install-recommends', 'chromium'], {
-      encoding: 'utf8',
-      env: environment,
-    });
-    if (existsSync('/usr/bin/chromium')) return '/usr/bin/chromium';
-    console.error(`Chromium could not be installed:\n${(result.stderr ?? '').split('\n').slice(-8).join('\n')}`);
-  } else {
-    console.error('The browser tests need Chromium. Install it once with: sudo apt-get install chromium');
+    // Where there is no package of the shell the whole browser does as well.
+    for (const name of ['chromium-headless-shell', 'chromium']) {
+      if (CHROMIUMS.some((path) => existsSync(path)) && name !== 'chromium-headless-shell') break;
+      const result = spawnSync('apt-get', ['install', '-y', '-qq', '--no-install-recommends', name], {
+        encoding: 'utf8',
+        env: environment,
+      });
+      if (result.status === 0) break;
+      trouble = (result.stderr ?? '').split('\n').slice(-8).join('\n');
+    }
   }
+  const found = CHROMIUMS.find((path) => existsSync(path));
+  if (found) return found;
+  console.error(
+    installs
+      ? `Chromium could not be installed:\n${trouble}`
+      : 'The browser tests need Chromium. Install it once with: sudo apt-get install chromium-headless-shell',
+  );
   return undefined;
 }

@@ -1,5 +1,5 @@
 // npm test: installs what is missing, then lint, types, unit, endpoint and browser tests. Ends with one summed line.
-import { spawn, spawnSync } from 'node:child_process';
+import { spawn } from 'node:child_process';
 import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -13,9 +13,19 @@ const failures = [];
 /** What passed at its second try only: it passed, and somebody should look at it. */
 const unsteady = [];
 
-function run(words, command, args, environment = {}) {
-  console.log(`\n== ${words}`);
-  return spawnSync(command, args, { cwd: root, stdio: 'inherit', env: { ...process.env, ...environment } }).status === 0;
+/** Runs before everybody’s eyes. */
+async function run(args, environment = {}) {
+  const child = spawn(process.execPath, args, { cwd: root, stdio: 'inherit', env: { ...process.env, ...environment } });
+  return (await new Promise((ended) => child.once('close', ended))) === 0;
+}
+
+/** Runs beside something else: what it says is kept, and shown when it has ended. */
+async function aside(args) {
+  const child = spawn(process.execPath, args, { cwd: root, stdio: ['ignore', 'pipe', 'pipe'] });
+  let said = '';
+  for (const stream of [child.stdout, child.stderr]) stream.on('data', (data) => (said += data));
+  const code = await new Promise((ended) => child.once('close', ended));
+  return { sound: code === 0, said: said.trim() };
 }
 
 function fail(name, why = '') {
@@ -26,13 +36,10 @@ function fail(name, why = '') {
 /** Checks that count as one each, one after the other; what they say is shown when they end, since others run beside them. */
 async function checks(list) {
   for (const [words, ...args] of list) {
-    const child = spawn(process.execPath, args, { cwd: root, stdio: ['ignore', 'pipe', 'pipe'] });
-    let said = '';
-    for (const stream of [child.stdout, child.stderr]) stream.on('data', (data) => (said += data));
-    const code = await new Promise((ended) => child.once('close', ended));
-    console.log(`\n== ${words}: ${code === 0 ? 'sound' : 'NOT sound'}\n${said.trim()}`);
-    if (code === 0) passed += 1;
-    else fail(words, said.trim());
+    const { sound, said } = await aside(args);
+    console.log(`\n== ${words}: ${sound ? 'sound' : 'NOT sound'}\n${said}`);
+    if (sound) passed += 1;
+    else fail(words, said);
   }
 }
 
@@ -78,8 +85,17 @@ function failedInPlaywright({ suites = [], specs = [], file = '' }) {
   return [...own, ...suites.flatMap(failedInPlaywright)];
 }
 
+const vitest = (report, ...projects) => [
+  'node_modules/vitest/vitest.mjs',
+  'run',
+  ...projects.map((name) => `--project=${name}`),
+  '--reporter=default',
+  '--reporter=json',
+  `--outputFile.json=${join(reports, report)}`,
+];
+const readVitest = (report) => [report.numPassedTests, failedInVitest(report)];
+
 await installPackages();
-const node = process.execPath;
 console.log('\n== Lint, types and build');
 await Promise.all([
   checks([
@@ -91,18 +107,17 @@ await Promise.all([
   buildWhenNeeded().then(() => checks([['Types', 'node_modules/astro/astro.js', 'check', '--minimumSeverity', 'error']])),
 ]);
 
-const vitest = run('Unit and endpoint tests', node, [
-  'node_modules/vitest/vitest.mjs',
-  'run',
-  '--reporter=default',
-  '--reporter=json',
-  `--outputFile.json=${join(reports, 'vitest.json')}`,
-]);
-count('vitest.json', (report) => [report.numPassedTests, failedInVitest(report)], vitest);
+// Endpoints wait for one server, one after the other: that leaves room for the others beside them.
+console.log('\n== Unit, component and endpoint tests');
+const [own, endpoints] = await Promise.all([run(vitest('unit.json', 'unit', 'ui')), aside(vitest('api.json', 'api'))]);
+console.log(endpoints.said);
+count('unit.json', readVitest, own);
+count('api.json', readVitest, endpoints.sound);
 
 const chromium = findChromium();
 if (chromium) {
-  const playwright = run('Browser tests', node, ['node_modules/@playwright/test/cli.js', 'test'], {
+  console.log('\n== Browser tests');
+  const playwright = await run(['node_modules/@playwright/test/cli.js', 'test'], {
     NEMBREL_CHROMIUM: chromium,
     PLAYWRIGHT_JSON_OUTPUT_NAME: join(reports, 'playwright.json'),
   });
