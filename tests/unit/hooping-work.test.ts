@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
+  betweenColours,
   centred,
   clothInPlane,
   finishing,
@@ -54,9 +55,11 @@ describe('finishing', () => {
         }
   });
 
-  it('tears before it trims, and trims an appliqué before its sheet', () => {
-    expect(finishing('applique', sheetsOf(true, true)).map(({ title }) => title.split(' ')[0])).toEqual(['Tear', 'Trim', 'Trim']);
-    expect(finishing('applique', sheetsOf(true, true))[1]!.title).toMatch(/appliqué/);
+  it('tears before it trims; an appliqué is laid on and trimmed while it is sewn, before its border', () => {
+    expect(finishing('applique', sheetsOf(true, true)).map(({ title }) => title.split(' ')[0])).toEqual(['Tear', 'Trim']);
+    expect(betweenColours('applique').map(({ title }) => title.split(' ')[0])).toEqual(['Lay', 'Trim']);
+    for (const { safety } of betweenColours('applique')) expect(safety).toBeTruthy();
+    expect(betweenColours('embroidery')).toEqual([]);
     expect(finishing('embroidery', [])).toEqual([]);
   });
 

@@ -205,6 +205,36 @@ describe('which technique it is', () => {
   });
 });
 
+describe('what only holds while something is done', () => {
+  const GOES = LIBRARY_LAYERS.flatMap(usesOf).filter(({ ends, form }) => ends !== 'stays' && form !== 'liquid');
+
+  it.each(ROLES)('goes again when it is done, whatever it is put behind: %s', (role) => {
+    for (const material of GOES) {
+      const extent: Extent = ROLE_PROFILES[role].area === 'field' ? 'field' : 'full';
+      const { steps } = work(role, [{ material, extent, angle: 0 }], { of: part(role, { embroidery: { stitches: 5000, width: 70, height: 70 } }) }); // prettier-ignore
+      const after = steps.filter(({ stage }) => stage === 'finish').map(({ title }) => title);
+      const going = /tear|trim|take|cut .* off|iron .*away|rinse|peel|leave the sheet/i;
+      const words = `${role}: ${material.name}: ${after.join('; ')}`;
+      expect
+        .soft(
+          after.some((title) => going.test(title)),
+          words,
+        )
+        .toBe(true);
+    }
+  });
+
+  it('of an appliqué: its cloth is laid on and trimmed between the colours, before the border and before the sheet goes', () => {
+    const { steps } = work('applique', [layer('tear-away', 'loose', 'field')], { of: part('applique', { embroidery: { stitches: 5000, width: 70, height: 70 } }) }); // prettier-ignore
+    const at = (title: string) => steps.findIndex((step) => step.title.startsWith(title));
+    const order = ['Stitch the placing line', 'Lay the appliqué', 'Trim the appliqué', 'Stitch the border', 'Tear the sheet'].map(
+      at,
+    );
+    expect(order.every((place) => place >= 0)).toBe(true);
+    expect(order).toEqual([...order].sort((a, b) => a - b));
+  });
+});
+
 describe('what it takes, against plain geometry', () => {
   it('of a collar: two rectangles, 6 mm inside the edge', () => {
     const collar = work('collar', [layer('woven', 'fusible', 'trimmed')], { piece: { outline: rectangle(450, 90), allowances: 10 }, count: 2 }); // prettier-ignore

@@ -28,7 +28,7 @@ export type { HoopWork, Starching } from './prepare';
 export { hoopScene } from './prepare-scene';
 export type { FoldLine, HoopScene } from './prepare-scene';
 export { AFTER_CHECKS, heldBy } from './after';
-export { finishing, STITCH_ROLE_WORDS, STITCH_ROLES } from '../techniques';
+export { betweenColours, finishing, STITCH_ROLE_WORDS, STITCH_ROLES } from '../techniques';
 export type { Finish, StitchRole } from '../techniques';
 export type { AfterCheck } from './after';
 export { groundOfCopy, hoopCard, landedBy, nearestStitches } from './card';

@@ -239,7 +239,7 @@ const ROWS: Record<Family, Row[]> = {
     ['Straight fusible stay tape, 10 mm', 55, { ...fused, rollWidth: 10, wash: 'warm' }],
     ['Bias fusible stay tape, 12 mm', 50, { ...fused, rollWidth: 12, stretchLength: 6, stretchCross: 6, wash: 'warm' }],
     ['Fine stay tape sew-in, 5 mm', 45, { rollWidth: 5, opacity: 'veiled' }],
-    ['Clear stretch tape, 6 mm', 60, { rollWidth: 6, stretchLength: 60, stretchCross: 20, tones: ALL, opacity: 'sheer', membraneStiffness: 60, wash: 'warm' }],
+    ['Clear stretch tape, 6 mm', 60, { preShrink: false, rollWidth: 6, stretchLength: 60, stretchCross: 20, tones: ALL, opacity: 'sheer', membraneStiffness: 60, wash: 'warm' }],
     ['Stretch fusible stay tape, 15 mm', 40, { ...fused, rollWidth: 15, stretchLength: 30, stretchCross: 20, membraneStiffness: 100, wash: 'warm' }],
   ],
   'pressing-spray': [

@@ -1,4 +1,4 @@
-export { finishing, STITCH_ROLE_WORDS, STITCH_ROLES } from './hooped/finishing';
+export { betweenColours, finishing, STITCH_ROLE_WORDS, STITCH_ROLES } from './hooped/finishing';
 export type { Finish, StitchRole } from './hooped/finishing';
 export type { HoopInHand, WorkJob } from './job';
 export type { AmountKind } from './technique';

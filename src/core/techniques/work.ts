@@ -2,6 +2,7 @@ import { MOVE_SECONDS } from '../press';
 import type { Outline } from '../shape';
 import type { Step } from '../steps';
 import { cutSteps } from './cutting';
+import { goesAgain } from './goes-again';
 import { hoopingSteps, stitchingSteps } from './hooped/hooping';
 import { sheetsOf, slidUnder } from './hooped/sheets';
 import { piecesOf, type WorkJob } from './job';
@@ -100,7 +101,13 @@ function stepsOf(job: WorkJob, worked: readonly Worked[]): Step[] {
   const hoop = (steps: readonly Step[]) =>
     steps.map((step): Step => ({ ...(sheet ? { technique: sheet.technique.id, layer: sheet.at.index } : {}), ...step }));
   const stitched = job.stitched ? hoop([...hoopingSteps(job), ...stitchingSteps(job)]) : [];
-  const all = [...prepareSteps(job), ...own, ...cutSteps(job, worked), ...stitched, checkStep(worked)];
+  // A technique that takes its layer away itself knows better how.
+  const goes = job.stitched
+    ? []
+    : worked
+        .filter(({ at }) => !own.some(({ layer, act }) => layer === at.index && act === 'take-away'))
+        .flatMap(({ technique, at }) => goesAgain(at).map((step) => ({ technique: technique.id, ...step })));
+  const all = [...prepareSteps(job), ...own, ...cutSteps(job, worked), ...stitched, checkStep(worked), ...goes];
   const found = IN_ORDER.flatMap((stage) => all.filter((step) => step.stage === stage));
   // What several layers would end with is done once.
   return found.filter((step, i) => step.stage !== 'finish' || found.findIndex(({ title }) => title === step.title) === i);

@@ -199,6 +199,7 @@ function View({ hooping: start, startStage, startCopy, ...data }: Props) {
             onLanded={(landed) => set({ landed })}
             sewn={rest.sewn}
             onSewn={(sewn) => set({ sewn })}
+            role={start.role}
             run={rest.run}
             onRun={(run) => set({ run })}
             onHoopNext={(copy) => isPrepared(rest.prepared, copy) || go('prepare')}

@@ -4,6 +4,7 @@ import MotifCanvas from '../../ui/motif/MotifCanvas';
 import { counted } from '../../ui/text';
 import { hoopCard } from '../../core/hoop';
 import type { Outline } from '../../core/shape';
+import { betweenColours, type StitchRole } from '../../core/techniques';
 import type { CopySize, HoopingRun, Landing, SewnCopy } from '../../store/hoopings';
 import LandingPanel from './LandingPanel';
 import OwnMachine from './OwnMachine';
@@ -25,6 +26,8 @@ interface Props extends HoopingData {
   onLanded: (landed: Landing | null) => void;
   sewn: readonly SewnCopy[];
   onSewn: (sewn: SewnCopy[]) => void;
+  /** What it is sewn as. */
+  role: StitchRole;
   run: HoopingRun | null;
   onRun: (run: HoopingRun) => void;
   /** The next copy is to be hooped, by its number from 0. */
@@ -49,6 +52,7 @@ export default function SewStage({
   onLanded,
   sewn,
   onSewn,
+  role,
   run,
   onRun,
   onHoopNext,
@@ -88,6 +92,7 @@ export default function SewStage({
     machine.load({ seed, record: 0 });
     onHoopNext(shown.pieces);
   };
+  const between = betweenColours(role);
   const pct = Math.round((100 * (shown.done ? records : shown.record)) / Math.max(1, records));
   return (
     <div className="grid items-start gap-5 lg:grid-cols-[1fr_22rem]">
@@ -152,6 +157,19 @@ export default function SewStage({
             <li>{toStop > 0 ? `${counted(toStop, 'stitch', 'stitches')} to the next stop.` : 'The next stop is here.'}</li>
           </ul>
         </section>
+        {between.length > 0 && (
+          <section className="sheet p-4" aria-label="Between the colours">
+            <h2 className="font-semibold">At the stops between its colours</h2>
+            <ol className="mt-1 list-decimal space-y-1 pl-6 leading-snug">
+              {between.map(({ title, detail, safety }) => (
+                <li key={title}>
+                  <strong>{title}.</strong> {detail}
+                  {safety && <span className="mt-1 block border-l-4 border-accent pl-2">{safety}</span>}
+                </li>
+              ))}
+            </ol>
+          </section>
+        )}
         <SimulationPanel stops={shown.stops} onHurry={machine.hurry} />
       </div>
     </div>

@@ -55,6 +55,29 @@ function takenAway(role: StitchRole, layers: readonly { material: Pick<Material,
 }
 
 /**
+ * What the hands do between the colours, at the stops of the machine: an appliqué is laid on its placing line, tacked down, and trimmed before
+ * its border covers the cut edge.
+ *
+ * @example betweenColours('embroidery') // []
+ */
+export function betweenColours(role: StitchRole): Finish[] {
+  if (role !== 'applique') return [];
+  return [
+    {
+      title: 'Lay the appliqué cloth over its placing line',
+      detail: 'When the first line is sewn: right side up, flat, past the line on every side. The next line tacks it down.',
+      safety: 'Needle up and machine stopped before a hand goes under it.',
+    },
+    {
+      title: 'Trim the appliqué',
+      detail:
+        'When it is tacked down, before its border: hoop off the machine, the cloth left in it; close to the stitches, without lifting the cloth below.',
+      safety: BLADES,
+    },
+  ];
+}
+
+/**
  * What is done once it is sewn, in working order; by all layers that it was sewn with, topping and starch included.
  *
  * @example finishing('embroidery', [{ material: layer('medium-tear-away-42-g') }]).length > 0 // true
@@ -106,12 +129,6 @@ export function finishing(
       },
       ...rinse,
     ];
-  if (role === 'applique')
-    steps.push({
-      title: 'Trim the appliqué',
-      detail: 'After its placing line is sewn and before its border: close to the stitches, without lifting the cloth below.',
-      safety: BLADES,
-    });
   if (cut)
     steps.push({
       title: 'Trim the cut-away sheet 3 to 6 mm outside the stitches',

@@ -2,9 +2,11 @@ import type { Step } from '../../steps';
 import { NEEDLE_SAFETY } from '../../steps';
 import { called, type WorkJob } from '../job';
 import { SAFETY } from '../making';
-import { finishing, type StitchRole, STITCH_ROLES } from './finishing';
+import { betweenColours, finishing, type StitchRole, STITCH_ROLES } from './finishing';
 import { byHands, crossed, sheetsOf, slidUnder } from './sheets';
 
+/** Hands at a stop between two colours, s. */
+const BETWEEN = 120;
 /** Felt at the middle and at each corner. */
 const DRUM = ['Drum tight in the middle', 'Drum tight in every corner', 'Weave still straight'];
 
@@ -147,10 +149,27 @@ export function hoopingSteps(job: WorkJob): Step[] {
  */
 export function stitchingSteps(job: WorkJob): Step[] {
   const role = STITCH_ROLES.find((each) => each === job.role) ?? ('embroidery' satisfies StitchRole);
+  const between = betweenColours(role);
   return [
+    ...(between.length > 0
+      ? [
+          step({
+            ...{ id: 'stitch-line', kind: 'do', act: 'stitch', safety: NEEDLE_SAFETY },
+            title: 'Stitch the placing line',
+            detail: 'The first colour of the motif: it shows where the appliqué lies.',
+          }),
+        ]
+      : []),
+    ...between.map((each, i) =>
+      step({ id: `between-${i}`, kind: 'do', act: i === 0 ? 'lay-on-top' : 'take-away', seconds: BETWEEN, ...each }),
+    ),
     step({
       ...{ id: 'stitch', kind: 'do', act: 'stitch', safety: NEEDLE_SAFETY },
-      title: byHands(job) ? 'Stitch, both hands flat on the cloth' : 'Stitch the motif',
+      title: byHands(job)
+        ? 'Stitch, both hands flat on the cloth'
+        : between.length > 0
+          ? 'Stitch the border and the rest of the motif'
+          : 'Stitch the motif',
       detail: byHands(job)
         ? 'Feed dogs down, hands beside the needle and never under it; even speed.'
         : `Watch the first outline: if it drifts off the fill, stop.${job.role === 'badge' ? ' The satin edge comes last.' : ''}`,

@@ -47,7 +47,7 @@ function placed(at: LayerAt): Step[] {
           stepOf(at, 'cover', {
             ...{ kind: 'do' as const, act: 'baste' as const, ...timed },
             title: 'Draw the cloth over it and catch it down',
-            detail: `Smooth from the middle, grain straight, the marks on each other. Only where a seam joins has the base an allowance. Catch stitches near the edge.${words}`,
+            detail: `Smooth from the middle, its grain as it was cut, the marks on each other. Only where a seam joins has the base an allowance. Catch stitches near the edge.${words}`,
           }),
         ]
       : []),
