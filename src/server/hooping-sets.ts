@@ -5,7 +5,7 @@ import { ironSole, pressPlan } from '../core/press';
 import { InputError } from '../core/input-error';
 import { paceFrom } from '../core/learn';
 import { SPEEDS } from '../core/machine';
-import { runningSeconds } from '../core/motif';
+import { COLOUR_SECONDS, runningSeconds } from '../core/motif';
 import type { DayRun } from '../core/schedule';
 import { schoolsOf } from '../core/schools';
 import { cloths } from '../store/cloths';
@@ -100,9 +100,11 @@ export function setRun(db: Db, id: string): DayRun {
   const alike = hoops
     .list(db)
     .filter((each) => each.fieldWidth === fieldWidth && each.fieldHeight === fieldHeight && each.shape === shape);
+  const pace = machinePace(db).factor;
   const tasks = setTasks({
     ...{ id, name, steps, left: copiesLeft(hooping), count, done: prepared, hoops: alike.length },
-    ...{ stops: stopsOf(db, hoop), sewing: reckoned(db, motif) * machinePace(db).factor },
+    ...{ stops: stopsOf(db, hoop), sewing: reckoned(db, motif) * pace },
+    changes: { times: motif.figures.colourChanges, minutes: (COLOUR_SECONDS / 60) * pace },
   });
   return { id, name, tasks };
 }

@@ -29,7 +29,7 @@ const napkin = (count: number): HoopWork => ({
 const numbers = (count: number) => Array.from({ length: count }, (_, i) => i);
 const set = (count: number, more: Partial<SewnSet> = {}): SewnSet => ({
   ...{ id: 's', name: 'Napkins', steps: hoopPreparation(napkin(count)), left: numbers(count), count },
-  ...{ done: [], sewing: 20, stops: 4, hoops: 1, ...more },
+  ...{ done: [], sewing: 20, changes: { times: 0, minutes: 1 }, stops: 4, hoops: 1, ...more },
 });
 const timed = (tasks: DayTask[]) => {
   const [evening] = planDay([{ id: 's', tasks }], { done: [], late: [] }, { people: 1, irons: 1, evening: 0 });
@@ -78,6 +78,29 @@ describe('a set in the hoop as tasks', () => {
     expect(two.at('1-hoop').start).toBeLessThan(two.at('0-sew').end);
     expect(two.makespan).toBeLessThan(timed(setTasks(set(4))).makespan);
   });
+
+  it('stands between two colours until the hands have changed the thread', () => {
+    const changes = { times: 2, minutes: 1.5 };
+    const tasks = setTasks(set(3, { changes, sewing: 21 }));
+    const of = (copy: number) => tasks.filter(({ id }) => new RegExp(`^s/${copy}-(colour|thread|sew)`).test(id));
+    expect(of(1).map(({ id, minutes, hands }) => [id.slice(4), minutes, hands])).toEqual([
+      ['colour-1', 6, false],
+      ['thread-1', 1.5, true],
+      ['colour-2', 6, false],
+      ['thread-2', 1.5, true],
+      ['sew', 6, false],
+    ]);
+    expect(of(1)[1]!.title).toBe('Napkins: piece 2 of 3, change the thread to colour 2');
+    const { at } = timed(tasks);
+    const hands = tasks.filter((task) => task.hands).map(({ id }) => at(id.slice(2)));
+    // One pair of hands: nothing else is done while the thread is changed.
+    for (const [i, one] of hands.entries())
+      for (const other of hands.slice(i + 1)) expect(Math.min(one.end, other.end)).toBeLessThanOrEqual(Math.max(one.start, other.start) + 1e-6);
+    // Of many colours fewer pieces are planned ahead; a change never takes more than the sewing has.
+    const many = setTasks(set(8, { changes: { times: 12, minutes: 5 }, sewing: 26 }));
+    expect(new Set(many.flatMap(({ id }) => /^s\/(\d)-sew$/.exec(id)?.[1] ?? [])).size).toBe(2);
+    expect(many.filter(({ id }) => /^s\/0-(colour|thread|sew)/.test(id)).reduce((sum, { minutes }) => sum + minutes, 0)).toBeCloseTo(26, 9);
+  }); // prettier-ignore
 
   it('leaves out what is ticked and what is sewn', () => {
     const steps = hoopPreparation(napkin(3));

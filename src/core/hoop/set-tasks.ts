@@ -13,8 +13,10 @@ export interface SewnSet {
   count: number;
   /** Ids of steps that are done, by copy. */
   done: readonly { copy: number; ticks: readonly string[] }[];
-  /** At the machine, minutes a piece. */
+  /** At the machine, minutes a piece, thread changes included. */
   sewing: number;
+  /** How often the thread is changed on one piece, and what each takes the hands, minutes. */
+  changes: { times: number; minutes: number };
   /** How often the iron is set down to fuse one sheet. */
   stops: number;
   /** Hoops of this size that the person has: the next piece can be hooped while one is sewn. */
@@ -23,6 +25,13 @@ export interface SewnSet {
 
 /** A plan of a set reaches so many copies ahead: the others go the same way, and the order of hundreds of tasks takes long to find. */
 export const MOST_PLANNED = 8;
+/** Pieces of many colours are many tasks: of these fewer are planned ahead, and never less than two. */
+const MOST_TASKS = 64;
+/** Tasks of a piece besides sewing and thread changes. */
+const HANDLED = 5;
+
+const plannedAhead = (changes: number): number =>
+  Math.min(MOST_PLANNED, Math.max(2, Math.floor(MOST_TASKS / (HANDLED + 2 * changes))));
 
 /** Minutes for what has no clock of its own, and for taking a piece out of its hoop. */
 const USUAL = 3;
@@ -32,13 +41,14 @@ const AT_MACHINE = ['mount', 'slide'];
 
 /**
  * The tasks of a set: what has to dry is sprayed for all pieces and dries side by side; then piece by piece it is pressed, hooped, hung on
- * the machine and sewn. While the machine sews one, the hands make the next one ready; it can go into a hoop as soon as one is free.
+ * the machine and sewn. While the machine sews one, the hands make the next one ready; it can go into a hoop as soon as one is free. Between two
+ * colours the machine stands until the hands have changed the thread.
  *
- * @example setTasks({ id: 's', name: 'Napkins', steps: [], left: [0, 1], count: 2, done: [], sewing: 10, stops: 4, hoops: 1 }).map(({ id }) => id) // ['s/0-sew', 's/0-out', 's/1-sew', 's/1-out']
+ * @example setTasks({ id: 's', name: 'Napkins', steps: [], left: [0, 1], count: 2, done: [], sewing: 10, changes: { times: 0, minutes: 0 }, stops: 4, hoops: 1 }).map(({ id }) => id) // ['s/0-sew', 's/0-out', 's/1-sew', 's/1-out']
  */
-export function setTasks({ id, name, steps, left: all, count, done, sewing, stops, hoops }: SewnSet): DayTask[] {
+export function setTasks({ id, name, steps, left: all, count, done, sewing, changes, stops, hoops }: SewnSet): DayTask[] {
   const tasks: DayTask[] = [];
-  const left = all.slice(0, MOST_PLANNED);
+  const left = all.slice(0, plannedAhead(changes.times));
   const add = (
     end: string,
     title: string,
@@ -88,7 +98,24 @@ export function setTasks({ id, name, steps, left: all, count, done, sewing, stop
     const free = out[out.length - hoops];
     const held = portion('hoop', inHoop, 'hoop it', [], [free, pressed]);
     const onMachine = portion('hang', hung, 'hang it on the machine', [BY_MACHINE], [sewn, held]);
-    sewn = add(`${copy}-sew`, `${words}sew it`, sewing, [BY_MACHINE], [sewn, onMachine]);
+    const portions = changes.times + 1;
+    const between = Math.min(changes.minutes, sewing / portions);
+    const each = (sewing - changes.times * between) / portions;
+    let after: (string | undefined)[] = [sewn, onMachine];
+    for (let colour = 1; colour < portions; colour++) {
+      const done = add(`${copy}-colour-${colour}`, `${words}sew colour ${colour} of ${portions}`, each, [BY_MACHINE], after);
+      after = [
+        add(
+          `${copy}-thread-${colour}`,
+          `${words}change the thread to colour ${colour + 1}`,
+          between,
+          [BY_MACHINE, BY_HAND],
+          [done],
+        ),
+      ];
+    }
+    const last = portions > 1 ? `sew colour ${portions} of ${portions}` : 'sew it';
+    sewn = add(`${copy}-sew`, `${words}${last}`, each, [BY_MACHINE], after);
     out.push(add(`${copy}-out`, `${words}take it out of the hoop`, UNHOOP, [BY_HAND], [sewn], { rests: true }));
   }
   return tasks;

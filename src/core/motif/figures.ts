@@ -153,8 +153,9 @@ function mostHoles({ x, y, command }: Motif): MotifFigures['holes'] {
   return { count: best, x: bestAt < 0 ? 0 : x[bestAt]!, y: bestAt < 0 ? 0 : y[bestAt]! };
 }
 
-/** What a machine needs for a stop and for a cut, s. */
-const COLOUR_SECONDS = 60;
+/** A stop at which the hands change the thread, s. */
+export const COLOUR_SECONDS = 60;
+/** What a machine needs for a cut, s. */
 const TRIM_SECONDS = 7;
 /** Long stitches are sewn slower: a stitch takes as much longer as it is longer than this, mm. */
 const FULL_SPEED = 4;

@@ -1,6 +1,6 @@
 export { COLOUR, COMMANDS, JUMP, MotifBuilder, movedMotif, STITCH, TRIM } from './motif';
 export type { Command, Motif } from './motif';
-export { DIRECTIONS, motifFigures, runningSeconds } from './figures';
+export { COLOUR_SECONDS, DIRECTIONS, motifFigures, runningSeconds } from './figures';
 export type { ColourBlock, MotifBounds, MotifFigures } from './figures';
 export { CELLS, densityMap, peakOf } from './density';
 export type { DensityMap } from './density';
