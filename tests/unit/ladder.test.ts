@@ -9,6 +9,8 @@ describe('a ladder', () => {
     expect(wide.maxX - wide.minX).toBeCloseTo(5 * 20 + 4 * 12, 0);
     const small = motifFigures(ladderMotif({ fieldWidth: 100, fieldHeight: 100 })).bounds!;
     expect(Math.max(small.maxX - small.minX, small.maxY - small.minY)).toBeLessThanOrEqual(100);
+    // Fills first, then all outlines: the thread is changed once.
+    expect(motifFigures(ladderMotif({ fieldWidth: 180, fieldHeight: 100 })).colourChanges).toBe(1);
     expect(() => ladderMotif({ fieldWidth: 60, fieldHeight: 60 })).toThrow(/^hoop/);
   });
 

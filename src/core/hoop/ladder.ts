@@ -21,17 +21,23 @@ function grid({ fieldWidth, fieldHeight }: Pick<Hoop, 'fieldWidth' | 'fieldHeigh
   return LADDER_SPACINGS.map((_, i): Point => [(i % across) * (SIDE + APART), -Math.floor(i / across) * (SIDE + APART)]);
 }
 
-/** The square of a step at a place: its fill, and its outline in a colour of its own. */
-function square([x, y]: Point, spacing: number): StitchedArea[] {
-  const outline: Outline = [[x, y], [x + SIDE, y], [x + SIDE, y + SIDE], [x, y + SIDE]]; // prettier-ignore
+/** All fills in one colour, then all outlines in a second one, so that it is seen where they have parted. */
+function squares(steps: readonly { at: Point; spacing: number }[]): StitchedArea[] {
+  const outlineAt = ([x, y]: Point): Outline => [[x, y], [x + SIDE, y], [x + SIDE, y + SIDE], [x, y + SIDE]]; // prettier-ignore
   return [
-    { outlines: [outline], stitching: { kind: 'fill', spacing, stitchLength: FILL_STITCH, angle: 0 }, newColour: true },
-    { outlines: [outline], stitching: { kind: 'running', stitchLength: OUTLINE_STITCH } },
+    ...steps.map(({ at, spacing }): StitchedArea => {
+      return { outlines: [outlineAt(at)], stitching: { kind: 'fill', spacing, stitchLength: FILL_STITCH, angle: 0 } };
+    }),
+    ...steps.map(({ at }, i): StitchedArea => {
+      const stitching = { kind: 'running' as const, stitchLength: OUTLINE_STITCH };
+      return { outlines: [outlineAt(at)], stitching, ...(i === 0 ? { newColour: true } : {}) };
+    }),
   ];
 }
 
 /**
- * A ladder: five squares of 20 mm, from a light fill to a solid one, each with its outline, to be sewn on a scrap of the cloth with its sheets.
+ * A ladder: five squares of 20 mm, from a light fill to a solid one, each with its outline in a second
+ * colour, to be sewn on a scrap of the cloth with its sheets.
  *
  * @throws {InputError} `hoop` where the five have no room in its field
  * @example ladderMotif(hoop).command.length > 1000 // true
@@ -39,10 +45,7 @@ function square([x, y]: Point, spacing: number): StitchedArea[] {
 export function ladderMotif(hoop: Pick<Hoop, 'fieldWidth' | 'fieldHeight'>): Motif {
   const places = grid(hoop);
   if (!places) throw new InputError('hoop', 'has no room for five squares of 20 mm; take a larger one');
-  return stitchedMotif(
-    'Ladder',
-    places.flatMap((place, i) => square(place, LADDER_SPACINGS[i]!)),
-  );
+  return stitchedMotif('Ladder', squares(places.map((at, i) => ({ at, spacing: LADDER_SPACINGS[i]! }))));
 }
 
 /**
@@ -54,7 +57,7 @@ export function ladderMotif(hoop: Pick<Hoop, 'fieldWidth' | 'fieldHeight'>): Mot
 export function ladderStep(step: number): Motif {
   const spacing = LADDER_SPACINGS[step - 1];
   if (spacing === undefined) throw new InputError('step', `must be 1 to ${LADDER_SPACINGS.length}, saw ${step}`);
-  return stitchedMotif(`Square ${step}`, square([0, 0], spacing));
+  return stitchedMotif(`Square ${step}`, squares([{ at: [0, 0], spacing }]));
 }
 
 /**
