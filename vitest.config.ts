@@ -19,6 +19,7 @@ export default defineConfig({
       {
         test: {
           name: 'ui',
+          isolate: false,
           include: ['tests/ui/**/*.test.{ts,tsx}'],
           environment: 'jsdom',
           setupFiles: ['tests/fixed-chance.ts', 'tests/ui/setup.ts'],

@@ -1,7 +1,7 @@
 // npm run make-samples: draws the made-up photographs that can be tried in the application, into public/samples.
 import { encode } from 'jpeg-js';
 import { mkdirSync, writeFileSync } from 'node:fs';
-import { awayFrom, cardShade, drawScene, flat, hangingStrip, roughness, TABLES, type At, type Drawn, type Light } from './photo-scene'; // prettier-ignore
+import { cardShade, drawScene, flat, hangingStrip, liesOn, roughness, TABLES, type At, type Drawn, type Light } from './photo-scene'; // prettier-ignore
 
 const folder = new URL('../public/samples/', import.meta.url);
 mkdirSync(folder, { recursive: true });
@@ -62,7 +62,7 @@ write(
       const lit = ([r, g, b]: Light): Light => [r * falls, g * falls, b * falls];
       const felt: Light = [0.12, 0.05, 0.06];
       if (x <= 0 && x > -120 && y >= 0 && y <= 1.6) return lit(felt);
-      if (x > 0 && x < 95 && y < 4 && y > -95 && awayFrom(line, [x, y - 0.8]) <= 0.8) return lit(felt);
+      if (x > 0 && x < 95 && y < 4 && y > -95 && liesOn(line, [x, y - 0.8], 0.8)) return lit(felt);
       if (x <= 0 && y <= 0) {
         for (const card of boxCards) {
           const light = card([x, y]);

@@ -64,7 +64,7 @@ export function drawScene({ width, height, focal, camera, k, shade, noise = 0, s
           const u = column + (j + 0.5) / rays - width / 2;
           const v = row + (i + 0.5) / rays - height / 2;
           // Undo the bending: the radius that the lens would have taken here, step by step.
-          const seen = Math.hypot(u, v) / half;
+          const seen = Math.sqrt(u * u + v * v) / half;
           let r = seen;
           for (let n = 0; n < 8 && k !== 0; n++) r = seen / (1 + k * r * r);
           const bent = k === 0 || seen === 0 ? 1 : r / seen;
@@ -233,15 +233,23 @@ export function hangingStrip(bending: number, length: number): At[] {
   return points;
 }
 
-/** How far a point lies from a line, mm. */
-export function awayFrom(line: readonly At[], [x, y]: At): number {
-  let best = Infinity;
-  for (let i = 0; i + 1 < line.length; i++) {
-    const [ax, ay] = line[i]!;
-    const [bx, by] = line[i + 1]!;
-    const [dx, dy] = [bx - ax, by - ay];
-    const t = Math.max(0, Math.min(1, ((x - ax) * dx + (y - ay) * dy) / (dx * dx + dy * dy || 1)));
-    best = Math.min(best, (x - ax - t * dx) ** 2 + (y - ay - t * dy) ** 2);
+/** So many segments of a line are looked at together. */
+const TOGETHER = 16;
+
+/** Whether a point lies no farther than this from a line of equal segments, mm; stretches that are far away are passed over at once. */
+export function liesOn(line: readonly At[], [x, y]: At, reach: number): boolean {
+  const [[ax, ay], [bx, by]] = [line[0]!, line[1]!];
+  const skip = (reach + 1.1 * TOGETHER * Math.hypot(bx - ax, by - ay)) ** 2;
+  for (let from = 0; from + 1 < line.length; from += TOGETHER) {
+    const [fx, fy] = line[from]!;
+    if ((x - fx) ** 2 + (y - fy) ** 2 > skip) continue;
+    for (let i = from; i < Math.min(from + TOGETHER, line.length - 1); i++) {
+      const [sx, sy] = line[i]!;
+      const [ex, ey] = line[i + 1]!;
+      const [dx, dy] = [ex - sx, ey - sy];
+      const t = Math.max(0, Math.min(1, ((x - sx) * dx + (y - sy) * dy) / (dx * dx + dy * dy || 1)));
+      if ((x - sx - t * dx) ** 2 + (y - sy - t * dy) ** 2 <= reach ** 2) return true;
+    }
   }
-  return Math.sqrt(best);
+  return false;
 }

@@ -96,20 +96,23 @@ const vitest = (report, ...projects) => [
 const readVitest = (report) => [report.numPassedTests, failedInVitest(report)];
 
 await installPackages();
-console.log('\n== Lint, types and build');
+console.log('\n== Lint and build');
 await Promise.all([
   checks([
     ['Lint', 'node_modules/eslint/bin/eslint.js', '.'],
     ['Dead exports', 'node_modules/knip/bin/knip.js', '--include', 'exports,files,dependencies,unlisted'],
     ['Circles', 'node_modules/dependency-cruiser/bin/dependency-cruise.mjs', 'src'],
   ]),
-  // The build goes first: types are looked at with what it makes.
-  buildWhenNeeded().then(() => checks([['Types', 'node_modules/astro/astro.js', 'check', '--minimumSeverity', 'error']])),
+  buildWhenNeeded(),
 ]);
 
-// Endpoints wait for one server, one after the other: that leaves room for the others beside them.
-console.log('\n== Unit, component and endpoint tests');
-const [own, endpoints] = await Promise.all([run(vitest('unit.json', 'unit', 'ui')), aside(vitest('api.json', 'api'))]);
+// Endpoints wait for one server, one after the other: that leaves room for the others beside them. Types are looked at with what the build made.
+console.log('\n== Unit, component and endpoint tests; types');
+const [own, endpoints] = await Promise.all([
+  run(vitest('unit.json', 'unit', 'ui')),
+  aside(vitest('api.json', 'api')),
+  checks([['Types', 'node_modules/astro/astro.js', 'check', '--minimumSeverity', 'error']]),
+]);
 console.log(endpoints.said);
 count('unit.json', readVitest, own);
 count('api.json', readVitest, endpoints.sound);

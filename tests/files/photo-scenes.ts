@@ -1,4 +1,4 @@
-import { awayFrom, cardShade, drawScene, flat, hangingStrip, TABLES, type At, type Card, type Drawn, type Light } from '../../scripts/photo-scene'; // prettier-ignore
+import { cardShade, drawScene, flat, hangingStrip, liesOn, TABLES, type At, type Card, type Drawn, type Light } from '../../scripts/photo-scene'; // prettier-ignore
 
 export interface Tabletop {
   table: keyof typeof TABLES;
@@ -30,7 +30,7 @@ export function tabletop({
   table,
   pieces,
   cards = CORNER_CARDS,
-  across = 1600,
+  across = 1200,
   k = 0.04,
   lean = [120, -180],
   roll = 3,
@@ -89,7 +89,7 @@ export function boxWithStrip(asked: {
       const lit = ([r, g, b]: Light): Light => [r * falls, g * falls, b * falls];
       // On top of the box it lies flat, from the edge on it hangs.
       if (x <= 0 && x > -90 && y >= 0 && y <= thick) return lit(strip);
-      if (x > 0 && x < length + 5 && y < thick + 2 && y > -length - 5 && awayFrom(line, [x, y]) <= thick / 2) return lit(strip);
+      if (x > 0 && x < length + 5 && y < thick + 2 && y > -length - 5 && liesOn(line, [x, y], thick / 2)) return lit(strip);
       // Trimmed at its upper and its right side.
       if (x <= 0 && y <= 0) {
         for (const mark of marks) {
