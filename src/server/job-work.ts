@@ -12,6 +12,7 @@ import { readSettings } from '../store/settings';
 import type { Workpiece } from '../store/workpieces';
 import { foundFor } from './found-setting';
 import { orderOfJob } from './order-of-work';
+import { ringGroundOf } from './ring-ground';
 
 /** How a job is worked besides what is kept with it. */
 export interface JobHow extends Workplace {
@@ -38,6 +39,7 @@ export function jobOfWork(db: Db, work: Workpiece, how: JobHow = {}): WorkJob | 
   return jobFor(question, layers, {
     ...{ found: foundFor(db, cloth.id, work.stack), order: orderOfJob(db, work), clothCut: work.done, layersCut: work.cutDone },
     ...{ piece, place: work.place, cuts: known.map(({ cut }) => cut) },
+    underHoop: ringGroundOf(db, work),
     ...how,
   });
 }

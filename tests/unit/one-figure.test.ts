@@ -1,16 +1,20 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { layerMaterial, shoppingQuestion, usualOptions } from '../../src/core/cutlist';
+import { starching } from '../../src/core/hoop';
+import { keyOfUse, usesOf } from '../../src/core/layers';
 import { seamLength, type PieceSpec } from '../../src/core/pieces';
 import { compareSeam } from '../../src/core/seams';
 import { layerRegions, workOf } from '../../src/core/techniques';
 import { openSeeded } from '../../src/server/database';
+import { hoopWorkOf } from '../../src/server/hooping-sets';
 import { jobOfWork } from '../../src/server/job-work';
 import { needsOfStack, shoppingNeeds } from '../../src/server/shopping-needs';
 import { tableParts } from '../../src/server/sound-table';
 import { cloths } from '../../src/store/cloths';
 import { cuts } from '../../src/store/cuts';
 import { loadDemo } from '../../src/store/demo';
+import { hoopings } from '../../src/store/hoopings';
 import { jobs } from '../../src/store/jobs';
 import { layers } from '../../src/store/layers';
 import { pieces } from '../../src/store/pieces';
@@ -198,5 +202,39 @@ describe('a seam that is said to fit', () => {
       { numRuns: 300, endOnFailure: true },
     );
     expect(Math.min(said.fits, said.not)).toBeGreaterThan(30);
+  });
+});
+
+describe('starch under the hoop', () => {
+  const starched = [
+    { materialId: 'starch', joined: 'damp' },
+    { materialId: 'light-tear-away-30-g', joined: undefined },
+  ];
+  it('is reckoned by the smallest hoop of the house that holds the motif, then by the one that lies on the cloth, as the hoop has it', () => {
+    const db = openSeeded(':memory:');
+    loadDemo(db, { onlyIfEmpty: false });
+    const kept = hoopings.get(db, 'tq-job-banner');
+    const banner = getWorkpiece(db, 'tq-ba-panel');
+    const uses = layers.list(db).flatMap(usesOf);
+    const layerIds = starched.map(({ materialId, joined }) => keyOfUse(uses.find(({ id, use }) => (use?.of ? id.startsWith(materialId) : id === materialId) && use?.join === joined)!)); // prettier-ignore
+    const stack = { ...banner.stack!, schools: {}, layers: layerIds.map((materialId) => ({ materialId, extent: 'field', angle: 0 })) }; // prettier-ignore
+    const cloth = cloths.insert(db, { ...cloths.get(db, banner.clothId!), arealDensity: 100, water: 'safe' });
+    const outline: Point[] = [[0, 0], [900, 0], [900, 900], [0, 900]]; // prettier-ignore
+    const shape = { kind: 'drawn', edges: outline.map((from) => ({ from })) };
+    const piece = pieces.insert(db, { ...pieces.get(db, banner.pieceId), fold: null, marks: [], line: 'cut', allowances: [10, 10, 10, 10], shape } as never); // prettier-ignore
+    const cut = cuts.insert(db, { ...cuts.get(db, banner.cutId), pieceId: piece.id, clothId: cloth.id, count: 1, pairs: false, done: false, own: null } as never); // prettier-ignore
+    const wish = { ...jobs.get(db, banner.id).wish, role: 'embroidery', embroidery: { stitches: 4000, width: 120, height: 110 } };
+    const of = jobs.insert(db, { ...jobs.get(db, banner.id), wish, cutId: cut.id, stack, place: { kind: 'field', at: [450, 450] }, cutDone: false } as never); // prettier-ignore
+    const told = () => workOf(jobOfWork(db, getWorkpiece(db, of.id))!).amounts.find(({ kind }) => kind === 'millilitres')!.amount;
+    // 130 × 180 mm of field; outside 180 × 236, and 10 mm more, its corners rounded. Wet is nine tenths of the cloth’s weight.
+    const rounds = told() / (((200 * 256) / 1e6) * 100 * 0.9);
+    expect(Math.abs(rounds / Math.round(rounds) - 1)).toBeLessThan(0.02);
+    const placed = hoopings.insert(db, {
+      ...{ ...kept, jobId: of.id, clothId: cloth.id, hoopId: 'tq-hoop-wide', count: 1, run: null, sewn: [], result: null },
+      ...{ ground: { ...kept.ground, outline }, hoopPlace: { x: 450, y: 450, angle: 0 } },
+      stack: { ...kept.stack!, layers: layerIds.map((materialId) => ({ materialId, angle: 0 })) },
+    });
+    expect(told()).toBeCloseTo(starching(hoopWorkOf(db, placed))!.millilitres, 6);
+    expect(told() / (((242 * 338) / 1e6) * 100 * 0.9)).toBeCloseTo(Math.round(rounds), 1);
   });
 });

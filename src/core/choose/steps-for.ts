@@ -34,6 +34,8 @@ export interface WorkedHow extends Workplace {
   piece?: OpenPiece | undefined;
   place?: Place | undefined;
   cuts?: readonly (LayerCut | undefined)[] | undefined;
+  /** Ground under the ring of the hoop and a little more, of one piece, mm². */
+  underHoop?: number | undefined;
 }
 
 /**

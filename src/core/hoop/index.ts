@@ -23,7 +23,7 @@ export { hoopedSheet, MOST_SHEETS, sheetRecipe, sheetSizes, sheetSources } from 
 export type { Promised, SheetNeed, SheetSource } from './sheet-recipe';
 export { MOST_PLANNED, setTasks } from './set-tasks';
 export type { SewnSet } from './set-tasks';
-export { hoopPreparation, sheetGlue, starching } from './prepare';
+export { hoopPreparation, ringGround, sheetGlue, starching } from './prepare';
 export type { HoopWork, Starching } from './prepare';
 export { hoopScene } from './prepare-scene';
 export type { FoldLine, HoopScene } from './prepare-scene';

@@ -45,8 +45,25 @@ export interface HoopWork {
 }
 
 /** What comes under the ring of a hoop, and a little more, mm. */
-function underRing({ hoop, at, ground }: Pick<HoopWork, 'hoop' | 'at' | 'ground'>): Outline[] {
-  return intersection(grownBy([hoopOutlines(hoop, at).outer], PAST_RING), [ground.outline]);
+function underRing({ hoop, at, outline }: Hooped): Outline[] {
+  return intersection(grownBy([hoopOutlines(hoop, at).outer], PAST_RING), [outline]);
+}
+
+/** A hoop on a piece. */
+interface Hooped {
+  hoop: Hoop;
+  at: HoopPlace;
+  /** Of the piece, mm. */
+  outline: Outline;
+}
+
+/**
+ * How much of a piece comes under the ring of a hoop and 10 mm more, mm²: what is starched.
+ *
+ * @example ringGround({ hoop, at: { x: 0, y: 0, angle: 0 }, outline: square(1000) }) > hoop.outerWidth * hoop.outerHeight // true
+ */
+export function ringGround(hooped: Hooped): number {
+  return regionArea(underRing(hooped));
 }
 
 /**
@@ -62,7 +79,7 @@ export function layersWorked({ floats, fabric, layers }: HoopWork): readonly Cho
 function jobOf(work: HoopWork): WorkJob {
   const { fabric, part, hoop, at, floats, count, schools, found } = work;
   const kept = layersWorked(work);
-  const area = regionArea(underRing(work));
+  const area = ringGround({ hoop, at, outline: work.ground.outline });
   return {
     ...{ fabric, layers: kept, role: part.role, stitched: true, floats, schools, found, count },
     ...{ bias: part.cut === 'bias', washed: part.care !== 'none' && part.care !== 'dry-clean', cutAlready: true },
@@ -82,7 +99,7 @@ export function starching(work: HoopWork): Starching | undefined {
   if (index === -1) return undefined;
   const layer = job.layers[index]!;
   const wetted = wettedWith({ job, layer, index })!;
-  const where = underRing(work);
+  const where = underRing({ ...work, outline: work.ground.outline });
   return {
     ...{ where, area: regionArea(where), rounds: wetted.rounds },
     ...{ each: wetted.each / work.count, millilitres: wetted.each * wetted.rounds },

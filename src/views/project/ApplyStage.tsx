@@ -33,6 +33,8 @@ interface Props {
   found: readonly FoundSetting[];
   /** When its pieces are cut and fused. */
   order: Order | undefined;
+  /** Ground under the ring of its hoop, mm²; where it is hooped. */
+  underHoop: number | undefined;
   /** The run in which it was worked last. */
   lastRun: LastRun | undefined;
   /** How the recipe is sewn that its piece was made by. */
@@ -54,6 +56,7 @@ export default function ApplyStage({
   workplace,
   found,
   order,
+  underHoop,
   openRun,
   notes,
   lastRun,
@@ -65,8 +68,8 @@ export default function ApplyStage({
   const press = hasPress(settings);
   const [tool, setTool] = useState<PressTool>(press ? 'press' : 'iron');
   const job = useMemo(
-    () => shownJob(work, cloth, layers, settings, { found, order, ...workplace }),
-    [work, cloth, layers, settings, order, workplace, found],
+    () => shownJob(work, cloth, layers, settings, { found, order, underHoop, ...workplace }),
+    [work, cloth, layers, settings, order, underHoop, workplace, found],
   );
   const [steps, regions] = useMemo(() => (job ? [workSteps(job), layerRegions(job)] : [[], []]), [job]);
   if (!cloth || !work.stack) {

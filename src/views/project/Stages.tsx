@@ -117,6 +117,7 @@ export default function Stages(props: Props) {
           settings={settings}
           workplace={data.workplace}
           order={data.orders[work.id]}
+          underHoop={data.ringGrounds[work.id]}
           found={foundFor(props.findings, work)}
           openRun={data.openRuns[work.id]}
           notes={data.recipes.find(({ pieces }) => pieces.includes(work.pieceId))?.notes ?? []}
@@ -135,7 +136,13 @@ export default function Stages(props: Props) {
           schools={settings.schools}
           found={foundFor(props.findings, work)}
           lastRun={data.lastRuns[work.id]}
-          checks={checksOf(shownJob(work, cloth, layers, settings, { order: data.orders[work.id], ...data.workplace }))}
+          checks={checksOf(
+            shownJob(work, cloth, layers, settings, {
+              order: data.orders[work.id],
+              underHoop: data.ringGrounds[work.id],
+              ...data.workplace,
+            }),
+          )}
           log={props.log.filter(({ jobId }) => jobId === work.id)}
           onFiled={props.onFiled}
         />

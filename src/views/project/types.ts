@@ -27,6 +27,8 @@ export interface ProjectData {
   clothLog: LogEntry[];
   /** When the pieces of each job are cut and fused: as the table and the bench have it. */
   orders: Record<string, Order>;
+  /** Of each job that is hooped, ground under the ring of its hoop and a little more, mm². */
+  ringGrounds: Record<string, number>;
   /** What scraps found for the cloths of this project, the last one first. */
   findings: PairFinding[];
   /** The run in which each job was worked last, where it was. */
