@@ -1,8 +1,10 @@
-import { designWords, edgeWords, hoopCard, hoopOutlines, placedMotif, type HoopedSet } from '../core/hoop';
+import { fabricOf } from '../core/cloth';
+import { designWords, hoopCard, hoopLines, hoopOutlines, placedMotif, type HoopedSet } from '../core/hoop';
 import { InputError } from '../core/input-error';
 import { islandsOf, motifFigures } from '../core/motif';
 import { formatLength } from '../core/units';
 import { hoopCardSheet, type Paper } from '../formats/pdf';
+import { cloths } from '../store/cloths';
 import type { Db } from '../store/database';
 import type { Hooping } from '../store/hoopings';
 import { hoops } from '../store/hoops';
@@ -41,13 +43,12 @@ export async function printedCard(db: Db, hooping: Hooping, copy: number, paper:
   });
   // Turned by no quarter, only the middle of the hoop comes to lie on the folds.
   const straight = Math.abs(Math.sin((card.tilt * Math.PI) / 90)) < 0.02;
-  const folds = card.edges.map(({ edge, distance, half }) =>
-    half ? `Fold in half: ${length(distance)}` : `Fold: ${length(distance)} from the ${edgeWords(card.ground, edge)}`,
-  );
+  const lines = hoopLines(card, fabricOf(cloths.get(db, hooping.clothId)), length);
+  const done = lines.called === 'folds' ? 'press both folds along the dashed lines' : 'chalk both lines along the dashed ones';
   const laid =
-    folds.length === 0
+    lines.each.length === 0
       ? 'The heavy line is the edge of the cloth: lay it on, and set the four marks of the hoop where the card has them.'
-      : `${folds.join('. ')}. The heavy line is the edge of the cloth: lay it on, press both folds along the dashed lines, and set the four marks of the hoop onto ${straight ? 'them' : 'their places: the hoop lies turned, its middle where the folds cross'}.`;
+      : `${lines.each.join(' ')} The heavy line is the edge of the cloth: lay it on, ${done}, and set the four marks of the hoop onto ${straight ? 'them' : `their places: the hoop lies turned, its middle where the ${lines.called} cross`}.`;
   return hoopCardSheet(
     {
       title: `${hooping.name}${card.mirrored ? ', mirrored' : ''}`,
@@ -60,7 +61,7 @@ export async function printedCard(db: Db, hooping: Hooping, copy: number, paper:
           card.place,
         ),
       ),
-      folds,
+      folds: lines.labels,
       copies: same.map((n) => String(n + 1)),
       code: codeAddress(request, `/hoop/jobs/${hooping.id}?stage=prepare&copy=${copy}`),
     },

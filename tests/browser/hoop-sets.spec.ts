@@ -178,3 +178,71 @@ test('a set of a hundred: ticked, sewn and kept, the last like the first', async
   expect([kept.prepared.length, kept.sewn.length, kept.run.pieces]).toEqual([99, 100, 100]);
   expect(kept.sewn.find(({ copy }) => copy === 99)!.minutes).toBe(8);
 });
+
+/** From a stitch file to its place in a hoop: on this cloth, with what is offered for it first. */
+async function placed(page: Page, cloth: string, [width, height]: [string, string]) {
+  await open(page, '/hoop');
+  await page.locator('input[type=file]').first().setInputFiles('demo/motifs/lantern-badge.dst');
+  await expect(page).toHaveURL(/\/hoop\/motifs\//);
+  await alive(page);
+  await page.getByLabel('Cloth', { exact: true }).selectOption({ label: cloth });
+  const offered = page.getByRole('listitem').filter({ has: page.getByRole('button', { name: 'Place it with this' }) });
+  await expect(offered.first()).toBeVisible({ timeout: 20_000 });
+  await offered.first().getByRole('button', { name: 'Place it with this' }).click();
+  await expect(page).toHaveURL(/\/hoop\/jobs\//);
+  await alive(page);
+  await page.getByLabel('Width', { exact: true }).fill(width);
+  await page.getByLabel('Height', { exact: true }).fill(height);
+  await page.getByLabel('Hoop', { exact: true }).selectOption({ label: 'Small screw hoop, 10 × 10 cm' });
+}
+
+/** Prepared step by step, sewn on a machine of one’s own, checked and filed: what the steps said. */
+async function toTheLog(page: Page): Promise<string> {
+  const steps = page.getByRole('region', { name: /in this order/i });
+  await expect(steps).toBeVisible();
+  for (const box of await steps.getByRole('checkbox').all()) await box.check();
+  const said = await steps.innerText();
+  expect(await seriousFindings(page)).toEqual([]);
+  await steps.getByRole('button', { name: 'Sew it', exact: true }).click();
+  await page.getByRole('button', { name: 'Sewn on a machine of my own' }).click();
+  await page.getByLabel('Minutes at the machine').fill('11');
+  await saved(page);
+  await page.getByRole('tab', { name: /Check/ }).click();
+  await page.getByRole('button', { name: 'File it', exact: true }).click();
+  await expect(page.getByText(/^Filed on/)).toBeVisible();
+  return said;
+}
+
+test('a towel near its hem: the clamp does not fit there, what is offered instead does, from the file to the log', async ({
+  page,
+}) => {
+  test.setTimeout(120_000);
+  await placed(page, 'Terry towelling', ['50 cm', '90 cm']);
+  await page.getByRole('button', { name: 'In the middle' }).click();
+  // Fifty millimetres from the hem there is no room for half a hoop.
+  await page.getByLabel(/^From the (lower|bottom)/).fill('50 mm');
+  await page.keyboard.press('Tab');
+  const cannot = page.getByRole('heading', { name: 'It cannot be hooped here' });
+  const stays = page.getByRole('button', { name: 'It stays there: prepare it' });
+  await expect(cannot.or(stays.and(page.locator(':enabled'))).first()).toBeVisible();
+  if (await cannot.isVisible()) await page.getByRole('region', { name: 'What can be done' }).getByRole('button').first().click();
+  await expect(stays).toBeEnabled();
+  await stays.click();
+  const said = await toTheLog(page);
+  // Loops are held down by a film; what lies under them holds what gives.
+  expect(said).toMatch(/film/i);
+  expect(said).not.toMatch(/spray with|pressing spray/i);
+});
+
+test('a tag of faux leather floats: nothing goes through it but the needle, from the file to the log', async ({ page }) => {
+  test.setTimeout(120_000);
+  await placed(page, 'Faux leather', ['30 cm', '30 cm']);
+  await page.getByRole('button', { name: 'In the middle' }).click();
+  await page.getByRole('button', { name: 'It stays there: prepare it' }).click();
+  // No crease that would stay, on the screen and on the printed card.
+  await expect(page.getByRole('region', { name: 'Card of this piece' })).toContainText('Chalk a line half-way between');
+  const said = await toTheLog(page);
+  expect(said).toMatch(/Hoop the sheet alone/);
+  expect(said).toMatch(/chalk marks/);
+  expect(said).not.toMatch(/Crease lightly|pin |basting frame/i);
+});

@@ -5,6 +5,7 @@ import {
   centred,
   clothInPlane,
   finishing,
+  hoopLines,
   hoopPreparation,
   hoopOutlines,
   mountPoint,
@@ -315,5 +316,36 @@ describe('a sheet in its own plane', () => {
     expect(shear(4)).toBeGreaterThan(shear(12));
     expect(shear(12)).toBeGreaterThan(shear(40));
     expect(clothInPlane(woven)).toEqual(clothInPlane({ ...woven, biasGive: 12 }));
+  });
+});
+
+describe('the place of the hoop on a piece', () => {
+  const lines = (construction: string) =>
+    hoopLines(
+      {
+        ground: [[0, 0], [400, 0], [400, 300], [0, 300]],
+        edges: [
+          { edge: 0, distance: 90, half: false },
+          { edge: 3, distance: 200, half: true },
+        ],
+      },
+      LIBRARY_CLOTHS.find((each) => each.construction === construction)!,
+      (mm) => `${mm} mm`,
+    ); // prettier-ignore
+
+  it('is folded where a crease goes out again', () => {
+    expect(lines('woven')).toEqual({
+      ...{ title: 'Fold for the hoop', called: 'folds' },
+      each: ['Fold 90 mm from the lower edge.', 'Fold it in half, the left edge onto the right edge (200 mm).'],
+      labels: ['Fold: 90 mm from the lower edge', 'Fold in half: 200 mm'],
+    });
+  });
+
+  const kept = [...new Set(LIBRARY_CLOTHS.map(({ construction }) => construction))].filter((each) => /leather|coated/.test(each));
+  it.each(kept)('is chalked, never folded, on what keeps every crease: %s', (construction) => {
+    const { called, each, labels } = lines(construction);
+    expect(called).toBe('lines');
+    expect([...each, ...labels].join(' ')).not.toMatch(/fold|crease/i);
+    expect(each.join(' ')).toContain('half-way between the left edge and the right edge (200 mm)');
   });
 });

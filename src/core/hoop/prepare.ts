@@ -60,7 +60,7 @@ interface Hooped {
 /**
  * How much of a piece comes under the ring of a hoop and 10 mm more, mm²: what is starched.
  *
- * @example ringGround({ hoop, at: { x: 0, y: 0, angle: 0 }, outline: square(1000) }) > hoop.outerWidth * hoop.outerHeight // true
+ * @example ringGround({ hoop, at: { x: 500, y: 500, angle: 0 }, outline: square(1000) }) > hoop.outerWidth * hoop.outerHeight // true
  */
 export function ringGround(hooped: Hooped): number {
   return regionArea(underRing(hooped));

@@ -1,5 +1,6 @@
 import { ChevronLeft, ChevronRight, Printer } from 'lucide-react';
-import { designWords, edgeWords, oppositeWords, turnWords, USUAL_NEEDLE, type HoopCard } from '../../core/hoop';
+import { designWords, hoopLines, turnWords, USUAL_NEEDLE, type HoopCard } from '../../core/hoop';
+import type { Fabric } from '../../core/cloth';
 import { bounds } from '../../core/shape';
 import LengthField from '../../ui/LengthField';
 import { useUnits } from '../../ui/units-context';
@@ -8,6 +9,8 @@ import type { CopySize } from '../../store/hoopings';
 interface Props {
   hoopingId: string;
   card: HoopCard;
+  /** What is hooped: some cloth must not be folded. */
+  fabric: Fabric;
   count: number;
   sizes: readonly CopySize[];
   /** Threads in the order in which they are sewn. */
@@ -16,10 +19,11 @@ interface Props {
   onSizes: (sizes: CopySize[]) => void;
 }
 
-/** How one piece of the set is folded for the hoop, and what is set at the machine for it. */
-export default function CardPanel({ hoopingId, card, count, sizes, colours, onCopy, onSizes }: Props) {
+/** How one piece of the set is folded or marked for the hoop, and what is set at the machine for it. */
+export default function CardPanel({ hoopingId, card, fabric, count, sizes, colours, onCopy, onSizes }: Props) {
   const units = useUnits();
   const { copy, mirrored, ground, edges, tilt } = card;
+  const lines = hoopLines(card, fabric, units.length);
   const size = sizes.find((each) => each.copy === copy);
   const box = bounds(ground);
   const [width, height] = [box.maxX - box.minX, box.maxY - box.minY];
@@ -29,7 +33,7 @@ export default function CardPanel({ hoopingId, card, count, sizes, colours, onCo
     <section className="sheet p-4" aria-label="Card of this piece">
       <div className="flex items-center justify-between gap-2">
         <h2 className="chalk-heading">
-          {count > 1 ? `Piece ${copy + 1} of ${count}` : 'Fold for the hoop'}
+          {count > 1 ? `Piece ${copy + 1} of ${count}` : lines.title}
           {mirrored && ', mirrored'}
         </h2>
         {count > 1 && (
@@ -59,27 +63,16 @@ export default function CardPanel({ hoopingId, card, count, sizes, colours, onCo
         <p className="mt-1">The edges are curved: lay the printed card on where the drawing shows it, and mark its cross.</p>
       ) : (
         <ul className="mt-1 space-y-0.5">
-          {edges.map(({ edge, distance, half }) => (
-            <li key={edge}>
-              {half ? (
-                <>
-                  Fold it in half, the {edgeWords(ground, edge)} onto the {oppositeWords(ground, edge)} (
-                  <strong>{units.length(distance)}</strong>).
-                </>
-              ) : (
-                <>
-                  Fold <strong>{units.length(distance)}</strong> from the {edgeWords(ground, edge)}.
-                </>
-              )}
-            </li>
+          {lines.each.map((words) => (
+            <li key={words}>{words}</li>
           ))}
         </ul>
       )}
       <p className="mt-1">
         {/* Turned by no quarter, only the middle of the hoop comes to lie on the folds. */}
         {Math.abs(Math.sin((tilt * Math.PI) / 90)) < 0.02
-          ? 'The marks of the hoop go onto the folds'
-          : 'The middle of the hoop goes onto where the folds cross'}
+          ? `The marks of the hoop go onto the ${lines.called}`
+          : `The middle of the hoop goes onto where the ${lines.called} cross`}
         {turnWords(tilt) && `, the hoop turned ${turnWords(tilt)} against the drawing of the cloth`}.
       </p>
       <h3 className="mt-3 font-semibold">At the machine</h3>

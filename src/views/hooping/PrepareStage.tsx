@@ -179,6 +179,7 @@ export default function PrepareStage({
         <CardPanel
           hoopingId={hoopingId}
           card={card}
+          fabric={cloth.fabric}
           count={count}
           sizes={sizes}
           colours={motif.colours}
@@ -224,7 +225,9 @@ export default function PrepareStage({
         <button type="button" className="btn btn-primary mt-4 w-full" onClick={onNext}>
           {left > 0 ? `Sew it, with ${counted(left, 'thing')} not ticked` : 'Sew it'}
         </button>
-        <p className="quiet mt-2 text-[0.95rem]">The leaflets of sheet and starch, and your machine’s own manual, go first.</p>
+        <p className="quiet mt-2 text-[0.95rem]">
+          The {starch ? 'leaflets of sheet and starch' : 'leaflet of the sheet'}, and your machine’s own manual, go first.
+        </p>
       </section>
     </div>
   );

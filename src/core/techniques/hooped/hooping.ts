@@ -1,3 +1,4 @@
+import { isSealed } from '../../cloth';
 import type { Step } from '../../steps';
 import { NEEDLE_SAFETY } from '../../steps';
 import { called, type WorkJob } from '../job';
@@ -17,7 +18,7 @@ const step = (said: Said): Step => ({ stage: 'apply', ...said });
 function floating(job: WorkJob): Step[] {
   const sheets = sheetsOf(job.layers);
   const sticky = sheets.some(({ material }) => material.form === 'sticky');
-  const marked = job.fabric.construction === 'leather' || job.fabric.construction === 'coated';
+  const marked = isSealed(job.fabric);
   return [
     step({
       ...{ id: 'hoop', technique: 'floated', kind: 'do', act: 'hoop', seconds: 120, checks: DRUM.slice(0, 2) },
@@ -109,10 +110,10 @@ export function hoopingSteps(job: WorkJob): Step[] {
       ? [
           step({
             ...{ id: 'cross', kind: 'do', act: 'press-flat', seconds: 120 },
-            title: 'Fold for the hoop and mark both folds',
-            detail: `At the two distances that the card names: they cross at the hoop’s own middle. Crease lightly, mark both creases.${
-              job.hoop.turn ? ` The hoop lies on the cloth turned ${job.hoop.turn}.` : ''
-            }`,
+            title: isSealed(job.fabric) ? 'Chalk both lines for the hoop' : 'Fold for the hoop and mark both folds',
+            detail: `At the two distances that the card names: they cross at the hoop’s own middle. ${
+              isSealed(job.fabric) ? 'Nothing is folded: every crease stays.' : 'Crease lightly, mark both creases.'
+            }${job.hoop.turn ? ` The hoop lies on the cloth turned ${job.hoop.turn}.` : ''}`,
           }),
         ]
       : []),
