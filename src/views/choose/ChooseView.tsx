@@ -1,4 +1,4 @@
-import { Suspense, useEffect, useMemo, useRef, useState } from 'react';
+import { startTransition, Suspense, useEffect, useMemo, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { questionFor, type Choice, type RankedStack } from '../../core/choose';
 import { fetched } from '../../ui/fetched';
@@ -194,7 +194,7 @@ export default function ChooseView({ units, currency, ways, cloths, from, trim, 
               clothThickness={clothThickness(fabric).value}
               onOpen={(stack) => setOpenId(stack.id)}
               back={back}
-              onTake={() => setTaking(true)}
+              onTake={() => startTransition(() => setTaking(true))}
               onHang={() => setHanging(true)}
               onCompare={() => toggleCompared(open)}
               fabric={fabric}

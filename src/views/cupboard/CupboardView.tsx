@@ -13,6 +13,8 @@ import type { Cloth } from '../../store/cloths';
 import type { Layer } from '../../store/layers';
 import type { Settings } from '../../store/settings';
 import type { Stock } from '../../store/stock';
+import type { Shelf } from './shelf';
+import ShelfTabs from './ShelfTabs';
 import { clothColumnsOf, layerColumnsOf, stockColumnsOf, type StockRow } from './shelf-columns';
 import ShelfTable from './ShelfTable';
 import type { StockMaterial } from './StockForm';
@@ -21,8 +23,6 @@ import type { StockMaterial } from './StockForm';
 const ClothForm = fetched(() => import('./ClothForm'));
 const LayerForm = fetched(() => import('./LayerForm'));
 const StockForm = fetched(() => import('./StockForm'));
-
-export type Shelf = 'cloth' | 'layers' | 'stock';
 
 /** What is open in a form: a row, or a new one. */
 type Editing =
@@ -108,29 +108,14 @@ export default function CupboardView({
       <div className="flex flex-wrap items-end justify-between gap-4">
         <div>
           <h1 className="text-2xl font-bold">Cupboard</h1>
-          <div role="tablist" aria-label="Shelves" className="mt-2 flex gap-1">
-            {(
-              [
-                ['cloth', `Cloth (${startCloths.total})`],
-                ['layers', `Layers (${startLayers.total})`],
-                ['stock', `Rolls and leftovers (${stockRows.length})`],
-              ] as const
-            ).map(([each, word]) => (
-              <button
-                key={each}
-                type="button"
-                role="tab"
-                aria-selected={shelf === each}
-                onClick={() => {
-                  setShelf(each);
-                  history.replaceState(null, '', `?shelf=${each}`);
-                }}
-                className={`min-h-[44px] border-b-3 px-4 ${shelf === each ? 'border-primary font-semibold' : 'border-transparent hover:border-base-300'}`}
-              >
-                {word}
-              </button>
-            ))}
-          </div>
+          <ShelfTabs
+            shelf={shelf}
+            totals={{ cloth: startCloths.total, layers: startLayers.total, stock: stockRows.length }}
+            onChange={(each) => {
+              setShelf(each);
+              history.replaceState(null, '', `?shelf=${each}`);
+            }}
+          />
         </div>
         <div className="flex flex-wrap items-end gap-3">
           {shelf !== 'stock' && (

@@ -4,6 +4,7 @@ import { ROLE_WORDS } from '../../core/choose';
 import { DUTY_WORDS } from '../../core/workpiece';
 import { SortableList, SortableRow } from '../../ui/Sortable';
 import { counted } from '../../ui/text';
+import { useTouched } from '../../ui/use-touched';
 import type { Cut } from '../../store/cuts';
 import type { Job } from '../../store/jobs';
 import type { Piece } from '../../store/pieces';
@@ -25,8 +26,19 @@ interface Props {
 }
 
 /** The pieces of a project, what each is cut from, and what is done to each cut. */
-export default function PieceTree({ rows, clothName, selected, onSelect, onCopy, onDelete, onAddCut, onAddJob, onOrder }: Props) {
+export default function PieceTree({
+  rows,
+  clothName,
+  selected: inUse,
+  onSelect,
+  onCopy,
+  onDelete,
+  onAddCut,
+  onAddJob,
+  onOrder,
+}: Props) {
   const all = tree(rows);
+  const { shown: selected, touch } = useTouched(inUse, (id) => id !== null && onSelect(id));
   return (
     <SortableList
       ids={all.map(({ piece }) => piece.id)}
@@ -95,13 +107,13 @@ export default function PieceTree({ rows, clothName, selected, onSelect, onCopy,
                         )}
                       </div>
                       {jobs.length === 0 && (
-                        <Choice current={cut.id === selected} onClick={() => onSelect(cut.id)} words="Nothing is done to it" />
+                        <Choice current={cut.id === selected} onClick={() => touch(cut.id)} words="Nothing is done to it" />
                       )}
                       {jobs.map((job) => (
                         <div key={job.id} className="flex items-stretch gap-1">
                           <Choice
                             current={job.id === selected}
-                            onClick={() => onSelect(job.id)}
+                            onClick={() => touch(job.id)}
                             words={capital(job.name || ROLE_WORDS[job.wish.role])}
                             more={job.stack ? job.stack.title : 'no layers yet'}
                           />

@@ -12,6 +12,7 @@ import SavingWords from '../../ui/saving/SavingWords';
 import StaleSaver from '../../ui/StaleSaver';
 import { counted, keepUnits } from '../../ui/text';
 import { UnitsProvider } from '../../ui/units-context';
+import { useTouched } from '../../ui/use-touched';
 import type { Cut } from '../../store/cuts';
 import type { Job } from '../../store/jobs';
 import type { LogEntry } from '../../store/log';
@@ -28,6 +29,7 @@ import ProjectHeading from './ProjectHeading';
 import Stages from './Stages';
 import Together from './Together';
 import Tape from './Tape';
+import { useAddress, type At } from './use-address';
 import { useProjectRows } from './use-project-rows';
 import { passed, STAGES, STAGE_WORDS, type ProjectData, type Stage } from './types';
 import { type Row } from './use-work-savers';
@@ -51,9 +53,14 @@ export default function ProjectView({ data, startWork, startStage }: Props) {
   );
   const [project, setProject] = useState(data.project);
   const works = useMemo(() => workedOf(rows, project.makes, data.cloths), [rows, project.makes, data.cloths]);
-  const [laidOut, setLaidOut] = useState(startStage === null && startWork === null && data.rows.pieces.length > 0);
-  const [selected, setSelected] = useState(laidOut ? null : (startWork ?? works[0]?.id ?? rows.cuts[0]?.id ?? null));
-  const [stage, setStage] = useState<Stage>(startStage ?? 'pieces');
+  const [{ laidOut, selected, stage }, setAt] = useState<At>(() => {
+    const first = startStage === null && startWork === null && data.rows.pieces.length > 0;
+    return {
+      laidOut: first,
+      selected: first ? null : (startWork ?? works[0]?.id ?? rows.cuts[0]?.id ?? null),
+      stage: startStage ?? 'pieces',
+    };
+  });
   const [log, setLog] = useState(data.log);
   const [scraps, setScraps] = useState(data.scraps);
   const [findings, setFindings] = useState(data.findings);
@@ -73,20 +80,14 @@ export default function ProjectView({ data, startWork, startStage }: Props) {
     [rows, project.makes],
   );
 
-  /** From the pieces laid out a stage begins with the first job. */
-  const atHand = laidOut ? (works[0]?.id ?? rows.cuts[0]?.id ?? null) : selected;
-  const go = (nextStage: Stage, nextWork: string | null = atHand) => {
-    setLaidOut(false);
-    setStage(nextStage);
-    setSelected(nextWork);
-    history.replaceState(null, '', `?${new URLSearchParams({ ...(nextWork ? { job: nextWork } : {}), stage: nextStage })}`);
-  };
-  const layOut = () => {
-    setLaidOut(true);
-    setStage('pieces');
-    setSelected(null);
-    history.replaceState(null, '', location.pathname);
-  };
+  /** To a stage, a job or both; what is not said stays as it is by then. From the pieces laid out a stage begins with the first job. */
+  const go = (next: Stage | undefined, job?: string | null) =>
+    setAt((was) => ({
+      ...{ laidOut: false, stage: next ?? was.stage },
+      selected: job !== undefined ? job : was.laidOut ? (works[0]?.id ?? rows.cuts[0]?.id ?? null) : was.selected,
+    }));
+  const layOut = () => setAt({ laidOut: true, stage: 'pieces', selected: null });
+  useAddress({ laidOut, selected, stage });
   const step = (by: number) => go(STAGES[Math.max(0, Math.min(STAGES.length - 1, STAGES.indexOf(stage) + by))]!);
   useHotkeys('l', () => step(1));
   useHotkeys('h', () => step(-1));
@@ -169,21 +170,12 @@ export default function ProjectView({ data, startWork, startStage }: Props) {
       <Tape stage={stage} done={done} totals={totals} onStage={(next) => go(next)} />
       <div className="mt-4 grid items-start gap-5 lg:grid-cols-[19rem_1fr]">
         <aside className="space-y-4" aria-label="Pieces of the project">
-          {rows.pieces.length > 0 && (
-            <button
-              type="button"
-              className={`btn w-full ${laidOut ? 'btn-primary' : ''}`}
-              aria-pressed={laidOut}
-              onClick={() => (laidOut ? go('pieces') : layOut())}
-            >
-              <LayoutGrid size={18} aria-hidden="true" /> All pieces laid out
-            </button>
-          )}
+          {rows.pieces.length > 0 && <LaidOut on={laidOut} onChange={(on) => (on ? layOut() : go('pieces'))} />}
           <PieceTree
             rows={rows}
             clothName={nameOfCloth}
             selected={selected}
-            onSelect={(id) => go(stage, id)}
+            onSelect={(id) => go(undefined, id)}
             onCopy={(from) => void copy(from)}
             onDelete={(level, row, name) => remove({ level, row, name })}
             onAddCut={(of) => setDialog({ kind: 'cut', piece: of })}
@@ -320,6 +312,21 @@ export default function ProjectView({ data, startWork, startStage }: Props) {
       />
       <StaleSaver saver={savers} />
     </UnitsProvider>
+  );
+}
+
+/** All pieces of the project together, or the one in hand. */
+function LaidOut({ on, onChange }: { on: boolean; onChange: (on: boolean) => void }) {
+  const { shown, touch } = useTouched(on, onChange);
+  return (
+    <button
+      type="button"
+      className={`btn w-full ${shown ? 'btn-primary' : ''}`}
+      aria-pressed={shown}
+      onClick={() => touch(!shown)}
+    >
+      <LayoutGrid size={18} aria-hidden="true" /> All pieces laid out
+    </button>
   );
 }
 

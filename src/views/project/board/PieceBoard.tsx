@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import { CheckSquare, SquareStack } from 'lucide-react';
 import { ROLE_WORDS, ROLES, type Care, type Role } from '../../../core/choose';
 import { capital } from '../../../core/letters';
@@ -51,7 +51,9 @@ export default function PieceBoard({ rows, works, data, layers, log, scraps, car
   );
   const [everTouched, setTouched] = useState<Touched[]>([]);
   // A piece may be deleted while it is touched.
-  const touched = everTouched.filter(({ cutId }) => cuts.some(({ cut }) => cut.id === cutId));
+  const touched = useMemo(() => everTouched.filter(({ cutId }) => cuts.some(({ cut }) => cut.id === cutId)), [everTouched, cuts]);
+  /** What is touched is marked at once; what is told of it may come a moment later. */
+  const told = useDeferredValue(touched);
   const [several, setSeveral] = useState(false);
   const [byName, setByName] = useState(false);
   const touch = (on: Touched, more: boolean) =>
@@ -82,16 +84,16 @@ export default function PieceBoard({ rows, works, data, layers, log, scraps, car
         </div>
         <BoardDrawing cuts={cuts} touched={touched} onTouch={touch} />
       </section>
-      {touched.length > 0 && (
+      {told.length > 0 && (
         <TouchedPanel
-          {...{ cuts, touched, care, byName, setByName, onGo, onEdges }}
+          {...{ cuts, touched: told, care, byName, setByName, onGo, onEdges }}
           onTouch={touch}
           onAdd={async (role, chosenCare) => {
             const bodies = new Map<Cut, object[]>();
             for (const each of cuts) {
               const { cut } = each;
               const places = placesOf(
-                touched.filter(({ cutId }) => cutId === cut.id),
+                told.filter(({ cutId }) => cutId === cut.id),
                 each,
               );
               const had = rows.jobs.filter(({ cutId }) => cutId === cut.id).length;
