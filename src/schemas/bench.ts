@@ -53,6 +53,16 @@ const benchStateSchema = shape({
       }).required(),
     )
     .max(MOST_STEPS),
+  weighed: yup
+    .array()
+    .of(
+      shape({
+        step: number({ min: 0, max: MOST_STEPS, integer: true }).required(),
+        at: instant.required(),
+        grams: number({ min: 1, max: 100_000 }).required(),
+      }).required(),
+    )
+    .max(MOST_STEPS),
 });
 
 /** Jobs that are worked in one go. */

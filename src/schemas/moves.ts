@@ -28,6 +28,7 @@ const BENCH: ReadonlyMap<string, yup.ObjectShape> = new Map<string, yup.ObjectSh
   ['aside', { step }],
   ['dismiss', { endsAt: instant.required() }],
   ['felt', { step, found: oneOf(DAMPNESS).required() }],
+  ['weighed', { step, grams: number({ min: 1, max: 100_000 }).required() }],
   ['longer', { step }],
   ['finish', {}],
 ]);

@@ -22,7 +22,7 @@ export function learnTimes(db: Db, runId: string): void {
   const { plan, state } = run;
   const timings = timingsOf({
     ...{ steps: plan.steps, edge: edgeOf(db, jobsOfRun(run)), dryingPace: plan.dryingPace },
-    ...{ stamps: state.stamps ?? [], hung: state.hung ?? [] },
+    ...{ stamps: state.stamps ?? [], hung: state.hung ?? [], weighed: state.weighed },
   });
   keepTimings(db, runId, timings, run.finishedAt);
 }

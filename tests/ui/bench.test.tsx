@@ -237,6 +237,43 @@ describe('the bench', () => {
     expect(screen.getByText('It had gone dry: mist it with water first.')).toBeVisible();
   });
 
+  it('goes by the scale from the second weighing on, and is ready when it is light enough', async () => {
+    const steps = [
+      step('starch-dry', { kind: 'wait', seconds: 3600, until: 'damp', dryMass: 200 }),
+      step('press', { kind: 'do' }),
+    ];
+    open({}, { ...plan, steps });
+    expect(screen.queryByRole('button', { name: 'Put it on a scale' })).toBeNull();
+    fireEvent.click(screen.getByRole('button', { name: 'Start the clock' }));
+    await pass(100);
+    const weigh = async (grams: string) => {
+      fireEvent.click(screen.getByRole('button', { name: /on a scale|Weigh it again/ }));
+      fireEvent.change(screen.getByLabelText('All of it weighs, g'), { target: { value: grams } });
+      fireEvent.click(screen.getByRole('button', { name: 'Weighed' }));
+      await pass(100);
+    };
+    fireEvent.click(screen.getByRole('button', { name: 'Put it on a scale' }));
+    fireEvent.change(screen.getByLabelText('All of it weighs, g'), { target: { value: 'a lot' } });
+    expect(screen.getByRole('alert')).toHaveTextContent('Write grams, 1 to 100,000.');
+    expect(screen.getByRole('button', { name: 'Weighed' })).toBeDisabled();
+    fireEvent.change(screen.getByLabelText('All of it weighs, g'), { target: { value: '400' } });
+    fireEvent.click(screen.getByRole('button', { name: 'Weighed' }));
+    await pass(100);
+    expect(screen.getByText(/^400 g\. It is ready at about 250 g/)).toBeVisible();
+    await pass(1_800_000);
+    await weigh('300');
+    // A hundred grams in half an hour; fifty more, the last of them slower.
+    expect(screen.getByText(/^300 g\. By the scale about 15 minutes more/)).toBeVisible();
+    expect(last()).toMatchObject({ step: 0, weighed: [{ step: 0, grams: 400 }, { step: 0, grams: 300 }] }); // prettier-ignore
+    const left = (Date.parse(last().endsAt!) - Date.now()) / 60_000;
+    expect(left).toBeGreaterThan(14.5);
+    expect(left).toBeLessThan(16);
+    await pass(300_000);
+    await weigh('249');
+    expect(screen.getByText('How damp is it?')).toBeVisible();
+    expect(screen.getByText(/^249 g\. That is damp enough\./)).toBeVisible();
+  });
+
   it('keeps ticks', async () => {
     open();
     fireEvent.click(screen.getByLabelText('grain runs straight'));

@@ -218,6 +218,12 @@ describe('several jobs as one batch', () => {
     for (const { detail } of steps) expect(detail.length).toBeLessThanOrEqual(420);
   });
 
+  it('is weighed together where it hangs together', () => {
+    const dry = (grams: number) => step('dry', 'prepare', 'Let it hang', { kind: 'wait', until: 'damp', dryMass: grams });
+    const [together] = stepsForBatch([{ name: 'A', steps: [dry(120)] }, { name: 'B', steps: [dry(80)] }]); // prettier-ignore
+    expect(together).toMatchObject({ title: 'Let it hang', dryMass: 200 });
+  });
+
   it('of one job is that job', () => {
     expect(stepsForBatch([{ name: 'Cuff', steps: cuff }])).toEqual(cuff);
   });

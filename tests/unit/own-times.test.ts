@@ -94,4 +94,20 @@ describe('what a finished run tells', () => {
     expect(told({ hung: [{ step: 1, seconds: 3600, found: 'too-dry' }] })[0]!.actual).toBeLessThan(3600);
     expect(told({ hung: [{ step: 99, seconds: 3600, found: 'right' }] })).toEqual([]);
   });
+
+  it('how long it would have hung by two weighings, which count before the hand', () => {
+    const of = [...steps];
+    of[1] = step('starch-dry', { kind: 'wait', seconds: 3600, stage: 'prepare', until: 'damp', dryMass: 300 });
+    const at = (minutes: number) => new Date(Date.UTC(2026, 0, 1) + 60_000 * minutes).toISOString();
+    const run = { steps: of, stamps: stamps([1, 0]), hung: [{ step: 1, seconds: 9999, found: 'right' as const }] };
+    // 300 g of water to 200 in half an hour; from 200 to 100 another half; then ever slower to 75.
+    const weighed = [{ step: 1, at: at(10), grams: 600 }, { step: 1, at: at(40), grams: 500 }]; // prettier-ignore
+    const [only, ...more] = told({ ...run, weighed });
+    expect(more).toEqual([]);
+    expect(only).toMatchObject({ pace: 'drying', expected: 3600 });
+    const slower = (2 * 10 * (10 - Math.sqrt(75)) * 60) / 200;
+    expect(only!.actual / 60).toBeCloseTo(40 + 30 + slower, 6);
+    // One weighing tells nothing: the hand counts.
+    expect(told({ ...run, weighed: weighed.slice(0, 1) })[0]!.actual).toBe(9999);
+  });
 });

@@ -1,5 +1,5 @@
 import type { Outline } from '../shape';
-import type { Dampness } from '../liquid';
+import { dryingByWeight, readyAt, type Dampness } from '../liquid';
 import { MOVE_SECONDS } from '../press';
 import type { BenchPlan, BenchState, BenchStep } from './run';
 
@@ -203,6 +203,29 @@ export function felt(state: BenchState, found: Dampness, now: number): BenchStat
   return atStep({ ...state, hung }, state.step + 1);
 }
 
+/** What hangs was put on a scale. Light enough, it is asked for at once; from the second time on the clock goes by how fast it really dries. */
+function weighed(plan: BenchPlan, state: BenchState, grams: number, now: number): BenchState {
+  const next = { ...state, weighed: [...(state.weighed ?? []), { step: state.step, at: new Date(now).toISOString(), grams }] };
+  const left = minutesByWeight(plan, next);
+  if (left === undefined) return next;
+  if (left === 0) return { ...next, stop: Math.max(1, state.stop), endsAt: null, pausedLeft: null };
+  return act({ ...next, endsAt: null, pausedLeft: null }, { kind: 'start', seconds: Math.round(60 * left) }, now);
+}
+
+/**
+ * How long what hangs still takes by what it weighed, minutes: 0 when it is light enough, nothing while one weighing says too little.
+ *
+ * @example minutesByWeight(benchPlan, START_STATE) // undefined
+ */
+export function minutesByWeight(plan: BenchPlan, { step, weighed: all = [] }: BenchState): number | undefined {
+  const { until, dryMass } = plan.steps[step] ?? {};
+  const own = all.filter((each) => each.step === step);
+  const last = own.at(-1);
+  if (!until || !dryMass || !last) return undefined;
+  if (last.grams <= readyAt(dryMass, until)) return 0;
+  return dryingByWeight(dryMass, own, until)?.minutesLeft;
+}
+
 /**
  * Whether the cloth of this step had gone too dry on the line, so that it is misted first.
  *
@@ -231,6 +254,8 @@ export type BenchMove =
   /** A clock that runs alongside is taken away. */
   | { kind: 'dismiss'; endsAt: string }
   | { kind: 'felt'; step: number; found: Dampness }
+  /** What hangs was weighed, g. */
+  | { kind: 'weighed'; step: number; grams: number }
   /** Still too wet: more time. */
   | { kind: 'longer'; step: number }
   | { kind: 'finish' };
@@ -292,6 +317,8 @@ function movedHere(
       return setAside(plan, state, at);
     case 'felt':
       return felt(state, move.found, at);
+    case 'weighed':
+      return weighed(plan, state, move.grams, at);
     case 'longer':
       return stillWet(plan, state, at);
   }

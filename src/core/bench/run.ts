@@ -1,5 +1,5 @@
 import type { Evidence } from '../techniques';
-import type { Dampness } from '../liquid';
+import type { Dampness, Weighing } from '../liquid';
 import type { PressStop } from '../press';
 import type { Outline } from '../shape';
 import type { BatchStep } from '../steps';
@@ -77,6 +77,8 @@ export interface BenchState {
   paused?: { step: number; stop: number; left: number }[];
   /** How long cloth hung until it was as it should be, or was found too dry: by the hand. Seconds. */
   hung?: { step: number; seconds: number; found: Dampness }[];
+  /** What hung was put on a scale. */
+  weighed?: ({ step: number } & Weighing)[];
 }
 
 /** Where a run begins. */

@@ -33,7 +33,7 @@ export type { Finish, StitchRole } from '../techniques';
 export type { AfterCheck } from './after';
 export { groundOfCopy, hoopCard, landedBy, nearestStitches } from './card';
 export type { HoopCard, HoopedSet, Landed } from './card';
-export { designWords, edgeWords, oppositeWords } from './card-words';
+export { designWords, edgeWords } from './card-words';
 export { hoopLines } from './line-words';
 export { hoopFolds, turnWords } from './folds';
 export type { HoopFolds } from './folds';

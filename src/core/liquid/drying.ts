@@ -33,10 +33,10 @@ export interface Drying {
 /** Air pressure, kPa. */
 const PRESSURE = 101.325;
 /** Share of the cloth's mass below which the fibres give their water off more and more slowly. */
-const CRITICAL = 1 / 3;
+export const CRITICAL = 1 / 3;
 /** Shares of the cloth's mass at which it is damp, and dry. */
 export const DAMP = 0.25;
-const DRY = 0.05;
+export const DRY = 0.05;
 
 /** Pressure of saturated water vapour, kPa (Magnus formula over water). */
 function saturation(celsius: number): number {
@@ -91,8 +91,12 @@ export function drying({ water, sides, temperature, humidity, airSpeed, arealDen
   };
 }
 
-/** Minutes from some water to less of it, g/m²; the rate is whole above the critical water and falls below it. */
-function minutesUntil(left: number, water: number, critical: number, rate: number): number {
+/**
+ * Minutes from some water to less of it, g/m², or g all of it; the rate an hour is whole above the critical water and falls below it.
+ *
+ * @example minutesUntil(50, 150, 100, 60) // about 108.6
+ */
+export function minutesUntil(left: number, water: number, critical: number, rate: number): number {
   if (water <= left) return 0;
   const constant = Math.max(0, water - Math.max(left, critical)) / rate;
   const from = Math.min(water, critical);

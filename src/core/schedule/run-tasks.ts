@@ -7,7 +7,7 @@ import type { Task } from './schedule';
 /** A step as it stands on the bench, with the iron stops that it takes. */
 export type TimedStep = Pick<
   SetStep,
-  'id' | 'kind' | 'stage' | 'title' | 'seconds' | 'dries' | 'act' | 'lifts' | 'copies' | 'checks' | 'until'
+  'id' | 'kind' | 'stage' | 'title' | 'seconds' | 'dries' | 'act' | 'lifts' | 'copies' | 'checks' | 'until' | 'dryMass'
 > & {
   stops?: readonly unknown[] | undefined;
 };

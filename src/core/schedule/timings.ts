@@ -1,5 +1,5 @@
 import { isWork, type Timing } from '../learn';
-import type { Dampness } from '../liquid';
+import { dryingByWeight, type Dampness, type Weighing } from '../liquid';
 import { paceOf, stepMinutes, type TimedStep } from './run-tasks';
 
 /** A run that is finished, with when its steps were come to and how long cloth hung. */
@@ -10,6 +10,8 @@ export interface FinishedRun {
   stamps: readonly { step: number; at: string }[];
   /** Seconds until the cloth of a step was found right, or too dry. */
   hung: readonly { step: number; seconds: number; found: Dampness }[];
+  /** What hung was weighed. */
+  weighed?: readonly ({ step: number } & Weighing)[] | undefined;
   /** How many times longer than computed cloth was taken to dry when it was planned. */
   dryingPace?: number | undefined;
 }
@@ -24,7 +26,7 @@ const WAS_RIGHT = 0.75;
  * @returns seconds, as reckoned for anybody and as they were
  * @example timingsOf({ steps: [], edge: 0, stamps: [], hung: [] }) // []
  */
-export function timingsOf({ steps, edge, stamps, hung, dryingPace = 1 }: FinishedRun): Timing[] {
+export function timingsOf({ steps, edge, stamps, hung, weighed = [], dryingPace = 1 }: FinishedRun): Timing[] {
   const worked = stamps.flatMap(({ step, at }, i): Timing[] => {
     const next = stamps[i + 1];
     const own = steps[step];
@@ -34,10 +36,23 @@ export function timingsOf({ steps, edge, stamps, hung, dryingPace = 1 }: Finishe
     if (!pace || next?.step !== step + 1 || twice) return [];
     return [{ pace, expected: 60 * stepMinutes(own, steps, edge), actual: (Date.parse(next.at) - Date.parse(at)) / 1000 }];
   });
+  const byScale = new Map(
+    [...new Set(weighed.map(({ step }) => step))].flatMap((step): [number, Timing][] => {
+      const { seconds: reckoned, until, dryMass } = steps[step] ?? {};
+      const since = stamps.find((stamp) => stamp.step === step)?.at;
+      const own = weighed.filter((each) => each.step === step);
+      if (!reckoned || !until || !dryMass || since === undefined) return [];
+      const left = dryingByWeight(dryMass, own, until)?.minutesLeft;
+      if (left === undefined) return [];
+      const actual = (Date.parse(own.at(-1)!.at) - Date.parse(since)) / 1000 + 60 * left;
+      return [[step, { pace: 'drying', expected: reckoned / dryingPace, actual }]];
+    }),
+  );
   const dried = hung.flatMap(({ step, seconds, found }): Timing[] => {
     const reckoned = steps[step]?.seconds;
-    if (!reckoned) return [];
+    // A scale tells better than the hand.
+    if (!reckoned || byScale.has(step)) return [];
     return [{ pace: 'drying', expected: reckoned / dryingPace, actual: found === 'right' ? seconds : WAS_RIGHT * seconds }];
   });
-  return [...worked, ...dried].filter(isWork);
+  return [...worked, ...dried, ...byScale.values()].filter(isWork);
 }

@@ -101,6 +101,14 @@ function sharedFirst<S extends SetStep>(works: readonly BatchWork<S>[], own: rea
   const keys = own.map(keysOf);
   const times = new Map<string, number>();
   for (const key of keys.flat()) times.set(key, (times.get(key) ?? 0) + 1);
+  // What hangs together is weighed together.
+  const hanging = new Map<string, { dryMass: number }>();
+  own.forEach((steps, k) =>
+    steps.forEach(({ dryMass }, i) => {
+      const key = keys[k]![i]!;
+      if (dryMass !== undefined) hanging.set(key, { dryMass: (hanging.get(key)?.dryMass ?? 0) + dryMass });
+    }),
+  );
   const done = new Set<string>();
   const found: (S & BatchStep)[] = [];
   for (let i = 0; i < Math.max(...own.map(({ length }) => length)); i++)
@@ -108,7 +116,11 @@ function sharedFirst<S extends SetStep>(works: readonly BatchWork<S>[], own: rea
       const [step, key] = [steps[i], keys[k]![i]!];
       if (!step || done.has(key)) return;
       done.add(key);
-      found.push(times.get(key)! > 1 ? { ...step, id: `all-${i}-${step.id}`, shows: k } : ofWork(works[k]!.name, step, k));
+      found.push(
+        times.get(key)! > 1
+          ? { ...step, ...hanging.get(key), id: `all-${i}-${step.id}`, shows: k }
+          : ofWork(works[k]!.name, step, k),
+      );
     });
   return found;
 }

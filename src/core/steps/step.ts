@@ -41,6 +41,8 @@ export interface Step {
   layer?: number;
   /** Of a wait in which cloth dries: what it is to be at its end, which only the hand can tell. */
   until?: 'damp' | 'dry';
+  /** What hangs weighs so much dry, g, all of it; where that is enough for a scale. */
+  dryMass?: number;
   /** It is done once for a whole sheet on which pieces lie side by side, not for a piece. */
   sheet?: true;
   /** It is done when the whole thing is sewn, not at the bench where the layers are put on. */

@@ -7,6 +7,7 @@ import BenchHeader from './BenchHeader';
 import { useBenchRun } from './use-bench-run';
 import ChangedSince from './ChangedSince';
 import CheckBoxes from './CheckBoxes';
+import WeighIt from './WeighIt';
 import WhatItMayBe from './WhatItMayBe';
 import type { JobLog } from '../../server/job-log';
 import { actOf, mistedFirst, outlineOf, placeOf, regionOfStep, stopsOf } from '../../core/bench';
@@ -133,6 +134,7 @@ function AtTheBench({ run, sound, projectId, logs, filed, changed }: Props) {
             {step.kind === 'wait' && left === undefined && state.stop === 0 && (
               <p className="mt-4 text-6xl font-bold">{formatDuration(step.seconds ?? 0)}</p>
             )}
+            {step.until && (left !== undefined || state.stop > 0) && <WeighIt bench={bench} plan={plan} />}
             {step.until && left === undefined && state.stop > 0 && (
               <p role="status" className="mt-4 text-4xl font-bold">
                 {step.until === 'damp' ? 'How damp is it?' : 'Is it dry?'}

@@ -22,6 +22,22 @@ export function driesIn({ fabric, air = STILL_ROOM }: WorkJob, method: Method, u
 const SCALE = 5;
 const LEAST_WEIGHED = 40;
 
+/** What all that is wetted weighs dry, g; nothing where the size is not known, or where it is too little for a scale. */
+function dryMassOf(at: LayerAt): number | undefined {
+  const dry = ((wettedWith(at)?.area ?? 0) / 1e6) * at.job.fabric.arealDensity;
+  return dry < LEAST_WEIGHED ? undefined : dry;
+}
+
+/**
+ * What hangs weighs dry, as it stands in a step; nothing where the size is not known, or where it is too little for a scale.
+ *
+ * @example onScale({ job: workJob, layer: { material: starch, extent: 'full', angle: 0 }, index: 0 }) // {}
+ */
+export function onScale(at: LayerAt): Pick<Step, 'dryMass'> {
+  const dryMass = dryMassOf(at);
+  return dryMass === undefined ? {} : { dryMass };
+}
+
 /**
  * What cloth weighs when it is damp enough to be pressed, as a sentence: its dry mass and a quarter of it in water; empty where the size is not
  * known, or where it is too little for a scale.
@@ -29,8 +45,8 @@ const LEAST_WEIGHED = 40;
  * @example dampWeightWords({ job: { ...workJob, width: 1000, height: 1000 }, layer: { material: starch, extent: 'full', angle: 0 }, index: 0 }).length > 0 // true
  */
 export function dampWeightWords(at: LayerAt): string {
-  const dry = ((wettedWith(at)?.area ?? 0) / 1e6) * at.job.fabric.arealDensity;
-  if (dry < LEAST_WEIGHED) return '';
+  const dry = dryMassOf(at);
+  if (dry === undefined) return '';
   const scaled = (mass: number) => SCALE * Math.round(mass / SCALE);
   return ` On a scale it is ready at about ${scaled(dry * (1 + DAMP))} g: dry it weighs about ${scaled(dry)} g.`;
 }

@@ -3,7 +3,7 @@ import { called, type LayerAt } from '../job';
 import { SAFETY, technique } from '../making';
 import type { Step } from '../../steps';
 import { evenChecks, inFoundRounds, rinsed, wetStep } from './common';
-import { dampWeightWords, driesIn, ironWords, pressedDry } from './drying-out';
+import { dampWeightWords, driesIn, ironWords, onScale, pressedDry } from './drying-out';
 import { amountWords, liquidNeeds } from './volume';
 
 /**
@@ -24,7 +24,7 @@ function throughSteps(at: LayerAt): Step[] {
       detail: `In a bag or basin, both faces, scrunched until no dry patch is left when it is held to the light; light colours before dark, what runs out serves the next. Hang it up smooth.${amountWords(at)}`,
     }),
     wetStep(at, 'dry', {
-      ...{ kind: 'wait', until: 'damp', act: 'hang', seconds: 60 * hanging },
+      ...{ kind: 'wait', until: 'damp', act: 'hang', seconds: 60 * hanging, ...onScale(at) },
       title: 'Let it hang until it is only damp',
       detail: `About ${hanging} minutes in this air, both faces free. Feel it: cool and limp, no drops. If it has gone dry, mist it with water.${dampWeightWords(at)}`,
     }),
