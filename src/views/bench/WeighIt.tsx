@@ -36,7 +36,7 @@ export default function WeighIt({ bench: { state, make }, plan }: Props) {
   const sound = grams !== undefined;
   const ready = Math.round(readyAt(dryMass, until));
   return (
-    <div className="mt-4 text-left text-lg" data-own-touch>
+    <div className="mt-4 text-lg" data-own-touch>
       {last && (
         <p role="status" className="text-xl font-semibold">
           {Math.round(last.grams)} g.{' '}
@@ -49,7 +49,7 @@ export default function WeighIt({ bench: { state, make }, plan }: Props) {
       )}
       {open ? (
         <form
-          className="mt-2 flex flex-wrap items-end gap-3"
+          className="mt-2 flex flex-wrap items-end justify-center gap-3"
           noValidate
           onSubmit={(event) => {
             event.preventDefault();

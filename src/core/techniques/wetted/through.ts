@@ -26,7 +26,7 @@ function throughSteps(at: LayerAt): Step[] {
     wetStep(at, 'dry', {
       ...{ kind: 'wait', until: 'damp', act: 'hang', seconds: 60 * hanging, ...onScale(at) },
       title: 'Let it hang until it is only damp',
-      detail: `About ${hanging} minutes in this air, both faces free. Feel it: cool and limp, no drops. If it has gone dry, mist it with water.${dampWeightWords(at)}`,
+      detail: `About ${hanging === 1 ? 'a minute' : `${hanging} minutes`} in this air, both faces free. Feel it: cool and limp, no drops. If it has gone dry, mist it with water.${dampWeightWords(at)}`,
     }),
     wetStep(at, 'press', {
       ...{ kind: 'do', ...pressedDry(at, true), safety: SAFETY.heat },

@@ -51,9 +51,10 @@ export default function PieceBoard({ rows, works, data, layers, log, scraps, car
   );
   const [everTouched, setTouched] = useState<Touched[]>([]);
   // A piece may be deleted while it is touched.
-  const touched = useMemo(() => everTouched.filter(({ cutId }) => cuts.some(({ cut }) => cut.id === cutId)), [everTouched, cuts]);
+  const there = (all: readonly Touched[]) => all.filter(({ cutId }) => cuts.some(({ cut }) => cut.id === cutId));
+  const touched = there(everTouched);
   /** What is touched is marked at once; what is told of it may come a moment later. */
-  const told = useDeferredValue(touched);
+  const told = there(useDeferredValue(everTouched));
   const [several, setSeveral] = useState(false);
   const [byName, setByName] = useState(false);
   const touch = (on: Touched, more: boolean) =>
