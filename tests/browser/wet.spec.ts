@@ -133,14 +133,6 @@ test('six napkins: sprayed ahead, dried until the hand says so, misted and press
   await upTo(/^Let them dry/);
   await page.getByRole('button', { name: 'Start the clock' }).click();
   await expect(page.getByRole('timer')).toBeVisible();
-  // On a scale: six pieces of 42 cm, so much and a twentieth of that in water.
-  await page.getByRole('button', { name: 'Put it on a scale' }).click();
-  await page.getByLabel('All of it weighs, g').fill('160');
-  await page.getByRole('button', { name: 'Weighed' }).click();
-  await expect(page.getByText(/^160 g\. It is ready at about \d+ g; weigh it again/)).toBeVisible();
-  await page.reload();
-  await alive(page);
-  await expect(page.getByText(/^160 g\./)).toBeVisible();
   await page.getByRole('button', { name: 'It is dry already' }).click();
   await expect(heading).toHaveText(/^Mist each with water and press it smooth/);
   await upTo(/^Piece 1 of 6: hoop/);

@@ -29,7 +29,7 @@ function dryMassOf(at: LayerAt): number | undefined {
 }
 
 /**
- * What hangs weighs dry, as it stands in a step; nothing where the size is not known, or where it is too little for a scale.
+ * What hangs weighs dry, as it stands in a step: of what is wet all over, for else a part of it dries; nothing where the size is not known, or where it is too little for a scale.
  *
  * @example onScale({ job: workJob, layer: { material: starch, extent: 'full', angle: 0 }, index: 0 }) // {}
  */

@@ -3,7 +3,7 @@ import { called, type LayerAt } from '../job';
 import { SAFETY, technique } from '../making';
 import type { Step } from '../../steps';
 import { evenChecks, inFoundRounds, rinsed, wetStep } from './common';
-import { driesIn, ironWords, onScale, pressedDry } from './drying-out';
+import { driesIn, ironWords, pressedDry } from './drying-out';
 import { amountWords, inRounds, liquidNeeds, roundsOf, underHoop } from './volume';
 
 /** A damp spray soaks in before it is pressed, s. */
@@ -68,7 +68,7 @@ function ahead(at: LayerAt): Step[] {
       detail: `All that lies under the hoop and its clamp, and 10 mm more, both faces. Hang them up or lay them flat.${amountWords(at)}`,
     }),
     wetStep(at, 'dry', {
-      ...{ kind: 'wait', act: 'hang', until: 'dry', seconds: 60 * driesIn(at.job, 'damp', 'minutesToDry'), ...onScale(at) },
+      ...{ kind: 'wait', act: 'hang', until: 'dry', seconds: 60 * driesIn(at.job, 'damp', 'minutesToDry') },
       title: 'Let them dry',
       detail: 'They may wait for days. The set goes on piece by piece.',
     }),
