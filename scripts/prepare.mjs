@@ -89,6 +89,8 @@ export async function buildWhenNeeded() {
 
 /** The shell alone has no window and none of what belongs to one: the browser tests take a quarter less time in it. */
 const SHELL = '/usr/bin/chromium-headless-shell';
+/** Where packages do not come what is there has to do, ms. */
+const MOST_WAITED = 300_000;
 const CHROMIUMS = [SHELL, '/usr/bin/chromium', '/usr/bin/chromium-browser', '/usr/bin/google-chrome'];
 
 /** Path of a Chromium for the browser tests; installs Debian's package when it may. */
@@ -99,13 +101,14 @@ export function findChromium() {
   if (installs) {
     console.log('Installing Chromium from the Debian packages ...');
     const environment = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' };
-    spawnSync('apt-get', ['update', '-qq'], { stdio: 'ignore', env: environment });
+    spawnSync('apt-get', ['update', '-qq'], { stdio: 'ignore', env: environment, timeout: MOST_WAITED });
     // Where there is no package of the shell the whole browser does as well.
     for (const name of ['chromium-headless-shell', 'chromium']) {
       if (CHROMIUMS.some((path) => existsSync(path)) && name !== 'chromium-headless-shell') break;
       const result = spawnSync('apt-get', ['install', '-y', '-qq', '--no-install-recommends', name], {
         encoding: 'utf8',
         env: environment,
+        timeout: MOST_WAITED,
       });
       if (result.status === 0) break;
       trouble = (result.stderr ?? '').split('\n').slice(-8).join('\n');
