@@ -246,3 +246,22 @@ test('a tag of faux leather floats: nothing goes through it but the needle, from
   expect(said).toMatch(/chalk marks/);
   expect(said).not.toMatch(/Crease lightly|pin |basting frame/i);
 });
+
+test('an appliqué tells at the machine what the hands do between its colours', async ({ page }) => {
+  const answer = await page.request.post('/api/hoopings', {
+    data: {
+      ...{ name: 'Sail', motifId: 'tq-motif-anchor', clothId: 'tq-shirt-lawn', hoopId: 'tq-hoop-small', role: 'applique' },
+      ...{ ground: { outline: [[0, 0], [400, 0], [400, 400], [0, 400]] }, place: { x: 200, y: 200, angle: 0 } }, // prettier-ignore
+      ...{ hoopPlace: { x: 200, y: 200, angle: 0 }, count: 1 },
+      stack: { title: 'Light mesh cut-away, 32 g', layers: [{ materialId: 'light-mesh-cut-away-32-g' }] },
+    },
+  });
+  expect(answer.status()).toBe(201);
+  const { id } = (await answer.json()) as { id: string };
+  await open(page, `/hoop/jobs/${id}?stage=sew`);
+  const between = page.getByRole('region', { name: 'Between the colours' }).getByRole('listitem');
+  await expect(between).toHaveCount(2);
+  await expect(between.nth(0)).toContainText('Lay the appliqué cloth over its placing line');
+  await expect(between.nth(1)).toContainText('Trim the appliqué');
+  expect(await seriousFindings(page)).toEqual([]);
+});

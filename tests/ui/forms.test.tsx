@@ -1,9 +1,9 @@
-import { render, screen, waitFor, within } from '@testing-library/react';
+import { cleanup, render, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { useState } from 'react';
 import { describe, expect, it, vi } from 'vitest';
 import { FAMILIES } from '../../src/core/layers';
-import { openPiece, plainPiece } from '../../src/core/pieces';
+import { openPiece, plainPiece, type Place } from '../../src/core/pieces';
 import type { PieceShape } from '../../src/core/shape';
 import LengthField from '../../src/ui/LengthField';
 import { UnitsProvider } from '../../src/ui/units-context';
@@ -14,6 +14,7 @@ import LayerForm from '../../src/views/cupboard/LayerForm';
 import StockForm from '../../src/views/cupboard/StockForm';
 import LogForm from '../../src/views/logbook/LogForm';
 import LayerCutOptions from '../../src/views/project/LayerCutOptions';
+import PlaceFields from '../../src/views/project/PlaceFields';
 import WashForm from '../../src/views/scrap/WashForm';
 import SettingsView from '../../src/views/settings/SettingsView';
 import { fakeServer, savesAll } from './fake-server';
@@ -282,6 +283,34 @@ describe('how it went', () => {
     rerender(<WashForm scrapId="s" glued={false} onSave={saved} />);
     expect(screen.queryByLabelText('Peel a corner')).toBeNull();
   });
+});
+
+describe('where a job is done', () => {
+  const shape: PieceShape = { kind: 'rectangle', width: 300, height: 80, corners: [false, false, false, false], corner: 0 };
+  const open = (place: Place, clothWeight: number | null = null) => {
+    const changed = vi.fn();
+    // The upper edge lies on the fold.
+    const fields = { shape, outer: [0, 1, 3], marks: [], usual: 'all of it', clothWeight, onChange: changed };
+    render(<PlaceFields place={place} {...fields} />);
+    return changed;
+  };
+
+  it('is offered along edges that lie outside, never along a fold; one kept from before can be taken away', () => {
+    open({ kind: 'edges', edges: [0], width: 30 });
+    expect(screen.getAllByRole('checkbox').map((box) => box.getAttribute('aria-label') ?? box.closest('label')!.textContent)).toEqual(['bottom', 'right', 'left']); // prettier-ignore
+    cleanup();
+    open({ kind: 'edges', edges: [0, 2], width: 30 });
+    expect(screen.getByLabelText('top')).toBeChecked();
+  });
+
+  it('begins a patch as large as its cloth wants it', async () => {
+    for (const [clothWeight, size] of [[70, 40], [150, 56], [null, 56]] as const) {
+      const changed = open({ kind: 'usual' }, clothWeight);
+      await userEvent.selectOptions(screen.getByLabelText('Where'), 'a patch around a point');
+      expect(changed).toHaveBeenCalledWith({ kind: 'patch', at: [150, 40], size });
+      cleanup();
+    }
+  }); // prettier-ignore
 });
 
 describe('how far a layer reaches', () => {

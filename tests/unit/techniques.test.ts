@@ -235,6 +235,35 @@ describe('what only holds while something is done', () => {
   });
 });
 
+describe('what keeps every hole and crease', () => {
+  const kept = LIBRARY_CLOTHS.filter(({ construction }) => construction === 'leather' || construction === 'coated');
+  const layers = LIBRARY_LAYERS.flatMap(usesOf).filter(({ form }) => form !== 'liquid');
+
+  it.each(ROLES)('is never pinned, basted, caught or creased: %s', (role) => {
+    expect(kept.length).toBeGreaterThan(0);
+    const extent = ({ field: 'field', strip: 'strip', patch: 'patch', panel: 'full' } as const)[ROLE_PROFILES[role].area];
+    for (const fabric of kept)
+      for (const material of layers) {
+        // A hat is covered and a hem braided by their own seams.
+        if (role.startsWith('hat-') || material.family === 'braid') continue;
+        const of = part(role, { care: 'none', embroidery: { stitches: 5000, width: 70, height: 70 } });
+        for (const { title, detail } of work(role, [{ material, extent, angle: 0 }], { fabric, of }).steps) {
+          expect.soft(title, `${role}, ${material.name}`).not.toMatch(/^(baste|catch|pin) /i);
+          expect.soft(detail, `${role}, ${material.name}`).not.toMatch(/crease lightly|pin through|pin in |basting frame/i);
+        }
+      }
+  });
+
+  it('is stuck where a layer sticks: peeled onto its place, and taken off again where it does not stay', () => {
+    const sticky = layers.find(({ form, ends }) => form === 'sticky' && ends === 'torn')!;
+    const { steps } = work('zip-area', [{ material: sticky, extent: 'strip', angle: 0 }], { fabric: kept[0]! });
+    const titles = steps.map(({ title }) => title);
+    const put = titles.findIndex((title) => /^Peel .* and smooth it on$/.test(title));
+    expect(steps[put]!.detail).toMatch(/^Under the whole opening/);
+    expect(titles.findIndex((title) => /^Peel .* off$/.test(title))).toBeGreaterThan(put);
+  });
+});
+
 describe('what it takes, against plain geometry', () => {
   it('of a collar: two rectangles, 6 mm inside the edge', () => {
     const collar = work('collar', [layer('woven', 'fusible', 'trimmed')], { piece: { outline: rectangle(450, 90), allowances: 10 }, count: 2 }); // prettier-ignore

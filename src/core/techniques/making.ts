@@ -44,6 +44,28 @@ export function laid(at: LayerAt, detail: string, title?: string): Step {
   });
 }
 
+/** Where a layer that sticks by itself, or by spray glue, is put on: no needle and no iron is wanted for it. */
+const STICKS = { sticky: 'Peel', 'spray-glued': 'Spray' } as const;
+
+/**
+ * A layer at its place when it sticks there; nothing for one that is fused or sewn.
+ *
+ * @param where it lies, in sentences
+ * @example stuckThere({ job: workJob, layer: stack[0], index: 0 }, 'Under the opening.') // undefined
+ */
+export function stuckThere(at: LayerAt, where: string): Step[] | undefined {
+  const { form } = at.layer.material;
+  if (form !== 'sticky' && form !== 'spray-glued') return undefined;
+  const sprayed = form === 'spray-glued';
+  return [
+    stepOf(at, 'stick', {
+      ...{ kind: 'do', act: 'smooth-on', seconds: 120, ...(sprayed ? { safety: SAFETY.spray } : {}) },
+      title: `${STICKS[form]} ${called(at.layer.material)} and smooth it on`,
+      detail: `${where}${sprayed ? ' Mist the layer, not the cloth, in the open air or at an open window.' : ''}`,
+    }),
+  ];
+}
+
 /** Handling of one piece, s: taken up, laid square, covered. */
 const LAYING = 60;
 

@@ -49,7 +49,7 @@ export async function hoopGauge(
     page.line([left, cy], [left + width, cy], { weight: 0.2 });
   };
   const words =
-    'Outer line: what must lie on cloth. Dashed: what the needle reaches. The cross is the hoop’s own middle: lay it where the two folds of the hoop cross, not on the middle of the motif, which may lie elsewhere in the field. Where the outer line leaves the cloth, this hoop cannot hold it there.';
+    'Outer line: what must lie on cloth. Dashed: what the needle reaches. The cross is the hoop’s own middle: lay it where the two folds or chalk lines of the hoop cross, not on the middle of the motif, which may lie elsewhere in the field. Where the outer line leaves the cloth, this hoop cannot hold it there.';
   await atFullSize(document, { width, height, draw, title: `Gauge of ${name}`, words }, paper);
   return document.save();
 }

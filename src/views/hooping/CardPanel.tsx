@@ -63,9 +63,17 @@ export default function CardPanel({ hoopingId, card, fabric, count, sizes, colou
         <p className="mt-1">The edges are curved: lay the printed card on where the drawing shows it, and mark its cross.</p>
       ) : (
         <ul className="mt-1 space-y-0.5">
-          {lines.each.map((words) => (
-            <li key={words}>{words}</li>
-          ))}
+          {lines.each.map((words, i) => {
+            // The figure stands out: it is what is measured.
+            const [before, after] = words.split(units.length(edges[i]!.distance));
+            return (
+              <li key={words}>
+                {before}
+                <strong>{units.length(edges[i]!.distance)}</strong>
+                {after}
+              </li>
+            );
+          })}
         </ul>
       )}
       <p className="mt-1">

@@ -4,7 +4,7 @@ import { CHECKS } from '../checks';
 import { mm } from '../cut-words';
 import { called, type LayerAt } from '../job';
 import { cutNeeds, cutOptions, regionOf, threadNeeds } from '../lying';
-import { handSewn, laid, pressed, SAFETY, stepOf, technique } from '../making';
+import { handSewn, laid, pressed, SAFETY, stepOf, stuckThere, technique } from '../making';
 import { behindWords } from '../places';
 
 const patchLies = (at: LayerAt) => regionOf(at, {}, 'patch');
@@ -26,6 +26,8 @@ export const patch = technique({
     const past = mm((sizeOf(at) - OPENING.across) / 2);
     const where = `On the wrong side, ${behindWords(at)}, about ${past} past the opening on all sides; grain with grain, corners rounded.`;
     if (isFusible(material.form)) return [laid(at, where), ...pressed(at)];
+    const stuck = stuckThere(at, where);
+    if (stuck) return stuck;
     // What goes again is only held while the opening is sewn.
     if (material.ends !== 'stays')
       return [

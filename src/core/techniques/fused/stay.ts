@@ -4,7 +4,7 @@ import { CHECKS } from '../checks';
 import { mm } from '../cut-words';
 import { called, type LayerAt } from '../job';
 import { cutOptions } from '../lying';
-import { laid, machineSewn, pressed, stepOf, technique } from '../making';
+import { laid, machineSewn, pressed, stepOf, stuckThere, technique } from '../making';
 import { stripLies, stripRunOf } from './strip-lies';
 
 /** Edges that carry weight or lie on the bias. */
@@ -31,6 +31,8 @@ export const stay = technique({
     const where = `${acrossWords(at)} Cut to the length of the pattern, not of the cloth; stretch neither cloth nor stay.`;
     if (isFusible(at.layer.material.form))
       return [laid(at, where, 'Lay the stay across the sewn line, glue side down'), ...pressed(at)];
+    const stuck = stuckThere(at, where);
+    if (stuck) return stuck;
     const seconds = machineSewn(stripRunOf(at));
     return [
       stepOf(at, 'sew', {

@@ -3,7 +3,7 @@ import { ZIP_CUT } from '../../part';
 import { CHECKS } from '../checks';
 import { mm } from '../cut-words';
 import type { LayerAt } from '../job';
-import { laid, machineSewn, pressed, stepOf, technique } from '../making';
+import { laid, machineSewn, pressed, stepOf, stuckThere, technique } from '../making';
 import { stripLies, stripRunOf } from './strip-lies';
 
 const bandLies = (at: LayerAt) => stripLies(at);
@@ -17,6 +17,8 @@ export const zipBand = technique({
   steps: (at) => {
     const where = `Under the whole opening, 3–5 mm past both lines of stitching and ${mm(ZIP_CUT.pastEnds)} past its ends; before the seam is basted. Do not stretch the edge.`;
     if (isFusible(at.layer.material.form)) return [laid(at, where), ...pressed(at)];
+    const stuck = stuckThere(at, where);
+    if (stuck) return stuck;
     const run = stripRunOf(at);
     const seconds = machineSewn(run);
     return [

@@ -2,7 +2,7 @@ import { isFusible } from '../../layers';
 import { SLASH_CUT } from '../../part';
 import { CHECKS } from '../checks';
 import type { LayerAt } from '../job';
-import { laid, machineSewn, pressed, stepOf, technique } from '../making';
+import { laid, machineSewn, pressed, stepOf, stuckThere, technique } from '../making';
 import { stripLies, stripRunOf } from '../fused/strip-lies';
 
 /** The strip begins so far beyond the sewn line, mm. */
@@ -24,13 +24,13 @@ export const godetSeam = technique({
     const where = `${side}; on the godet, not on the slash.`;
     const put = isFusible(at.layer.material.form)
       ? [laid(at, where), ...pressed(at)]
-      : [
+      : (stuckThere(at, where) ?? [
           stepOf(at, 'sew', {
             ...{ kind: 'do' as const, act: 'baste' as const, seconds: machineSewn(stripRunOf(at)) ?? 180 },
             title: `Baste a strip along ${at.job.place?.kind === 'line' ? 'this' : 'each'} side of the godet`,
             detail: where,
           }),
-        ];
+        ]);
     return [
       ...put,
       stepOf(at, 'seam', {

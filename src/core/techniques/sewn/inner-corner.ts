@@ -1,10 +1,11 @@
+import { isSealed } from '../../cloth';
 import { isFusible } from '../../layers';
 import type { Step } from '../../steps';
 import { CHECKS } from '../checks';
 import { mm } from '../cut-words';
 import { bearsIron, called, type LayerAt } from '../job';
 import { cutNeeds, cutOptions, regionOf } from '../lying';
-import { laid, pressed, SAFETY, stepOf, technique } from '../making';
+import { laid, pressed, SAFETY, stepOf, stuckThere, technique } from '../making';
 
 /** A tape that guides the needle, mm. */
 const GUIDE = 6;
@@ -34,7 +35,9 @@ function cornered(at: LayerAt): Step[] {
     }),
     stepOf(at, 'mate', {
       ...{ stage: 'finish', kind: 'do', act: 'stitch', sewn: true },
-      title: 'Pin and sew the mate from the corner outward, one side at a time',
+      title: isSealed(at.job.fabric)
+        ? 'Hold the mate with clips and sew it from the corner outward, one side at a time'
+        : 'Pin and sew the mate from the corner outward, one side at a time',
       detail: 'Short stitches at the corner, longer ones away from it.',
     }),
   ];
@@ -49,9 +52,12 @@ export const innerCorner = technique({
   cut: (at) => `as a square of ${mm(cutOptions(at).size)}`,
   needs: (at) => cutNeeds(at, lies(at)),
   steps: (at) => {
-    const where = 'Its middle on the sewn point: pin through the point. An allowance and 10 mm each way.';
+    const held = isSealed(at.job.fabric) ? 'a clip beside it, no pin' : 'pin through the point';
+    const where = `Its middle on the sewn point: ${held}. An allowance and 10 mm each way.`;
     if (isFusible(at.layer.material.form))
       return [laid(at, `On the wrong side. ${where}`), ...pressed(at), ...cornered(at).filter(({ id }) => !id.endsWith('turn'))];
+    const stuck = stuckThere(at, `On the right side. ${where}`);
+    if (stuck) return [...stuck, ...cornered(at)];
     return [
       stepOf(at, 'sew', {
         ...{ kind: 'do', act: 'baste', seconds: 120 },

@@ -6,7 +6,7 @@ import { CHECKS } from '../checks';
 import { mm } from '../cut-words';
 import { called, type LayerAt } from '../job';
 import { cutOptions, regionOf } from '../lying';
-import { laid, machineSewn, pressed, SAFETY, stepOf, technique } from '../making';
+import { laid, machineSewn, pressed, SAFETY, stepOf, stuckThere, technique } from '../making';
 import { stripLies, stripRunOf } from '../fused/strip-lies';
 
 const lies = (at: LayerAt) => (at.layer.extent === 'patch' ? regionOf(at, {}, 'patch') : stripLies(at));
@@ -53,6 +53,8 @@ export const slashLine = technique({
       ? 'Its middle on the point of the slash, on the wrong side, thin and tight.'
       : `Its middle on the line, ${mm(cutOptions(at).width / 2)} on each side and ${mm(SLASH_CUT.pastEnds)} past the point; no heavier than the cloth.`;
     if (isFusible(material.form)) return [laid(at, where), ...pressed(at), ...opened(at)];
+    const stuck = stuckThere(at, where);
+    if (stuck) return [...stuck, ...opened(at)];
     const seconds = point ? 150 : machineSewn(stripRunOf(at));
     return [
       stepOf(at, 'sew', {
