@@ -15,6 +15,8 @@ const arc = (x: number, y: number, r: number, from: number, to: number): At[] =>
     return [x + r * Math.cos(angle), y + r * Math.sin(angle)];
   });
 
+const INK: Light = [0.05, 0.05, 0.09];
+
 /** Paper pieces of a steward's waistcoat pocket: flap, welt, bag, on a wooden table. */
 const PIECES: At[][] = [
   [[110, 250], [260, 255], ...arc(235, 345, 20, 10, 90), ...arc(125, 340, 22, 90, 185)],
@@ -27,6 +29,24 @@ const CARDS = [
   { id: 3, at: [575, 400] as At, turn: 60 },
   { id: 4, at: [35, 390] as At, turn: 190 },
 ].map((card) => cardShade(card));
+/** Drawn on them with a pen: the bag's grain line, a notch on each of its long sides, one on the flap. */
+const STROKES: [At, At][] = [
+  [[405, 190], [415, 320]],
+  [[331.5, 230], [342, 229.6]],
+  [[490.2, 250], [479.7, 250.5]],
+  [[185, 252.4], [184.6, 262]],
+]; // prettier-ignore
+const strokes = STROKES.map(([a, b]) => {
+  const length = Math.hypot(b[0] - a[0], b[1] - a[1]);
+  const [u, v] = [((b[1] - a[1]) / length) * 0.5, ((b[0] - a[0]) / length) * 0.5];
+  return flat([[a[0] - u, a[1] + v], [b[0] - u, b[1] + v], [b[0] + u, b[1] - v], [a[0] + u, a[1] - v]]); // prettier-ignore
+});
+const LEFT_CARDS = [
+  { id: 1, at: [30, 30] as At, turn: -12 },
+  { id: 2, at: [575, 40] as At, turn: 20 },
+  { id: 3, at: [560, 400] as At, turn: 100 },
+  { id: 4, at: [30, 410] as At, turn: 5 },
+].map((card) => cardShade(card));
 const shapes = PIECES.map((outline) => ({ lies: flat(outline), shadow: flat(outline.map(([x, y]): At => [x + 2, y - 2.5])) }));
 write(
   'pieces.jpg',
@@ -36,11 +56,37 @@ write(
     shade: (at) => {
       const falls = 0.85 - 0.2 * ((at[0] - 300) / 600) + 0.1 * ((at[1] - 225) / 450);
       const paper: Light = [0.82, 0.79, 0.7];
-      let light: Light | undefined = shapes.some(({ lies }) => lies(at)) ? paper : undefined;
+      let light: Light | undefined = shapes.some(({ lies }) => lies(at))
+        ? strokes.some((on) => on(at))
+          ? INK
+          : paper
+        : undefined;
       for (const card of light ? [] : CARDS) light ??= card(at);
       const shade = !light && shapes.some(({ shadow }) => shadow(at)) ? 0.62 : 1;
       const [r, g, b] = light ?? TABLES.wood(at);
       return [r * falls * shade, g * falls * shade, b * falls * shade];
+    },
+  }),
+);
+
+/** What is left of a red canvas after four tabs were cut from it, with a hole and a coffee stain, on a white table. */
+const LEFT: At[] = [[90, 60], [520, 70], [514, 230], [400, 226], [396, 400], [84, 390]]; // prettier-ignore
+const left = { lies: flat(LEFT), hole: flat(arc(180, 300, 13, 0, 360)), stain: flat(arc(430, 130, 24, 0, 360)) };
+write(
+  'leftover.jpg',
+  drawScene({
+    ...{ width: 1600, height: 1200, focal: 1900, k: 0.03, noise: 0.012, seed: 14 },
+    camera: { at: [240, 80, 1010], to: [305, 228], roll: -3 },
+    shade: (at) => {
+      const falls = 0.92 - 0.15 * ((at[0] - 300) / 600);
+      const weave = 0.93 + 0.14 * roughness(at[0] / 1.2, at[1] / 1.2);
+      const red: Light = left.stain(at)
+        ? [0.13 * weave, 0.045 * weave, 0.03 * weave]
+        : [0.42 * weave, 0.06 * weave, 0.05 * weave];
+      let light: Light | undefined = left.lies(at) && !left.hole(at) ? red : undefined;
+      for (const card of light ? [] : LEFT_CARDS) light ??= card(at);
+      const [r, g, b] = light ?? TABLES.white(at);
+      return [r * falls, g * falls, b * falls];
     },
   }),
 );

@@ -5,6 +5,8 @@ import { day, id } from './shared';
 
 const version = number({ min: 1, integer: true }).required();
 const size = () => number({ above: 0, max: 200_000 }).required();
+/** Holes and stains of a leftover. */
+const spots = yup.array().of(outline.required()).max(50).default([]);
 
 export const stockFields = {
   kind: oneOf(['roll', 'sheet', 'leftover'] as const).required(),
@@ -14,6 +16,7 @@ export const stockFields = {
   length: size(),
   count: number({ min: 1, max: 10_000, integer: true }).default(1),
   outline: outline.nullable().default(null),
+  spots,
   place: text(200).default(''),
   note: text(4000).default(''),
 };
@@ -76,6 +79,7 @@ export const tableDoneSchema = shape({
     .of(
       shape({
         outline,
+        spots,
         place: text(200).default(''),
       }).required(),
     )

@@ -1,7 +1,8 @@
 import { readSettings } from '../store/settings';
 import { layerItems, lengthOffRoll, listedPart } from '../core/cutlist';
 import { InputError } from '../core/input-error';
-import { bounds, polygonArea, type Outline } from '../core/shape';
+import { spotsWithin } from '../core/cutplan';
+import { bounds, polygonArea, type Outline, type Point } from '../core/shape';
 import { cutTables, tablesOfProject, type CutTable, type TableDone } from '../store/cut-tables';
 import type { Db } from '../store/database';
 import { StaleError } from '../store/errors';
@@ -27,7 +28,7 @@ export function startTable(db: Db, projectId: string, body: TableBody): CutTable
 export interface DoneBody {
   doneOn: string;
   /** Leftovers to put away. */
-  keep: { outline: Outline; place: string }[];
+  keep: { outline: Outline; spots: Outline[]; place: string }[];
   version: number;
 }
 
@@ -50,9 +51,9 @@ export function finishTable(db: Db, id: string, { doneOn, keep, version }: DoneB
       const done: TableDone = { doneOn, usedIds: [], drawn: [], sheets: [], keptIds: [], workIds: [] };
       for (const { sourceId, length } of table.laid)
         drawFrom(db, table, sourceId, lengthOffRoll(length, table.options, parts.treatment), done);
-      keep.forEach(({ outline, place }, i) => {
+      keep.forEach(({ outline, spots, place }, i) => {
         if (!(polygonArea(outline) > 1)) throw new InputError(`keep[${i}].outline`, 'must enclose an area, saw none');
-        done.keptIds.push(putAway(db, table, outline, place).id);
+        done.keptIds.push(putAway(db, table, outline, spots, place).id);
       });
       const finished = cutTables.update(db, id, { ...table, done }, version);
       done.workIds = markCut(db, table);
@@ -85,8 +86,9 @@ function drawFrom(db: Db, table: CutTable, sourceId: string, offRoll: number, do
   }
 }
 
-function putAway(db: Db, table: CutTable, outline: Outline, place: string): Stock {
+function putAway(db: Db, table: CutTable, outline: Outline, spots: readonly Outline[], place: string): Stock {
   const { minX, minY, maxX, maxY } = bounds(outline);
+  const toCorner = (each: Outline): Outline => each.map(([x, y]): Point => [x - minX, y - minY]);
   const leftover: StockFields = {
     kind: 'leftover',
     ofKind: table.ofKind,
@@ -94,7 +96,8 @@ function putAway(db: Db, table: CutTable, outline: Outline, place: string): Stoc
     width: maxX - minX,
     length: maxY - minY,
     count: 1,
-    outline: outline.map(([x, y]): [number, number] => [x - minX, y - minY]),
+    outline: toCorner(outline),
+    spots: spotsWithin(outline, spots).map(toCorner),
     place,
     note: '',
     fromTable: table.id,

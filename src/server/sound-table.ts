@@ -9,7 +9,7 @@ import {
 } from '../core/cutlist';
 import type { TableSource } from '../core/cutlist';
 import type { Laid } from '../core/cutplan';
-import { layoutFaults } from '../core/nesting';
+import { layoutFaults, type LayoutFault } from '../core/nesting';
 import { InputError } from '../core/input-error';
 import type { CutPiece } from '../core/workpiece';
 import { cloths } from '../store/cloths';
@@ -81,17 +81,20 @@ export function requireSoundLayout(laid: readonly Laid[], { items, sources }: Ta
     if (!source) throw new InputError(`laid[${k}].sourceId`, 'is nothing that is cut from here');
     const [fault] = layoutFaults({
       ...{ placements, outlines, gap: 0, width: source.width, length: source.length ?? Infinity, cloth: source.outline },
+      spots: source.spots,
     });
     if (!fault) return;
     const name = items.find(({ id }) => id === placements[fault.index]!.id)!.name;
-    throw new InputError(
-      field(fault.index),
-      fault.kind === 'outside'
-        ? `lays “${name}” partly beside the cloth; move it`
-        : `lays “${name}” on another piece; move one of them`,
-    );
+    throw new InputError(field(fault.index), `lays “${name}” ${FAULT_WORDS[fault.kind]}`);
   });
 }
+
+const FAULT_WORDS: Readonly<Record<LayoutFault['kind'], string>> = {
+  outside: 'partly beside the cloth; move it',
+  spot: 'over a spot that may not be used; move it',
+  overlap: 'on another piece; move one of them',
+  gap: 'on another piece; move one of them',
+};
 
 /**
  * Checks a table before it is kept. Where pieces have changed since they were laid it is kept as it is: it says so itself, and

@@ -18,6 +18,8 @@ export interface StockFields {
   count: number;
   /** Outline of a leftover, the face as it lies in the cupboard. */
   outline: Outline | null;
+  /** Holes and stains in a leftover that may not be used, as its outline lies. */
+  spots: Outline[];
   /** Where it is kept. */
   place: string;
   note: string;
@@ -36,6 +38,7 @@ export const stock = new Table<StockFields>('stock', 'roll, sheet or leftover', 
   length: 'plain',
   count: 'plain',
   outline: 'json',
+  spots: 'json',
   place: 'plain',
   note: 'plain',
   fromTable: 'plain',

@@ -1,5 +1,5 @@
 import { bounds, type Outline, type Point } from '../core/shape';
-import { closedPaths } from './svg-path';
+import { closedPaths, openPath } from './svg-path';
 
 /** A small drawing of outlines, for lists. */
 export default function OutlineThumb({
@@ -7,12 +7,15 @@ export default function OutlineThumb({
   size,
   label,
   asLaid = false,
+  lines = [],
 }: {
   outlines: Outline[];
   size: number;
   label?: string;
   /** As it lies on the cutting table, its length running to the right. */
   asLaid?: boolean;
+  /** Strokes that are drawn on it. */
+  lines?: readonly [Point, Point][];
 }) {
   const outlines = asLaid ? given.map((outline) => outline.map(([x, y]): Point => [y, -x])) : given;
   const { minX, minY, maxX, maxY } = bounds(outlines.flat());
@@ -34,6 +37,7 @@ export default function OutlineThumb({
         stroke="var(--ink)"
         strokeWidth={1.3 * line}
       />
+      {lines.length > 0 && <path d={lines.map(openPath).join('')} fill="none" stroke="var(--ink)" strokeWidth={1.6 * line} />}
     </svg>
   );
 }

@@ -1,5 +1,5 @@
 import { expose } from 'comlink';
-import { MOST_PIXELS, stripSeen, swatchSeen, tracedPieces, type Picture, type Progress } from '../core/photo';
+import { MOST_PIXELS, stripSeen, swatchSeen, tracedTogether, type Picture, type Progress } from '../core/photo';
 
 /** Largest file that is unpacked, bytes: as the endpoint takes it. */
 const LARGEST = 30 * 1024 * 1024;
@@ -20,18 +20,20 @@ async function pictureOf(file: Blob): Promise<Picture> {
 }
 
 const MEASURED = {
-  trace: tracedPieces,
-  hang: stripSeen,
-  contrast: swatchSeen,
+  trace: tracedTogether,
+  hang: ([picture]: Picture[], marker: number, progress: Progress) => stripSeen(picture!, marker, progress),
+  contrast: ([picture]: Picture[], marker: number, progress: Progress) => swatchSeen(picture!, marker, progress),
 };
 export type Measured = { [K in keyof typeof MEASURED]: ReturnType<(typeof MEASURED)[K]> };
 
 const photographs = {
-  /** Measures in a photograph. @param marker side of a card's black square, mm @throws what the measuring throws, as its words */
-  async measure<K extends keyof Measured>(what: K, file: Blob, marker: number, onProgress: Progress): Promise<Measured[K]> {
+  /** Measures in a photograph, or in several of one table. @param marker side of a card's black square, mm @throws what the measuring throws, as its words */
+  async measure<K extends keyof Measured>(what: K, files: Blob[], marker: number, onProgress: Progress): Promise<Measured[K]> {
     onProgress('Unpacking the picture', 0.02);
-    const picture = await pictureOf(file);
-    return MEASURED[what](picture, marker, onProgress) as Measured[K];
+    const pictures: Picture[] = [];
+    // One after the other: unpacked they are large.
+    for (const file of files) pictures.push(await pictureOf(file));
+    return MEASURED[what](pictures, marker, onProgress) as Measured[K];
   },
 };
 export type Photographs = typeof photographs;

@@ -92,11 +92,51 @@ describe('rolls, sheets and leftovers', () => {
     ['width', { kind: 'roll', width: 0, length: 100 }],
     ['outline', { kind: 'roll', width: 50, length: 50, outline: square }],
     ['outline', { kind: 'leftover', width: 50, length: 90, outline: square }],
+    ['spots', { kind: 'roll', width: 50, length: 50, spots: [square] }],
+    ['spots[1]', { kind: 'leftover', width: 50, length: 90, spots: [square, square.map(([x, y]) => [x! + 60, y])] }],
+    ['spots[0]', { kind: 'leftover', width: 50, length: 90, spots: [[[0, 0], [10, 10], [10, 0], [0, 10]]] }], // prettier-ignore
     ['kind', { kind: 'bolt', width: 50, length: 90 }],
   ])('refuse a wrong %s', async (field, wrong) => {
     const { cloth } = await scene();
     const { status, body } = await post('/api/stock', { ofKind: 'cloth', ofId: cloth.id, ...wrong });
     expect([status, body.error.field]).toEqual([400, field]);
+  });
+});
+
+describe('a leftover with a hole', () => {
+  const hole = [[700, 40], [740, 40], [740, 80], [700, 80]]; // prettier-ignore
+  it('keeps it, lays nothing on it, and what is left of the leftover has it still', async () => {
+    const it = await scene();
+    const { body: kept } = await post('/api/stock', {
+      ...{ kind: 'leftover', ofKind: 'cloth', ofId: it.cloth.id, width: 1400, length: 300, spots: [hole] },
+    });
+    expect(kept.spots).toEqual([hole]);
+    const onIt = (x: number, y: number) =>
+      tableOf(it, {
+        options: { ...OPTIONS, stockIds: [kept.id] },
+        laid: [
+          {
+            ...{ sourceId: kept.id, length: 100, density: 0.14 },
+            placements: [{ id: `${it.part.cutId}/cloth/0`, copy: 0, rotation: 0, flipped: false, x, y }],
+          },
+        ],
+      });
+    const cut = { doneOn: '2026-10-04', keep: [] as object[] };
+    const { body: table } = await post(`/api/projects/${it.project.id}/tables`, onIt(620, 10));
+    const spoilt = await post(`/api/tables/${table.id}/done`, { ...cut, version: table.version });
+    expect([spoilt.status, spoilt.body.error.message]).toEqual([400, expect.stringMatching(/over a spot that may not be used/)]);
+    const { body: moved } = await send('PUT', `/api/tables/${table.id}`, { ...onIt(0, 0), version: table.version });
+    const outline = [[600, 0], [1400, 0], [1400, 300], [600, 300]]; // prettier-ignore
+    const done = await post(`/api/tables/${table.id}/done`, {
+      ...{ ...cut, version: moved.version },
+      keep: [{ outline, spots: [hole, hole.map(([x, y]) => [x! - 300, y])], place: 'box' }],
+    });
+    const left = (await send('GET', `/api/stock/${done.body.done.keptIds[0]}`)).body;
+    // The second spot lay on what was cut away.
+    expect(left.spots).toHaveLength(1);
+    expect(left.spots[0].map(([x, y]: [number, number]) => [x, y]).sort()).toEqual(
+      [[100, 40], [140, 40], [140, 80], [100, 80]].sort(),
+    ); // prettier-ignore
   });
 });
 

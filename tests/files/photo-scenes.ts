@@ -16,6 +16,8 @@ export interface Tabletop {
   /** Middle of what is seen, and how wide it is, mm. */
   middle?: At;
   wide?: number;
+  /** Rays a pixel, along a side. */
+  rays?: number;
 }
 
 export const CORNER_CARDS: Card[] = [
@@ -38,13 +40,14 @@ export function tabletop({
   noise = 0.02,
   middle = [300, 225],
   wide = 860,
+  rays = 2,
 }: Tabletop): Drawn {
   const height = Math.round((across * 3) / 4);
   const distance = 1000;
   const shapes = pieces.map(({ outline, colour }) => ({ lies: flat(outline), colour }));
   const marks = cards.map((card) => cardShade(card));
   return drawScene({
-    ...{ width: across, height, focal: (across / wide) * distance, k, noise, seed: 7 },
+    ...{ width: across, height, focal: (across / wide) * distance, k, noise, seed: 7, rays },
     camera: { at: [middle[0] + lean[0], middle[1] + lean[1], distance], to: middle, roll },
     shade: (at) => {
       // Light falls off across the table.

@@ -39,7 +39,7 @@ beforeEach(() => {
 
 const keep = (ofId: string, more: Partial<StockFields>) =>
   stock.insert(db, {
-    ...{ kind: 'roll', ofKind: 'layer', ofId, width: 900, length: 2000, count: 1, outline: null, place: '', note: '' },
+    ...{ kind: 'roll', ofKind: 'layer', ofId, width: 900, length: 2000, count: 1, outline: null, spots: [], place: '', note: '' },
     ...{ fromTable: null, usedBy: null },
     ...more,
   } as StockFields);
@@ -58,8 +58,8 @@ function lay(ofId: string, sourceId: string, stockId = sourceId): CutTable {
   const laid = [{ sourceId, placements, length: 250, density: 0.1 }];
   return startTable(db, work.projectId, { ...asked, laid, locked: [], fingerprint: fingerprint(items) } as unknown as TableBody);
 }
-const done = (table: CutTable, kept: { outline: [number, number][]; place: string }[] = []) =>
-  finishTable(db, table.id, { doneOn: '2026-11-27', keep: kept, version: table.version });
+const done = (table: CutTable, kept: { outline: [number, number][]; spots?: [number, number][][]; place: string }[] = []) =>
+  finishTable(db, table.id, { doneOn: '2026-11-27', keep: kept.map((each) => ({ spots: [], ...each })), version: table.version });
 const now = (id: string) => stock.find(db, id);
 
 describe('cutting', () => {
@@ -103,7 +103,7 @@ describe('cutting', () => {
     const roll = keep(FUSIBLE, {});
     const cut = done(lay(FUSIBLE, roll.id), [{ outline: [[300, 10], [500, 10], [500, 90], [300, 90]], place: 'box' }]); // prettier-ignore
     const [kept] = stockOf(db, 'layer', FUSIBLE).filter(({ kind }) => kind === 'leftover');
-    expect(kept).toMatchObject({ width: 200, length: 80, place: 'box', outline: [[0, 0], [200, 0], [200, 80], [0, 80]] }); // prettier-ignore
+    expect(kept).toMatchObject({ width: 200, length: 80, place: 'box', outline: [[0, 0], [200, 0], [200, 80], [0, 80]], spots: [] }); // prettier-ignore
     undoTable(db, cut.id, cut.version);
     expect(stockOf(db, 'layer', FUSIBLE).map(({ kind }) => kind)).toEqual(['roll']);
   });

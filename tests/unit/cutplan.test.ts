@@ -146,6 +146,35 @@ describe('cutPlan', () => {
     }
   });
 
+  it('lays nothing on a hole or a stain, also beside a piece that stays', () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.record({ x: fc.integer({ min: 30, max: 370 }), y: fc.integer({ min: 30, max: 470 }), r: fc.integer({ min: 8, max: 45 }) }), { minLength: 1, maxLength: 4 }), // prettier-ignore
+        fc.integer({ min: 1, max: 9 }),
+        (holes, seed) => {
+          const spots = holes.map(({ x, y, r }): Outline =>
+            Array.from({ length: 12 }, (_, i) => [x + r * Math.cos((i * Math.PI) / 6), y + r * Math.sin((i * Math.PI) / 6)]),
+          );
+          const pieces = [piece('tab', rectangle(90, 60), 12, [0, 180]), piece('welt', rectangle(150, 40), 4, [0])];
+          const cloth = rectangle(400, 500);
+          const found = plan({ width: 400, length: 500, gap: 0, pieces, seconds: 0.05, seed, cloth, spots });
+          expect(judge(400, 0, pieces, found)).toEqual([]);
+          for (const { id, flipped, rotation, x, y } of found.placements) {
+            const laid = transformed(pieces.find((each) => each.id === id)!.outline, flipped, rotation, x, y);
+            for (const spot of spots) expect(regionArea(intersection([laid], [spot]))).toBeLessThan(0.3);
+          }
+          // Where nothing else is free, it is left over rather than laid on a spot.
+          expect(found.placements.length + found.unplaced.length).toBe(16);
+        },
+      ),
+      { numRuns: 25 },
+    );
+    const whole = [piece('panel', rectangle(400, 500))];
+    const all = { width: 400, length: 500, gap: 0, pieces: whole, seconds: 0, cloth: rectangle(400, 500) };
+    expect(plan(all).unplaced).toEqual([]);
+    expect(plan({ ...all, spots: [transformed(rectangle(10, 10), false, 0, 390, 0)] }).unplaced).toHaveLength(1);
+  });
+
   it('squeezes a set into a length that rows would not reach', () => {
     const { width, pieces } = rectangles(12, 14);
     const rows = plan({ width, gap: 0, pieces, seconds: 0 });

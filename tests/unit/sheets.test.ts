@@ -11,7 +11,7 @@ import { loadDemo } from '../../src/store/demo';
 import { cuts } from '../../src/store/cuts';
 import { jobs } from '../../src/store/jobs';
 import { readSettings, writeSettings, type Settings } from '../../src/store/settings';
-import { stock } from '../../src/store/stock';
+import { stock, type StockFields } from '../../src/store/stock';
 
 const rectangle = (x: number, y: number, width: number, height: number): Outline => [
   [x, y],
@@ -183,7 +183,7 @@ describe('a batch that is fused together', () => {
     db.prepare('DELETE FROM stock').run();
     expect(() => startBatch(db, [FRONT])).toThrow(/does not fit on .*cut the pieces first/);
     // A scrap of it in the cupboard is too small for all of them, and changes nothing.
-    const scrap = { kind: 'leftover', ofKind: 'layer', ofId: layer, width: 40, length: 40, count: 1, outline: null, place: '', note: '', fromTable: null, usedBy: null } as const; // prettier-ignore
+    const scrap: StockFields = { kind: 'leftover', ofKind: 'layer', ofId: layer, width: 40, length: 40, count: 1, outline: null, spots: [], place: '', note: '', fromTable: null, usedBy: null }; // prettier-ignore
     stock.insert(db, scrap);
     expect(() => startBatch(db, [FRONT])).toThrow(/does not fit on/);
   });

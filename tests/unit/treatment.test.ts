@@ -75,7 +75,7 @@ describe('cloth that is wetted heavily', () => {
     const need = shoppingNeeds(db, [projectId]).find(({ material }) => material.kind === 'cloth' && material.id === clothId())!;
     expect(need.treatment).toEqual(treatmentOfCloth(db, clothId(), [cutId()]));
     const roll = stock.insert(db, {
-      ...{ kind: 'roll', ofKind: 'cloth', ofId: clothId(), width: 1400, length: 5000, count: 1, outline: null },
+      ...{ kind: 'roll', ofKind: 'cloth', ofId: clothId(), width: 1400, length: 5000, count: 1, outline: null, spots: [] },
       ...{ place: '', note: '', fromTable: null, usedBy: null },
     });
     const options = { ...usualOptions(need.material, [roll]), squaring: 30 };

@@ -41,6 +41,8 @@ export interface StockEntry {
   length: number;
   count: number;
   outline: Outline | null;
+  /** Holes and stains in it that may not be used, where the outline lies. */
+  spots: readonly Outline[];
   place: string;
 }
 
@@ -151,20 +153,22 @@ export function tableSources(
   const { margin, squaring, folded } = options;
   const { length: along, cross } = options.shrink ? shrunkBefore(treatment) : NOT_SHRUNK;
   const across = (fullWidth: number) => (folded ? fullWidth / 2 - margin : fullWidth - 2 * margin);
+  const shrunk = (all: Outline): Outline => all.map(([x, y]): Point => [x * (1 - cross), y * (1 - along)]);
   /** As it lies on the table, once it has shrunk. */
   const onTable = (entry: StockEntry) => ({
     width: entry.width * (1 - cross),
     length: entry.length * (1 - along),
-    outline: entry.outline && entry.outline.map(([x, y]): Point => [x * (1 - cross), y * (1 - along)]),
+    outline: entry.outline && shrunk(entry.outline),
+    spots: entry.spots.map(shrunk),
   });
   for (const id of options.stockIds) {
     const entry = stock.find((each) => each.id === id);
     if (!entry) continue;
-    const { width, length, outline } = onTable(entry);
+    const { width, length, outline, spots } = onTable(entry);
     if (entry.kind === 'leftover') {
       if (folded) continue;
       found.push({
-        source: leftoverSource(entry.id, outline ?? rectangle(width, length)),
+        source: leftoverSource(entry.id, outline ?? rectangle(width, length), spots),
         stock: entry,
         fullWidth: width,
         margin: 0,

@@ -49,6 +49,19 @@ function grown(cut: readonly Outline[]): Outline[] {
   return cut.flatMap((outline) => grownBy([outline], SCISSORS));
 }
 
+/** Less of a spot than this is not worth a word, mm². */
+const LEAST_SPOT = 1;
+
+/**
+ * What of some spots lies on a leftover: a hole that the scissors went through is only partly there.
+ *
+ * @param leftover outline, mm @param spots holes and stains, mm
+ * @example spotsWithin(square(100), [square(10)]).length // 1
+ */
+export function spotsWithin(leftover: Outline, spots: readonly Outline[]): Outline[] {
+  return spots.flatMap((spot) => intersection([spot], [leftover])).filter((path) => polygonArea(path) >= LEAST_SPOT);
+}
+
 /** The same region cut in two through every hole, so that each part is one outline. */
 function withoutHoles(region: Outline[]): Outline[] {
   const hole = region.find((path) => signedArea(path) < 0);

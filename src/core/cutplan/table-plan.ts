@@ -1,5 +1,5 @@
 import { requireNumber } from '../input-error';
-import { bounds, polygonArea, transformed, type Outline } from '../shape';
+import { bounds, polygonArea, transformed, type Outline, type Point } from '../shape';
 import { cutPlans, type CutPlan } from '../nesting/cut-plan';
 import type { NestPiece, Placement, Unplaced } from '../nesting/piece';
 
@@ -12,6 +12,8 @@ export interface Source {
   length?: number;
   /** Outline of a leftover, from its lower left corner. */
   outline?: Outline;
+  /** Holes and stains in it, from the same corner: nothing is laid on them. */
+  spots?: readonly Outline[];
 }
 
 /** What lies on one source. */
@@ -78,6 +80,7 @@ export function* tablePlans(options: TablePlanOptions): Generator<TablePlan, voi
       locked: still.map((each) => ({ ...each, copy: copies.get(each.id)!.indexOf(each.copy) })),
       ...(source.length === undefined ? {} : { length: source.length }),
       ...(source.outline ? { cloth: source.outline } : {}),
+      ...(source.spots ? { spots: source.spots } : {}),
     })) {
       plan = found;
       const { unplaced, ...now } = named(found, copies);
@@ -138,14 +141,17 @@ export function measureLaid(
 /**
  * A leftover moved so that its lower left corner lies at the origin, as a source.
  *
+ * @param spots holes and stains in it, mm where the outline lies
  * @example leftoverSource('s', square(300)).width // 300
  */
-export function leftoverSource(id: string, outline: Outline): Source {
+export function leftoverSource(id: string, outline: Outline, spots: readonly Outline[] = []): Source {
   const { minX, minY, maxX, maxY } = bounds(outline);
+  const toCorner = (each: Outline): Outline => each.map(([x, y]): Point => [x - minX, y - minY]);
   return {
     id,
     width: maxX - minX,
     length: maxY - minY,
-    outline: outline.map(([x, y]): [number, number] => [x - minX, y - minY]),
+    outline: toCorner(outline),
+    ...(spots.length > 0 ? { spots: spots.map(toCorner) } : {}),
   };
 }

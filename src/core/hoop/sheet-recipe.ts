@@ -1,5 +1,5 @@
 import type { ChosenLayer, Material } from '../layers';
-import { difference, regionArea, type Outline } from '../shape';
+import { difference, intersection, regionArea, type Outline } from '../shape';
 import type { Hoop } from './hoop';
 
 /** A sheet for one hooping, and what the whole set takes. */
@@ -128,6 +128,8 @@ export interface KeptSheet {
   /** How many such sheets there are; one when it is not said. */
   count?: number | null;
   outline?: Outline | null;
+  /** Holes and stains in it. */
+  spots?: readonly Outline[];
 }
 
 /** Where the sheets of a set are cut from. */
@@ -208,18 +210,18 @@ function offRoll<T extends KeptSheet>(
   return { roll: undefined, rollLength: takes, short: takes };
 }
 
-/** Sheets that a kept piece gives: in rows, whichever way round gives more; of one with an outline of its own one, where it has room. */
+/** Sheets that a kept piece gives: in rows, whichever way round gives more; of one with an outline or spots of its own one, where it has room. */
 function sheetsOf(piece: KeptSheet, width: number, height: number): number {
-  if (piece.outline) return hasRoom(piece, width, height) || hasRoom(piece, height, width) ? 1 : 0;
+  if (piece.outline || (piece.spots?.length ?? 0) > 0)
+    return hasRoom(piece, width, height) || hasRoom(piece, height, width) ? 1 : 0;
   const rows = (across: number, along: number) => Math.floor(piece.width / across) * Math.floor(piece.length / along);
   return Math.max(rows(width, height), rows(height, width)) * (piece.count ?? 1);
 }
 
-function hasRoom(piece: { width: number; length: number; outline?: Outline | null }, width: number, height: number): boolean {
+function hasRoom(piece: KeptSheet, width: number, height: number): boolean {
   const [slackX, slackY] = [piece.width - width, piece.length - height];
   if (slackX < 0 || slackY < 0) return false;
-  const { outline } = piece;
-  if (!outline) return true;
+  const { outline, spots = [] } = piece;
   for (let i = 0; i <= TRIES; i++)
     for (let j = 0; j <= TRIES; j++) {
       const [x, y] = [(slackX * i) / TRIES, (slackY * j) / TRIES];
@@ -229,7 +231,8 @@ function hasRoom(piece: { width: number; length: number; outline?: Outline | nul
         [x + width, y + height],
         [x, y + height],
       ];
-      if (regionArea(difference(sheet, [outline])) < 1) return true;
+      const beside = outline ? regionArea(difference(sheet, [outline])) : 0;
+      if (beside + regionArea(intersection([sheet], [...spots])) < 1) return true;
     }
   return false;
 }

@@ -22,6 +22,8 @@ export interface CutPlanOptions {
   locked?: readonly Placement[];
   /** Outline of a leftover that is laid on, from its lower left corner, mm. */
   cloth?: Outline;
+  /** Holes and stains in it, on which nothing is laid, mm from the same corner. */
+  spots?: readonly Outline[];
   /** Hears of a layout that was found and dropped because it is not sound, so that it can be logged. */
   onFault?: (faults: readonly LayoutFault[]) => void;
   /** Asked between pieces: once it says yes, no more is laid and what is laid is kept. */
@@ -61,15 +63,15 @@ const MOST_POSITIONS = 2000;
  */
 export function* cutPlans(options: CutPlanOptions): Generator<CutPlan & { done: number }, void> {
   requireOptions(options);
-  const { width, gap, pieces, seconds, seed = 1, locked = [], cloth, onFault, isLate } = options;
+  const { width, gap, pieces, seconds, seed = 1, locked = [], cloth, spots = [], onFault, isLate } = options;
   const length = options.length ?? ENDLESS;
-  const plain = locked.length === 0 && !cloth;
+  const plain = locked.length === 0 && spots.length === 0 && !cloth;
   const outlines = new Map(pieces.map(({ id, outline }) => [id, outline]));
   const held = new Set(locked.map(keyOf));
   const isSound = (placements: readonly Placement[]): boolean => {
     const stays = (index: number | undefined) => index === undefined || held.has(keyOf(placements[index]!));
     // Where locked copies lie is the person's own business; what is laid around them is ours.
-    const faults = layoutFaults({ placements, outlines, gap, width, length, cloth }).filter(
+    const faults = layoutFaults({ placements, outlines, gap, width, length, cloth, spots }).filter(
       ({ index, other }) => !(stays(index) && stays(other)),
     );
     if (faults.length > 0) onFault?.(faults);
@@ -89,6 +91,7 @@ export function* cutPlans(options: CutPlanOptions): Generator<CutPlan & { done: 
     gap,
     pieces,
     locked,
+    spots,
     ...(cloth ? { cloth } : {}),
     seed,
     work: workFor(seconds),
@@ -146,12 +149,13 @@ export function cutPlan(options: CutPlanOptions, now: () => number, since = now(
   return best!;
 }
 
-function requireOptions({ width, length, gap, seconds, pieces, locked = [], cloth }: CutPlanOptions): void {
+function requireOptions({ width, length, gap, seconds, pieces, locked = [], cloth, spots = [] }: CutPlanOptions): void {
   requireNumber('width', width, 'mm', { above: 0, max: 20_000 });
   if (length !== undefined) requireNumber('length', length, 'mm', { above: 0, max: ENDLESS });
   requireNumber('gap', gap, 'mm', { min: 0, max: 1000 });
   requireNumber('seconds', seconds, 's', { min: 0, max: MOST_SECONDS });
   if (cloth) requireOutline(cloth, 'cloth');
+  spots.forEach((spot, i) => requireOutline(spot, `spots[${i}]`));
   const seen = new Set<string>();
   let copies = 0;
   pieces.forEach((piece, i) => {
@@ -165,7 +169,7 @@ function requireOptions({ width, length, gap, seconds, pieces, locked = [], clot
     copies += piece.count;
   });
   if (copies > MOST_COPIES) throw new InputError('pieces', `must be at most ${MOST_COPIES} copies in all, saw ${copies}`);
-  if ((locked.length > 0 || cloth) && isHeavy(pieces))
+  if ((locked.length > 0 || spots.length > 0 || cloth) && isHeavy(pieces))
     throw new InputError(
       'pieces',
       `must be at most ${MOST_NESTED} copies on a leftover or around pieces that stay, saw ${copies}`,

@@ -17,6 +17,8 @@ export interface LayingOptions {
   locked?: readonly Placement[];
   /** Outline of a leftover, within the width and the length, mm; without one the cloth is a plain strip. */
   cloth?: Outline;
+  /** Holes and stains, on which nothing is laid, mm. */
+  spots?: readonly Outline[];
 }
 
 /** Room for rounding where a piece is as wide as the cloth, mm. */
@@ -146,7 +148,7 @@ export interface SingleLaying {
  *
  * @example singleLaying({ width: 500, length: 1000, gap: 5, pieces }).laying.order.length // 3
  */
-export function singleLaying({ width, length, gap, pieces, locked = [], cloth }: LayingOptions): SingleLaying {
+export function singleLaying({ width, length, gap, pieces, locked = [], cloth, spots = [] }: LayingOptions): SingleLaying {
   const orientations: Orientation[] = [];
   const byPiece = pieces.map((piece, index) =>
     Int32Array.from(
@@ -164,6 +166,7 @@ export function singleLaying({ width, length, gap, pieces, locked = [], cloth }:
   copies.sort((a, b) => areas[b.piece]! - areas[a.piece]!);
   const still = locked.map((placement) => lockedForm(placement, pieces, gap));
   if (cloth) still.push(...outsideOf(cloth, width, Math.min(length, bounds(cloth).maxY)).map(fixedForm));
+  still.push(...spots.map(fixedForm));
   const stillAt = still.map((orientation) => orientations.push(orientation) - 1);
   const laying = new Laying(
     width,

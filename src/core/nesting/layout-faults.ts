@@ -3,9 +3,9 @@ import { closerThan } from './clearance';
 import { overlapArea } from './overlap-area';
 import type { Placement } from './piece';
 
-/** What is wrong with a layout: two copies that overlap or lie too close, or one that does not lie wholly on the cloth. */
+/** What is wrong with a layout: two copies that overlap or lie too close, or one that does not lie wholly on sound cloth. */
 export interface LayoutFault {
-  kind: 'overlap' | 'gap' | 'outside';
+  kind: 'overlap' | 'gap' | 'outside' | 'spot';
   /** Index of the placement, and of the other one. */
   index: number;
   other?: number;
@@ -25,6 +25,8 @@ export interface LayoutToCheck {
   length: number;
   /** Outline of a leftover. */
   cloth?: Outline | undefined;
+  /** Holes and stains in it. */
+  spots?: readonly Outline[] | undefined;
   /** Only faults of this placement. */
   only?: number;
 }
@@ -45,7 +47,7 @@ const BESIDE = 1;
  * @example layoutFaults({ width: 500, gap: 0, pieces, placements: [] }) // []
  */
 export function layoutFaults(layout: LayoutToCheck): LayoutFault[] {
-  const { placements, outlines, gap, width, length, cloth, only } = layout;
+  const { placements, outlines, gap, width, length, cloth, spots = [], only } = layout;
   const faults: LayoutFault[] = [];
   const laid = placements.map((placement, index) => {
     const outline = outlines.get(placement.id);
@@ -60,6 +62,10 @@ export function layoutFaults(layout: LayoutToCheck): LayoutFault[] {
     else if (cloth) {
       const beside = polygonArea(outline) - overlapArea(outline, cloth);
       if (!(beside <= BESIDE)) faults.push({ kind: 'outside', index, by: beside });
+    }
+    for (const spot of spots) {
+      const spoilt = overlapArea(outline, spot);
+      if (!(spoilt <= TOUCHING)) faults.push({ kind: 'spot', index, by: spoilt });
     }
   }
   // By the left side, so that only neighbours are compared.

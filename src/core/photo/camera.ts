@@ -197,6 +197,17 @@ function toAxes({ origin, turn }: Axes, [x, y]: Point): Point {
   return [u * cos + v * sin, -u * sin + v * cos];
 }
 
+/**
+ * The camera as it sees a plane whose points were turned about the origin, then moved.
+ *
+ * @param turn radians, counter-clockwise @param move mm
+ * @example movedCamera(camera, 0, [0, 0]).k === camera.k // true
+ */
+export function movedCamera(camera: Camera, turn: number, [dx, dy]: Point): Camera {
+  const [cos, sin] = [Math.cos(turn), Math.sin(turn)];
+  return turnedCamera(camera, { origin: [-dx * cos - dy * sin, dx * sin - dy * cos], turn: -turn });
+}
+
 function turnedCamera(camera: Camera, { origin, turn }: Axes): Camera {
   const [a, b, c, d, e, f, g, h] = camera.map;
   const [cos, sin] = [Math.cos(turn), Math.sin(turn)];

@@ -12,7 +12,9 @@ export interface Ground {
 
 /** Below this much light a hue is noise. */
 const DIM = 0.012;
-/** Share of pixels that make up the ground's first guess, by how alike they are. */
+/** Pixels that a surface is fitted to. */
+const SAMPLES = 25_000;
+/** How often it is fitted anew to what lies near it. */
 const ROUNDS = 6;
 /** The ground's own spread counts for at least this much: brightness as a logarithm, hues likewise. */
 const LEAST = [0.045, 0.03, 0.03] as const;
@@ -29,19 +31,26 @@ const DARKEST_SHADOW = Math.log(0.38);
  *
  * @param blank true where the picture is a card
  * @param seeds pixels that lie beside the cards
- * @param plain the ground is known to be of one tone, so that little stands out from it already
+ * @param options.plain the ground is known to be of one tone, so that little stands out from it already
+ * @param options.samples about how many pixels the surface is fitted to
  * @example groundOf(photo.small, new Uint8Array(photo.small.width * photo.small.height), []).differs.includes(1) // true
  */
-export function groundOf({ width, height, rgb }: Small, blank: Uint8Array, seeds: readonly Point[], plain = false): Ground {
+export function groundOf(
+  { width, height, rgb }: Small,
+  blank: Uint8Array,
+  seeds: readonly Point[],
+  { plain = false, samples = SAMPLES }: { plain?: boolean; samples?: number } = {},
+): Ground {
   const n = width * height;
   const traits = new Float32Array(n * 3);
   for (let i = 0; i < n; i++) {
+    if (blank[i] !== 0) continue;
     const [r, g, b] = [rgb[i * 3]! + DIM, rgb[i * 3 + 1]! + DIM, rgb[i * 3 + 2]! + DIM];
     traits[i * 3] = Math.log(0.3 * r + 0.59 * g + 0.11 * b);
     traits[i * 3 + 1] = Math.log(r / g);
     traits[i * 3 + 2] = Math.log(b / g);
   }
-  const step = Math.max(1, Math.floor(Math.sqrt(n / 25_000)));
+  const step = Math.max(1, Math.floor(Math.sqrt(n / samples)));
   const sample: number[] = [];
   for (let y = 0; y < height; y += step)
     for (let x = 0; x < width; x += step) if (blank[y * width + x] === 0) sample.push(y * width + x);

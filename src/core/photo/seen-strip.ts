@@ -119,7 +119,7 @@ function middleLine(photo: Photographed, marker: number): Outline {
   const { laid, blank } = laidOut(photo);
   blankCards(photo, laid, blank, marker);
   const { width, height, pitch, left, top } = laid;
-  const { differs } = groundOf(laid, blank, [], true);
+  const { differs } = groundOf(laid, blank, [], { plain: true });
   const mask = differs.map((value) => (value === 0 ? 0 : 1));
   const start = Math.round(top / pitch);
   const spots = spotsOf(mask, width, height, Math.max(8, SHORTEST / pitch));

@@ -2,6 +2,7 @@ import type { Outline, Point } from '../shape';
 import { onPlane, seenAt } from './camera';
 import { middleOf } from './lines';
 import type { Photographed } from './photographed';
+import { bestSeen } from './side-by-side';
 
 /** A border measured between the pixels, and how much of it was plainly seen. */
 export interface SharpBorder {
@@ -22,9 +23,10 @@ const LEAST_CONTRAST = 0.02;
  * Moves a rough border to where the picture turns from what is inside to what is outside: half way between the two colours, which are read to
  * either side of each point, so that uneven light does no harm.
  *
- * @param rough on the plane, mm, either winding @example sharpBorder(photo, square(100)).points.length > 3 // true
+ * @param photos one, or several on one plane: each point is read where it is seen farthest from the rim
+ * @param rough on the plane, mm, either winding @example sharpBorder([photo], square(100)).points.length > 3 // true
  */
-export function sharpBorder(photo: Photographed, rough: Outline): SharpBorder {
+export function sharpBorder(photos: readonly Photographed[], rough: Outline): SharpBorder {
   let points = smoothed(evenly(rough, STEP), 3);
   let seen = 1;
   for (const reach of REACHES) {
@@ -34,7 +36,7 @@ export function sharpBorder(photo: Photographed, rough: Outline): SharpBorder {
       const after = points[(i + 2) % points.length]!;
       const length = Math.hypot(after[0] - before[0], after[1] - before[1]) || 1;
       const outward: Point = [(sides * (after[1] - before[1])) / length, (-sides * (after[0] - before[0])) / length];
-      return { outward, off: turnAcross(photo, at, outward, reach) };
+      return { outward, off: turnAcross(bestSeen(photos, at), at, outward, reach) };
     });
     seen = offs.filter(({ off }) => off !== undefined).length / offs.length;
     const calm = calmed(offs.map(({ off }) => off));

@@ -2,12 +2,12 @@ import { transformed, type Outline } from '../shape';
 import type { TracedPiece } from './trace';
 
 /**
- * A piece turned so that its longest straight edge lies along the page or across it, whichever is nearer: pieces lie on a table as they come.
+ * How a piece is turned so that its longest straight edge lies along the page or across it, whichever is nearer: pieces lie on a table as they come.
  *
- * @returns its outline; unturned where it has no straight edge
- * @example straightened({ outline: square(10), corners: [0, 1, 2, 3], unsure: [] }).length // 4
+ * @returns degrees counter-clockwise, −45 to 45; 0 where it has no straight edge
+ * @example straightTurn({ outline: square(10), corners: [0, 1, 2, 3] }) // 0
  */
-export function straightened({ outline, corners }: TracedPiece): Outline {
+export function straightTurn({ outline, corners }: Pick<TracedPiece, 'outline' | 'corners'>): number {
   let [longest, angle] = [0, 0];
   corners.forEach((from, i) => {
     const to = corners[(i + 1) % corners.length]!;
@@ -18,6 +18,16 @@ export function straightened({ outline, corners }: TracedPiece): Outline {
     longest = Math.hypot(dx, dy);
     angle = (Math.atan2(dy, dx) * 180) / Math.PI;
   });
-  const off = angle - 90 * Math.round(angle / 90);
-  return off === 0 ? outline : transformed(outline, false, -off);
+  return 90 * Math.round(angle / 90) - angle || 0;
+}
+
+/**
+ * A piece turned by {@link straightTurn}.
+ *
+ * @returns its outline; unturned where it has no straight edge
+ * @example straightened({ outline: square(10), corners: [0, 1, 2, 3] }).length // 4
+ */
+export function straightened(piece: Pick<TracedPiece, 'outline' | 'corners'>): Outline {
+  const turn = straightTurn(piece);
+  return turn === 0 ? piece.outline : transformed(piece.outline, false, turn);
 }

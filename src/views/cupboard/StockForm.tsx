@@ -1,4 +1,4 @@
-import { PencilRuler } from 'lucide-react';
+import { Camera, CircleSlash, PencilRuler } from 'lucide-react';
 import { useState } from 'react';
 import { InputError } from '../../core/input-error';
 import { bounds, drawShape, type DrawnShape, type Outline } from '../../core/shape';
@@ -14,7 +14,11 @@ import { stockSchema } from '../../schemas/tables';
 import { useUnits } from '../../ui/units-context';
 import type { Stock } from '../../store/stock';
 import { readNumber } from '../../ui/form/reading';
+import { counted } from '../../ui/text';
 import { WIDTH_HINT } from './draft-parsing';
+import { fittedShape, type LeftoverShape } from './leftover-shape';
+import LeftoverPhoto from './LeftoverPhoto';
+import LeftoverSpots from './LeftoverSpots';
 import RecordDialog from '../../ui/form/RecordDialog';
 
 /** A cloth or layer that something can be kept of. */
@@ -40,6 +44,7 @@ const KIND_WORDS = { roll: 'a roll', sheet: 'sheets', leftover: 'a leftover' } a
 export default function StockForm({ entry, materials, onSaved, onClose }: Props) {
   const { system } = useUnits();
   const [drawing, setDrawing] = useState<DrawnShape>();
+  const [opened, setOpened] = useState<'photograph' | 'spots'>();
   const materialOf = (of: string) => materials.find((each) => `${each.kind}/${each.id}` === of);
   const kept = useKeptForm({
     key: `stock ${entry?.id ?? 'new'} ${entry?.version ?? 0}`,
@@ -48,6 +53,7 @@ export default function StockForm({ entry, materials, onSaved, onClose }: Props)
       kind: entry?.kind ?? ('leftover' as Stock['kind']),
       ofId: entry ? `${entry.ofKind}/${entry.ofId}` : `${materials[0]?.kind}/${materials[0]?.id}`,
       outline: entry?.outline ?? (null as Outline | null),
+      spots: entry?.spots ?? ([] as Outline[]),
       width: entry ? lengthForField(entry.width, system) : '',
       length: entry ? lengthForField(entry.length, system) : '',
       count: String(entry?.count ?? 1),
@@ -65,6 +71,7 @@ export default function StockForm({ entry, materials, onSaved, onClose }: Props)
         length: positive('length', draft.length, system),
         count: draft.kind === 'sheet' ? readNumber('count', draft.count, '') : 1,
         outline: draft.kind === 'leftover' ? draft.outline : null,
+        spots: draft.kind === 'leftover' ? draft.spots : [],
         place: draft.place.trim(),
         note: draft.note,
       };
@@ -72,13 +79,21 @@ export default function StockForm({ entry, materials, onSaved, onClose }: Props)
   });
   const { field, error, form } = kept;
   const draft = form.watch();
-  const { kind, outline } = draft;
+  const { kind, outline, spots } = draft;
   const material = materialOf(draft.ofId);
   /** A field of the size: another size is another shape. */
   const sized = (of: 'width' | 'length') => ({
     ...form.register(of, { onChange: () => form.setValue('outline', null) }),
     error: error(of),
   });
+  const lie = (shape: LeftoverShape) => {
+    const { minX, minY, maxX, maxY } = bounds(shape.outline);
+    form.setValue('width', lengthForField(maxX - minX, system));
+    form.setValue('length', lengthForField(maxY - minY, system));
+    const fitted = fittedShape(shape, system);
+    form.setValue('outline', fitted.outline);
+    form.setValue('spots', fitted.spots);
+  };
   return (
     <>
       <RecordDialog
@@ -120,8 +135,17 @@ export default function StockForm({ entry, materials, onSaved, onClose }: Props)
           <TextInput label="Where it is kept" {...field('place')} placeholder="second drawer" maxLength={200} />
           <TextInput label="Note" {...field('note')} maxLength={4000} />
           {kind === 'leftover' && (
-            <div className="flex items-center gap-4">
-              {outline && <OutlineThumb outlines={[outline]} size={72} label="Shape of the leftover" />}
+            <div className="flex flex-wrap items-center gap-3 sm:col-span-2">
+              {(outline || spots.length > 0) && (
+                <OutlineThumb
+                  outlines={[outline ?? startOutline(draft, system), ...spots]}
+                  size={72}
+                  label={`Shape of the leftover${spots.length > 0 ? ` with ${counted(spots.length, 'spot')}` : ''}`}
+                />
+              )}
+              <button type="button" className="btn" onClick={() => setOpened('photograph')}>
+                <Camera size={18} aria-hidden="true" /> From a photograph
+              </button>
               <button
                 type="button"
                 className="btn"
@@ -132,9 +156,20 @@ export default function StockForm({ entry, materials, onSaved, onClose }: Props)
               >
                 <PencilRuler size={18} aria-hidden="true" /> {outline ? 'Change its shape' : 'It is no rectangle: draw it'}
               </button>
+              <button type="button" className="btn" onClick={() => setOpened('spots')}>
+                <CircleSlash size={18} aria-hidden="true" />{' '}
+                {spots.length > 0 ? `${counted(spots.length, 'spot')} in it` : 'It has a hole or a stain'}
+              </button>
             </div>
           )}
-          {error('outline') && <p className="font-semibold text-error">{error('outline')}</p>}
+          {(['outline', 'spots'] as const).map(
+            (of) =>
+              error(of) && (
+                <p key={of} className="font-semibold text-error">
+                  {error(of)}
+                </p>
+              ),
+          )}
         </div>
         {entry && entry.kind !== 'roll' && <FitsOn stockId={entry.id} />}
       </RecordDialog>
@@ -142,14 +177,16 @@ export default function StockForm({ entry, materials, onSaved, onClose }: Props)
         <OutlineEditor
           shape={drawing}
           name="the leftover"
-          onDone={(shape) => {
-            const drawn = drawShape(shape).outline;
-            const { minX, minY, maxX, maxY } = bounds(drawn);
-            form.setValue('width', lengthForField(maxX - minX, system));
-            form.setValue('length', lengthForField(maxY - minY, system));
-            form.setValue('outline', fitted(drawn, system));
-          }}
+          onDone={(shape) => lie({ outline: drawShape(shape).outline, spots: [] })}
           onClose={() => setDrawing(undefined)}
+        />
+      )}
+      {opened === 'photograph' && <LeftoverPhoto onTaken={lie} onClose={() => setOpened(undefined)} />}
+      {opened === 'spots' && (
+        <LeftoverSpots
+          shape={{ outline: outline ?? startOutline(draft, system), spots }}
+          onDone={(marked) => form.setValue('spots', marked)}
+          onClose={() => setOpened(undefined)}
         />
       )}
     </>
@@ -177,12 +214,4 @@ function startOutline({ width, length }: { width: string; length: string }, syst
     [w, l],
     [0, l],
   ];
-}
-
-/** At the origin, and as large as the rounded figures of the form say. */
-function fitted(outline: Outline, system: 'metric' | 'inch'): Outline {
-  const { minX, minY, maxX, maxY } = bounds(outline);
-  const rounded = (mm: number) => parseLengthBeside(lengthForField(mm, system), '', system);
-  const [sx, sy] = [rounded(maxX - minX) / (maxX - minX), rounded(maxY - minY) / (maxY - minY)];
-  return outline.map(([x, y]): [number, number] => [(x - minX) * sx, (y - minY) * sy]);
 }

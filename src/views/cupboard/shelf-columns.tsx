@@ -1,6 +1,7 @@
 import type { ColumnDef } from '@tanstack/react-table';
 import { clothBendingLength } from '../../core/cloth';
 import { FAMILY_WORDS, FORM_WORDS } from '../../core/layers';
+import { boxOutline } from '../../core/shape';
 import { formatArealDensity, formatLength, formatMoney, formatSize, type LengthSystem } from '../../core/units';
 import OutlineThumb from '../../ui/OutlineThumb';
 import { counted, keepUnits } from '../../ui/text';
@@ -133,8 +134,19 @@ export function stockColumnsOf(system: LengthSystem): ColumnDef<StockRow>[] {
       header: 'Shape',
       enableSorting: false,
       accessorFn: (row) => (row.outline ? 'of its own' : ''),
-      cell: (c) =>
-        c.row.original.outline ? <OutlineThumb outlines={[c.row.original.outline]} size={44} label="its shape" /> : '',
+      cell: ({ row: { original } }) =>
+        original.outline || original.spots.length > 0 ? (
+          <OutlineThumb
+            outlines={[
+              original.outline ?? boxOutline({ minX: 0, minY: 0, maxX: original.width, maxY: original.length }),
+              ...original.spots,
+            ]}
+            size={44}
+            label={original.spots.length > 0 ? `its shape, ${counted(original.spots.length, 'spot')} in it` : 'its shape'}
+          />
+        ) : (
+          ''
+        ),
     },
     { id: 'place', header: 'Where', accessorKey: 'place' },
     { id: 'note', header: 'Note', accessorKey: 'note' },

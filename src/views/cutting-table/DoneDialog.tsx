@@ -1,7 +1,7 @@
 import { useEffect, useMemo, useRef } from 'react';
 import { sourceOutline, type CutItem, type TableSource } from '../../core/cutlist';
 import { useWrite } from '../../ui/query';
-import { remains } from '../../core/cutplan';
+import { remains, spotsWithin } from '../../core/cutplan';
 import { bounds, polygonArea, transformed, type Outline } from '../../core/shape';
 import { call } from '../../ui/api';
 import { tableDoneSchema } from '../../schemas/tables';
@@ -35,11 +35,11 @@ export default function DoneDialog({ table, sources, items, onDone, onClose }: P
     key: `cut ${table.id} ${table.version}`,
     schema: tableDoneSchema,
     start: () => ({
-      leftovers: found.leftovers.map((outline) => ({ keep: polygonArea(outline) >= WORTH_KEEPING, place: '' })),
+      leftovers: found.leftovers.map(({ outline }) => ({ keep: polygonArea(outline) >= WORTH_KEEPING, place: '' })),
     }),
     read: ({ leftovers }) => ({
       doneOn: today(),
-      keep: found.leftovers.flatMap((outline, i) => (leftovers[i]?.keep ? [{ outline, place: leftovers[i].place.trim() }] : [])),
+      keep: found.leftovers.flatMap((each, i) => (leftovers[i]?.keep ? [{ ...each, place: leftovers[i].place.trim() }] : [])),
       version: table.version,
     }),
   });
@@ -62,12 +62,12 @@ export default function DoneDialog({ table, sources, items, onDone, onClose }: P
           {found.leftovers.length > 0 ? ' What is worth putting away?' : ' Nothing is left that is worth putting away.'}
         </p>
         <ul className="mt-4 space-y-3">
-          {found.leftovers.map((outline, i) => {
+          {found.leftovers.map(({ outline, spots }, i) => {
             const { minX, minY, maxX, maxY } = bounds(outline);
             const size = units.size(maxX - minX, maxY - minY);
             return (
               <li key={i} className="sheet flex flex-wrap items-center gap-4 p-3">
-                <OutlineThumb outlines={[outline]} size={72} asLaid label={`Shape of the leftover of ${size}`} />
+                <OutlineThumb outlines={[outline, ...spots]} size={72} asLaid label={`Shape of the leftover of ${size}`} />
                 <div className="min-w-[11rem] flex-1">
                   <CheckInput label={`Keep ${size}`} {...form.register(`leftovers.${i}.keep`)} />
                   <span className="quiet">{units.area(polygonArea(outline))}</span>
@@ -107,7 +107,7 @@ export default function DoneDialog({ table, sources, items, onDone, onClose }: P
 
 /** What is left of everything that was cut from, over its whole width and as far as it was used. */
 function leftoversOf(table: CutTable, sources: readonly TableSource[], items: readonly CutItem[]) {
-  const leftovers: Outline[] = [];
+  const leftovers: { outline: Outline; spots: Outline[] }[] = [];
   let waste = 0;
   for (const { sourceId, placements, length } of table.laid) {
     const own = sources.find(({ source }) => source.id === sourceId);
@@ -117,7 +117,7 @@ function leftoversOf(table: CutTable, sources: readonly TableSource[], items: re
       return item ? [transformed(item.outline, flipped, rotation, x, y)] : [];
     });
     const left = remains(sourceOutline(own, length), cut, SMALLEST);
-    leftovers.push(...left.kept.map(({ outline }) => outline));
+    leftovers.push(...left.kept.map(({ outline }) => ({ outline, spots: spotsWithin(outline, own.source.spots ?? []) })));
     waste += left.waste;
   }
   return { leftovers, waste };

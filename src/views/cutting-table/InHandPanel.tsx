@@ -60,7 +60,9 @@ export default function InHandPanel({ inHand, item, locked, trouble, onTurn, onT
         {trouble
           ? trouble.outside
             ? 'Part of it lies beside the cloth.'
-            : 'It lies on another piece.'
+            : trouble.spoilt
+              ? 'It lies over a spot that may not be used.'
+              : 'It lies on another piece.'
           : locked
             ? 'It stays here when the others are laid again.'
             : `Drag it, or move it with the arrow keys: 1 mm, with Shift 10 mm. ${keysFor(item)}`}

@@ -146,6 +146,11 @@ function SourceDrawing({ table, own, ...props }: Props & { table: TableSource; o
           )}
         </>
       )}
+      {source.spots?.map((spot, i) => (
+        <path key={i} d={path(spot)} fill="var(--pin)" fillOpacity={0.25} stroke="var(--pin)" strokeWidth={1.5}>
+          <title>A spot that may not be used</title>
+        </path>
+      ))}
       <g transform={`translate(0 ${top})`}>
         {own?.placements.map((placement) => {
           const item = items.find(({ id }) => id === placement.id);
@@ -212,7 +217,7 @@ function Piece({ sourceId, item, placement, path, isLocked, isHeld, trouble, sca
   const room = upright ? height : width;
   const label = copyName(item, placement.copy);
   const font = Math.max(0, Math.min(15, (upright ? width : height) * 0.45, (room / label.length) * 1.7));
-  const wrong = trouble !== undefined && (trouble.outside || trouble.overlaps);
+  const wrong = trouble !== undefined && (trouble.outside || trouble.overlaps || trouble.spoilt);
   // An arrow would say that a direction has to be kept.
   const grain = item.free || item.grain === null ? undefined : grainLine(item.grain, flipped, rotation);
   const by = (event: { clientX: number; clientY: number }): Point => {

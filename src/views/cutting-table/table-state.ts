@@ -102,6 +102,8 @@ export interface Trouble {
   overlaps: boolean;
   /** Part of it lies beside the cloth. */
   outside: boolean;
+  /** Lies over a hole or a stain. */
+  spoilt: boolean;
 }
 
 interface Checked {
@@ -131,10 +133,10 @@ export class TroubleFinder {
       const faults = this.faultsOf(own, known);
       const tell = (index: number, trouble: Partial<Trouble>) => {
         const key = lockKey(sourceId, known[index]!);
-        found.set(key, { ...(found.get(key) ?? { overlaps: false, outside: false }), ...trouble });
+        found.set(key, { ...(found.get(key) ?? { overlaps: false, outside: false, spoilt: false }), ...trouble });
       };
       for (const { kind, index, other } of faults) {
-        tell(index, kind === 'outside' ? { outside: true } : { overlaps: true });
+        tell(index, kind === 'outside' ? { outside: true } : kind === 'spot' ? { spoilt: true } : { overlaps: true });
         if (other !== undefined) tell(other, { overlaps: true });
       }
     }
@@ -150,6 +152,7 @@ export class TroubleFinder {
       width: source.width,
       length: source.length ?? Infinity,
       cloth: source.outline,
+      spots: source.spots,
     };
     const before = this.checked.get(source.id);
     let faults: LayoutFault[];

@@ -119,7 +119,7 @@ function Hoop({ hoopings: startHoopings, motifs: startMotifs, hoops: startHoops,
           <h2 id="motifs" className="chalk-heading mr-auto">
             Motifs
           </h2>
-          <FilePicker words="Add a stitch file" accept=".dst,.csv,text/csv" primary onFile={(file) => void readFile(file)} />
+          <FilePicker words="Add a stitch file" accept=".dst,.csv,text/csv" primary onFiles={([file]) => void readFile(file!)} />
           <button type="button" className="btn" onClick={() => setDrawing(true)}>
             <Shapes size={18} aria-hidden="true" /> From an SVG outline
           </button>

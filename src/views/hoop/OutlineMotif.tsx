@@ -134,7 +134,7 @@ export default function OutlineMotif({ onClose }: { onClose: () => void }) {
         <FilePicker
           words={areas.length > 0 ? 'Another drawing' : 'Choose the drawing'}
           accept=".svg,image/svg+xml"
-          onFile={(file) => void readFile(file)}
+          onFiles={([file]) => void readFile(file!)}
         />
         {error && (
           <p role="alert" className="font-semibold text-error">

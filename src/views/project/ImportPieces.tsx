@@ -1,14 +1,14 @@
 import { useEffect, useRef, useState } from 'react';
 import { ROLES, ROLE_WORDS, type Role } from '../../core/choose';
 import { movedMark } from '../../core/pieces';
-import { bounds, drawnThrough, drawShape, edgeNames, type DrawnShape, type Outline, type Point } from '../../core/shape';
+import { bounds, drawShape, edgeNames, type DrawnShape, type Outline, type Point } from '../../core/shape';
 import { guessedRole, readTypedNames } from '../../core/typed';
-import { MARKER, straightened, type Traced } from '../../core/photo';
 import type { FoundPiece, FoundPieces } from '../../formats/drawing';
 import { ApiError, call, plainMessage } from '../../ui/api';
 import { GivenUp } from '../../ui/beside';
-import { givePhotoUp, isPhoto, measurePhoto } from '../../ui/photo/measure-photo';
+import { isPhoto } from '../../ui/photo/measure-photo';
 import PhotoChoice, { PhotoProgress } from '../../ui/photo/PhotoChoice';
+import { useTraced, wordsOfPhoto } from '../../ui/photo/use-traced';
 import { SelectField } from '../../ui/form/form-fields';
 import Field from '../../ui/form/Field';
 import LengthField from '../../ui/LengthField';
@@ -17,6 +17,7 @@ import { useUnits } from '../../ui/units-context';
 import type { Cloth } from '../../store/cloths';
 import { ClothField } from './ClothSelect';
 import ImportedPiece, { type Choice } from './ImportedPiece';
+import { foundIn } from './traced-pieces';
 import type { Rows } from './worked';
 
 interface Props {
@@ -49,26 +50,25 @@ export default function ImportPieces({ projectId, cloths, clothId: startCloth, o
   const [clothId, setClothId] = useState(startCloth);
   useEffect(() => dialog.current?.showModal(), []);
 
-  /** Of a photograph: side of a card’s black square, how far it is, what is not sure of each piece. */
-  const [marker, setMarker] = useState(MARKER);
-  const [progress, setProgress] = useState<{ doing: string; share: number }>();
+  const traces = useTraced();
+  /** Of a photograph: what is not sure of each piece. */
   const [unsure, setUnsure] = useState<string[][]>([]);
-  const [measuredBy, setMeasuredBy] = useState<number>();
-  useEffect(() => givePhotoUp, []);
 
-  const readAny = async (chosen: File): Promise<FoundPieces> => {
+  const readAny = async (chosen: readonly File[]): Promise<FoundPieces> => {
     setUnsure([]);
-    setMeasuredBy(undefined);
-    if (!isPhoto(chosen)) return readDrawing(chosen);
-    const traced = await measurePhoto('trace', chosen, marker, (doing, share) => setProgress({ doing, share }));
+    if (!chosen.every(isPhoto)) {
+      traces.clear();
+      if (chosen.length > 1) throw new Error('Choose one drawing, or photographs of one table.');
+      return readDrawing(chosen[0]!);
+    }
+    const traced = await traces.trace(chosen);
     setUnsure(traced.pieces.map((piece) => piece.unsure));
-    setMeasuredBy(marker);
     return foundIn(traced);
   };
-  const readFile = async (chosen: File) => {
+  const readFiles = async (chosen: readonly File[]) => {
     setBusy('reading');
     setError(undefined);
-    setFile(chosen.name);
+    setFile(chosen.map(({ name }) => name).join(', '));
     try {
       const answer = await readAny(chosen);
       setFound(answer);
@@ -76,15 +76,13 @@ export default function ImportPieces({ projectId, cloths, clothId: startCloth, o
       setNames('');
       setChoices(
         answer.pieces.map(({ name, count, inner }, i) => ({
-          take: true,
-          name: name || `Piece ${i + 1}`,
-          count,
-          openings: inner > 0,
+          ...{ take: true, name: name || `Piece ${i + 1}`, count },
+          ...{ openings: inner > 0, marks: true },
         })),
       );
       if (answer.pieces.length === 0)
         setError(
-          isPhoto(chosen)
+          chosen.every(isPhoto)
             ? 'Nothing in it stands out from the table as a piece.'
             : 'No closed lines were found in it, so there is nothing that could be a piece.',
         );
@@ -93,7 +91,6 @@ export default function ImportPieces({ projectId, cloths, clothId: startCloth, o
       if (!(problem instanceof GivenUp)) setError(units.said(wordsOfTrouble(problem as Error)));
     } finally {
       setBusy(undefined);
-      setProgress(undefined);
     }
   };
   const set = (i: number, change: Partial<Choice>) =>
@@ -136,25 +133,26 @@ export default function ImportPieces({ projectId, cloths, clothId: startCloth, o
           <a className="link" href="/prints">
             printed cards
           </a>{' '}
-          round them, and take the picture from above, everything whole in it.
+          round them, and take the picture from above. What is larger than a picture comes from two that show the same two cards.
         </p>
         <PhotoChoice
           words={found ? 'Another file' : 'Choose the file'}
           accept=".svg,.dxf,image/svg+xml,image/vnd.dxf,image/png,image/jpeg"
           sample={{ name: 'pieces', words: 'Try a made-up photograph' }}
           busy={busy !== undefined}
-          marker={marker}
+          marker={traces.marker}
           onMarker={(mm) => {
-            setMarker(mm);
             // What was measured by a card of another size is as much larger or smaller.
-            if (measuredBy !== undefined) setScale(mm / measuredBy);
+            if (traces.photos.length > 0) setScale((scale * mm) / traces.marker);
+            traces.setMarker(mm);
           }}
-          onFile={(chosen) => void readFile(chosen)}
+          photos={traces.photos}
+          onFiles={(chosen) => void readFiles(chosen)}
           onError={setError}
         />
         {busy === 'reading' &&
-          (progress ? (
-            <PhotoProgress {...progress} />
+          (traces.progress ? (
+            <PhotoProgress {...traces.progress} />
           ) : (
             <p role="status">
               Reading {file} … <progress className="progress w-40 progress-primary" aria-label="Reading the file" />
@@ -279,23 +277,7 @@ async function readDrawing(chosen: File): Promise<FoundPieces> {
   return answer;
 }
 
-/** What a photograph holds, as a file’s pieces. */
-function foundIn({ pieces, warnings }: Traced): FoundPieces {
-  return {
-    unit: { words: 'millimetres, by the cards', said: true } as FoundPieces['unit'],
-    warnings: warnings.map((message, i) => ({ code: `photo-${i}`, message, count: 1 }) as FoundPieces['warnings'][number]),
-    pieces: pieces.map((piece) => {
-      const shape = drawnThrough(straightened(piece), piece.corners);
-      return {
-        ...{ name: '', shape, line: 'cut', grain: 0, fold: null, marks: [], count: 1, inner: 0 },
-        allowances: shape.edges.map(() => 0),
-      };
-    }),
-  };
-}
-
-const wordsOfTrouble = ({ message }: Error) =>
-  message.replace(/^file: /, 'The file ').replace(/^(picture|body): must/, 'The photograph must');
+const wordsOfTrouble = (problem: Error) => wordsOfPhoto(problem).replace(/^file: /, 'The file ');
 
 function sizeOf({ edges }: DrawnShape): { width: number; height: number } {
   const { minX, minY, maxX, maxY } = bounds(drawShape({ kind: 'drawn', edges }).outline);
@@ -338,8 +320,11 @@ function newPieceOf(piece: FoundPiece, choice: Choice, { scale, line, allowance,
     line: piece.line === 'sew' ? 'sew' : line,
     allowances,
     fold: piece.fold,
-    grain: piece.grain,
-    marks: piece.marks.map((mark) => ({ ...movedMark(mark, at), ...(mark.width ? { width: mark.width * scale } : {}) })),
+    grain: choice.marks ? piece.grain : 0,
+    marks: (choice.marks ? piece.marks : []).map((mark) => ({
+      ...movedMark(mark, at),
+      ...(mark.width ? { width: mark.width * scale } : {}),
+    })),
     cuts: [
       {
         clothId,

@@ -1,4 +1,4 @@
-import { drawShape } from '../../core/shape';
+import { bounds, drawShape, type Point } from '../../core/shape';
 import type { FoundPiece } from '../../formats/drawing';
 import { CheckField } from '../../ui/form/form-fields';
 import OutlineThumb from '../../ui/OutlineThumb';
@@ -11,6 +11,8 @@ export interface Choice {
   count: number;
   /** What lies inside it is cut out. */
   openings: boolean;
+  /** Grain line and marks that are drawn on it are taken. */
+  marks: boolean;
 }
 
 interface Props {
@@ -36,6 +38,7 @@ export default function ImportedPiece({ piece, number, choice, size, unsure, onC
             ...(choice.openings ? (piece.shape.holes ?? []) : []),
           ]}
           size={84}
+          lines={choice.marks ? drawnLines(piece) : []}
           label={`Outline of ${choice.name}`}
         />
         <p className="font-bold tabular-nums" aria-hidden="true">
@@ -69,6 +72,9 @@ export default function ImportedPiece({ piece, number, choice, size, unsure, onC
             Look again: {words}.
           </p>
         ))}
+        {drawnWords(piece) && (
+          <CheckField label={`Take ${drawnWords(piece)}`} checked={choice.marks} onChange={(marks) => onChange({ marks })} />
+        )}
         {piece.inner > 0 && (
           <CheckField
             label={`Cut out ${counted(piece.inner, 'opening')}`}
@@ -79,4 +85,39 @@ export default function ImportedPiece({ piece, number, choice, size, unsure, onC
       </div>
     </li>
   );
+}
+
+/** What is drawn on it: “the grain line and 2 notches”; nothing for a piece that lies straight and has no marks. */
+function drawnWords({ grain, marks }: FoundPiece): string {
+  const notches = marks.filter(({ kind }) => kind === 'notch').length;
+  const others = marks.length - notches;
+  return [
+    ...(grain === 0 ? [] : [`the grain line, ${Math.round(Math.abs(grain))}° off upright`]),
+    ...(notches > 0 ? [counted(notches, 'notch', 'notches')] : []),
+    ...(others > 0 ? [counted(others, 'mark')] : []),
+  ].join(' and ');
+}
+
+/** Its grain line across the middle and a short stroke at each mark. */
+function drawnLines({ shape, grain, marks }: FoundPiece): [Point, Point][] {
+  const { minX, minY, maxX, maxY } = bounds(drawShape({ kind: 'drawn', edges: shape.edges }).outline);
+  const [x, y] = [(minX + maxX) / 2, (minY + maxY) / 2];
+  const reach = 0.3 * Math.min(maxX - minX, maxY - minY);
+  const angle = (grain * Math.PI) / 180;
+  const [dx, dy] = [-reach * Math.sin(angle), reach * Math.cos(angle)];
+  const toMiddle = ([u, v]: Point): Point => {
+    const far = Math.hypot(x - u, y - v) || 1;
+    return [u + ((x - u) * 0.25 * reach) / far, v + ((y - v) * 0.25 * reach) / far];
+  };
+  return [
+    ...(grain === 0
+      ? []
+      : [
+          [
+            [x - dx, y - dy],
+            [x + dx, y + dy],
+          ] as [Point, Point],
+        ]),
+    ...marks.map(({ at }): [Point, Point] => [at, toMiddle(at)]),
+  ];
 }

@@ -55,7 +55,7 @@ export default function PhotoReading({ test, fields, empty, readings, onRead }: 
     const told = (doing: string, share: number) => setProgress({ doing, share });
     try {
       if (test === 'overhang') {
-        const { bendingLength, low, high, warnings } = await measurePhoto('hang', file, marker, told);
+        const { bendingLength, low, high, warnings } = await measurePhoto('hang', [file], marker, told);
         setSeen({
           words: `Bending length ${bendingLength.toFixed(1)} mm, between ${low.toFixed(1)} and ${high.toFixed(1)} mm by this picture.`,
           warnings,
@@ -65,7 +65,7 @@ export default function PhotoReading({ test, fields, empty, readings, onRead }: 
           }),
         });
       } else {
-        const { opacity, reflectance, transmittance, warnings } = await measurePhoto('contrast', file, marker, told);
+        const { opacity, reflectance, transmittance, warnings } = await measurePhoto('contrast', [file], marker, told);
         const share = (value: number) => (100 * value).toFixed(1);
         setSeen({
           words: `Opacity ${Math.round(opacity)} %: it throws back ${share(reflectance)} % of the light and lets ${share(transmittance)} % through.`,
@@ -99,7 +99,7 @@ export default function PhotoReading({ test, fields, empty, readings, onRead }: 
           // What was seen was measured by another card.
           setSeen(undefined);
         }}
-        onFile={(file) => void look(file)}
+        onFiles={([file]) => void look(file!)}
         onError={setError}
       />
       {progress && <PhotoProgress {...progress} />}
