@@ -367,3 +367,40 @@ test('a leftover tells what still fits on it, in which project', async ({ page }
   await tabs.getByRole('link', { name: 'Badge tabs' }).click();
   await expect(page).toHaveURL(new RegExp(`/projects/${id}`));
 });
+
+test('a leftover out of a photograph keeps its shape and its spots, and all leftovers tell together what fits', async ({
+  page,
+}) => {
+  await open(page, '/cupboard?shelf=stock');
+  await page.getByRole('button', { name: 'Add a roll or leftover' }).click();
+  const form = page.getByRole('dialog', { name: 'A roll, sheets or a leftover' });
+  await form.getByLabel('Of', { exact: true }).selectOption({ label: 'Harbour-blue linen-cotton' });
+  await form.getByRole('button', { name: 'From a photograph' }).click();
+  const photo = page.getByRole('dialog', { name: 'The leftover in a photograph' });
+  await photo.getByRole('button', { name: 'Try a made-up one' }).click();
+  await expect(photo.getByLabel('Keep clear of 2 spots')).toBeChecked({ timeout: 60_000 });
+  await expect(photo.getByText(/^4[23](\.\d)? × 3[34](\.\d)? cm$/)).toBeVisible();
+  expect(await seriousFindings(page)).toEqual([]);
+  // Its grain runs across the picture: a quarter turn.
+  await photo.getByRole('button', { name: 'Turn it' }).click();
+  await expect(photo.getByText(/^3[34](\.\d)? × 4[23](\.\d)? cm$/)).toBeVisible();
+  await photo.getByRole('button', { name: 'Take its shape' }).click();
+  await form.getByRole('button', { name: '2 spots in it' }).click();
+  const spots = page.getByRole('dialog', { name: 'Spots that may not be used' });
+  await expect(spots.getByText(/^2 spots in/)).toBeVisible();
+  expect(await seriousFindings(page)).toEqual([]);
+  await spots.getByRole('button', { name: 'Leave as it was' }).click();
+  await form.getByLabel('Where it is kept').fill('by the red box');
+  await form.getByRole('button', { name: 'Save' }).click();
+  await expect(form).toBeHidden();
+  await expect(
+    page.getByRole('row', { name: /by the red box/ }).getByRole('img', { name: 'its shape, 2 spots in it' }),
+  ).toBeVisible();
+  const { stock } = (await (await page.request.get('/api/stock')).json()) as { stock: { place: string; spots: unknown[]; outline: unknown[] }[] }; // prettier-ignore
+  const kept = stock.find(({ place }) => place === 'by the red box')!;
+  expect([kept.spots.length, kept.outline.length]).toEqual([2, 6]);
+  await page.getByRole('button', { name: 'What still fits on the leftovers?' }).click();
+  const fits = page.getByRole('region', { name: 'What still fits on the leftovers' });
+  await expect(fits.getByRole('heading').first()).toBeVisible({ timeout: 60_000 });
+  await expect(fits.getByRole('listitem').first()).toContainText(/^\d+ of \d+ /);
+});

@@ -576,15 +576,18 @@ test('pieces come out of a photograph, with their sizes, and are brought in', as
   const dialog = page.getByRole('dialog', { name: /^Pieces from a file/ });
   await dialog
     .locator('input[type=file]')
+    .first()
     .setInputFiles({ name: 'empty.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('no picture') });
   await expect(dialog.getByRole('alert')).toBeVisible();
   await expect(dialog.getByRole('alert')).toHaveText(/must be a whole PNG or JPEG/);
   // One in which there is nothing but the side of a box says why nothing comes of it.
-  await dialog.locator('input[type=file]').setInputFiles('public/samples/hang.jpg');
+  await dialog.locator('input[type=file]').first().setInputFiles('public/samples/hang.jpg');
   await expect(dialog.getByText(/reaches the picture’s edge and was left out/)).toBeVisible({ timeout: 60_000 });
   await dialog.getByRole('button', { name: 'Try a made-up photograph' }).click();
   await expect(dialog.getByRole('button', { name: 'Bring in 3 pieces' })).toBeVisible({ timeout: 60_000 });
   await expect(dialog.getByText('Take it, 16 × 4 cm')).toBeVisible();
+  await expect(dialog.getByLabel('Take 2 notches')).toBeChecked();
+  await dialog.getByLabel('Take 1 notch').uncheck();
   // The print was larger than it was said: everything is.
   await dialog.getByLabel('Side of a card’s black square').fill('63 mm');
   await expect(dialog.getByText('Take it, 16.8 × 4.2 cm')).toBeVisible();
@@ -593,8 +596,9 @@ test('pieces come out of a photograph, with their sizes, and are brought in', as
   await dialog.getByLabel('How many of piece 3').fill('2');
   await dialog.getByRole('button', { name: 'Bring in 3 pieces' }).click();
   await expect(dialog).toBeHidden();
-  const { pieces } = (await (await page.request.get(`/api/projects/${id}/pieces`)).json()) as { pieces: { name: string }[] };
+  const { pieces } = (await (await page.request.get(`/api/projects/${id}/pieces`)).json()) as { pieces: { name: string; marks: { kind: string }[] }[] }; // prettier-ignore
   expect(pieces.map(({ name }) => name)).toEqual(['Piece 1', 'Piece 2', 'Welt']);
+  expect(pieces.map(({ marks }) => marks.map(({ kind }) => kind))).toEqual([['notch', 'notch'], [], []]);
 });
 
 test('a strip and a swatch are read off photographs, and kept', async ({ page }) => {

@@ -216,9 +216,44 @@ describe('a roll, sheets or a leftover', () => {
     expect(sent[0]!.body).toMatchObject({ kind: 'sheet', ofKind: 'layer', ofId: 'l', width: 210, length: 297, count: 6 });
   });
 
+  it('of nothing is refused, and nothing is guessed for it', async () => {
+    const sent = fakeServer(savesAll);
+    render(<StockForm entry={undefined} materials={materials} onSaved={vi.fn()} onClose={vi.fn()} />);
+    await type('Width', '20 cm');
+    await type('Length', '30 cm');
+    await press('Save');
+    expect(sent).toHaveLength(0);
+    expect(screen.getByLabelText('Of')).toHaveAccessibleDescription(/say what it is of/);
+  });
+
+  it('keeps clear of a hole that is put down by its figures, and forgets one that is touched again', async () => {
+    const sent = fakeServer(savesAll);
+    render(<StockForm entry={undefined} materials={materials} onSaved={vi.fn()} onClose={vi.fn()} />);
+    await pick('Of', 'Linen');
+    await type('Width', '40 cm');
+    await type('Length', '30 cm');
+    await press('It has a hole or a stain');
+    await type('Width of a spot', '2 cm');
+    await type('From the left', '10 cm');
+    await type('From below', '5 cm');
+    await press('Put it there');
+    await type('From the left', '30 cm');
+    await press('Put it there');
+    expect(screen.getByText(/^2 spots in/)).toBeInTheDocument();
+    // The same place again takes it away.
+    await press('Put it there');
+    await press('Done');
+    await press('Save');
+    await waitFor(() => expect(sent).toHaveLength(1));
+    const { spots } = sent[0]!.body as { spots: [number, number][][] };
+    expect(spots).toHaveLength(1);
+    for (const [x, y] of spots[0]!) expect(Math.hypot(x - 100, y - 50)).toBeCloseTo(10, 6);
+  });
+
   it('of no size is refused under its field', async () => {
     const sent = fakeServer(savesAll);
     render(<StockForm entry={undefined} materials={materials} onSaved={vi.fn()} onClose={vi.fn()} />);
+    await pick('Of', 'Linen');
     await type('Width', '0');
     await type('Length', '30 cm');
     await press('Save');

@@ -11,6 +11,7 @@ import { UnitsProvider } from '../../ui/units-context';
 import { usePage, type Page } from '../../ui/use-page';
 import type { Cloth } from '../../store/cloths';
 import type { Layer } from '../../store/layers';
+import { formatSize } from '../../core/units';
 import type { Settings } from '../../store/settings';
 import type { Stock } from '../../store/stock';
 import type { Shelf } from './shelf';
@@ -23,6 +24,7 @@ import type { StockMaterial } from './StockForm';
 const ClothForm = fetched(() => import('./ClothForm'));
 const LayerForm = fetched(() => import('./LayerForm'));
 const StockForm = fetched(() => import('./StockForm'));
+const FitsOn = fetched(() => import('./FitsOn'));
 
 /** What is open in a form: a row, or a new one. */
 type Editing =
@@ -197,15 +199,20 @@ export default function CupboardView({
           />
         ) : shelf === 'stock' ? (
           stockRows.length > 0 ? (
-            <ShelfTable
-              rows={stockRows}
-              columns={stockColumns}
-              search={search}
-              thing="entry"
-              things="entries"
-              onEdit={(row) => setEditing({ shelf: 'stock', row })}
-              onDelete={removeStock}
-            />
+            <>
+              <ShelfTable
+                rows={stockRows}
+                columns={stockColumns}
+                search={search}
+                thing="entry"
+                things="entries"
+                onEdit={(row) => setEditing({ shelf: 'stock', row })}
+                onDelete={removeStock}
+              />
+              <Suspense>
+                <FitsOn pieces={keptPieces(stockRows, system)} all />
+              </Suspense>
+            </>
           ) : (
             <div className="sheet max-w-2xl p-6">
               <h2 className="chalk-heading">Nothing is put away here yet</h2>
@@ -260,3 +267,12 @@ export default function CupboardView({
     </UnitsProvider>
   );
 }
+
+/** Sheets and leftovers, called by what they are of, their size and where they are. */
+const keptPieces = (rows: readonly StockRow[], system: Settings['units']) =>
+  rows
+    .filter(({ kind }) => kind !== 'roll')
+    .map(({ id, name, width, length, place }) => ({
+      id,
+      name: [name, formatSize(width, length, system), place].filter((words) => words !== '').join(', '),
+    }));

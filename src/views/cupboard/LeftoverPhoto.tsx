@@ -151,10 +151,14 @@ export default function LeftoverPhoto({ onTaken, onClose }: Props) {
   );
 }
 
-/** Turned straight, then so many quarters to the right. */
+/** Turned straight, then so many quarters to the right; told to the millimetre below, which is as finely as a photograph is true. */
 function shapeOf(piece: TracedPiece, turns: number, scale: number): LeftoverShape {
   const turn = straightTurn(piece) - 90 * turns;
   const laid = (outline: Outline): Outline =>
     transformed(outline, false, turn).map(([x, y]): [number, number] => [x * scale, y * scale]);
-  return { outline: laid(piece.outline), spots: piece.drawn.spots.map(laid) };
+  const outline = laid(piece.outline);
+  const { minX, minY, maxX, maxY } = bounds(outline);
+  const [sx, sy] = [Math.floor(maxX - minX) / (maxX - minX), Math.floor(maxY - minY) / (maxY - minY)];
+  const whole = (each: Outline): Outline => each.map(([x, y]): [number, number] => [(x - minX) * sx, (y - minY) * sy]);
+  return { outline: whole(outline), spots: piece.drawn.spots.map((spot) => whole(laid(spot))) };
 }

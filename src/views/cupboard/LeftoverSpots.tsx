@@ -47,7 +47,7 @@ export default function LeftoverSpots({ shape: { outline, spots: before }, onDon
           role="img"
           aria-label={`The leftover with ${counted(spots.length, 'spot')}`}
           viewBox={`${minX - room} ${-maxY - room} ${maxX - minX + 2 * room} ${maxY - minY + 2 * room}`}
-          className="max-h-[45vh] w-full cursor-crosshair touch-manipulation"
+          className="max-h-[36vh] w-full cursor-crosshair touch-manipulation"
           onClick={(event) => {
             const place = pointerPlace(event.currentTarget, event);
             if (place) put(place);
@@ -58,7 +58,7 @@ export default function LeftoverSpots({ shape: { outline, spots: before }, onDon
             <path key={i} d={closedPath(spot)} fill="var(--pin)" fillOpacity={0.35} stroke="var(--pin)" strokeWidth={room / 8} />
           ))}
         </svg>
-        <div className="flex flex-wrap items-end gap-4">
+        <div className="grid items-end gap-4 sm:grid-cols-[repeat(3,1fr)_auto]">
           <LengthField label="Width of a spot" value={width} min={2} onChange={setWidth} />
           <LengthField label="From the left" value={at[0] - minX} onChange={(mm) => setAt([minX + mm, at[1]])} />
           <LengthField label="From below" value={at[1] - minY} onChange={(mm) => setAt([at[0], minY + mm])} />
@@ -66,7 +66,9 @@ export default function LeftoverSpots({ shape: { outline, spots: before }, onDon
             Put it there
           </button>
         </div>
-        <p role="status">{counted(spots.length, 'spot')}, as large as marked, are left out.</p>
+        <p role="status">
+          {counted(spots.length, 'spot')} in {units.size(maxX - minX, maxY - minY)}.
+        </p>
         <div className="flex flex-wrap gap-3">
           <button
             type="button"
@@ -87,7 +89,6 @@ export default function LeftoverSpots({ shape: { outline, spots: before }, onDon
             Leave as it was
           </button>
         </div>
-        <p className="quiet">{units.size(maxX - minX, maxY - minY)}, its grain up and down.</p>
       </div>
     </dialog>
   );

@@ -51,7 +51,7 @@ export default function StockForm({ entry, materials, onSaved, onClose }: Props)
     schema: stockSchema,
     start: () => ({
       kind: entry?.kind ?? ('leftover' as Stock['kind']),
-      ofId: entry ? `${entry.ofKind}/${entry.ofId}` : `${materials[0]?.kind}/${materials[0]?.id}`,
+      ofId: entry ? `${entry.ofKind}/${entry.ofId}` : '',
       outline: entry?.outline ?? (null as Outline | null),
       spots: entry?.spots ?? ([] as Outline[]),
       width: entry ? lengthForField(entry.width, system) : '',
@@ -111,7 +111,15 @@ export default function StockForm({ entry, materials, onSaved, onClose }: Props)
             options={(['leftover', 'roll', 'sheet'] as const).map((each) => [each, KIND_WORDS[each]] as const)}
           />
           <Field label="Of" id="stock-of" error={error('ofId')}>
-            <select id="stock-of" className="select" {...form.register('ofId')}>
+            <select
+              id="stock-of"
+              className="select"
+              {...form.register('ofId')}
+              {...(error('ofId') ? { 'aria-invalid': true, 'aria-describedby': 'stock-of-error' } : {})}
+            >
+              <option value="" disabled>
+                which cloth or layer?
+              </option>
               {(['cloth', 'layer'] as const).map((group) => (
                 <optgroup key={group} label={group === 'cloth' ? 'Cloth' : 'Layers'}>
                   {materials
@@ -171,7 +179,7 @@ export default function StockForm({ entry, materials, onSaved, onClose }: Props)
               ),
           )}
         </div>
-        {entry && entry.kind !== 'roll' && <FitsOn stockId={entry.id} />}
+        {entry && entry.kind !== 'roll' && <FitsOn pieces={[{ id: entry.id, name: material?.name ?? '' }]} />}
       </RecordDialog>
       {drawing && (
         <OutlineEditor
