@@ -1,12 +1,12 @@
 import { stackStiffness } from '../core/layers';
-import { blend, carryFactor, isWork, PACE_WORDS, PACES, paceFrom } from '../core/learn';
+import { blend, carryFactor, isWork, PACE_WORDS, PACES, paceFrom, type Timing } from '../core/learn';
 import { capital } from '../core/letters';
 import { cloths } from '../store/cloths';
 import type { Db } from '../store/database';
-import { forget, forgottenUntil, paceSubject, pairSubject, remember, type PairLearnt } from '../store/forgotten';
+import { dryingSubject, forget, forgottenUntil, paceSubject, pairSubject, remember, type PairLearnt } from '../store/forgotten';
 import { logEntries, type LogEntry } from '../store/log';
 import { findMaterial } from '../store/materials';
-import { timingsOf } from '../store/timings';
+import { driedCloths, dryingsOf, pacesOf, timingsOf } from '../store/timings';
 import { InputError } from '../core/input-error';
 
 /** One figure that the house knows better than the model does, from its own readings. */
@@ -49,19 +49,30 @@ export function forgetLearnt(db: Db, subject: string, forgotten: boolean, now: s
 }
 
 function pacesLearnt(db: Db): Learnt[] {
-  return PACES.flatMap((pace): Learnt[] => {
-    const timings = timingsOf(db, pace).filter(isWork);
-    if (timings.length === 0) return [];
+  const told = (
+    timings: readonly (Timing & { doneAt: string })[],
+    common: Pick<Learnt, 'subject' | 'title' | 'detail' | 'before'>,
+  ): Learnt[] => {
+    const counting = timings.filter(isWork);
+    if (counting.length === 0) return [];
+    const readings = counting.map(({ doneAt, actual, expected }) => ({ on: doneAt.slice(0, 10), value: actual / expected }));
     return [
-      {
-        ...{ subject: paceSubject(pace), kind: 'pace', title: capital(PACE_WORDS[pace]), detail: 'against what is reckoned' },
-        ...{ before: 1, now: paceFrom(timings).factor, range: null },
-        readings: timings
-          .map(({ doneAt, actual, expected }) => ({ on: doneAt.slice(0, 10), value: actual / expected }))
-          .reverse(),
-      },
+      { ...common, kind: 'pace', now: paceFrom(counting, common.before).factor, range: null, readings: readings.reverse() },
     ];
+  };
+  const kinds = PACES.flatMap((pace) =>
+    told(timingsOf(db, pace), {
+      ...{ subject: paceSubject(pace), title: capital(PACE_WORDS[pace]), detail: 'against what is reckoned', before: 1 },
+    }),
+  );
+  const house = pacesOf(db).drying.factor;
+  const dried = driedCloths(db).flatMap((id) => {
+    const cloth = cloths.find(db, id);
+    if (!cloth) return [];
+    const common = { subject: dryingSubject(id), title: cloth.name, detail: 'how it dries, against what is reckoned' };
+    return told(dryingsOf(db, id), { ...common, before: house });
   });
+  return [...kinds, ...dried];
 }
 
 /** Entries of the logbook that hold a reading, pair by pair. */

@@ -1,16 +1,17 @@
 import type { Workplace } from '../core/choose';
+import type { Air, Hanging } from '../core/liquid';
 import { timingsOf } from '../core/schedule';
 import { benchRuns, jobsOfRun } from '../store/bench-runs';
 import type { Db } from '../store/database';
 import { airOf, readSettings } from '../store/settings';
-import { keepTimings, pacesOf } from '../store/timings';
+import { dryingPaceOf, keepTimings } from '../store/timings';
 import { edgeOf } from './edge-of-jobs';
 
-/** Where and with what the person works: the air in which wet cloth hangs, with how fast it dries there by their own times, and the iron. */
-export function workplaceOf(db: Db): Workplace {
+/** Where and with what the person works: the air in which wet cloth hangs, with how fast this one dries there by their own times, and the iron. */
+export function workplaceOf(db: Db, clothId: string | null): Workplace & { air: Air & Pick<Hanging, 'pace'> } {
   const { settings } = readSettings(db);
   return {
-    air: { ...airOf(settings), pace: pacesOf(db).drying.factor },
+    air: { ...airOf(settings), pace: dryingPaceOf(db, clothId).factor },
     iron: { steam: settings.ironSteam, weight: settings.ironWeight },
   };
 }
@@ -21,7 +22,7 @@ export function learnTimes(db: Db, runId: string): void {
   if (run.finishedAt === null || run.scrapId !== null) return;
   const { plan, state } = run;
   const timings = timingsOf({
-    ...{ steps: plan.steps, edge: edgeOf(db, jobsOfRun(run)), dryingPace: plan.dryingPace },
+    ...{ steps: plan.steps, edge: edgeOf(db, jobsOfRun(run)), hangs: plan.hangs },
     ...{ stamps: state.stamps ?? [], hung: state.hung ?? [], weighed: state.weighed },
   });
   keepTimings(db, runId, timings, run.finishedAt);

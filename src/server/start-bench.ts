@@ -4,6 +4,7 @@ import type { ChosenLayer } from '../core/layers';
 import { layerOutline, openPiece } from '../core/pieces';
 import { layerCutOf } from '../core/workpiece';
 import { ironSole, MOVE_SECONDS, pressPlan, type PressStop, type PressTool } from '../core/press';
+import type { Hanging } from '../core/liquid';
 import type { Outline } from '../core/shape';
 import { knownBefore, layerRegions, workSteps } from '../core/techniques';
 import { stepsForBatch, stepsForCopies, type Order, type Step } from '../core/steps';
@@ -14,7 +15,6 @@ import type { Db } from '../store/database';
 import { chosenOf } from '../store/materials';
 import { projects } from '../store/projects';
 import { readSettings } from '../store/settings';
-import { pacesOf } from '../store/timings';
 import { getWorkpiece, workpiecesByIds, type Workpiece } from '../store/workpieces';
 import { builtByIds, builtWork } from './built-works';
 import { doneTogether } from './bench-together';
@@ -83,7 +83,7 @@ export function planBatch(db: Db, jobIds: readonly string[], tool: PressTool): {
     regions: planned.map(({ regions }) => regions),
     known: planned.map(({ known }) => known),
     prints: Object.fromEntries(planned.map(({ work }) => [work.id, printOf(work)])),
-    ...(steps.some(({ until }) => until !== undefined) ? { dryingPace: pacesOf(db).drying.factor } : {}),
+    ...(steps.some(({ until }) => until !== undefined) ? { hangs: planned.map(({ hangs }) => hangs) } : {}),
     ...(together.sheets.length > 0 ? { sheets: together.sheets } : {}),
     ...(planned.length === 1
       ? {}
@@ -111,6 +111,7 @@ interface Planned {
   known: ReturnType<typeof knownBefore>;
   work: Workpiece;
   clothName: string;
+  hangs: Hanging;
   outline: Outline;
   plate: Outline;
   chosen: ChosenLayer[];
@@ -135,7 +136,12 @@ function plannedWork(db: Db, jobId: string, tool: PressTool): Planned {
   const plate = ironSole(settings.soleLength, settings.soleWidth);
   const stopsOn = (layer: number, seconds: number | undefined): PressStop[] => {
     const { material, extent } = chosen[layer]!;
-    const { outlines } = layerOutline(piece, extent, material, layerCutOf(work, kept[layer]!.cut, settings.trim, piece, cloth.arealDensity));
+    const { outlines } = layerOutline(
+      piece,
+      extent,
+      material,
+      layerCutOf(work, kept[layer]!.cut, settings.trim, piece, cloth.arealDensity),
+    );
     return (outlines.length > 0 ? outlines : [piece.outline]).flatMap(
       (outline) =>
         pressPlan({
@@ -149,13 +155,15 @@ function plannedWork(db: Db, jobId: string, tool: PressTool): Planned {
     );
   };
   // What is done with the finished thing is no work of this bench.
-  const job = jobOfWork(db, work, { tool, ...workplaceOf(db) })!;
+  const workplace = workplaceOf(db, work.clothId);
+  const job = jobOfWork(db, work, { tool, ...workplace })!;
   const one = workSteps(job).filter(({ sewn }) => !sewn);
   return {
     known: knownBefore(job),
     regions: layerRegions(job).map((layer) => layer.map(rounded)),
     work,
     clothName: cloth.name,
+    hangs: { clothId: work.clothId, pace: workplace.air.pace ?? 1 },
     outline: piece.outline,
     plate,
     chosen,

@@ -4,6 +4,7 @@ import { wettedWith } from '../core/techniques';
 import { cloths } from '../store/cloths';
 import type { Db } from '../store/database';
 import { projects } from '../store/projects';
+import { driedCloths, dryingPaceOf } from '../store/timings';
 import { builtWorks } from './built-works';
 import { drawnJob } from './job-work';
 
@@ -22,6 +23,8 @@ export interface WetJob {
   /** Share of its mass that the cloth takes up in all rounds. */
   pickUp: number;
   clothName: string;
+  /** How many times longer than computed its cloth takes to dry here. */
+  pace: number;
   arealDensity: number;
   tone: Fabric['tone'];
   fibres: Fabric['fibres'];
@@ -58,9 +61,14 @@ export function wetJobs(db: Db): WetJob[] {
           count: work.count,
           area: wetted.area,
         },
-        ...{ pickUp: (wetted.each * wetted.rounds) / mass, clothName: cloth.name },
+        ...{ pickUp: (wetted.each * wetted.rounds) / mass, clothName: cloth.name, pace: dryingPaceOf(db, cloth.id).factor },
         ...{ arealDensity, tone, fibres, water },
       },
     ];
   });
+}
+
+/** How many times longer than computed each cloth takes to dry that was timed, by its id. */
+export function paceByCloth(db: Db): Record<string, number> {
+  return Object.fromEntries(driedCloths(db).map((id) => [id, dryingPaceOf(db, id).factor]));
 }

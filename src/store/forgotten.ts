@@ -8,6 +8,8 @@ export type PairLearnt = (typeof PAIR_LEARNT)[number];
 export const pairSubject = (kind: PairLearnt, clothId: string, stack: string): string => `${kind}/${clothId}/${stack}`;
 /** Names what is learnt of a kind of work. */
 export const paceSubject = (pace: string): string => `pace/${pace}`;
+/** Names what is learnt of how one cloth dries. */
+export const dryingSubject = (clothId: string): string => `pace/drying/${clothId}`;
 
 /** Until when the readings of each subject do not count; nothing for what counts whole. */
 export function forgottenUntil(db: Db): Map<string, string> {

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { PACES, pacesFrom, type Timing } from '../../src/core/learn';
 import { drying } from '../../src/core/liquid';
-import { runTasks, timingsOf, type FinishedRun, type TimedStep } from '../../src/core/schedule';
+import { runTasks, timingsOf, type FinishedRun } from '../../src/core/schedule';
 import { paceOf } from '../../src/core/schedule/run-tasks';
 
 const times = (factor: number, count: number): Timing[] =>
@@ -43,7 +43,13 @@ describe('a person’s own pace', () => {
 });
 
 describe('what a finished run tells', () => {
-  const step = (id: string, more: Partial<TimedStep>): TimedStep => ({ id, kind: 'do', stage: 'apply', title: id, ...more });
+  const step = (id: string, more: Partial<FinishedRun['steps'][number]>): FinishedRun['steps'][number] => ({
+    id,
+    kind: 'do',
+    stage: 'apply',
+    title: id,
+    ...more,
+  });
   const steps = [
     step('starch-wet', { stage: 'prepare' }),
     step('starch-dry', { kind: 'wait', seconds: 3600, stage: 'prepare' }),
@@ -89,10 +95,21 @@ describe('what a finished run tells', () => {
     expect(told({ hung: [{ step: 1, seconds: 4500, found: 'right' }] })).toEqual([
       { pace: 'drying', expected: 3600, actual: 4500 },
     ]);
-    expect(told({ hung: [{ step: 1, seconds: 3600, found: 'right' }], dryingPace: 1.25 })[0]!.expected).toBeCloseTo(2880, 9);
+    expect(told({ hung: [{ step: 1, seconds: 3600, found: 'right' }], hangs: [{ clothId: 'linen', pace: 1.25 }] })[0]).toMatchObject({ expected: 2880, clothId: 'linen' }); // prettier-ignore
     // What had gone dry was right some time before.
     expect(told({ hung: [{ step: 1, seconds: 3600, found: 'too-dry' }] })[0]!.actual).toBeLessThan(3600);
     expect(told({ hung: [{ step: 99, seconds: 3600, found: 'right' }] })).toEqual([]);
+  });
+
+  it('of which cloth it was, and by its own pace; not of cloths that hung together', () => {
+    const hung = [{ step: 1, seconds: 3600, found: 'right' as const }];
+    const hangs = [{ clothId: 'linen', pace: 1 }, { clothId: 'wool', pace: 2 }]; // prettier-ignore
+    const of = (more: object) => told({ steps: [steps[0]!, { ...steps[1]!, ...more }], hung, hangs })[0]!;
+    expect(of({ work: 1 })).toMatchObject({ expected: 1800, clothId: 'wool' });
+    expect(of({ work: 0 })).toMatchObject({ expected: 3600, clothId: 'linen' });
+    // Reckoned as the second of them, which is the one that is shown.
+    expect(of({ shows: 1 })).toEqual({ pace: 'drying', expected: 1800, actual: 3600 });
+    expect(told({ hung, hangs: [hangs[1]!, hangs[1]!] })[0]).toMatchObject({ clothId: 'wool' });
   });
 
   it('how long it would have hung by two weighings, which count before the hand', () => {

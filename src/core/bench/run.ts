@@ -1,5 +1,5 @@
 import type { Evidence } from '../techniques';
-import type { Dampness, Weighing } from '../liquid';
+import type { Dampness, Hanging, Weighing } from '../liquid';
 import type { PressStop } from '../press';
 import type { Outline } from '../shape';
 import type { BatchStep } from '../steps';
@@ -52,8 +52,8 @@ export interface BenchPlan {
   regions?: Outline[][][];
   /** For each of its jobs what was known before it was begun that speaks for a cause, in words. */
   known?: Partial<Record<Evidence, string>>[];
-  /** How many times longer than computed cloth was taken to dry when the run was planned. */
-  dryingPace?: number;
+  /** Where cloth hangs to dry: for each of its jobs which, and how many times longer than computed it was taken to take. */
+  hangs?: Hanging[];
 }
 
 export interface BenchState {

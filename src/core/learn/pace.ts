@@ -12,6 +12,8 @@ export interface Timing {
   pace: Pace;
   expected: number;
   actual: number;
+  /** Of cloth that hung, which it was. */
+  clothId?: string | undefined;
 }
 
 /** How many times longer than reckoned each kind takes this person, and from how many times that is known. */
@@ -33,13 +35,15 @@ export function pacesFrom(timings: readonly Timing[]): Paces {
 }
 
 /**
- * The pace of one kind of work, or of one machine, as {@link pacesFrom} reckons it.
+ * The pace of one kind of work, of one machine or of one cloth, as {@link pacesFrom} reckons it.
  *
+ * @param usual factor that counts like two times of one's own: 1 as it is reckoned for anybody, for a cloth what the house's cloths take
  * @example paceFrom([{ expected: 20, actual: 30 }]).times // 1
  */
-export function paceFrom(timings: readonly Omit<Timing, 'pace'>[]): { factor: number; times: number } {
+export function paceFrom(timings: readonly Omit<Timing, 'pace'>[], usual = 1): { factor: number; times: number } {
   const logs = timings.filter(isWork).map(({ expected, actual }) => Math.log(actual / expected));
-  return { factor: Math.exp(logs.reduce((sum, each) => sum + each, 0) / (logs.length + PRIOR)), times: logs.length };
+  const sum = logs.reduce((all, each) => all + each, PRIOR * Math.log(usual));
+  return { factor: Math.exp(sum / (logs.length + PRIOR)), times: logs.length };
 }
 
 /**

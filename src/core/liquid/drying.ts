@@ -12,6 +12,13 @@ export interface Air {
   pace?: number | undefined;
 }
 
+/** Cloth that hangs to dry. */
+export interface Hanging {
+  clothId: string;
+  /** How many times longer than computed it takes. */
+  pace: number;
+}
+
 export interface DryingOptions extends Air {
   /** Water in the cloth, g/m². */
   water: number;

@@ -1,10 +1,11 @@
 import { isWork, type Timing } from '../learn';
-import { dryingByWeight, type Dampness, type Weighing } from '../liquid';
+import { dryingByWeight, type Dampness, type Hanging, type Weighing } from '../liquid';
+import type { BatchStep } from '../steps';
 import { paceOf, stepMinutes, type TimedStep } from './run-tasks';
 
 /** A run that is finished, with when its steps were come to and how long cloth hung. */
 export interface FinishedRun {
-  steps: readonly TimedStep[];
+  steps: readonly (TimedStep & Pick<BatchStep, 'work' | 'shows'>)[];
   /** Edge of all its pieces, mm. */
   edge: number;
   stamps: readonly { step: number; at: string }[];
@@ -12,8 +13,8 @@ export interface FinishedRun {
   hung: readonly { step: number; seconds: number; found: Dampness }[];
   /** What hung was weighed. */
   weighed?: readonly ({ step: number } & Weighing)[] | undefined;
-  /** How many times longer than computed cloth was taken to dry when it was planned. */
-  dryingPace?: number | undefined;
+  /** For each job its cloth, and how many times longer than computed that was taken to dry when it was planned. */
+  hangs?: readonly Hanging[] | undefined;
 }
 
 /** Cloth that was found too dry had been right at some time before: after about so much of the time. */
@@ -26,7 +27,7 @@ const WAS_RIGHT = 0.75;
  * @returns seconds, as reckoned for anybody and as they were
  * @example timingsOf({ steps: [], edge: 0, stamps: [], hung: [] }) // []
  */
-export function timingsOf({ steps, edge, stamps, hung, weighed = [], dryingPace = 1 }: FinishedRun): Timing[] {
+export function timingsOf({ steps, edge, stamps, hung, weighed = [], hangs = [] }: FinishedRun): Timing[] {
   const worked = stamps.flatMap(({ step, at }, i): Timing[] => {
     const next = stamps[i + 1];
     const own = steps[step];
@@ -36,6 +37,13 @@ export function timingsOf({ steps, edge, stamps, hung, weighed = [], dryingPace 
     if (!pace || next?.step !== step + 1 || twice) return [];
     return [{ pace, expected: 60 * stepMinutes(own, steps, edge), actual: (Date.parse(next.at) - Date.parse(at)) / 1000 }];
   });
+  /** What hung at a step took, against what is reckoned for anybody; of cloths that hung together it is not told which. */
+  const tookToDry = (step: number, reckoned: number, actual: number): Timing => {
+    const { work, shows } = steps[step]!;
+    const own = hangs[work ?? shows ?? 0];
+    const alike = work !== undefined || hangs.every(({ clothId }) => clothId === own?.clothId);
+    return { pace: 'drying', expected: reckoned / (own?.pace ?? 1), actual, ...(own && alike ? { clothId: own.clothId } : {}) };
+  };
   const byScale = new Map(
     [...new Set(weighed.map(({ step }) => step))].flatMap((step): [number, Timing][] => {
       const { seconds: reckoned, until, dryMass } = steps[step] ?? {};
@@ -45,14 +53,14 @@ export function timingsOf({ steps, edge, stamps, hung, weighed = [], dryingPace 
       const left = dryingByWeight(dryMass, own, until)?.minutesLeft;
       if (left === undefined) return [];
       const actual = (Date.parse(own.at(-1)!.at) - Date.parse(since)) / 1000 + 60 * left;
-      return [[step, { pace: 'drying', expected: reckoned / dryingPace, actual }]];
+      return [[step, tookToDry(step, reckoned, actual)]];
     }),
   );
   const dried = hung.flatMap(({ step, seconds, found }): Timing[] => {
     const reckoned = steps[step]?.seconds;
     // A scale tells better than the hand.
     if (!reckoned || byScale.has(step)) return [];
-    return [{ pace: 'drying', expected: reckoned / dryingPace, actual: found === 'right' ? seconds : WAS_RIGHT * seconds }];
+    return [tookToDry(step, reckoned, found === 'right' ? seconds : WAS_RIGHT * seconds)];
   });
   return [...worked, ...dried, ...byScale.values()].filter(isWork);
 }

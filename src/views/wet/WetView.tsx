@@ -22,6 +22,8 @@ interface Props {
   settings: { settings: Settings; version: number };
   /** How fast cloth dries by the person's own times. */
   drying: Paces['drying'];
+  /** How many times longer than computed cloths take that were timed, by their ids. */
+  clothPaces: Readonly<Record<string, number>>;
   /** Of every liquid that there is. */
   bottles: KeptBottle[];
   /** Jobs that are ticked to begin with. */
@@ -37,20 +39,44 @@ export default function WetView(props: Props) {
   );
 }
 
-function jobThing({ id, name, project, liquid, liquidId, method, area, pickUp, count, clothName, ...cloth }: WetJob): WetThing {
-  return { id, name, of: `${project}: ${clothName}`, liquid, liquidId, method, area, pickUp, count, cloth };
+function jobThing({
+  id,
+  name,
+  project,
+  liquid,
+  liquidId,
+  method,
+  area,
+  pickUp,
+  count,
+  clothName,
+  pace,
+  ...cloth
+}: WetJob): WetThing {
+  return { id, name, of: `${project}: ${clothName}`, liquid, liquidId, method, area, pickUp, count, cloth, pace };
 }
 
 function lengthThing(
   { key, clothId, length, width, liquidId, method }: ClothLength,
   cloths: readonly Cloth[],
   bottles: readonly KeptBottle[],
+  paces: Readonly<Record<string, number>>,
 ): WetThing[] {
   const cloth = cloths.find(({ id }) => id === clothId);
   if (!cloth) return [];
   return [
     {
-      ...{ id: key, name: cloth.name, of: 'a length', method, area: length * width, count: 1, cloth, liquidId },
+      ...{
+        id: key,
+        name: cloth.name,
+        of: 'a length',
+        method,
+        area: length * width,
+        count: 1,
+        cloth,
+        liquidId,
+        pace: paces[clothId],
+      },
       liquid: bottles.find(({ id }) => id === liquidId)?.name ?? 'What is in the bottle',
     },
   ];
@@ -63,7 +89,7 @@ interface KeptSettings {
   settings: Settings;
 }
 
-function Wet({ jobs, cloths, settings: kept, drying, start, bottles: found }: Props) {
+function Wet({ jobs, cloths, settings: kept, drying, clothPaces, start, bottles: found }: Props) {
   const own = useSaver<KeptSettings>(
     { id: 'settings', ...kept },
     { base: '/api', toBody: ({ settings, version }) => ({ settings, version }) },
@@ -82,13 +108,13 @@ function Wet({ jobs, cloths, settings: kept, drying, start, bottles: found }: Pr
   const plans = useMemo(() => {
     const things = [
       ...jobs.filter(({ id }) => chosen.includes(id)).map(jobThing),
-      ...lengths.flatMap((row) => lengthThing(row, cloths, bottles)),
+      ...lengths.flatMap((row) => lengthThing(row, cloths, bottles, clothPaces)),
     ];
     return wetPlans(things, (liquidId) => bottles.find(({ id }) => id === liquidId) ?? {}, {
       ...{ mlPerPull, sides },
       air: { temperature: airTemperature, humidity: airHumidity, airSpeed, pace: drying.factor },
     });
-  }, [jobs, chosen, lengths, cloths, bottles, mlPerPull, sides, airTemperature, airHumidity, airSpeed, drying]);
+  }, [jobs, chosen, lengths, cloths, bottles, mlPerPull, sides, airTemperature, airHumidity, airSpeed, drying, clothPaces]);
   const used = found.filter(({ id }) =>
     [
       ...jobs.filter((job) => chosen.includes(job.id)).map(({ liquidId }) => liquidId),

@@ -17,6 +17,8 @@ export interface WetThing {
   pickUp?: number;
   count: number;
   cloth: Pick<Fabric, 'arealDensity' | 'tone' | 'fibres' | 'water'>;
+  /** How many times longer than computed this cloth takes to dry, where it was timed; as the house’s cloths do otherwise. */
+  pace?: number | undefined;
 }
 
 /** One thing in its turn: what it takes, and how long it hangs. */
@@ -88,7 +90,7 @@ export function wetPlans(
       const thing = group.find((each) => each.id === id)!;
       const { arealDensity } = thing.cloth;
       const { minutesToDamp, minutesToDry } = drying({
-        ...{ ...air, sides, arealDensity },
+        ...{ ...air, sides, arealDensity, pace: thing.pace ?? air.pace },
         water: arealDensity * pickUpOf(thing.cloth, method),
       });
       const { millilitres, pulls } = perPiece.find((each) => each.id === id)!;
