@@ -1,5 +1,6 @@
 // Serves the built application: finds a free port, says where it is, and stays quiet.
 import compression from 'compression';
+import { AsyncLocalStorage } from 'node:async_hooks';
 import { createServer as createHttpServer } from 'node:http';
 import { createServer } from 'node:net';
 import { existsSync } from 'node:fs';
@@ -110,19 +111,46 @@ const application = (request, response) => {
     return compress(request, response, answered);
   return compress(request, response, () => files(request, response, answered));
 };
-const server = createHttpServer((request, response) => {
-  // Who comes from this computer is no paired device, whatever is said.
-  delete request.headers['x-nembrel-device'];
-  application(request, response);
-});
-// A client that never finishes its request does not hold a connection for ever.
-server.requestTimeout = 60_000;
-// Node's five seconds are so short that a client that was busy meanwhile sends on a line that has just been closed.
-server.keepAliveTimeout = 65_000;
-await new Promise((resolve, reject) => {
-  server.once('error', reject);
-  server.listen(port, '127.0.0.1', resolve);
-});
+/** A server for this computer alone. */
+async function listening(at, answer) {
+  const server = createHttpServer((request, response) => {
+    // Who comes from this computer is no paired device, whatever is said.
+    delete request.headers['x-nembrel-device'];
+    answer(request, response);
+  });
+  // A client that never finishes its request does not hold a connection for ever.
+  server.requestTimeout = 60_000;
+  // Node's five seconds are so short that a client that was busy meanwhile sends on a line that has just been closed.
+  server.keepAliveTimeout = 65_000;
+  await new Promise((resolve, reject) => {
+    server.once('error', reject);
+    server.listen(at, '127.0.0.1', resolve);
+  });
+  return server;
+}
+await listening(port, application);
+const kept = resolve(root, process.env.NEMBREL_DB ?? 'data/nembrel.db').replace(/\.db$/, '');
+
+// The practice house: the demo's data in a file of its own, at an address of its own, so that nothing of it, not even a draft in the browser, is
+// ever mixed with one's own. It is opened when somebody wants to practise.
+const house = new AsyncLocalStorage();
+globalThis[Symbol.for('nembrel.house')] = house;
+let practice;
+async function openPractice() {
+  let at = port + 1000;
+  while (!(await isFree(at))) at += 1;
+  const own = { port: at, path: `${kept}-practice.db`, home: `http://127.0.0.1:${port}/` };
+  await listening(at, (request, response) => house.run(own, () => application(request, response)));
+  return own;
+}
+globalThis[Symbol.for('nembrel.practice')] = () => {
+  practice ??= openPractice().catch((error) => {
+    practice = undefined;
+    throw error;
+  });
+  return practice;
+};
+
 // Open the database now, so that a trouble with it is told at the start and not with the first page.
 const answer = await fetch(`http://127.0.0.1:${port}/api/settings`);
 if (!answer.ok) {
@@ -132,7 +160,6 @@ if (!answer.ok) {
 }
 
 // The door to the home network: shut, unless it is asked for here or was left open by the switch in Settings.
-const kept = resolve(root, process.env.NEMBREL_DB ?? 'data/nembrel.db').replace(/\.db$/, '');
 const { Door } = await import(pathToFileURL(join(root, 'dist/threads/door.mjs')).href);
 const lan = process.env.NEMBREL_LAN_ADDRESS;
 const door = new Door({ folder: `${kept}-door`, port, application, addresses: lan ? lan.split(',') : undefined });

@@ -3,6 +3,7 @@ import { errorAnswer, json } from './server/endpoint';
 import { NotFoundError } from './store/errors';
 import { deviceOf } from './server/door/the-door';
 import { ownHosts, refusedOrigin } from './server/same-origin';
+import { otherHouse } from './server/house';
 import { secureHeaders } from './server/security-headers';
 
 const WRITES = ['POST', 'PUT', 'PATCH', 'DELETE'];
@@ -12,7 +13,7 @@ export const onRequest = defineMiddleware(async ({ request, url, routePattern },
   const paired = deviceOf(request) !== null;
   const own = paired
     ? [request.headers.get('host') ?? '']
-    : ownHosts(process.env['PORT'] ?? '4310', process.env['NEMBREL_HOSTS']);
+    : ownHosts(String(otherHouse()?.port ?? process.env['PORT'] ?? '4310'), process.env['NEMBREL_HOSTS']);
   const refused = refusedOrigin(request, own, paired ? 'https' : 'http');
   let response: Response;
   if (refused) response = json({ error: { message: refused, field: null } }, 403);

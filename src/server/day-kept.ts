@@ -27,7 +27,8 @@ function changeOf(db: Db): string {
 
 /** An answer of the thread, kept until something is written; whoever asks while it is worked out gets the same. */
 function answered<T>(db: Db, asked: object): Promise<T> {
-  const key = JSON.stringify(asked);
+  const path = databasePath();
+  const key = JSON.stringify([path, asked]);
   const change = changeOf(db);
   const again = () => answered<T>(db, asked);
   const found = kept.get(key);
@@ -36,7 +37,7 @@ function answered<T>(db: Db, asked: object): Promise<T> {
   if (found?.working) return (found.after ??= found.answer.then(again, again)) as Promise<T>;
   // Nobody's going away ends what others wait for too.
   const { signal } = new AbortController();
-  const answer = inThread<T>('day', { path: databasePath(), ...asked }, { signal, seconds: SECONDS });
+  const answer = inThread<T>('day', { path, ...asked }, { signal, seconds: SECONDS });
   const own: Kept = { change, answer, working: true };
   kept.set(key, own);
   const over = () => (own.working = false);

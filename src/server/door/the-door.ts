@@ -1,4 +1,5 @@
 import { RequestError } from '../errors';
+import { otherHouse } from '../house';
 import { DEVICE_HEADER } from './gate';
 import type { Door } from './door';
 
@@ -20,6 +21,7 @@ export function deviceOf(request: Request): string | null {
 export function doorFromInside(request: Request): Door {
   if (deviceOf(request) !== null)
     throw new RequestError(403, 'That is only changed on the computer that runs Nembrel, at its own screen.');
+  if (otherHouse()) throw new RequestError(403, 'Devices are let into your own house; go back there first.');
   const door = theDoor();
   if (!door) throw new RequestError(503, 'Start Nembrel with npm start to let the home network in.');
   return door;

@@ -17,6 +17,7 @@ import type { Settings } from '../../store/settings';
 import BackupPanel from './BackupPanel';
 import BinPanel from './BinPanel';
 import DevicesPanel from './DevicesPanel';
+import PracticePanel from './PracticePanel';
 
 interface Kept {
   settings: Settings;
@@ -48,7 +49,13 @@ const BOARD: [LengthName, string][] = [
 ];
 
 /** Units, look, iron and machine. */
-export default function SettingsView({ start }: { start: Kept }) {
+export default function SettingsView({
+  start,
+  practising = false,
+}: {
+  start: Kept;
+  /** This is the practice house. */ practising?: boolean;
+}) {
   const [kept, setKept] = useState(start);
   const of = useKeptForm<Settings>({
     key: `settings ${kept.version}`,
@@ -187,7 +194,8 @@ export default function SettingsView({ start }: { start: Kept }) {
         </div>
       </form>
       <div className="mt-5 grid items-start gap-5 lg:grid-cols-2">
-        <DevicesPanel />
+        {!practising && <PracticePanel />}
+        {!practising && <DevicesPanel />}
         <BackupPanel />
         <BinPanel />
       </div>
