@@ -4,7 +4,7 @@ import { timingsOf } from '../core/schedule';
 import { benchRuns, jobsOfRun } from '../store/bench-runs';
 import type { Db } from '../store/database';
 import { airOf, readSettings } from '../store/settings';
-import { dryingPaceOf, keepTimings } from '../store/timings';
+import { driedCloths, dryingPaceOf, keepTimings } from '../store/timings';
 import { edgeOf } from './edge-of-jobs';
 
 /** Where and with what the person works: the air in which wet cloth hangs, with how fast this one dries there by their own times, and the iron. */
@@ -14,6 +14,11 @@ export function workplaceOf(db: Db, clothId: string | null): Workplace & { air: 
     air: { ...airOf(settings), pace: dryingPaceOf(db, clothId).factor },
     iron: { steam: settings.ironSteam, weight: settings.ironWeight },
   };
+}
+
+/** The same for each cloth of which it was timed how it dries, by its id. */
+export function workplacesByCloth(db: Db): Record<string, Workplace> {
+  return Object.fromEntries(driedCloths(db).map((id) => [id, workplaceOf(db, id)]));
 }
 
 /** Keeps what a run tells of the person's pace, once it is finished. A scrap tells nothing: it is too small. */

@@ -262,3 +262,33 @@ test('a bench that was opened on a device is found there without the network, an
     .toBe(1);
   await context.close();
 });
+
+test('the practice house: gone into from the settings, changed, left, begun afresh; one’s own is as it was', async ({ page }) => {
+  await open(page, '/settings');
+  await page.getByRole('button', { name: 'Go into the practice house' }).click();
+  const bar = page.getByRole('complementary', { name: 'Practice house' });
+  await expect(bar).toBeVisible({ timeout: 30_000 });
+  await alive(page);
+  const { violations } = await new AxeBuilder({ page }).include('[aria-label="Practice house"]').analyze();
+  expect(violations.filter(({ impact }) => impact === 'serious' || impact === 'critical')).toEqual([]);
+  await page.getByRole('link', { name: 'Projects', exact: true }).click();
+  await alive(page);
+  await page.getByLabel('New project').fill('Only to try');
+  await page.getByLabel('New project').press('Enter');
+  await expect(page.getByRole('heading', { level: 1, name: 'Only to try' })).toBeVisible();
+  await expect(bar).toBeVisible();
+  await bar.getByRole('link', { name: 'Back to my own house' }).click();
+  await alive(page);
+  await expect(bar).toBeHidden();
+  await open(page, '/projects');
+  await expect(page.getByRole('link', { name: /Only to try/ })).toBeHidden();
+  await open(page, '/settings');
+  await page.getByRole('button', { name: 'Go into the practice house' }).click();
+  await expect(bar).toBeVisible();
+  await alive(page);
+  await Promise.all([page.waitForEvent('load'), bar.getByRole('button', { name: 'Begin it afresh' }).click()]);
+  await alive(page);
+  await page.getByRole('link', { name: 'Projects', exact: true }).click();
+  await expect(page.getByRole('link', { name: /Steward’s cap/ })).toBeVisible();
+  await expect(page.getByRole('link', { name: /Only to try/ })).toBeHidden();
+});

@@ -1,4 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
+import AxeBuilder from '@axe-core/playwright';
 import { alive, open, pickCloth, takeOwn } from './open';
 
 interface BenchStep {
@@ -174,4 +175,70 @@ test('six napkins: sprayed ahead, dried until the hand says so, misted and press
   // None is forgotten: each is hooped, stitched and ticked for itself.
   for (const what of ['hoop', 'stitch']) expect(plan.steps.filter(({ id }) => id.startsWith(`${what}#`))).toHaveLength(6);
   expect(plan.steps.flatMap(({ checks = [] }) => checks).filter((check) => /^Piece \d/.test(check))).toHaveLength(6);
+});
+
+test('what hangs wet all over is put on a scale: two weighings set the clock, and this cloth’s own pace', async ({ page }) => {
+  const { request } = page;
+  const { id } = (await (await request.post('/api/projects', { data: { name: 'Printed napkins' } })).json()) as { id: string };
+  const piece = {
+    ...{
+      name: 'Napkin',
+      shape: { kind: 'rectangle', width: 450, height: 450, corners: [false, false, false, false], corner: 0 },
+    },
+    ...{ line: 'cut', allowances: [0, 0, 0, 0], fold: null, grain: 0, marks: [] },
+    cuts: [
+      {
+        ...{ duty: 'shell', clothId: 'tq-duck', count: 2, orientation: 'straight' },
+        jobs: [
+          {
+            place: { kind: 'usual' },
+            wish: { role: 'printing', stretch: 'any', care: 'wash-warm' },
+            stack: {
+              title: 'Starch',
+              layers: [{ materialId: 'starch', extent: 'full', angle: 0, join: 'full' }],
+              reasons: [],
+              cautions: [],
+              predicted: { bendingLength: 60, low: 50, high: 70, rigidity: 200, arealDensity: 340, thickness: 0.7 },
+            },
+          },
+        ],
+      },
+    ],
+  };
+  const made = await request.post(`/api/projects/${id}/pieces`, { data: piece });
+  expect(made.status(), await made.text()).toBe(201);
+  const { jobs } = (await made.json()) as { jobs: { id: string }[] };
+  await open(page, `/projects/${id}?job=${jobs[0]!.id}&stage=apply`);
+  await page.getByRole('button', { name: 'Start at the bench' }).click();
+  const run = await runOf(page);
+  const hanging = (run.plan.steps as (BenchStep & { dryMass?: number; until?: string })[]).find(({ dryMass }) => dryMass)!;
+  await page.clock.install();
+  await page.reload();
+  await alive(page);
+  const weigh = page.getByRole('button', { name: /^(Put it on a scale|Weigh it again)$/ });
+  const heading = page.getByRole('heading', { level: 2 });
+  for (let i = 0; i < run.plan.steps.length && (await heading.innerText()) !== hanging.title; i++) {
+    const before = await heading.innerText();
+    await page.getByRole('button', { name: 'Done, next step' }).click();
+    await expect(heading).not.toHaveText(before);
+  }
+  await expect(heading).toHaveText(hanging.title);
+  await page.getByRole('button', { name: 'Start the clock' }).click();
+  const put = async (grams: number) => {
+    await weigh.click();
+    await page.getByLabel('All of it weighs, g').fill(String(grams));
+    await page.getByRole('button', { name: 'Weighed' }).click();
+  };
+  const dry = hanging.dryMass!;
+  await put(Math.round(2 * dry));
+  await expect(page.getByText(/weigh it again in a quarter of an hour/)).toBeVisible();
+  await page.clock.fastForward(20 * 60_000);
+  await put(Math.round(1.7 * dry));
+  // A third of its mass in water is left when drying slows; from 0.7 to that at 0.3 in twenty minutes, then a little more.
+  await expect(page.getByText(/^\d+ g\. By the scale about (2[4-9]|3\d) minutes more, until \d+ g\.$/)).toBeVisible();
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  expect(violations.filter(({ impact }) => impact === 'serious' || impact === 'critical')).toEqual([]);
+  await page.clock.fastForward(30 * 60_000);
+  await put(Math.round(1.2 * dry));
+  await expect(page.getByText(/That is damp enough\./)).toBeVisible();
 });

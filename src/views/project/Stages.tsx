@@ -1,3 +1,4 @@
+import type { Workplace } from '../../core/choose';
 import { settingsFound, type PairFinding } from '../../core/scrap';
 import type { FoundSetting } from '../../core/steps';
 import type { CutPiece } from '../../core/workpiece';
@@ -43,6 +44,11 @@ interface Props {
 function foundFor(findings: readonly PairFinding[], { clothId, stack }: Worked): FoundSetting[] {
   if (clothId === null || !stack) return [];
   return [...settingsFound(findings, clothId, stack.layers), ...(stack.setting ? [stack.setting] : [])];
+}
+
+/** Where it is worked, the air as this cloth dries in it. */
+function workplaceFor({ workplace, workplaces }: ProjectData, { clothId }: Worked): Workplace {
+  return (clothId === null ? undefined : workplaces[clothId]) ?? workplace;
 }
 
 /** The stage of the job in hand. */
@@ -115,7 +121,7 @@ export default function Stages(props: Props) {
           cloth={cloth}
           layers={layers}
           settings={settings}
-          workplace={data.workplace}
+          workplace={workplaceFor(data, work)}
           order={data.orders[work.id]}
           underHoop={data.ringGrounds[work.id]}
           found={foundFor(props.findings, work)}
@@ -140,7 +146,7 @@ export default function Stages(props: Props) {
             shownJob(work, cloth, layers, settings, {
               order: data.orders[work.id],
               underHoop: data.ringGrounds[work.id],
-              ...data.workplace,
+              ...workplaceFor(data, work),
             }),
           )}
           log={props.log.filter(({ jobId }) => jobId === work.id)}

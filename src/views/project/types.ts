@@ -38,6 +38,8 @@ export interface ProjectData {
   settings: Settings;
   /** Where and with what the person works. */
   workplace: Workplace;
+  /** The same for each cloth of which it was timed how it dries. */
+  workplaces: Readonly<Record<string, Workplace>>;
   /** Cutting tables, open ones and those that are cut. */
   tables: CutTable[];
 }
