@@ -169,6 +169,7 @@ function readingsFor(test: TestId, cloth: Fabric): Readings {
     case 'see-through': return { print: { sheer: 'read', veiled: 'lines', opaque: 'nothing' }[cloth.sheer] };
     case 'fray': return { fringe: { low: 'none', medium: 'some', high: 'lots' }[cloth.fray] };
     case 'shrinkage': return { mark: 200, length: 194, cross: 197, finish: 'softer' };
+    case 'uptake': return { dry: 20, wet: 39 };
   }
 }
 for (const [id, tests] of TESTED) {

@@ -40,6 +40,7 @@ export const fabricFields = {
   biasGive: number({ min: 0, max: 400 }),
   shrinkLength: number({ min: -10, max: 40 }),
   shrinkCross: number({ min: -10, max: 40 }),
+  uptake: number({ above: 0, max: 400 }),
   prewashed: yup.boolean(),
 };
 

@@ -5,6 +5,7 @@ import { layers } from '../store/layers';
 import { memoryOfCloth } from '../store/log';
 import { readSettings } from '../store/settings';
 import { pairFindings } from './found-setting';
+import { gluingFor } from './gluing-learnt';
 
 /** The part of a request that says how to ask. */
 export interface AskedWith {
@@ -26,6 +27,7 @@ export function askingOf(db: Db, { clothId, wishes, weights, schools, piece, lim
   const asking: Asking = {};
   if (clothId !== undefined) {
     asking.memory = memoryOfCloth(db, clothId);
+    asking.gluing = gluingFor(db, clothId);
     // The last finding of a pair stands first, and is the one that stays.
     asking.found = new Map(
       pairFindings(db, [clothId])

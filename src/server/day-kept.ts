@@ -1,4 +1,5 @@
 import type { DayRun } from '../core/schedule';
+import { changeOf } from '../store/change-of';
 import { databasePath } from './database';
 import type { ByPlan } from './plan-now';
 import { inThread } from './threads/in-thread';
@@ -18,12 +19,6 @@ interface Kept {
 }
 
 const kept = new Map<string, Kept>();
-
-/** What has been written so far, by this connection and by others: as long as it stays the same, so does every answer. */
-function changeOf(db: Db): string {
-  const { n } = db.prepare('SELECT total_changes() AS n').get() as { n: number };
-  return `${db.pragma('data_version', { simple: true })} ${n}`;
-}
 
 /** An answer of the thread, kept until something is written; whoever asks while it is worked out gets the same. */
 function answered<T>(db: Db, asked: object): Promise<T> {

@@ -1,19 +1,29 @@
 import { stackStiffness } from '../core/layers';
-import { blend, carryFactor, isWork, PACE_WORDS, PACES, paceFrom, type Timing } from '../core/learn';
+import { blend, carryFactor, gluingFactor, gluingOf, isWork, PACE_WORDS, PACES, paceFrom, type Timing } from '../core/learn';
 import { capital } from '../core/letters';
 import { cloths } from '../store/cloths';
 import type { Db } from '../store/database';
-import { dryingSubject, forget, forgottenUntil, paceSubject, pairSubject, remember, type PairLearnt } from '../store/forgotten';
+import {
+  dryingSubject,
+  forget,
+  forgottenUntil,
+  gluingSubject,
+  paceSubject,
+  pairSubject,
+  remember,
+  type PairLearnt,
+} from '../store/forgotten';
 import { logEntries, type LogEntry } from '../store/log';
 import { findMaterial } from '../store/materials';
 import { driedCloths, dryingsOf, pacesOf, timingsOf } from '../store/timings';
 import { InputError } from '../core/input-error';
+import { filedGluings, gluingFor, type FiledGluing } from './gluing-learnt';
 
 /** One figure that the house knows better than the model does, from its own readings. */
 export interface Learnt {
   /** Names it, for forgetting it. */
   subject: string;
-  kind: PairLearnt | 'pace';
+  kind: PairLearnt | 'pace' | 'glue';
   title: string;
   detail: string;
   /** What is reckoned without the readings, and with them: mm, times, %. */
@@ -33,7 +43,7 @@ export interface AllLearnt {
 
 /** Everything that was learnt, what rests on most readings first. */
 export function allLearnt(db: Db): AllLearnt {
-  const learnt = [...pacesLearnt(db), ...pairsLearnt(db)];
+  const learnt = [...pacesLearnt(db), ...pairsLearnt(db), ...gluesLearnt(db)];
   return {
     learnt: learnt.sort((a, b) => b.readings.length - a.readings.length || (a.subject < b.subject ? -1 : 1)),
     forgotten: [...forgottenUntil(db).keys()],
@@ -75,6 +85,17 @@ function pacesLearnt(db: Db): Learnt[] {
   return [...kinds, ...dried];
 }
 
+/** How firmly glues hold, layer by layer, from readings on all cloths. */
+function gluesLearnt(db: Db): Learnt[] {
+  const of = new Map<string, FiledGluing[]>();
+  for (const each of filedGluings(db)) of.set(each.layerId, [...(of.get(each.layerId) ?? []), each]);
+  return [...of].map(([layerId, readings]) => ({
+    ...{ subject: gluingSubject(layerId), kind: 'glue' as const, title: readings[0]!.layerName },
+    ...{ detail: 'against what its glue usually does', before: 1, now: gluingFactor(readings).factor, range: null },
+    readings: readings.map(({ on, entryId, ...reading }) => ({ on, entryId, value: gluingOf(reading)! })),
+  }));
+}
+
 /** Entries of the logbook that hold a reading, pair by pair. */
 function pairsLearnt(db: Db): Learnt[] {
   const entries = logEntries.list(
@@ -112,10 +133,8 @@ function hangOf(db: Db, { counting, common }: Told): Learnt | undefined {
   const materials = entry?.layerIds.map((id) => findMaterial(db, id)) ?? [];
   // What of it is not in the cupboard any more is not asked about either.
   if (!fabric || materials.some((material) => material === undefined)) return undefined;
-  const model = stackStiffness(
-    fabric,
-    materials.flatMap((material) => material ?? []),
-  );
+  const known = materials.flatMap((material) => material ?? []);
+  const model = stackStiffness(fabric, known, gluingFor(db, entry.clothId));
   const blended = blend(
     model,
     read.map(({ measuredBendingLength }) => measuredBendingLength!),

@@ -11,6 +11,7 @@ import { cloths } from '../store/cloths';
 import type { Db } from '../store/database';
 import { layers } from '../store/layers';
 import { memoryOfCloth } from '../store/log';
+import { gluingFor } from './gluing-learnt';
 import { findMaterial } from '../store/materials';
 import { insertMotif, motifs, stitchesOf, type KeptMotif } from '../store/motifs';
 import { readSettings } from '../store/settings';
@@ -137,7 +138,13 @@ export function judgeOnCloth(
   });
   const { settings } = readSettings(db);
   const atHand = new Set(layers.list(db, 'in_stock = 1').map(({ id }) => id));
-  const { ranked } = choose(fabric, part, layers.list(db), { memory, atHand, schools: settings.schools, limit: OFFERED });
+  const { ranked } = choose(fabric, part, layers.list(db), {
+    memory,
+    gluing: gluingFor(db, clothId),
+    atHand,
+    schools: settings.schools,
+    limit: OFFERED,
+  });
   return {
     bare: judged('The bare cloth', []),
     asked: asked === null ? null : judgedOwn(chosenSheets(db, asked)),
@@ -210,7 +217,12 @@ export function chart(db: Db): { cloth: { id: string; name: string }; cells: { s
           care: 'wash-warm',
           embroidery: { stitches, width: CHART_SIZE, height: CHART_SIZE },
         };
-        const [best] = choose(fabric, part, all, { memory, schools: settings.schools, limit: 1 }).ranked;
+        const [best] = choose(fabric, part, all, {
+          memory,
+          gluing: gluingFor(db, cloth.id),
+          schools: settings.schools,
+          limit: 1,
+        }).ranked;
         return { stack: best?.title ?? 'nothing here holds it', share: best?.load?.share ?? Infinity };
       });
       return { cloth: { id: cloth.id, name: cloth.name }, cells };

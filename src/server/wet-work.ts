@@ -1,8 +1,11 @@
 import { fabricOf, type Fabric } from '../core/cloth';
 import type { Method } from '../core/liquid';
 import { wettedWith } from '../core/techniques';
+import { usedOf } from '../core/layers';
 import { cloths } from '../store/cloths';
 import type { Db } from '../store/database';
+import { layers } from '../store/layers';
+import { logEntries, type LogEntry } from '../store/log';
 import { projects } from '../store/projects';
 import { driedCloths, dryingPaceOf } from '../store/timings';
 import { builtWorks } from './built-works';
@@ -29,6 +32,7 @@ export interface WetJob {
   tone: Fabric['tone'];
   fibres: Fabric['fibres'];
   water: Fabric['water'];
+  uptake?: Fabric['uptake'];
 }
 
 /** So many projects are looked through, last touched first. */
@@ -49,7 +53,7 @@ export function wetJobs(db: Db): WetJob[] {
     const wetted = wettedWith({ job, layer, index });
     if (!wetted) return [];
     const cloth = cloths.get(db, work.clothId!);
-    const { arealDensity, tone, fibres, water } = fabricOf(cloth);
+    const { arealDensity, tone, fibres, water, uptake } = fabricOf(cloth);
     const mass = (wetted.area / 1e6) * arealDensity;
     return [
       {
@@ -62,7 +66,7 @@ export function wetJobs(db: Db): WetJob[] {
           area: wetted.area,
         },
         ...{ pickUp: (wetted.each * wetted.rounds) / mass, clothName: cloth.name, pace: dryingPaceOf(db, cloth.id).factor },
-        ...{ arealDensity, tone, fibres, water },
+        ...{ arealDensity, tone, fibres, water, ...(uptake === undefined ? {} : { uptake }) },
       },
     ];
   });
@@ -71,4 +75,35 @@ export function wetJobs(db: Db): WetJob[] {
 /** How many times longer than computed each cloth takes to dry that was timed, by its id. */
 export function paceByCloth(db: Db): Record<string, number> {
   return Object.fromEntries(driedCloths(db).map((id) => [id, dryingPaceOf(db, id).factor]));
+}
+
+/** A cloth that a liquid was used on, by the logbook. */
+export interface UsedOn {
+  cloth: string;
+  times: number;
+  /** Date of the last time, and how it came out then. */
+  on: string;
+  outcome: LogEntry['outcome'];
+}
+
+/** What each liquid was used on, by its id: the cloth of the last time first. */
+export function usedOn(db: Db): Record<string, UsedOn[]> {
+  const found = new Map<string, Map<string, UsedOn>>();
+  const liquids = layers.list(db, "form = 'liquid'").map(({ id }) => id);
+  const entries = logEntries.list(
+    db,
+    `cloth_id IS NOT NULL AND EXISTS (SELECT 1 FROM json_each(layer_ids) k JOIN json_each(?) l
+        ON k.value = l.value OR k.value LIKE l.value || '\\_\\_%' ESCAPE '\\')`,
+    [JSON.stringify(liquids)],
+    'done_on DESC, created_at DESC, id',
+  );
+  for (const { clothId, clothName, layerIds, doneOn, outcome } of entries)
+    for (const { materialId } of layerIds.map(usedOf)) {
+      if (!liquids.includes(materialId)) continue;
+      const own = found.get(materialId) ?? new Map<string, UsedOn>();
+      const before = own.get(clothId!);
+      own.set(clothId!, before ? { ...before, times: before.times + 1 } : { cloth: clothName, times: 1, on: doneOn, outcome });
+      found.set(materialId, own);
+    }
+  return Object.fromEntries([...found].map(([id, own]) => [id, [...own.values()]]));
 }

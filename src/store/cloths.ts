@@ -42,6 +42,7 @@ export const cloths = new Table<ClothFields>('cloth', 'cloth', {
   biasGive: 'plain?',
   shrinkLength: 'plain?',
   shrinkCross: 'plain?',
+  uptake: 'plain?',
   prewashed: 'boolean?',
   rollWidth: 'plain?',
   pricePerMetre: 'plain?',

@@ -11,6 +11,9 @@ export const paceSubject = (pace: string): string => `pace/${pace}`;
 /** Names what is learnt of how one cloth dries. */
 export const dryingSubject = (clothId: string): string => `pace/drying/${clothId}`;
 
+/** Names what is learnt of a layer's glue. */
+export const gluingSubject = (layerId: string): string => `glue/${layerId}`;
+
 /** Until when the readings of each subject do not count; nothing for what counts whole. */
 export function forgottenUntil(db: Db): Map<string, string> {
   const rows = db.prepare('SELECT subject, until FROM forgotten').all() as { subject: string; until: string }[];

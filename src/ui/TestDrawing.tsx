@@ -108,6 +108,24 @@ const DRAWINGS: Record<TestId, { label: string; draw: () => ReactNode }> = {
       </>
     ),
   },
+  uptake: {
+    label: 'A dry swatch lies on a scale; wet through and squeezed it lies there again, and weighs more.',
+    draw: () => (
+      <>
+        <path d="M22 92h64l-6 12H28Z M114 92h64l-6 12h-52Z" className="line" />
+        <path d="M30 84h48v6H30Z" className="cloth" />
+        <path d="M124 90c-4-14 8-20 22-19 16-3 26 6 24 19Z" className="wet" />
+        <path d="M146 24c6 9 9 13 9 17a9 9 0 0 1-18 0c0-4 3-8 9-17Z" className="wet" />
+        <path d="M146 54v10m-4-4 4 4 4-4" className="line" />
+        <Words x={54} y={118}>
+          dry
+        </Words>
+        <Words x={146} y={118}>
+          wet through
+        </Words>
+      </>
+    ),
+  },
   water: {
     label: 'A drop of water falls on a scrap; a minute later it has sunk in, or stands on top.',
     draw: () => (

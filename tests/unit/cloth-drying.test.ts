@@ -3,13 +3,18 @@ import { openSeeded } from '../../src/server/database';
 import { allLearnt, forgetLearnt } from '../../src/server/learnt';
 import { learnTimes } from '../../src/server/own-times';
 import { startBatch } from '../../src/server/start-bench';
-import { paceByCloth, wetJobs } from '../../src/server/wet-work';
+import { otherNeeds } from '../../src/server/other-needs';
+import { paceByCloth, usedOn, wetJobs } from '../../src/server/wet-work';
 import { benchRuns } from '../../src/store/bench-runs';
+import { cloths } from '../../src/store/cloths';
+import { logEntries } from '../../src/store/log';
+import { applyTest } from '../../src/core/measure';
 import { cuts } from '../../src/store/cuts';
 import type { Db } from '../../src/store/database';
 import { loadDemo } from '../../src/store/demo';
 import { jobs } from '../../src/store/jobs';
 import { dryingPaceOf, keepTimings } from '../../src/store/timings';
+import { getWorkpiece } from '../../src/store/workpieces';
 
 describe('a cloth dries at its own pace', () => {
   let db: Db;
@@ -70,5 +75,57 @@ describe('a cloth dries at its own pace', () => {
     expect(dryingPaceOf(db, null).times).toBe(5);
     forgetLearnt(db, told.subject, false, '2026-03-01T00:00:00.000Z');
     expect(dryingPaceOf(db, own).times).toBe(1);
+  });
+
+  it('drinks what it was weighed to drink: shopping, bench, spraying page and drying ask the same', () => {
+    const told = () => {
+      const run = startBatch(db, [JOB]);
+      benchRuns.remove(db, run.id);
+      const project = getWorkpiece(db, JOB).projectId;
+      const amount = otherNeeds(db, [project]).liquids.find(({ name }) => /starch/i.test(name))?.millilitres ?? NaN;
+      return {
+        minutes: run.plan.steps.find(({ until }) => until)!.seconds! / 60,
+        pickUp: wetJobs(db).find(({ id }) => id === JOB)!.pickUp,
+        amount,
+      };
+    };
+    const usual = told();
+    const cloth = cloths.get(db, own);
+    cloths.update(db, own, applyTest(cloth, 'uptake', { dry: 20, wet: 20 + 20 * 2 * usual.pickUp }), cloth.version);
+    const now = told();
+    expect(now.pickUp / usual.pickUp).toBeCloseTo(2, 6);
+    expect(now.amount / usual.amount).toBeCloseTo(2, 6);
+    expect(now.minutes).toBeGreaterThan(usual.minutes * 1.8);
+    // Taken back, it is by the fibres again.
+    const weighed = cloths.get(db, own);
+    cloths.update(db, own, applyTest(weighed, 'uptake', null), weighed.version);
+    expect(told()).toEqual(usual);
+  });
+
+  it('is told with the bottle that it was used from, the last time first', () => {
+    const file = (layerIds: string[], clothId: string, doneOn: string, outcome: string) =>
+      logEntries.insert(db, {
+        ...{
+          jobId: null,
+          benchRunId: null,
+          kind: 'piece',
+          doneOn,
+          title: 'Piece',
+          clothId,
+          clothName: cloths.get(db, clothId).name,
+        },
+        ...{ stackTitle: 'Starch', layerIds, checks: { held: [], failed: [] }, outcome, note: '', causes: [], shape: null },
+        ...{ settings: { ironDots: 2, seconds: 0, steam: false, cover: 'none' }, stitched: null, measuredBendingLength: null },
+        ...{ predictedBendingLength: null, predictedLow: null, predictedHigh: null, overhang: null },
+      } as never);
+    const before = usedOn(db)['starch'] ?? [];
+    file(['starch__full'], own, '2026-06-01', 'good');
+    file(['light-tear-away-30-g', 'starch'], own, '2026-06-03', 'poor');
+    file(['starch-like-nothing'], 'tq-duck', '2026-06-04', 'good');
+    file(['starch__damp'], 'tq-duck', '2026-06-02', 'fair');
+    const [first, second] = usedOn(db)['starch']!;
+    const times = (name: string) => before.find(({ cloth }) => cloth === name)?.times ?? 0;
+    expect(first).toMatchObject({ on: '2026-06-03', outcome: 'poor', times: 2 + times(cloths.get(db, own).name) });
+    expect(second).toMatchObject({ on: '2026-06-02', outcome: 'fair', times: 1 + times(cloths.get(db, 'tq-duck').name) });
   });
 });

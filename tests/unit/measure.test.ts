@@ -35,6 +35,7 @@ const CASES: [words: string, test: TestId, readings: Readings, patch: Partial<Fa
   ],
   ['other marks', 'stretch', { mark: 50, lengthPulled: 50, crossPulled: 60 }, { stretchLength: 0, stretchCross: 20 }],
   ['bias', 'bias', { mark: 100, pulled: 118 }, { biasGive: 18 }],
+  ['uptake', 'uptake', { dry: 20, wet: 39 }, { uptake: 95 }],
   ['a drop that sinks in', 'water', { drop: 'sinks', mark: 'clean' }, { water: 'safe' }],
   ['a drop that stays', 'water', { drop: 'stays', mark: 'clean' }, { water: 'resists' }],
   ['a ring is worse than a drop that stays', 'water', { drop: 'stays', mark: 'ring' }, { water: 'spots' }],

@@ -29,7 +29,7 @@ export function judge(question: Question, candidate: Candidate): Judged {
     candidate.layers.map(({ material }) => material),
   );
   const record = question.memory.get(candidate.id);
-  const predicted = blend(stackStiffness(question.fabric, stays), record?.readings ?? []);
+  const predicted = blend(stackStiffness(question.fabric, stays, question.gluing), record?.readings ?? []);
   const load =
     question.motif === undefined || question.profile.kind !== 'stitch'
       ? undefined

@@ -1,6 +1,6 @@
 import type { FoundSetting } from '../steps';
 import type { Fabric } from '../cloth';
-import type { ChosenLayer, Family, Material } from '../layers';
+import type { ChosenLayer, Family, Material, Gluing } from '../layers';
 import type { Blended, PairRecord } from '../learn';
 import type { Schools } from '../schools';
 import type { EmbroideryLoad, MotifDensity } from './embroidery-load';
@@ -90,6 +90,8 @@ export interface Asking {
   find?: string;
   /** What was filed about this cloth, by the stack's id. */
   memory?: ReadonlyMap<string, PairRecord>;
+  /** What was learnt of glues on other cloths. */
+  gluing?: Gluing;
   /** Ids of layers that are in the cupboard. */
   atHand?: ReadonlySet<string>;
   wishes?: Wishes;
@@ -114,6 +116,8 @@ export interface Question {
   motif: MotifDensity | undefined;
   /** What was filed about this cloth, by the stack's id. */
   memory: ReadonlyMap<string, PairRecord>;
+  /** What was learnt of glues on other cloths. */
+  gluing: Gluing;
   /** Ids of layers in the cupboard. */
   atHand: ReadonlySet<string>;
   wishes: Wishes;

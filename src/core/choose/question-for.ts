@@ -1,3 +1,4 @@
+import type { Gluing } from '../layers';
 import { clothBendingLength, type Fabric } from '../cloth';
 import type { PairRecord } from '../learn';
 import { schoolsOf } from '../schools';
@@ -11,6 +12,7 @@ import { isQuiltBlock, traitsOf } from '../part';
 
 /** Nothing was filed yet. */
 const NO_MEMORY: ReadonlyMap<string, PairRecord> = new Map();
+const NO_GLUING: Gluing = new Map();
 const NOTHING_FOUND: ReadonlyMap<string, FoundSetting> = new Map();
 const NOTHING_AT_HAND: ReadonlySet<string> = new Set();
 
@@ -58,6 +60,7 @@ export function questionFor(fabric: Fabric, part: Part, asking: Asking = {}): Qu
     band: HAND_BANDS[hand],
     motif,
     memory: asking.memory ?? NO_MEMORY,
+    gluing: asking.gluing ?? NO_GLUING,
     atHand: asking.atHand ?? NOTHING_AT_HAND,
     wishes: asking.wishes ?? {},
     weights: asking.weights ?? {},

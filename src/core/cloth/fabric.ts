@@ -79,6 +79,8 @@ export interface Fabric {
   /** Shrinkage in the wash, %. */
   shrinkLength?: number;
   shrinkCross?: number;
+  /** Water taken up when it is wet through, % of its own mass; by its fibres when it was not weighed. */
+  uptake?: number;
   prewashed?: boolean;
 }
 
@@ -125,6 +127,7 @@ const FABRIC_FIELDS = [
   'fray',
   'overhang',
   'biasGive',
+  'uptake',
   'shrinkLength',
   'shrinkCross',
   'prewashed',

@@ -15,7 +15,7 @@ export {
 } from './material';
 export type { Cover, Ends, Extent, Family, Form, Glue, LawFigure, Leaflet, Material, Wash } from './material';
 export { stackStiffness } from './stack-stiffness';
-export type { Predicted, PredictedWith } from './stack-stiffness';
+export type { Gluing, Predicted, PredictedWith } from './stack-stiffness';
 export { EXTENT_WORDS, FAMILY_WORDS, FORM_WORDS, JOIN_WORDS } from './words';
 export type { ChosenLayer } from './chosen-layer';
 export { JOINS, joinedAs, joinsOf, keptKey, keyOfUse, solidsOf, usedOf, usesOf } from './joined';

@@ -20,6 +20,10 @@ const LIQUID_SIGMA = 0.45;
 /** z-value of the interval that we show: four cloths out of five should read inside it. */
 const Z80 = 1.2816;
 
+/** How much more firmly than usual glues hold, by the ids of their layers. */
+export type Gluing = ReadonlyMap<string, number>;
+const AS_USUAL: Gluing = new Map();
+
 /** What a stack is expected to be like. Units: mm, µN·m, g/m². */
 export interface Predicted {
   bendingLength: number;
@@ -50,10 +54,11 @@ export interface PredictedWith extends Predicted {
  *
  * @param fabric the cloth
  * @param layers in order, outermost (next to the cloth) first; layers that do not stay are the caller's to leave out
+ * @param gluing how much more firmly than usual a layer's glue holds, by its id, where that was learnt
  * @returns the prediction with the terms it is made of
  * @example stackStiffness(poplin, [lightWoven]).arealDensity // 160
  */
-export function stackStiffness(fabric: Fabric, layers: readonly Material[]): PredictedWith {
+export function stackStiffness(fabric: Fabric, layers: readonly Material[], gluing: Gluing = AS_USUAL): PredictedWith {
   const cloth = clothBendingLength(fabric);
   const bare = flexuralRigidity(fabric.arealDensity, cloth.value);
   let stiffening = 1;
@@ -79,7 +84,8 @@ export function stackStiffness(fabric: Fabric, layers: readonly Material[]): Pre
       const shared = (membrane * layer.membraneStiffness) / (membrane + layer.membraneStiffness);
       const distance = (thickness + layer.thickness) / 2;
       // N/m · mm² = 1e-6 N·m = µN·m
-      const coupling = COUPLING[layer.glue] * shared * distance ** 2;
+      const firm = gluing.size === 0 ? 1 : (gluing.get(layer.id) ?? 1);
+      const coupling = firm * COUPLING[layer.glue] * shared * distance ** 2;
       couplingRigidity += coupling;
       // The coupling goes with the square of the distance, of which the cloth's thickness is a part.
       const fromThickness = (2 * clothThick.sigma * clothThick.value) / (thickness + layer.thickness);

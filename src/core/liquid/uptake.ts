@@ -24,12 +24,15 @@ const DRINKS: [fibre: Parameters<typeof fibreShare>[1], times: number][] = [
 ];
 
 /**
- * Share of its own mass that a cloth takes up, by its fibres.
+ * Share of its own mass that a cloth takes up: by what was weighed, else by its fibres. Damp it takes the same part of what it takes wet through;
+ * a mist stays on the face, whatever the cloth.
  *
+ * @param fabric fibres, and what it took up wet through where that was weighed, %
  * @example pickUpOf({ fibres: [{ fibre: 'viscose', percent: 100 }] }, 'soak') // 1.3
  */
-export function pickUpOf({ fibres }: Pick<Fabric, 'fibres'>, method: Method): number {
+export function pickUpOf({ fibres, uptake }: Pick<Fabric, 'fibres' | 'uptake'>, method: Method): number {
   if (method === 'mist') return PICK_UP.mist;
+  if (uptake !== undefined) return (uptake / 100) * (PICK_UP[method] / PICK_UP.soak);
   let times = 1;
   for (const [fibre, drinks] of DRINKS) times += fibreShare({ fibres } as Fabric, fibre) * (drinks - 1);
   return PICK_UP[method] * times;

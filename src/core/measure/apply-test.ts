@@ -4,7 +4,14 @@ import type { Readings, TestId } from './cloth-test';
 import { clothTest } from './tests';
 
 /** Properties that are absent, rather than wrong, when they were not measured. */
-const ABSENT_UNLESS_MEASURED: readonly (keyof Fabric)[] = ['overhang', 'thickness', 'biasGive', 'shrinkLength', 'shrinkCross'];
+const ABSENT_UNLESS_MEASURED: readonly (keyof Fabric)[] = [
+  'overhang',
+  'thickness',
+  'biasGive',
+  'shrinkLength',
+  'shrinkCross',
+  'uptake',
+];
 
 /**
  * The cloth as it is after a test: the properties that the readings settle are set. Readings that are null take the

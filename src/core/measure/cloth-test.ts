@@ -12,6 +12,7 @@ export const TEST_IDS = [
   'see-through',
   'fray',
   'shrinkage',
+  'uptake',
 ] as const;
 export type TestId = (typeof TEST_IDS)[number];
 

@@ -67,6 +67,7 @@ export const CLOTH_COLUMNS = columnsFor<ClothField>()(
   numberColumn({ field: 'biasGive', header: 'bias give %', aliases: ['bias give', 'bias'] }),
   numberColumn({ field: 'shrinkLength', header: 'shrinks along %', aliases: ['shrinkage', 'shrinks along'] }),
   numberColumn({ field: 'shrinkCross', header: 'shrinks across %', aliases: ['shrinks across'] }),
+  numberColumn({ field: 'uptake', header: 'takes up %', aliases: ['uptake', 'pick-up'] }),
   numberColumn({ field: 'rollWidth', header: 'width as sold mm', aliases: ['width', 'roll width'] }, lengthOf('rollWidth')),
   numberColumn({ field: 'pricePerMetre', header: 'price of a metre, cents', aliases: ['price', 'price per metre'] }),
   yesColumn({ field: 'prewashed', header: 'washed already', aliases: ['prewashed', 'washed'], fallback: false }),

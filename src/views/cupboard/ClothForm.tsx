@@ -74,7 +74,7 @@ export default function ClothForm({ cloth, onSaved, onClose }: Props) {
       rollWidth: cloth?.rollWidth === undefined ? '' : lengthForField(cloth.rollWidth, system),
       pricePerMetre: cloth?.pricePerMetre === undefined ? '' : (cloth.pricePerMetre / 100).toFixed(2),
     }),
-    read: (draft): AllOf<typeof clothSchema, 'biasGive' | 'shrinkLength' | 'shrinkCross'> => ({
+    read: (draft): AllOf<typeof clothSchema, 'biasGive' | 'shrinkLength' | 'shrinkCross' | 'uptake'> => ({
       name: draft.name.trim(),
       note: draft.note,
       construction: draft.construction,

@@ -9,7 +9,7 @@ import { figureOf, LEARNT_WORDS, learntWords } from './learnt-words';
 /** Charts come when one is opened: their library is large. */
 const LearntChart = fetched(() => import('./LearntChart'));
 
-const KINDS = ['hang', 'carry', 'shrink', 'pace'] as const;
+const KINDS = ['hang', 'glue', 'carry', 'shrink', 'pace'] as const;
 
 /** What the house knows better than the model, from which readings, and a way to forget it. */
 export default function LearntView({ start }: { start: AllLearnt }) {

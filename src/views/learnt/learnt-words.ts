@@ -7,6 +7,7 @@ const mm = (value: number) => `${Math.round(value)} mm`;
 /** What is learnt of each kind, as a heading. */
 export const LEARNT_WORDS: Record<Learnt['kind'], string> = {
   pace: 'How long your work takes',
+  glue: 'How firmly glues hold',
   hang: 'How stiff it comes out',
   carry: 'What it carries under the needle',
   shrink: 'What it shrinks when it is put on',
@@ -19,6 +20,8 @@ export function figureOf(kind: Learnt['kind'], value: number): string {
       return `${mm(value)} bending length`;
     case 'shrink':
       return `${Math.round(value * 10) / 10} %`;
+    case 'glue':
+      return `${value < 10 ? (Math.round(value * 10) / 10).toFixed(1) : Math.round(value)} times as firm`;
     case 'pace':
     case 'carry':
       return `${Math.round(100 * value)} % of what is reckoned`;
@@ -35,6 +38,8 @@ export function learntWords({ kind, before, now, range, readings }: Learnt): str
       return `${figureOf(kind, now)} the way it shrank more, ${from}.`;
     case 'pace':
       return `${figureOf(kind, now)}, ${from}.`;
+    case 'glue':
+      return `${figureOf(kind, now)} as usual, ${from} on any cloth. On cloths where it was not read yet, stiffness is reckoned so.`;
     case 'carry': {
       const held = readings.filter((each) => each.held).length;
       return `${figureOf(kind, now)}: ${held} of ${counted(readings.length, 'motif')} lay flat.`;

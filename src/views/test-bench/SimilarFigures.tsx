@@ -44,6 +44,8 @@ const TALLIED: Partial<Record<ClothTest['id'], (cloth: NamedFabric) => string>> 
 /** What is usual where the library has no figures of single cloths. */
 const USUAL: Partial<Record<ClothTest['id'], string>> = {
   bias: 'Woven cloth usually gives 8 to 15 % on the bias; loose and crepe weaves more.',
+  uptake:
+    'Usual when it is wet through: cotton and linen 80 to 120 %, viscose up to 130 %, wool 30 to 60 %, polyester about 30 %.',
   shrinkage: 'Usual in a first warm wash: cotton and linen 2 to 5 %, viscose 3 to 6 %, wool more, polyester and nylon under 1 %.',
 };
 

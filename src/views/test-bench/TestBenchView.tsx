@@ -1,6 +1,7 @@
 import { useMemo, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { clothBendingLength, clothThickness, overhangFromBendingLength } from '../../core/cloth';
+import { pickUpOf } from '../../core/liquid';
 import { CLOTH_TESTS, similarCloths, type NamedFabric, type TestId } from '../../core/measure';
 import type { LengthSystem } from '../../core/units';
 import DroopDrawing from '../../ui/DroopDrawing';
@@ -50,6 +51,10 @@ function useKnown(cloth: Cloth) {
         return cloth.sheer;
       case 'fray':
         return { low: 'hardly', medium: 'some', high: 'a lot' }[cloth.fray];
+      case 'uptake':
+        return cloth.uptake === undefined
+          ? `taken by its fibres, ${Math.round(100 * pickUpOf(cloth, 'soak'))} %`
+          : `${Math.round(cloth.uptake)} % of its weight`;
       case 'shrinkage':
         return cloth.shrinkLength === undefined
           ? 'not known'

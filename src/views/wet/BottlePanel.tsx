@@ -4,7 +4,9 @@ import { plainMessage } from '../../ui/api';
 import { TextField } from '../../ui/form/form-fields';
 import SavingWords from '../../ui/saving/SavingWords';
 import StaleSaver from '../../ui/StaleSaver';
+import { counted, readableDate } from '../../ui/text';
 import { useSaver } from '../../ui/use-saver';
+import type { UsedOn } from '../../server/wet-work';
 import { numberIn, pullOf } from './wet-sums';
 
 /** A bottle as it is kept. */
@@ -17,18 +19,22 @@ export interface KeptBottle extends Bottle {
 
 interface Props {
   start: KeptBottle;
+  /** Cloths it was used on, by the logbook. */
+  usedOn: readonly UsedOn[];
   /** A pull of a bottle that nobody weighed, ml. */
   usualPull: number;
   onBottle: (bottle: KeptBottle) => void;
 }
 
 const PULLS = 20;
+/** More cloths than this are not listed. */
+const MOST_TOLD = 8;
 const toBody = ({ version, mlPerPull, strength, left }: KeptBottle) => ({ version, mlPerPull, strength, left });
 
 const percentOf = (share: number): string => String(+(100 * share).toFixed(2));
 
 /** What is known of one bottle: how strong it is mixed, what is left in it, what a pull gives by weighing. */
-export default function BottlePanel({ start, usualPull, onBottle }: Props) {
+export default function BottlePanel({ start, usedOn, usualPull, onBottle }: Props) {
   const own = useSaver<KeptBottle>(start, { base: '/api/bottles', toBody });
   const bottle = own.record;
   useEffect(() => onBottle(bottle), [onBottle, bottle]);
@@ -109,6 +115,19 @@ export default function BottlePanel({ start, usualPull, onBottle }: Props) {
         >
           Mine gives {found.toFixed(2)} ml a pull
         </button>
+      )}
+      {usedOn.length > 0 && (
+        <div>
+          <h3 className="font-semibold">Used on</h3>
+          <ul>
+            {usedOn.slice(0, MOST_TOLD).map(({ cloth, times, on, outcome }) => (
+              <li key={cloth}>
+                {cloth}, {times === 1 ? 'once' : `${times} times`}, last on {readableDate(on)}: {outcome}
+              </li>
+            ))}
+            {usedOn.length > MOST_TOLD && <li>and on {counted(usedOn.length - MOST_TOLD, 'cloth')} more, in the logbook</li>}
+          </ul>
+        </div>
       )}
     </section>
   );

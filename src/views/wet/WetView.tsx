@@ -7,7 +7,7 @@ import StaleSaver from '../../ui/StaleSaver';
 import { counted, keepUnits } from '../../ui/text';
 import { useSaver } from '../../ui/use-saver';
 import { UnitsProvider } from '../../ui/units-context';
-import type { WetJob } from '../../server/wet-work';
+import type { UsedOn, WetJob } from '../../server/wet-work';
 import type { Cloth } from '../../store/cloths';
 import type { Settings } from '../../store/settings';
 import AirPanel from './AirPanel';
@@ -24,6 +24,8 @@ interface Props {
   drying: Paces['drying'];
   /** How many times longer than computed cloths take that were timed, by their ids. */
   clothPaces: Readonly<Record<string, number>>;
+  /** What each liquid was used on. */
+  usedOn: Readonly<Record<string, readonly UsedOn[]>>;
   /** Of every liquid that there is. */
   bottles: KeptBottle[];
   /** Jobs that are ticked to begin with. */
@@ -89,7 +91,7 @@ interface KeptSettings {
   settings: Settings;
 }
 
-function Wet({ jobs, cloths, settings: kept, drying, clothPaces, start, bottles: found }: Props) {
+function Wet({ jobs, cloths, settings: kept, drying, clothPaces, start, bottles: found, usedOn }: Props) {
   const own = useSaver<KeptSettings>(
     { id: 'settings', ...kept },
     { base: '/api', toBody: ({ settings, version }) => ({ settings, version }) },
@@ -164,7 +166,13 @@ function Wet({ jobs, cloths, settings: kept, drying, clothPaces, start, bottles:
             <LengthRows rows={lengths} cloths={cloths} liquids={bottles} onChange={setLengths} />
           </section>
           {used.map((bottle) => (
-            <BottlePanel key={bottle.id} start={bottle} usualPull={mlPerPull} onBottle={onBottle} />
+            <BottlePanel
+              key={bottle.id}
+              start={bottle}
+              usedOn={usedOn[bottle.id] ?? []}
+              usualPull={mlPerPull}
+              onBottle={onBottle}
+            />
           ))}
           <AirPanel
             air={air}

@@ -16,7 +16,7 @@ export interface WetThing {
   /** Share of its mass that it takes up, where its technique says so; as its method usually does otherwise. */
   pickUp?: number;
   count: number;
-  cloth: Pick<Fabric, 'arealDensity' | 'tone' | 'fibres' | 'water'>;
+  cloth: Pick<Fabric, 'arealDensity' | 'tone' | 'fibres' | 'water' | 'uptake'>;
   /** How many times longer than computed this cloth takes to dry, where it was timed; as the house’s cloths do otherwise. */
   pace?: number | undefined;
 }
@@ -77,12 +77,12 @@ export function wetPlans(
     const { liquid, liquidId, method } = group[0]!;
     const bottle = bottleOf(liquidId);
     const { order, perPiece, ...sum } = liquidPlan(
-      group.map(({ id, area, pickUp, cloth: { arealDensity, tone, fibres } }) => ({
+      group.map(({ id, area, pickUp, cloth: { arealDensity, tone, ...cloth } }) => ({
         id,
         area,
         arealDensity,
         tone,
-        pickUp: pickUp ?? pickUpOf({ fibres }, method),
+        pickUp: pickUp ?? pickUpOf(cloth, method),
       })),
       { method, mlPerPull: bottle.mlPerPull ?? mlPerPull, strength: bottle.strength ?? 1 },
     );

@@ -5,6 +5,7 @@ import { overhang } from './overhang';
 import { shrinkage } from './shrinkage';
 import { stretch } from './stretch';
 import { thickness } from './thickness';
+import { uptake } from './uptake';
 import { weightTest } from './weight';
 
 /** All home tests, in the order in which the bench lists them. */
@@ -19,6 +20,7 @@ export const CLOTH_TESTS: readonly ClothTest[] = [
   seeThroughTest,
   fray,
   shrinkage,
+  uptake,
 ];
 
 /**

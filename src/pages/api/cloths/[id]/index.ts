@@ -9,6 +9,7 @@ export const { GET, PUT, DELETE } = recordEndpoints(cloths, clothUpdateSchema, (
     biasGive: current.biasGive,
     shrinkLength: current.shrinkLength,
     shrinkCross: current.shrinkCross,
+    uptake: current.uptake,
     ...withoutVersion(body),
     origin: current.origin,
   } as ClothFields;
