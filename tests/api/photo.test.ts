@@ -47,6 +47,47 @@ describe('a photograph over HTTP', () => {
     expect(body.transmittance).toBeCloseTo(0.3, 1);
   });
 
+  it('lays several pictures of one table together, and says which of them does not belong to it', async () => {
+    const together = async (...pictures: (Buffer | string)[]) => {
+      const form = new FormData();
+      for (const picture of pictures)
+        form.append(
+          'picture',
+          typeof picture === 'string' ? picture : new Blob([new Uint8Array(picture)], { type: 'image/jpeg' }),
+        );
+      const response = await fetch(`${inject('base')}/api/compute/trace?marker=60`, { method: 'POST', body: form });
+      // eslint-disable-next-line @typescript-eslint/no-explicit-any
+      return { status: response.status, body: (await response.json()) as any };
+    };
+    const twice = await together(sample('pieces'), sample('pieces'));
+    expect([twice.status, twice.body.outlines.length, twice.body.cards.length]).toEqual([200, 3, 4]);
+    expect(areaOf(twice.body.outlines[2]) / (160 * 40)).toBeCloseTo(1, 2);
+    const other = await together(sample('pieces'), sample('hang'));
+    expect([other.status, other.body.error.field]).toEqual([400, 'picture[1]']);
+    expect(other.body.error.message).toMatch(/must show a card that a picture before it shows too; found card 5/);
+    const five = await together(...Array.from({ length: 5 }, () => sample('see-through')));
+    expect([five.status, five.body.error.field]).toEqual([400, 'picture']);
+    const words = await together('no file');
+    expect([words.status, words.body.error.field]).toEqual([400, 'picture[0]']);
+    // A page of another site sends forms without being asked.
+    const foreign = await fetch(`${inject('base')}/api/compute/trace`, { method: 'POST', body: new FormData(), headers: { origin: 'http://elsewhere.example' } }); // prettier-ignore
+    expect(foreign.status).toBe(403);
+  });
+
+  it('tells what is drawn on a piece, and the holes in it', async () => {
+    const { body } = await measure('trace', sample('pieces'));
+    expect(body.pieces.map(({ drawn }: { drawn: { notches: unknown[] } }) => drawn.notches.length)).toEqual([2, 1, 0]);
+    expect(body.pieces[0].drawn.grain).toHaveLength(2);
+    const left = await measure('trace', sample('leftover'));
+    expect(left.body.pieces).toHaveLength(1);
+    const areas = (left.body.pieces[0].drawn.spots as [number, number][][]).map(areaOf).sort((a, b) => a - b);
+    // A hole of 26 mm and a stain of 48, each with a little room.
+    expect(areas).toHaveLength(2);
+    expect(Math.sqrt(areas[0]! / Math.PI) - 13).toBeGreaterThan(0.5);
+    expect(Math.sqrt(areas[0]! / Math.PI) - 13).toBeLessThan(3.5);
+    expect(Math.sqrt(areas[1]! / Math.PI) - 24).toBeLessThan(3.5);
+  });
+
   it.each([
     ['no picture', 'hello', /PNG or JPEG/],
     ['nothing at all', '', /saw nothing/],

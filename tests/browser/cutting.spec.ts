@@ -371,6 +371,8 @@ test('a leftover tells what still fits on it, in which project', async ({ page }
 test('a leftover out of a photograph keeps its shape and its spots, and all leftovers tell together what fits', async ({
   page,
 }) => {
+  const errors: string[] = [];
+  page.on('pageerror', ({ message }) => errors.push(message));
   await open(page, '/cupboard?shelf=stock');
   await page.getByRole('button', { name: 'Add a roll or leftover' }).click();
   const form = page.getByRole('dialog', { name: 'A roll, sheets or a leftover' });
@@ -403,4 +405,5 @@ test('a leftover out of a photograph keeps its shape and its spots, and all left
   const fits = page.getByRole('region', { name: 'What still fits on the leftovers' });
   await expect(fits.getByRole('heading').first()).toBeVisible({ timeout: 60_000 });
   await expect(fits.getByRole('listitem').first()).toContainText(/^\d+ of \d+ /);
+  expect(errors).toEqual([]);
 });

@@ -17,7 +17,7 @@ export interface Within {
   halfWidth: number;
 }
 
-/** Piece and marks are read so finely, mm: a pencil's line is thinner than that and wider than nothing. */
+/** Piece and marks are read so finely, mm: about the width of a pen's line. */
 const STEP = 0.5;
 /** Cells of the largest piece that is read so. */
 const MOST_CELLS = 400_000;

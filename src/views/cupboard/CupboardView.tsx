@@ -15,6 +15,7 @@ import { formatSize } from '../../core/units';
 import type { Settings } from '../../store/settings';
 import type { Stock } from '../../store/stock';
 import type { Shelf } from './shelf';
+import FitsOn from './FitsOn';
 import ShelfTabs from './ShelfTabs';
 import { clothColumnsOf, layerColumnsOf, stockColumnsOf, type StockRow } from './shelf-columns';
 import ShelfTable from './ShelfTable';
@@ -24,7 +25,6 @@ import type { StockMaterial } from './StockForm';
 const ClothForm = fetched(() => import('./ClothForm'));
 const LayerForm = fetched(() => import('./LayerForm'));
 const StockForm = fetched(() => import('./StockForm'));
-const FitsOn = fetched(() => import('./FitsOn'));
 
 /** What is open in a form: a row, or a new one. */
 type Editing =
@@ -209,9 +209,7 @@ export default function CupboardView({
                 onEdit={(row) => setEditing({ shelf: 'stock', row })}
                 onDelete={removeStock}
               />
-              <Suspense>
-                <FitsOn pieces={keptPieces(stockRows, system)} all />
-              </Suspense>
+              <FitsOn pieces={keptPieces(stockRows, system)} all />
             </>
           ) : (
             <div className="sheet max-w-2xl p-6">

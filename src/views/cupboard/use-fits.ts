@@ -1,9 +1,8 @@
 import { useEffect, useRef, useState } from 'react';
-import { BUY, shoppingQuestion } from '../../core/cutlist';
 import type { WaitingHere } from '../../server/leftover-fits';
 import { call } from '../../ui/api';
 import { GivenUp } from '../../ui/beside';
-import { LayoutRunner } from '../../ui/layout-runner';
+import type { LayoutRunner } from '../../ui/layout-runner';
 
 /** How many of a piece that waits can be cut from one piece of the cupboard. */
 export interface Fitting {
@@ -36,6 +35,11 @@ export function useFits(stockIds: readonly string[]) {
   }, []);
 
   const lookOn = async (stockId: string) => {
+    // What lays comes with the first question: the cupboard is light without it.
+    const [{ BUY, shoppingQuestion }, { LayoutRunner: Runner }] = await Promise.all([
+      import('../../core/cutlist'),
+      import('../../ui/layout-runner'),
+    ]);
     const { waiting, trim } = await call<{ waiting: WaitingHere[]; trim: number }>('GET', `/api/stock/${stockId}/fits`);
     for (const { projectId, project, need } of waiting) {
       const { list, question } = shoppingQuestion(need, trim);
@@ -43,7 +47,7 @@ export function useFits(stockIds: readonly string[]) {
       if (!question || sources.length === 0) continue;
       for (const piece of question.pieces) {
         if (!going.current) return;
-        runner.current ??= new LayoutRunner();
+        runner.current ??= new Runner();
         const plan = await runner.current.lay({ ...question, sources, pieces: [piece], seconds: SECONDS });
         const fits = plan.laid.reduce((sum, { placements }) => sum + placements.length, 0);
         const item = list.items.find(({ id }) => id === piece.id);

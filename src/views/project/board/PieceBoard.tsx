@@ -1,4 +1,5 @@
 import { useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
+import { useUnits } from '../../../ui/units-context';
 import { CheckSquare, SquareStack } from 'lucide-react';
 import { ROLE_WORDS, ROLES, type Care, type Role } from '../../../core/choose';
 import { capital } from '../../../core/letters';
@@ -156,6 +157,8 @@ function TouchedPanel({ cuts, touched, care, byName, setByName, onGo, onEdges, o
     ),
   );
   const many = placesCount(ofCuts, touched);
+  const edges = touched.flatMap((each) => (each.on === 'edge' ? [each.edge] : []));
+  const paper = useUnits().system === 'inch' ? 'letter' : 'a4';
   return (
     <section ref={panel} className="sheet space-y-3 p-4" aria-label="What was touched">
       <h2 className="text-lg font-bold">{capital(words.join(' · '))}</h2>
@@ -206,6 +209,11 @@ function TouchedPanel({ cuts, touched, care, byName, setByName, onGo, onEdges, o
             <button type="button" className="btn" onClick={() => onEdges(only.piece)}>
               From its edges
             </button>
+            {edges.length > 0 && (
+              <a className="btn" href={`/api/cuts/${only.cut.id}/tape.pdf?edges=${edges.join()}&paper=${paper}`}>
+                As a paper tape
+              </a>
+            )}
           </span>
         )}
       </div>
