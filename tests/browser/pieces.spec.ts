@@ -594,6 +594,10 @@ test('pieces come out of a photograph, with their sizes, and are brought in', as
   await dialog.getByLabel('Side of a card’s black square').fill('60 mm');
   await dialog.getByLabel('Name of piece 3').fill('Welt');
   await dialog.getByLabel('How many of piece 3').fill('2');
+  // A picture that does not belong to the table is refused, and takes nothing away.
+  await dialog.getByLabel('The rest of it in a second picture').setInputFiles('public/samples/hang.jpg');
+  await expect(dialog.getByRole('alert')).toHaveText(/second photograph must show a card that a picture before it shows too/, { timeout: 60_000 }); // prettier-ignore
+  await expect(dialog.getByLabel('Name of piece 3')).toHaveValue('Welt');
   await dialog.getByRole('button', { name: 'Bring in 3 pieces' }).click();
   await expect(dialog).toBeHidden();
   const { pieces } = (await (await page.request.get(`/api/projects/${id}/pieces`)).json()) as { pieces: { name: string; marks: { kind: string }[] }[] }; // prettier-ignore

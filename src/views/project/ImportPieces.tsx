@@ -73,10 +73,13 @@ export default function ImportPieces({ projectId, cloths, clothId: startCloth, o
       const answer = await readAny(chosen);
       setFound(answer);
       setScale(1);
-      setNames('');
+      // One picture more of the same table: what was called out stays.
+      const called = chosen.length > 1 ? names : '';
+      setNames(called);
+      const typed = readTypedNames(called);
       setChoices(
         answer.pieces.map(({ name, count, inner }, i) => ({
-          ...{ take: true, name: name || `Piece ${i + 1}`, count },
+          ...{ take: true, name: typed[i]?.name || name || `Piece ${i + 1}`, count: typed[i]?.count ?? count },
           ...{ openings: inner > 0, marks: true },
         })),
       );
@@ -87,7 +90,8 @@ export default function ImportPieces({ projectId, cloths, clothId: startCloth, o
             : 'No closed lines were found in it, so there is nothing that could be a piece.',
         );
     } catch (problem) {
-      setFound(undefined);
+      // A picture that does not belong to the others takes nothing away.
+      if (chosen.length === 1) setFound(undefined);
       if (!(problem instanceof GivenUp)) setError(units.said(wordsOfTrouble(problem as Error)));
     } finally {
       setBusy(undefined);
