@@ -1,6 +1,7 @@
 import { stackStiffness } from '../core/layers';
 import { blend, carryFactor, gluingFactor, gluingOf, isWork, PACE_WORDS, PACES, paceFrom, type Timing } from '../core/learn';
 import { capital } from '../core/letters';
+import { pickUpOf } from '../core/liquid';
 import { cloths } from '../store/cloths';
 import type { Db } from '../store/database';
 import {
@@ -23,7 +24,7 @@ import { filedGluings, gluingFor, type FiledGluing } from './gluing-learnt';
 export interface Learnt {
   /** Names it, for forgetting it. */
   subject: string;
-  kind: PairLearnt | 'pace' | 'glue';
+  kind: PairLearnt | 'pace' | 'glue' | 'uptake';
   title: string;
   detail: string;
   /** What is reckoned without the readings, and with them: mm, times, %. */
@@ -31,6 +32,8 @@ export interface Learnt {
   now: number;
   /** Eighty times of a hundred it lies between these, where that is known. */
   range: [number, number] | null;
+  /** Cloth at whose home tests it is taken back, where it is not forgotten here. */
+  testOf?: string;
   /** In order of time. Of a motif that was sewn, whether it held. */
   readings: { on: string; value: number; held?: boolean; entryId?: string }[];
 }
@@ -43,7 +46,7 @@ export interface AllLearnt {
 
 /** Everything that was learnt, what rests on most readings first. */
 export function allLearnt(db: Db): AllLearnt {
-  const learnt = [...pacesLearnt(db), ...pairsLearnt(db), ...gluesLearnt(db)];
+  const learnt = [...pacesLearnt(db), ...pairsLearnt(db), ...gluesLearnt(db), ...uptakesLearnt(db)];
   return {
     learnt: learnt.sort((a, b) => b.readings.length - a.readings.length || (a.subject < b.subject ? -1 : 1)),
     forgotten: [...forgottenUntil(db).keys()],
@@ -53,7 +56,7 @@ export function allLearnt(db: Db): AllLearnt {
 /** Readings of a subject up to now count no more, or all of them count again. @throws {InputError} for what was never learnt */
 export function forgetLearnt(db: Db, subject: string, forgotten: boolean, now: string): AllLearnt {
   if (!forgotten) remember(db, subject);
-  else if (allLearnt(db).learnt.some((each) => each.subject === subject)) forget(db, subject, now);
+  else if (allLearnt(db).learnt.some((each) => each.subject === subject && !each.testOf)) forget(db, subject, now);
   else throw new InputError('subject', `must be something that was learnt, saw ${JSON.stringify(subject)}`);
   return allLearnt(db);
 }
@@ -93,6 +96,15 @@ function gluesLearnt(db: Db): Learnt[] {
     ...{ subject: gluingSubject(layerId), kind: 'glue' as const, title: readings[0]!.layerName },
     ...{ detail: 'against what its glue usually does', before: 1, now: gluingFactor(readings).factor, range: null },
     readings: readings.map(({ on, entryId, ...reading }) => ({ on, entryId, value: gluingOf(reading)! })),
+  }));
+}
+
+/** What cloths that were weighed wet take up, against what their fibres usually do, %. */
+function uptakesLearnt(db: Db): Learnt[] {
+  return cloths.list(db, 'uptake IS NOT NULL').map(({ id, name, fibres, uptake, tests, updatedAt }) => ({
+    ...{ subject: `uptake/${id}`, kind: 'uptake' as const, title: name, detail: 'wet through, of its own weight' },
+    ...{ before: 100 * pickUpOf({ fibres }, 'soak'), now: uptake!, range: null, testOf: id },
+    readings: [{ on: tests.uptake?.doneOn ?? updatedAt.slice(0, 10), value: uptake! }],
   }));
 }
 

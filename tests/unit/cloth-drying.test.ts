@@ -96,6 +96,9 @@ describe('a cloth dries at its own pace', () => {
     expect(now.pickUp / usual.pickUp).toBeCloseTo(2, 6);
     expect(now.amount / usual.amount).toBeCloseTo(2, 6);
     expect(now.minutes).toBeGreaterThan(usual.minutes * 1.8);
+    const learnt = allLearnt(db).learnt.find(({ subject }) => subject === `uptake/${own}`)!;
+    expect([learnt.before, learnt.now, learnt.testOf]).toEqual([expect.closeTo(100 * usual.pickUp, 6), expect.closeTo(200 * usual.pickUp, 6), own]); // prettier-ignore
+    expect(() => forgetLearnt(db, learnt.subject, true, '2026-03-01T00:00:00.000Z')).toThrow(/must be something that was learnt/);
     // Taken back, it is by the fibres again.
     const weighed = cloths.get(db, own);
     cloths.update(db, own, applyTest(weighed, 'uptake', null), weighed.version);

@@ -9,7 +9,7 @@ import { figureOf, LEARNT_WORDS, learntWords } from './learnt-words';
 /** Charts come when one is opened: their library is large. */
 const LearntChart = fetched(() => import('./LearntChart'));
 
-const KINDS = ['hang', 'glue', 'carry', 'shrink', 'pace'] as const;
+const KINDS = ['hang', 'glue', 'carry', 'shrink', 'uptake', 'pace'] as const;
 
 /** What the house knows better than the model, from which readings, and a way to forget it. */
 export default function LearntView({ start }: { start: AllLearnt }) {
@@ -78,7 +78,7 @@ export default function LearntView({ start }: { start: AllLearnt }) {
 
 function LearntRow({ learnt, onForget }: { learnt: Learnt; onForget: () => void }) {
   const [open, setOpen] = useState(false);
-  const { kind, title, detail, readings } = learnt;
+  const { kind, title, detail, readings, testOf } = learnt;
   const words = keepUnits(learntWords(learnt));
   return (
     <li className="sheet p-4">
@@ -92,9 +92,15 @@ function LearntRow({ learnt, onForget }: { learnt: Learnt; onForget: () => void 
           <button type="button" className="btn" aria-expanded={open} onClick={() => setOpen(!open)}>
             {open ? 'Close' : 'From which readings?'}
           </button>
-          <button type="button" className="btn" aria-label={`Forget it: ${title}, ${LEARNT_WORDS[kind]}`} onClick={onForget}>
-            Forget it
-          </button>
+          {testOf ? (
+            <a className="btn" href={`/cupboard/cloths/${testOf}`} aria-label={`Its home tests: ${title}`}>
+              Its home tests
+            </a>
+          ) : (
+            <button type="button" className="btn" aria-label={`Forget it: ${title}, ${LEARNT_WORDS[kind]}`} onClick={onForget}>
+              Forget it
+            </button>
+          )}
         </div>
       </div>
       {open && (

@@ -8,6 +8,7 @@ const mm = (value: number) => `${Math.round(value)} mm`;
 export const LEARNT_WORDS: Record<Learnt['kind'], string> = {
   pace: 'How long your work takes',
   glue: 'How firmly glues hold',
+  uptake: 'What cloths drink',
   hang: 'How stiff it comes out',
   carry: 'What it carries under the needle',
   shrink: 'What it shrinks when it is put on',
@@ -20,6 +21,8 @@ export function figureOf(kind: Learnt['kind'], value: number): string {
       return `${mm(value)} bending length`;
     case 'shrink':
       return `${Math.round(value * 10) / 10} %`;
+    case 'uptake':
+      return `${Math.round(value)} % of its weight`;
     case 'glue':
       return `${value < 10 ? (Math.round(value * 10) / 10).toFixed(1) : Math.round(value)} times as firm`;
     case 'pace':
@@ -38,6 +41,8 @@ export function learntWords({ kind, before, now, range, readings }: Learnt): str
       return `${figureOf(kind, now)} the way it shrank more, ${from}.`;
     case 'pace':
       return `${figureOf(kind, now)}, ${from}.`;
+    case 'uptake':
+      return `${figureOf(kind, now)} when it is wet through; by its fibres it would be ${Math.round(before)} %.`;
     case 'glue':
       return `${figureOf(kind, now)} as usual, ${from} on any cloth. On cloths where it was not read yet, stiffness is reckoned so.`;
     case 'carry': {
