@@ -64,7 +64,7 @@ describe('a photograph over HTTP', () => {
     expect(areaOf(twice.body.outlines[2]) / (160 * 40)).toBeCloseTo(1, 2);
     const other = await together(sample('pieces'), sample('hang'));
     expect([other.status, other.body.error.field]).toEqual([400, 'picture[1]']);
-    expect(other.body.error.message).toMatch(/must show a card that a picture before it shows too; found card 5/);
+    expect(other.body.error.message).toMatch(/must show a card that a picture before it shows too; found card 6, 7/);
     const five = await together(...Array.from({ length: 5 }, () => sample('see-through')));
     expect([five.status, five.body.error.field]).toEqual([400, 'picture']);
     const words = await together('no file');

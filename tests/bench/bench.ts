@@ -13,13 +13,16 @@ import { LIBRARY_CLOTHS, LIBRARY_LAYERS } from '../../src/core/library';
 import type { Material } from '../../src/core/layers';
 import { clothInPlane, driftMap, hoopOver, windowAround, type Hoop } from '../../src/core/hoop';
 import { stitchedMotif } from '../../src/core/motif';
+import { tracedPieces, tracedTogether } from '../../src/core/photo';
 import { ironSole, pressPlan } from '../../src/core/press';
 import { inset, type Outline } from '../../src/core/shape';
 import { readTable, writeTable } from '../../src/formats/csv';
+import { readPhoto } from '../../src/formats/photo';
 import { mappedMotif, readMotif, writeExchange } from '../../src/formats/stitches';
 import { CHROMIUM_SWITCHES } from '../../scripts/chromium-switches.mjs';
 import { findChromium } from '../../scripts/prepare.mjs';
 import { startServer } from '../api/server';
+import { tabletop } from '../files/photo-scenes';
 import { layoutTable } from './layouts';
 import { onScreen } from './on-screen';
 import { promisedSize } from './promised-size';
@@ -55,6 +58,8 @@ const pieces = Array.from({ length: 40 }, (_, i) => ({
 const sole = ironSole(220, 115);
 const small = library(500);
 const sheet = layFlat({ bendingLength: 25, shearStiffness: 40, arealDensity: 170 }, 'round', 400, 24);
+const photograph = tabletop({ table: 'wood', across: 4000, rays: 1, noise: 0.01, pieces: [{ outline: [[122, 133], [420, 121], [421, 343], [222, 352]], colour: [0.8, 0.78, 0.74] }] }); // prettier-ignore
+const sample = readPhoto(readFileSync('public/samples/pieces.jpg'));
 const manyCloths = writeTable(
   'cloths',
   Array.from({ length: 1000 }, (_, i) => ({ ...LIBRARY_CLOTHS[i % LIBRARY_CLOTHS.length]!, note: '' })),
@@ -106,6 +111,8 @@ bench
   .add('droop curve, 60 mm of poplin', () => void droopProfile(21, 60))
   .add('inset of a curve with 200 corners', () => void inset(curve, 10))
   .add('stitch file of 200 000 stitches, read and mapped', () => void mappedMotif(readMotif(manyStitches)))
+  .add('pieces in a photograph of 12 megapixels', () => void tracedPieces(photograph))
+  .add('pieces in two photographs of 2 megapixels that share cards', () => void tracedTogether([sample, sample]))
   .add('elastic ground under a motif, 48 cells', () => {
     driftMap({ motif, window: windowAround(motif)!, inPlane: clothInPlane(cloth), rigidity: 10, taut: true });
   })
@@ -223,7 +230,7 @@ ${table}
 The hang simulator drew ${Number.isFinite(frames) ? Math.round(frames) : 'an unknown number of'} frames a second of each sheet while its slider moved, two sheets at once, in headless Chromium without a
 graphics card; 30 are promised.
 
-Promised: choose over 500 materials under 10 ms, a droop curve under 1 ms, a file of 200 000 stitches read and mapped within 300 ms, any screen usable within a second.
+Promised: choose over 500 materials under 10 ms, a droop curve under 1 ms, a file of 200 000 stitches read and mapped within 300 ms, a picture of 12 megapixels in under 3 s, any screen usable within a second.
 
 ## At the promised size
 

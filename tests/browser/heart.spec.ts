@@ -37,13 +37,13 @@ test('from an unknown cloth to a setting that the next choice knows', async ({ p
   await page.getByLabel('Mass').fill('1.3 g');
   await expect(page.getByText('130 g/m²').first()).toBeVisible();
   await page.getByRole('button', { name: 'Keep these readings' }).click();
-  await expect(page.getByText('1 of 10 tests done')).toBeVisible();
+  await expect(page.getByText('1 of 11 tests done')).toBeVisible();
   await page.getByRole('button', { name: /Let it overhang/ }).click();
   const along = page.getByRole('group', { name: 'Along the length' });
   for (const [i, reading] of ['44', '46 mm', '1 3/4 in', '45'].entries()) await along.getByRole('textbox').nth(i).fill(reading);
   await expect(page.getByText(/Along, 4 readings/)).toContainText(/22|23/);
   await page.getByRole('button', { name: 'Keep these readings' }).click();
-  await expect(page.getByText('2 of 10 tests done')).toBeVisible();
+  await expect(page.getByText('2 of 11 tests done')).toBeVisible();
   await page.reload();
   await alive(page);
   await expect(along.getByRole('textbox').nth(2)).toHaveValue('44.45 mm');

@@ -105,10 +105,10 @@ test('a test of a cloth: taken back and undone, the readings with it', async ({ 
   const reading = await pulled.inputValue();
   expect(reading).not.toBe('');
   await page.getByRole('button', { name: 'Take the test back' }).click();
-  await expect(page.getByText('3 of 10 tests done')).toBeVisible();
+  await expect(page.getByText('3 of 11 tests done')).toBeVisible();
   await expect(pulled).toHaveValue('');
   await undo(page).click();
-  await expect(page.getByText('4 of 10 tests done')).toBeVisible();
+  await expect(page.getByText('4 of 11 tests done')).toBeVisible();
   await expect(pulled).toHaveValue(reading);
 });
 

@@ -42,7 +42,7 @@ export interface StockEntry {
   count: number;
   outline: Outline | null;
   /** Holes and stains in it that may not be used, where the outline lies. */
-  spots: readonly Outline[];
+  spots?: readonly Outline[];
   place: string;
 }
 
@@ -159,7 +159,7 @@ export function tableSources(
     width: entry.width * (1 - cross),
     length: entry.length * (1 - along),
     outline: entry.outline && shrunk(entry.outline),
-    spots: entry.spots.map(shrunk),
+    spots: entry.spots?.map(shrunk) ?? [],
   });
   for (const id of options.stockIds) {
     const entry = stock.find((each) => each.id === id);
