@@ -13,8 +13,8 @@ export interface GluedReading {
 const USUAL_SIGMA = 0.6;
 /** A reading of the rigidity is so rough, as a share: three times that of the bending length, which is its cube root. */
 const READING = 0.3;
-/** So rough is what cloth and layer have without glue, as a share. */
-const WITHOUT = 0.25;
+/** So rough is what cloth and layer have without glue, as a share: of a cloth whose overhang was read, and of one that is estimated. */
+const WITHOUT = { measured: 0.25, estimated: 0.6 };
 /** Where the glue makes up less of the stiffness than this, a reading says nothing of it. */
 const LEAST_SHARE = 0.15;
 /** No glue is so many times more or less firm than usual, and the factor is found so finely, as steps between. */
@@ -59,5 +59,5 @@ export function gluingOf(reading: GluedReading): number | undefined {
 function partsOf({ model, measured }: GluedReading): { glue: number; rest: number; off: number } {
   const without = model.clothRigidity + model.layerRigidity;
   const rest = flexuralRigidity(model.arealDensity, measured) - without;
-  return { glue: model.couplingRigidity, rest, off: Math.hypot(READING * model.rigidity, WITHOUT * without) };
+  return { glue: model.couplingRigidity, rest, off: Math.hypot(READING * model.rigidity, WITHOUT[model.clothSource] * without) };
 }
