@@ -193,7 +193,10 @@ async function sheet(laid: Laid, paper: Paper): Promise<Uint8Array> {
   return layoutSheet(
     {
       title: `${laid.project}: ${laid.material.name}`,
-      words: [faceWords(laid)],
+      words: [
+        faceWords(laid),
+        ...(sources.some(({ source }) => source.spots) ? ['Dark spots are holes and stains: nothing is cut from them.'] : []),
+      ],
       sources: table.laid.flatMap(({ sourceId, placements, length }) => {
         const source = sources.find((each) => each.source.id === sourceId);
         if (!source) return [];
@@ -204,6 +207,7 @@ async function sheet(laid: Laid, paper: Paper): Promise<Uint8Array> {
               { ...source, source: { ...source.source, ...(source.source.outline ? {} : { length }) } },
               length,
             ),
+            spots: source.source.spots ?? [],
             marks: tapeMarks(length, units),
             placed: placements.map(({ id, copy, flipped, rotation, x, y }) => {
               const item = items.find((each) => each.id === id)!;
@@ -232,6 +236,7 @@ function svg(laid: Laid): string {
       {
         name: sourceName(source, units),
         outline,
+        spots: source.source.spots ?? [],
         placed: placements.map((placement) => ({ index: index.get(placement.id)!, placement })),
       },
     ];

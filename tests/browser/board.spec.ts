@@ -172,6 +172,9 @@ test('a project opens on its pieces: edge, corner and several pieces are touched
   await expect(named('top')).toBeFocused();
   await page.keyboard.press('Space');
   await expect(named('top')).not.toBeChecked();
+  // The edge that is touched, as a strip of paper.
+  const tape = await page.request.get((await panel.getByRole('link', { name: 'As a paper tape' }).getAttribute('href'))!);
+  expect([tape.status(), tape.headers()['content-type'], (await tape.body()).subarray(0, 5).toString()]).toEqual([200, 'application/pdf', '%PDF-']); // prettier-ignore
   await expect(named('corner of left and bottom')).toBeVisible();
   await expect(panel.getByRole('combobox')).toHaveValue('hem');
   await panel.getByRole('button', { name: 'Add this job' }).click();

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { judgeStack } from '../../src/core/choose';
 import { stackStiffness, type Material } from '../../src/core/layers';
 import { gluingFactor, gluingOf } from '../../src/core/learn';
 import { LIBRARY_CLOTHS } from '../../src/core/library';
@@ -92,5 +93,17 @@ describe('how firmly a glue holds', () => {
     expect(askingOf(db, { clothId: named[3]!.id }).gluing!.size).toBe(0);
     forgetLearnt(db, told.subject, false, '2999-01-01T00:00:00.000Z');
     expect(askingOf(db, { clothId: named[3]!.id }).gluing!.get(layer.id)).toBe(other);
+  });
+
+  it('is said with the answer, in the share of the stiffness that is its own', () => {
+    const cloth = READ[0]!;
+    const part = { role: 'collar', cut: 'straight', stretch: 'any', care: 'wash-warm' } as const;
+    const of = (gluing: Map<string, number>) =>
+      judgeStack(cloth, part, [{ material: layer, extent: 'full', angle: 0 }], { gluing });
+    const [usual, firm] = [of(new Map()), of(new Map([[layer.id, 2], ['another', 3]]))]; // prettier-ignore
+    expect(usual.gluing).toBeUndefined();
+    expect(firm.gluing).toEqual([{ name: layer.name, firm: 2 }]);
+    expect(firm.terms.couplingRigidity / usual.terms.couplingRigidity).toBeCloseTo(2, 9);
+    expect(firm.predicted.bendingLength).toBeGreaterThan(usual.predicted.bendingLength);
   });
 });

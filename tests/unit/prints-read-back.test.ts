@@ -3,6 +3,7 @@ import { openPiece, plainPiece } from '../../src/core/pieces';
 import { carryChart, hoopGauge, layoutSheet, motifPaper, scrapCard, templates, type Template } from '../../src/formats/pdf';
 import { hoopOutlines, type Hoop } from '../../src/core/hoop';
 import { wordsOf } from '../files/pdf-text';
+import { pathsOf } from '../files/pdf-lines';
 
 /** Eighths as a ruler has them, and names of sewists from Oslo, Łódź, Plovdiv and Athens. */
 const EIGHTHS = '⅛ ¼ ⅜ ½ ⅝ ¾ ⅞';
@@ -50,6 +51,30 @@ describe('prints, read back letter by letter', () => {
     const sources = [source('Roll', [strip('Stay 1', 0), strip('Stay 2', 20)]), source('Kept', [strip('Tape 1', 0)])];
     const words = (await wordsOf(await layoutSheet({ title: 'Laid', words: [], sources }, 'a4'))).join(' ');
     expect(words.replace(/\s+/g, ' ')).toContain('1: Stay 1 · 2: Stay 2 · 3: Tape 1');
+  });
+
+  it('a layout shows the holes and stains of a leftover where they are', async () => {
+    const square = (x: number, y: number, size: number): [number, number][] => [[x, y], [x + size, y], [x + size, y + size], [x, y + size]]; // prettier-ignore
+    const source = { name: 'Kept', outline: square(0, 0, 400), placed: [], marks: [] };
+    const drawn = async (spots: [number, number][][]) =>
+      pathsOf(await layoutSheet({ title: 'Laid', words: [], sources: [{ ...source, spots }] }, 'a4'))
+        .filter(({ lines }) => lines.length === 4)
+        .map(({ lines }) => lines.map(({ from }) => from));
+    const [cloth] = await drawn([]);
+    const [again, spot, ...more] = await drawn([square(100, 300, 40)]);
+    // Filled, and its line.
+    expect([again, more]).toEqual([cloth, [spot]]);
+    const box = (points: readonly (readonly number[])[]) => [0, 1].map((k) => points.map((at) => at[k]!)).map((each) => [Math.min(...each), Math.max(...each)]); // prettier-ignore
+    const [[left, right], [low, high]] = box(cloth!) as [[number, number], [number, number]];
+    const [[a, b], [c, d]] = box(spot!) as [[number, number], [number, number]];
+    // The length runs to the right, the width down the sheet.
+    expect([(a - left) / (right - left), (b - left) / (right - left)]).toEqual([
+      expect.closeTo(0.75, 3),
+      expect.closeTo(0.85, 3),
+    ]);
+    const down = [(high - d) / (high - low), (high - c) / (high - low)].sort();
+    const up = [(c - low) / (high - low), (d - low) / (high - low)].sort();
+    expect([down, up].some(([from, to]) => Math.abs(from! - 0.25) < 1e-3 && Math.abs(to! - 0.35) < 1e-3)).toBe(true);
   });
 
   it('a scrap card says its piece, cloth and stack', async () => {

@@ -1,4 +1,13 @@
-import { keyOfUse, type ChosenLayer, type Extent, type Family, type Form, type Predicted, type PredictedWith } from '../layers';
+import {
+  isGlued,
+  keyOfUse,
+  type ChosenLayer,
+  type Extent,
+  type Family,
+  type Form,
+  type Predicted,
+  type PredictedWith,
+} from '../layers';
 import type { PairRecord } from '../learn';
 import { titleOf } from './candidates';
 import { CRITERIA } from './criteria';
@@ -59,6 +68,8 @@ export interface RankedStack {
   load?: { stitches: number; carried: number; share: number };
   /** What the logbook knows of this stack on this cloth; absent when nothing was filed. */
   memory?: { readings: number; share: number; modelBendingLength: number; tried: number };
+  /** Layers of it whose glue was read on other cloths: how many times as firmly it holds as its kind usually does. */
+  gluing?: { name: string; firm: number }[];
 }
 
 /**
@@ -134,7 +145,18 @@ export function describe(stack: Judged, score: number): RankedStack {
       : {}),
     ...(load ? { load: { stitches: load.density, carried: load.carried, share: load.share } } : {}),
     ...(stack.record ? { memory: memoryOf(stack, stack.record) } : {}),
+    ...gluingOf(stack),
   };
+}
+
+/** Glues of a stack that are reckoned otherwise than usual. */
+function gluingOf({ question: { gluing }, layers }: Judged): Pick<RankedStack, 'gluing'> {
+  if (gluing.size === 0) return {};
+  const learnt = layers.flatMap(({ material: { id, name, form } }) => {
+    const firm = isGlued(form) ? gluing.get(id) : undefined;
+    return firm === undefined ? [] : [{ name, firm }];
+  });
+  return learnt.length > 0 ? { gluing: learnt } : {};
 }
 
 /** What scraps found for the layers of a stack. */

@@ -5,6 +5,8 @@ export interface LayoutSheetSource {
   /** What it is: “Roll to buy, 90 cm wide”. */
   name: string;
   outline: Outline;
+  /** Holes and stains in it, on which nothing lies. */
+  spots?: readonly Outline[];
   placed: { name: string; outline: Outline }[];
   /** Marks along the tape: place in mm and words. */
   marks: { at: number; words: string }[];
@@ -54,6 +56,11 @@ export async function layoutSheet({ title, words, sources }: LayoutSheetInput, p
       page.text(mark, [x + 0.8, base - 2], { size: 2.6 });
     }
     page.outline(source.outline.map(put), { weight: 0.4 });
+    for (const spot of source.spots ?? []) {
+      const there = spot.map(put);
+      page.filled(there, 0.45);
+      page.outline(there, { weight: 0.25 });
+    }
     for (const { name, outline } of source.placed) {
       const there = outline.map(put);
       page.filled(there);

@@ -8,6 +8,8 @@ export interface WrittenSheet {
   name: string;
   /** Outline of the cloth, mm. */
   outline: Outline;
+  /** Holes and stains in it, on which nothing lies. */
+  spots?: readonly Outline[];
   placed: { index: number; placement: Placement }[];
 }
 
@@ -30,6 +32,9 @@ export function writeSvg(title: string, pieces: readonly WrittenPiece[], sheets:
     body.push(`<text x="${MARGIN}" y="${figure(top + 4)}" font-size="6">${escaped(sheet.name)}</text>`);
     body.push(
       `<polyline points="${[...sheet.outline, sheet.outline[0]!].map(move).map(pair).join(' ')}" class="cloth" data-line="cloth"/>`,
+      ...(sheet.spots ?? []).map(
+        (spot) => `<polyline points="${[...spot, spot[0]!].map(move).map(pair).join(' ')}" class="cloth" data-line="cloth"/>`,
+      ),
     );
     for (const { index, placement } of sheet.placed) {
       number++;

@@ -88,15 +88,18 @@ export function backupPath(db: Db, name: string): string {
   return join(backupFolder(db), name);
 }
 
-let making: Promise<void> | undefined;
+const making = new WeakMap<Db, Promise<void>>();
 
 /**
  * Makes the backup of a day: written beside its place, looked through, then put there; after it the outdated ones go. Whoever asks while
  * one is made waits for that one. What stands in the way is noted, and told where backups are shown.
  */
 export function makeBackup(db: Db, day: string, now: string): Promise<void> {
-  making ??= made(db, day, now).finally(() => (making = undefined));
-  return making;
+  const known = making.get(db);
+  if (known) return known;
+  const own = made(db, day, now).finally(() => making.delete(db));
+  making.set(db, own);
+  return own;
 }
 
 async function made(db: Db, day: string, now: string): Promise<void> {

@@ -1,4 +1,5 @@
-import { stripSeen, swatchSeen, tracedTogether, type Picture } from '../../core/photo';
+import { InputError } from '../../core/input-error';
+import { MOST_PIXELS, stripSeen, swatchSeen, tracedTogether, type Picture } from '../../core/photo';
 import { readPhoto } from '../../formats/photo';
 import { answer } from './answer';
 
@@ -13,7 +14,21 @@ const MEASURED = {
 };
 export type Measured = typeof MEASURED;
 
+/** Pixels that several pictures may have together: unpacked, each takes four bytes, and that is no memory the thread's own limit counts. */
+const MOST_TOGETHER = 2 * MOST_PIXELS;
+
+function unpacked(pictures: readonly Uint8Array[]): Picture[] {
+  let pixels = 0;
+  return pictures.map((bytes, i) => {
+    const picture = readPhoto(bytes);
+    pixels += picture.width * picture.height;
+    if (pixels > MOST_TOGETHER)
+      throw new InputError(`picture[${i}]`, `must bring all to at most ${MOST_TOGETHER / 1e6} megapixels; take them with fewer`);
+    return picture;
+  });
+}
+
 /** Reads photographs that came from outside and measures in them, beside the server and within limits. */
 void answer<{ what: keyof Measured; pictures: Uint8Array[]; marker: number }, unknown>(({ what, pictures, marker }) =>
-  MEASURED[what](pictures.map(readPhoto), marker),
+  MEASURED[what](unpacked(pictures), marker),
 );

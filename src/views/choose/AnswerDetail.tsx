@@ -135,6 +135,11 @@ export default function AnswerDetail(props: Props) {
               <strong>{(terms.clothRigidity + terms.layerRigidity + terms.couplingRigidity).toPrecision(2)} µN·m</strong>; the
               stack weighs M = {units.weight(predicted.arealDensity)}.
             </p>
+            {stack.gluing?.map(({ name, firm }) => (
+              <p key={name}>
+                The glue of {name} is reckoned {firm.toFixed(1)} times as firm as usual, by your readings on other cloths.
+              </p>
+            ))}
             {stack.memory && stack.memory.readings > 0 && (
               <p>
                 The model alone says {Math.round(stack.memory.modelBendingLength)} mm. Your own{' '}
