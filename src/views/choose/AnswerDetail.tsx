@@ -135,11 +135,7 @@ export default function AnswerDetail(props: Props) {
               <strong>{(terms.clothRigidity + terms.layerRigidity + terms.couplingRigidity).toPrecision(2)} µN·m</strong>; the
               stack weighs M = {units.weight(predicted.arealDensity)}.
             </p>
-            {stack.gluing?.map(({ name, firm }) => (
-              <p key={name}>
-                The glue of {name} is reckoned {firm.toFixed(1)} times as firm as usual, by your readings on other cloths.
-              </p>
-            ))}
+            <LearntGlues of={stack.gluing ?? []} />
             {stack.memory && stack.memory.readings > 0 && (
               <p>
                 The model alone says {Math.round(stack.memory.modelBendingLength)} mm. Your own{' '}
@@ -309,4 +305,13 @@ function NeedsLine({ stack, choice, currency, bought, back, lines }: NeedsProps)
       </Why>
     </div>
   );
+}
+
+/** Glues that are reckoned otherwise than usual, with why. */
+function LearntGlues({ of: glues }: { of: NonNullable<RankedStack['gluing']> }) {
+  return glues.map(({ name, firm }) => (
+    <p key={name}>
+      The glue of {name} is reckoned {firm.toFixed(1)} times as firm as usual, by your readings on other cloths.
+    </p>
+  ));
 }
