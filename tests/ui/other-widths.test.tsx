@@ -1,30 +1,30 @@
 import { render, screen } from '@testing-library/react';
-import { describe, expect, it, vi } from 'vitest';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { clothMaterial, tableList, usualOptions, type StockEntry } from '../../src/core/cutlist';
 import type { TablePlan, TablePlanOptions } from '../../src/core/cutplan';
 import { LIBRARY_CLOTHS } from '../../src/core/library';
+import { LayoutRunner } from '../../src/ui/layout-runner';
 import OtherWidths from '../../src/views/cutting-table/OtherWidths';
 import { press } from './typing';
 
 /** Stands in for the search: half a square metre is spread over the width; what is wider than the cloth finds no room. */
 const asked: TablePlanOptions[] = [];
-vi.mock('../../src/ui/layout-runner', () => ({
-  LayoutRunner: class {
-    async lay(options: TablePlanOptions): Promise<TablePlan> {
-      asked.push(options);
-      const source = options.sources.at(-1)!;
-      const fits = source.width >= 1000;
-      const laid = [{ sourceId: source.id, placements: [], length: 500_000 / source.width, density: 0.8 }];
-      return { laid: fits ? laid : [], unplaced: fits ? [] : [{ id: 'p', copy: 0 }], done: 1 };
-    }
-    close() {}
-  },
-}));
+beforeEach(() => {
+  asked.length = 0;
+  // On the class itself, not on its module: files share their modules, and the table's own tests may have read it before.
+  vi.spyOn(LayoutRunner.prototype, 'lay').mockImplementation(async (options): Promise<TablePlan> => {
+    asked.push(options);
+    const source = options.sources.at(-1)!;
+    const fits = source.width >= 1000;
+    const laid = [{ sourceId: source.id, placements: [], length: 500_000 / source.width, density: 0.8 }];
+    return { laid: fits ? laid : [], unplaced: fits ? [] : [{ id: 'p', copy: 0 }], done: 1 };
+  });
+});
+afterEach(() => vi.restoreAllMocks());
 
 const material = clothMaterial({ ...LIBRARY_CLOTHS[0]!, rollWidth: 1400 });
 const roll = { id: 'r', kind: 'roll', width: 1400, length: 300, count: 1, outline: null } as unknown as StockEntry;
 const open = (stock: StockEntry[]) => {
-  asked.length = 0;
   const options = { ...usualOptions(material, stock), margin: 0, squaring: 0 };
   const list = tableList([], material, options, null, 6);
   const take = vi.fn();
