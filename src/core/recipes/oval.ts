@@ -1,4 +1,4 @@
-import { requireNumber } from '../input-error';
+import { InputError, requireNumber } from '../input-error';
 import { CHORD_ERROR } from '../shape';
 import type { Point } from '../shape';
 
@@ -80,4 +80,51 @@ export function besideOval(oval: Oval, distance: number): Quarters {
   };
   const quarter = (q: number): Point[] => Array.from({ length: steps }, (_, k) => at(q, k));
   return [quarter(0), quarter(1), quarter(2), quarter(3)];
+}
+
+/** How a head was measured; a diameter that was not read is 0. mm. */
+export interface HeadReadings {
+  /** Round the head, and its length ÷ its width where neither was read. */
+  head: number;
+  oval: number;
+  headLength: number;
+  headWidth: number;
+}
+
+/** An oval further from round than this is no head. */
+const MOST_OVAL = 2;
+
+/**
+ * The oval of a head: from both of its diameters; from its circumference and one of them; or from its circumference and a ratio.
+ *
+ * @returns its circumference, mm, and length ÷ width
+ * @throws {InputError} naming the reading that cannot be
+ * @example headOval({ head: 570, oval: 1.2, headLength: 195, headWidth: 160 }).head // 558.9
+ */
+export function headOval({ head, oval, headLength, headWidth }: HeadReadings): { head: number; oval: number } {
+  if (headLength === 0 && headWidth === 0) return { head, oval };
+  if (headLength > 0 && headWidth > 0) {
+    const ratio = headLength / headWidth;
+    if (!(ratio >= 1 && ratio <= MOST_OVAL))
+      throw new InputError(
+        'headWidth',
+        `must be no more than the head is long, ${headLength} mm, and no less than half of it; saw ${headWidth} mm`,
+      );
+    return { head: ovalPerimeter({ halfLength: headLength / 2, halfWidth: headWidth / 2 }), oval: ratio };
+  }
+  // The longer the oval, the longer its length and the shorter its width at one circumference: the ratio is found by halving.
+  const of = (ratio: number) => {
+    const found = ovalOf(head, ratio);
+    return headLength > 0 ? 2 * found.halfLength - headLength : headWidth - 2 * found.halfWidth;
+  };
+  const field = headLength > 0 ? 'headLength' : 'headWidth';
+  if (of(1) > 0 || of(MOST_OVAL) < 0)
+    throw new InputError(field, `does not go with a head of ${head} mm round, saw ${headLength || headWidth} mm`);
+  let [low, high] = [1, MOST_OVAL];
+  for (let round = 0; round < 60; round++) {
+    const middle = (low + high) / 2;
+    if (of(middle) > 0) high = middle;
+    else low = middle;
+  }
+  return { head, oval: (low + high) / 2 };
 }

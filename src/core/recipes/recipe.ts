@@ -11,6 +11,8 @@ export interface RecipeField {
   start: number;
   min: number;
   max: number;
+  /** Asked for only where this other measure is not 0. */
+  onlyIf?: string;
 }
 
 /** A cut of a piece that a recipe makes; allowances and edges as {@link PieceShape} has them. */

@@ -20,9 +20,14 @@ interface Props {
 /** All measures that a recipe asks for. */
 export default function RecipeMeasures({ kind, values, picked, field, message, onChange, onFault }: Props) {
   const { said } = useUnits();
+  /** What hangs on another measure is asked for once that one is there. */
+  const isAsked = ({ onlyIf }: RecipeField): boolean => {
+    const on = kind.fields.find(({ field }) => field === onlyIf);
+    return !on || (Number(values[keyOf(kind, on.field)] ?? startOf(on, picked)) !== 0 && isAsked(on));
+  };
   return (
     <div className="grid grid-cols-2 items-end gap-3">
-      {kind.fields.map((each) => (
+      {kind.fields.filter(isAsked).map((each) => (
         <Measure
           key={keyOf(kind, each.field)}
           of={each}
