@@ -60,6 +60,8 @@ describe('a recipe that stays with its pieces', () => {
     ['godet', { slash: 300 }, { slash: 420, adds: 260 }],
     ['hat', { brimWidth: 60 }, { brimWidth: 0, head: 590 }],
     ['hat', { brimWidth: 0, interlining: 0 }, { brimWidth: 70 }],
+    ['hat', {}, { domed: 1, gores: 8, dip: 35, taper: 20 }],
+    ['flare', { circles: 1 }, { circles: 1, behind: 90 }],
     ['tray', {}, {}],
   ] as const)('%s: changed, it is what the same measures typed anew make', async (kind, from, to) => {
     const target = { ...from, ...to } as Record<string, number>;
@@ -343,5 +345,60 @@ describe('what is made from the edges of a piece', () => {
     await saved(skirt, { shape: drawnWith(540) });
     expect(Math.round((await seamOf(again.body.id)).second.length)).toBe(540);
     expect(Math.round((await seamOf(project)).second.length)).toBe(500);
+  });
+});
+
+describe('a flare as it stands', () => {
+  it('has its shape, its cloth, and the layers that were chosen for it: all over, and in the hem', async () => {
+    const { project, recipe, rows } = await made('flare', {
+      circles: 1.5,
+      waist: 640,
+      length: 300,
+      behind: 40,
+      interfaced: 1,
+      braid: 1,
+    });
+    const { body: bare } = await send('GET', `/api/recipes/${recipe.id}/standing`);
+    expect(bare).toMatchObject({
+      shape: { circles: 1.5, waist: 640, length: 300, behind: 40 },
+      cloth: { id: clothId },
+      layers: [],
+    });
+    const { body: known } = await send('GET', '/api/layers?family=braid,woven');
+    const [braid, woven] = ['braid', 'woven'].map((each) =>
+      known.layers.find(({ family }: { family: string }) => family === each),
+    );
+    const predicted = { bendingLength: 30, low: 25, high: 35, rigidity: 20, arealDensity: 200, thickness: 0.5 };
+    for (const job of rows.jobs as { id: string; version: number; wish: { role: string } }[]) {
+      const layer = job.wish.role === 'flare-hem' ? braid : woven;
+      const stack = {
+        title: layer.name,
+        layers: [{ materialId: layer.id, extent: 'full', angle: 0 }],
+        predicted,
+        reasons: [],
+        cautions: [],
+      };
+      const answer = await send('PUT', `/api/jobs/${job.id}`, {
+        ...without(job as never, 'version', 'cutId', 'position'),
+        stack,
+        version: job.version,
+      });
+      expect(answer.status, JSON.stringify(answer.body)).toBe(200);
+    }
+    const { body } = await send('GET', `/api/recipes/${recipe.id}/standing`);
+    // Two patterns that mirror each other have the same layers: each is told once.
+    expect(body.layers.map(({ name, at, width }: Record<string, unknown>) => [name, at, width]).sort()).toEqual(
+      [
+        [braid.name, 'hem', braid.rollWidth],
+        [woven.name, 'all', 300],
+      ].sort(),
+    );
+    expect(project).toBeTruthy();
+  });
+
+  it('is asked of a flare only', async () => {
+    const { recipe } = await made('waistband', {});
+    expect((await send('GET', `/api/recipes/${recipe.id}/standing`)).body.error.field).toBe('recipe');
+    expect((await send('GET', '/api/recipes/nobody/standing')).status).toBe(404);
   });
 });

@@ -36,7 +36,27 @@ test('a flare by its recipe: sectors, braid in the hem, what to buy', async ({ p
     .getByRole('navigation', { name: 'Stages of the project' })
     .getByRole('button', { name: /Choose/ })
     .click();
-  await expect(page.getByRole('button', { name: /^Take .*braid/ }).first()).toBeVisible();
+  await page
+    .getByRole('button', { name: /^Take .*braid/ })
+    .first()
+    .click();
+  // Seen standing, with the braid that was taken and without it, turned by the pointer.
+  await page
+    .getByRole('navigation', { name: 'Stages of the project' })
+    .getByRole('button', { name: /Pieces/ })
+    .click();
+  await page.getByRole('button', { name: /^See it stand/ }).click();
+  const standing = page.getByRole('dialog', { name: 'See it stand' });
+  await expect(standing.getByRole('row', { name: /^the cloth alone .* about \d+$/ })).toBeVisible({ timeout: 60_000 });
+  await expect(standing.getByRole('row', { name: /braid.* in the hem .* about \d+$/ })).toBeVisible({ timeout: 60_000 });
+  await standing.getByRole('button', { name: 'the cloth alone' }).click();
+  const drawing = standing.getByRole('img', { name: 'The flare hanging from its waist: the cloth alone' });
+  const before = await drawing.screenshot();
+  await standing.getByRole('slider', { name: 'Turn it' }).fill('90');
+  await page.waitForTimeout(200);
+  expect((await drawing.screenshot()).equals(before)).toBe(false);
+  const { violations } = await new AxeBuilder({ page }).include('dialog[open]').analyze();
+  expect(violations.filter(({ impact }) => impact === 'serious' || impact === 'critical')).toEqual([]);
 });
 
 test('a recipe stays alive: a measure is changed, the pieces follow, what is one’s own stays or is named', async ({ page }) => {
@@ -229,7 +249,9 @@ test('a panel is slashed by what it shall gain, its inner corners held, its lini
   expect(kept.cuts.find(({ pieceId }) => pieceId === godet.id)!.count).toBe(4);
 
   // The lining, taken from what is advised, ends 25 mm higher than the hem.
-  await pieces(page).getByRole('button', { name: /^Inner corner/ }).click();
+  await pieces(page)
+    .getByRole('button', { name: /^Inner corner/ })
+    .click();
   await pieces(page).getByRole('button', { name: 'Cut it from another cloth too' }).click();
   const lining = page.getByRole('dialog', { name: 'Cut Panel from another cloth' });
   await lining.getByLabel('As', { exact: true }).selectOption({ label: 'lining' });

@@ -58,13 +58,13 @@ const LEAST_ROW = 6;
 const UNEVEN = 0.02;
 
 /** A fold takes so much of the hem that cells of this width still see it, mm; and no net is finer or coarser than these. */
-const CELL = 42;
+const CELL = 48;
 const NET = { rows: { min: 6, max: 10 }, columns: { min: 48, max: 144 } };
 
 /**
  * The net for a flared sheet: fine enough for the folds of its hem, coarse enough to be watched.
  *
- * @example flaredNet({ circles: 1, waist: 700, length: 400 }) // { rows: 8, columns: 76 }
+ * @example flaredNet({ circles: 1, waist: 700, length: 400 }) // { rows: 8, columns: 68 }
  */
 export function flaredNet({ circles, waist, length, behind = 0 }: FlaredShape): { rows: number; columns: number } {
   const hem = waist + 2 * Math.PI * circles * (length + behind / 2);

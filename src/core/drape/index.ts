@@ -1,4 +1,9 @@
 export { advance } from './advance';
+export { fall, FALL_STEPS_PER_SECOND } from './fall';
+export { flaredNet, layFlared } from './flared';
+export type { FlaredShape, FlaredSheet, HemBraid } from './flared';
+export { readFlared } from './read-flared';
+export type { FlaredReading } from './read-flared';
 export { readDrape, settle, STILL } from './settle';
 export type { DrapeReading } from './settle';
 export { shearStiffness } from './shear-stiffness';

@@ -2,7 +2,7 @@ import type { FlaredSheet } from './flared';
 
 /** What can be read off a flared sheet that hangs. */
 export interface FlaredReading {
-  /** From the waist's ring outward to the hem, on average, as seen from above, mm. */
+  /** From the waist's ring outward, as seen from above, to the outer quarter of the hem on average: its outline from afar, mm. */
   standsOut: number;
   /** Depth of the hem below the waist: least, greatest, mean, mm. */
   depth: { least: number; greatest: number; mean: number };
@@ -12,6 +12,8 @@ export interface FlaredReading {
   stretch: number;
 }
 
+/** Share of a hem that is seen as its outline: the folds that stand out. */
+const OUTER = 0.25;
 /** A swing that is less than this share of the hem's whole way out and in is no fold. */
 const SWING = 0.15;
 /** Nor is one that is less than this, mm. */
@@ -42,9 +44,9 @@ export function readFlared(sheet: FlaredSheet): FlaredReading {
       if (row > 0) stretch = Math.max(stretch, Math.abs(far(a, row * columns + ((column + 1) % columns)) / rest.round[a]! - 1));
       if (row < rows) stretch = Math.max(stretch, Math.abs(far(a, a + columns) / rest.down[a]! - 1));
     }
-  const mean = out.reduce((all, each) => all + each, 0) / columns;
+  const outer = [...out].sort((a, b) => b - a).slice(0, Math.ceil(OUTER * columns));
   return {
-    standsOut: mean - shape.waist / (2 * Math.PI),
+    standsOut: outer.reduce((all, each) => all + each, 0) / outer.length - shape.waist / (2 * Math.PI),
     depth: { least, greatest, mean: sum / columns },
     folds: foldsOf(out),
     stretch,
