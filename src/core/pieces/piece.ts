@@ -9,7 +9,10 @@ export interface PieceSpec {
   line: 'cut' | 'sew';
   /** Seam allowance of each edge of the shape, mm. */
   allowances: readonly number[];
-  /** What one cut of the piece has instead at an edge, mm; null as the pattern has it. The seam line stays where it is. */
+  /**
+   * What one cut of the piece has instead at an edge, mm; null as the pattern has it. The seam line stays where it is. On the fold it is a
+   * pleat: the fold is laid so far beyond the pattern's, and the pattern's own fold line is stitched on both halves.
+   */
   own?: readonly (number | null)[] | null;
   /** Edge that lies on the fold, or null. */
   fold: number | null;
@@ -61,7 +64,8 @@ export function openPiece(spec: PieceSpec): OpenPiece {
     throw new InputError('allowances', `must be one for each edge (${names.length}), saw ${spec.allowances.length}`);
   spec.allowances.forEach((mm, i) => requireNumber(`allowances[${i}]`, mm, 'mm', { min: 0, max: 500 }));
   const wanted = ownAllowances(spec, names.length);
-  const opened = spec.fold === null ? { ...drawn, marks: [...spec.marks] } : unfolded(spec, spec.fold);
+  const opened =
+    spec.fold === null ? { ...drawn, marks: [...spec.marks] } : unfolded(spec, spec.fold, spec.own?.[spec.fold] ?? 0);
   const given = opened.edges.map((edge) => spec.allowances[edge]!);
   const holes = opened.holes.map(({ outline, edge }) => {
     const pattern = spec.allowances[edge]!;
@@ -104,6 +108,7 @@ export function openPiece(spec: PieceSpec): OpenPiece {
  * @example sewnOutline(spec).outline.length // 4
  */
 export function sewnOutline(spec: PieceSpec): { outline: Outline; edges: number[] } {
+  // A pleat is stitched before a seam is: what is sewn is the pattern's.
   const opened = spec.fold === null ? drawShape(spec.shape) : unfolded(spec, spec.fold);
   if (spec.line === 'sew') return { outline: opened.outline, edges: opened.edges };
   return seamLine(
@@ -145,8 +150,8 @@ function cutHole(outline: Outline, allowance: number, line: 'cut' | 'sew', edge:
   return { cut: [...cut].reverse(), sew: outline, allowance };
 }
 
-/** The shape doubled at its fold. */
-function unfolded(spec: PieceSpec, fold: number) {
+/** The shape doubled at its fold, which lies beyond its own by half of what a pleat takes, mm. */
+function unfolded(spec: PieceSpec, fold: number, pleat = 0) {
   const { outline, edges, holes } = drawShape(spec.shape);
   const n = outline.length;
   // What lies in a shaped corner counts with the edge before it, so the fold is the longest segment of its edge.
@@ -168,7 +173,11 @@ function unfolded(spec: PieceSpec, fold: number) {
     throw new InputError('fold', 'has no straight edge there; choose another edge');
   const a = outline[start]!;
   const b = outline[(start + 1) % n]!;
-  const mirror = mirrorAt(a, b);
+  // Outward of a line that runs counter-clockwise is to its right.
+  const [beyondX, beyondY] = [(pleat * (b[1] - a[1])) / longest, (-pleat * (b[0] - a[0])) / longest];
+  const beyond = ([x, y]: Point, times: number): Point => [x + times * beyondX, y + times * beyondY];
+  const atFold = mirrorAt(a, b);
+  const mirror = (p: Point): Point => beyond(atFold(p), 2);
   // From the end of the fold round to its start, then back over the mirror image.
   const half: Outline = [];
   const halfEdges: number[] = [];
@@ -177,13 +186,21 @@ function unfolded(spec: PieceSpec, fold: number) {
     if (k < n) halfEdges.push(edges[(start + k) % n]!);
   }
   const back = half.slice(1, -1).reverse().map(mirror);
+  // A pleat lengthens the edges that meet the fold; its two lines are stitched to each other.
+  const [top, bottom] = pleat > 0 ? [[beyond(a, 2)], [beyond(b, 2)]] : [[], []];
+  const [first, last] = [halfEdges[0]!, halfEdges.at(-1)!];
+  const lines: Mark[] = pleat > 0 ? [{ kind: 'fold-line', at: a, to: b }, { kind: 'fold-line', at: beyond(a, 2), to: beyond(b, 2) }] : []; // prettier-ignore
   const mirrored = holes.map(({ outline: hole, edge }) => ({ outline: hole.map(mirror).reverse(), edge }));
   return {
-    outline: [...half, ...back],
-    edges: [...halfEdges, ...[...halfEdges].reverse()],
+    outline: [...half, ...top, ...back, ...bottom],
+    edges: [...halfEdges, ...(pleat > 0 ? [last] : []), ...[...halfEdges].reverse(), ...(pleat > 0 ? [first] : [])],
     holes: [...holes, ...mirrored],
-    marks: [...spec.marks, ...spec.marks.filter((mark) => !isOnFold(mark, a, b)).map((mark) => movedMark(mark, mirror))],
-    fold: [a, b] as [Point, Point],
+    marks: [
+      ...spec.marks,
+      ...spec.marks.filter((mark) => pleat > 0 || !isOnFold(mark, a, b)).map((mark) => movedMark(mark, mirror)),
+      ...lines,
+    ],
+    fold: [beyond(a, 1), beyond(b, 1)] as [Point, Point],
   };
 }
 

@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 import type { Care } from '../../core/choose';
-import { liningHem, LINING_SHORTER } from '../../core/lining';
+import { LINING_PLEAT, liningOwn, LINING_SHORTER } from '../../core/lining';
 import { edgeNames } from '../../core/shape';
 import { DUTIES, DUTY_WORDS } from '../../core/workpiece';
 import { useWrite } from '../../ui/query';
@@ -29,12 +29,8 @@ interface Props {
   onClose: () => void;
 }
 
-/** A pleat in the middle of the back, mm. */
-const PLEAT = 20;
-
-/** Allowances of a lining that hangs free at an edge: the pattern's, and less there. */
-const shortenedAt = ({ allowances }: Piece, edge: number): (number | null)[] =>
-  allowances.map((mm, i) => (i === edge ? liningHem(mm) : null));
+/** An edge as it is chosen; none where nothing is. */
+const edgeOf = (text: string): number | null => (text === '' ? null : Number(text));
 
 /** The same piece cut from another cloth: lining, base, underlining. */
 export default function AddCutDialog({ piece, cuts, cloths, care, onAdded, onClose }: Props) {
@@ -49,10 +45,12 @@ export default function AddCutDialog({ piece, cuts, cloths, care, onAdded, onClo
       pairs: first?.pairs ?? false,
       /** Edge at which it hangs free, as a text; none where it is caught all round. */
       hem: '',
+      /** Edge along which it has a pleat for ease. */
+      pleat: '',
     }),
-    read: ({ count, hem, ...cut }) => ({
+    read: ({ count, hem, pleat, ...cut }) => ({
       ...cut,
-      ...(cut.duty === 'lining' && hem !== '' ? { own: shortenedAt(piece, Number(hem)) } : {}),
+      ...(cut.duty === 'lining' ? { own: liningOwn(piece, edgeOf(hem), edgeOf(pleat)) } : {}),
       count: readNumber('count', count, ''),
       orientation: first?.orientation ?? 'straight',
     }),
@@ -103,6 +101,7 @@ export default function AddCutDialog({ piece, cuts, cloths, care, onAdded, onClo
               hangs={hangs}
               onHangs={(next) => {
                 setHangs(next);
+                form.setValue('pleat', next && piece.fold !== null ? `${piece.fold}` : '');
                 if (!next) form.setValue('hem', '');
               }}
               chosen={form.watch('clothId')}
@@ -114,7 +113,7 @@ export default function AddCutDialog({ piece, cuts, cloths, care, onAdded, onClo
               label="Free at"
               hint={
                 narrow === undefined
-                  ? `Cut ${units.length(LINING_SHORTER)} shorter there. At the middle back lay its fold ${units.length(PLEAT)} beyond the pattern’s: a pleat to move in.`
+                  ? `Cut ${units.length(LINING_SHORTER)} shorter there.`
                   : `The pattern has an allowance of ${units.length(narrow)} there: it is cut without one and ends ${units.length(narrow)} higher. For ${units.length(LINING_SHORTER)} give the piece a deeper hem.`
               }
               {...field('hem')}
@@ -122,6 +121,14 @@ export default function AddCutDialog({ piece, cuts, cloths, care, onAdded, onClo
                 ['', 'as the pattern, nowhere shorter'],
                 ...edgeNames(piece.shape).flatMap((words, i): [string, string][] => (i === piece.fold ? [] : [[`${i}`, words]])),
               ]}
+            />
+          )}
+          {lined && outer && hangs && (
+            <SelectInput
+              label="A pleat to move in, at"
+              hint={`It is cut ${units.length(LINING_PLEAT)} wider there on each half. Stitch along the pattern’s own line for the upper ${units.length(50)}, and press the rest to one side.`}
+              {...field('pleat')}
+              options={[['', 'no pleat'], ...edgeNames(piece.shape).map((words, i): [string, string] => [`${i}`, i === piece.fold ? `the fold (${words})` : words])]} // prettier-ignore
             />
           )}
           <FormErrors of={of} />

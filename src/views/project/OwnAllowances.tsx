@@ -7,12 +7,14 @@ interface Props {
   /** The pattern's, mm. */
   allowances: readonly number[];
   own: (number | null)[] | null;
+  /** Edge on the fold: what a cut has there is a pleat. */
+  fold: number | null;
   onChange: (own: (number | null)[] | null) => void;
 }
 
 /** What one cut of a piece has at each edge instead of what the pattern has: none, or a figure of its own. */
-export default function OwnAllowances({ shape, allowances, own, onChange }: Props) {
-  const names = edgeNames(shape);
+export default function OwnAllowances({ shape, allowances, own, fold, onChange }: Props) {
+  const names = edgeNames(shape).map((name, i) => (i === fold ? 'the fold, as a pleat' : name));
   const set = (i: number, mm: number | null) => {
     const next = names.map((_, k) => (k === i ? mm : (own?.[k] ?? null)));
     onChange(next.every((each) => each === null) ? null : next);

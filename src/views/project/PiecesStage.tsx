@@ -235,6 +235,7 @@ export default function PiecesStage({ projectId, care, work, piece, cut, last, c
           shape={draft.shape}
           allowances={draft.allowances}
           own={cutDraft.own}
+          fold={draft.fold}
           onChange={(own) => changeCut({ own })}
         />
       </fieldset>
