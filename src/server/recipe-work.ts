@@ -6,6 +6,7 @@ import { pieces } from '../store/pieces';
 import { recipes, type KeptRecipe } from '../store/recipes';
 import { piecesOf } from '../store/workpieces';
 import { addPieces, type AddedPieces, type NewPiece } from './add-pieces';
+import { followNotions } from './recipe-notions';
 import { addSeams, idsOf, putOnSource, remade } from './recipe-follow';
 import { makeOf, nameOf, sourceOf, type MadeBy } from './recipe-making';
 
@@ -24,6 +25,7 @@ export function addMade(db: Db, projectId: string, wanted: readonly NewPiece[], 
       if (source) putOnSource(db, source.pieceId, undefined, made.onSource);
       const ids = added.pieces.map(({ id }) => id);
       recipes.insert(db, { ...by, source, projectId, pieces: ids, told: [] });
+      followNotions(db, projectId, [], made.notions ?? []);
       addSeams(db, projectId, made, idsOf(ids, source));
       return added;
     })
@@ -77,7 +79,9 @@ export function changeRecipe(db: Db, id: string, measures: Record<string, number
       const recipe = recipes.get(db, id);
       if (recipe.version !== version) throw new StaleError(recipe);
       const now = within('measures', () => makeOf(db, { ...recipe, measures }));
-      const { ids, words } = remade(db, recipe, makeOf(db, recipe), now);
+      const before = makeOf(db, recipe);
+      const { ids, words } = remade(db, recipe, before, now);
+      followNotions(db, recipe.projectId, before.notions ?? [], now.notions ?? []);
       const kept = recipes.update(db, id, { ...recipe, measures, pieces: ids, told: [] }, version);
       return { recipe: kept, rows: piecesOf(db, [recipe.projectId]), words };
     })

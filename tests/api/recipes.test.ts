@@ -62,7 +62,8 @@ describe('a recipe that stays with its pieces', () => {
     ['hat', { brimWidth: 0, interlining: 0 }, { brimWidth: 70 }],
     ['hat', {}, { domed: 1, gores: 8, dip: 35, taper: 20 }],
     ['flare', { circles: 1 }, { circles: 1, behind: 90 }],
-    ['tray', {}, {}],
+    ['tray', {}, { lid: 1 }],
+    ['gusset-bag', {}, { flap: 200, zip: 180, tabs: 2, pocket: 150 }],
   ] as const)('%s: changed, it is what the same measures typed anew make', async (kind, from, to) => {
     const target = { ...from, ...to } as Record<string, number>;
     const { project, recipe } = await made(kind, from);
@@ -400,5 +401,26 @@ describe('a flare as it stands', () => {
     const { recipe } = await made('waistband', {});
     expect((await send('GET', `/api/recipes/${recipe.id}/standing`)).body.error.field).toBe('recipe');
     expect((await send('GET', '/api/recipes/nobody/standing')).status).toBe(404);
+  });
+});
+
+describe('notions of a recipe', () => {
+  const notionsOf = async (project: string) =>
+    ((await send('GET', `/api/projects/${project}`)).body.notions as { name: string; count: number; there: boolean }[]).map(
+      ({ name, count, there }) => [name, count, there],
+    );
+  it('come into the kit of its project, and follow its measures; what was noted or got by hand stays', async () => {
+    const { project, recipe } = await made('gusset-bag', { zip: 200, tabs: 3, tabWidth: 25 });
+    expect(await notionsOf(project)).toEqual([['Zip, 200 mm', 1, false], ['Ring, 25 mm inside', 3, false]]); // prettier-ignore
+    const { body } = await send('GET', `/api/projects/${project}`);
+    const { id: _id, createdAt: _c, updatedAt: _u, deletedAt: _d, ...fields } = body;
+    const own = ['name', 'note', 'makes', 'variant', 'care', 'archived', 'version'];
+    const notions = [{ name: 'Zip, 200 mm', count: 1, there: true }, { name: 'Ring, 25 mm inside', count: 4, there: false }, { name: 'thread', count: 1, there: false }]; // prettier-ignore
+    const saved = await send('PUT', `/api/projects/${project}`, { ...Object.fromEntries(own.map((each) => [each, fields[each]])), notions }); // prettier-ignore
+    expect(saved.status, JSON.stringify(saved.body)).toBe(200);
+    await changed(recipe.id, { zip: 0, tabs: 5, tabWidth: 25, flap: 200, snaps: 1 });
+    expect(await notionsOf(project)).toEqual([['Zip, 200 mm', 1, true], ['Ring, 25 mm inside', 6, false], ['thread', 1, false], ['Snap', 1, false]]); // prettier-ignore
+    await changed(recipe.id, {}, 2);
+    expect(await notionsOf(project)).toEqual([['Zip, 200 mm', 1, true], ['Ring, 25 mm inside', 1, false], ['thread', 1, false]]); // prettier-ignore
   });
 });

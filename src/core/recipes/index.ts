@@ -12,4 +12,4 @@ export type { EdgeKind, EdgeSource } from './edge/edge-kind';
 export { RECIPES, recipeOf } from './recipes';
 export { toldRecipe } from './told-recipe';
 export type { ToldRecipe, ToldSide } from './told-recipe';
-export type { Recipe, RecipeCut, RecipeFact, RecipeField, RecipeKind, RecipeOnSource, RecipePiece } from './recipe';
+export type { Recipe, RecipeCut, RecipeFact, RecipeField, RecipeKind, RecipeNotion, RecipeOnSource, RecipePiece } from './recipe';

@@ -67,12 +67,20 @@ export interface RecipeOnSource {
   jobs: RecipeCut['jobs'];
 }
 
+/** What is bought for it beside cloth and layers: a zip, rings, snaps. */
+export interface RecipeNotion {
+  name: string;
+  count: number;
+}
+
 /** What a recipe makes of its measures. */
 export interface Recipe {
   pieces: RecipePiece[];
   onSource?: RecipeOnSource;
   /** Which edges of the pieces are sewn to which. */
   seams?: RecipeSeam[];
+  /** Into the kit of one thing. */
+  notions?: RecipeNotion[];
   facts: RecipeFact[];
   /** How it is sewn, in the order of work. */
   notes: string[];

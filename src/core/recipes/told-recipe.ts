@@ -1,6 +1,6 @@
 import { openPiece, sewnOutline, type Mark } from '../pieces';
 import { drawShape, type Outline } from '../shape';
-import type { RecipeFact, RecipeKind, RecipePiece, RecipeSeam } from './recipe';
+import type { RecipeFact, RecipeNotion, RecipeKind, RecipePiece, RecipeSeam } from './recipe';
 import { recipeOf } from './recipes';
 
 /** A piece that a recipe makes, drawn: its lines, and which points of the sewn line each edge covers. mm. */
@@ -26,6 +26,7 @@ export interface ToldSide {
 export interface ToldRecipe {
   pieces: ToldPiece[];
   seams: { first: ToldSide; second: ToldSide; ease?: number }[];
+  notions: RecipeNotion[];
   facts: RecipeFact[];
   notes: string[];
 }
@@ -38,7 +39,7 @@ export interface ToldRecipe {
  * @example toldRecipe(RECIPES[0], { circles: 1 }).seams.length // 1
  */
 export function toldRecipe(kind: RecipeKind, values: Readonly<Record<string, number>>): ToldRecipe {
-  const { pieces, seams = [], facts, notes } = recipeOf(kind, values);
+  const { pieces, seams = [], notions = [], facts, notes } = recipeOf(kind, values);
   const ids = pieces.map((piece, i) => idOf(piece, i, pieces));
   const side = ({ piece, ...rest }: RecipeSeam['first']): ToldSide => ({ piece: ids[piece]!, ...rest });
   return {
@@ -47,8 +48,7 @@ export function toldRecipe(kind: RecipeKind, values: Readonly<Record<string, num
       ...{ first: side(first), second: side(second) },
       ...(ease === undefined ? {} : { ease }),
     })),
-    facts,
-    notes,
+    ...{ notions, facts, notes },
   };
 }
 

@@ -13,7 +13,7 @@ function nameOf({ name, cuts }: RecipePiece): string {
 export default function RecipeMade({ recipe }: { recipe: Recipe | undefined }) {
   const units = useUnits();
   if (!recipe) return <p className="sheet p-5">Once the measures can be sewn, the pieces are drawn here.</p>;
-  const { pieces, facts, notes } = recipe;
+  const { pieces, facts, notes, notions = [] } = recipe;
   return (
     <div className="min-w-0 space-y-4">
       <dl className="grid gap-x-6 gap-y-1 sm:grid-cols-2">
@@ -40,6 +40,11 @@ export default function RecipeMade({ recipe }: { recipe: Recipe | undefined }) {
           </li>
         ))}
       </ul>
+      {notions.length > 0 && (
+        <p>
+          <strong>Into its kit:</strong> {notions.map(({ name, count }) => `${count} × ${units.said(name)}`).join(', ')}
+        </p>
+      )}
       <div>
         <h3 className="chalk-heading">How it is sewn</h3>
         <ol className="list-decimal space-y-1 pl-6">
