@@ -71,7 +71,7 @@ export function addJob(db: Db, cutId: string, job: NewJob): Job {
 }
 
 /** Pieces as they would be added anew: what was chosen comes along, what was done does not. */
-function undone(from: AddedPieces): NewPiece[] {
+export function undone(from: AddedPieces): NewPiece[] {
   return from.pieces.map((piece) => ({
     ...piece,
     cuts: from.cuts
@@ -82,14 +82,6 @@ function undone(from: AddedPieces): NewPiece[] {
         jobs: from.jobs.filter(({ cutId }) => cutId === cut.id).map((job) => ({ ...job, cutDone: false })),
       })),
   }));
-}
-
-/** @throws {NotFoundError} */
-export function copyPiece(db: Db, pieceId: string): AddedPieces {
-  const piece = pieces.get(db, pieceId);
-  const all = piecesOf(db, [piece.projectId]);
-  const copy = undone({ ...all, pieces: [{ ...piece, name: `${piece.name}, copy`.slice(0, 120) }] });
-  return addPieces(db, piece.projectId, copy);
 }
 
 /** A project like this one with nothing done. @throws {NotFoundError} */

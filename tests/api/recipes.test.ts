@@ -264,6 +264,25 @@ describe('what is made from the edges of a piece', () => {
     expect((await many({ pieceId: here, edges: [0, 2] })).body.error.message).toMatch(/follow each other/);
   });
 
+  it('a copy of a panel that is slashed has godets of its own, which follow it and not the first', async () => {
+    const slashes = EDGE_RECIPES.find(({ id }) => id === 'edge-slashes')!;
+    const { project, piece } = await madeFrom(slashes, { slash: 200, gain: 150, count: 2 });
+    const copy = await send('POST', `/api/pieces/${piece.id}/copy`);
+    expect(copy.status, JSON.stringify(copy.body)).toBe(201);
+    const [panel, godet] = copy.body.pieces as Piece[];
+    expect(copy.body.pieces).toHaveLength(2);
+    const { body } = await send('GET', `/api/projects/${project}/recipes`);
+    const own = body.recipes.find(({ source }: { source: { pieceId: string } }) => source.pieceId === panel!.id);
+    expect(own).toMatchObject({ kind: 'edge-slashes', pieces: [godet!.id], told: [] });
+    const before = (await rowsOf(project)).pieces as Piece[];
+    const answer = await changed(own.id, { slash: 260, gain: 150, count: 1 }, own.version);
+    expect(answer.status, JSON.stringify(answer.body)).toBe(200);
+    const now = (await rowsOf(project)).pieces as Piece[];
+    const differ = now.filter((each) => JSON.stringify(each.shape) !== JSON.stringify(before.find(({ id }) => id === each.id)!.shape)); // prettier-ignore
+    expect(differ.map(({ id }) => id)).toEqual([godet!.id]);
+    expect(now.find(({ id }) => id === piece.id)!.marks).toEqual(before.find(({ id }) => id === piece.id)!.marks);
+  });
+
   it('slashes are marked and held on the piece itself, and follow its shape and their measures; what is its own stays', async () => {
     const slashes = EDGE_RECIPES.find(({ id }) => id === 'edge-slashes')!;
     const { project, piece, added } = await madeFrom(slashes, { slash: 200, gain: 150, count: 2 });

@@ -173,6 +173,45 @@ describe('a binding of an edge', () => {
   });
 });
 
+describe('a binding joined on the slant', () => {
+  it('reaches along the edge with its ends once the joins are taken off, out of the cloth there is, as many for each copy', () => {
+    fc.assert(
+      fc.property(
+        fc.record({
+          width: fc.integer({ min: 4, max: 20 }),
+          clothWidth: fc.integer({ min: 400, max: 1500 }),
+          clothLength: fc.integer({ min: 200, max: 500 }),
+        }),
+        fc.integer({ min: 1, max: 3 }),
+        (measures, count) => {
+          const edges = [0, 1, 2, 3, 4];
+          const recipe = edgeRecipeOf(kindOf('edge-binding'), source(edges, { count }), { ...measures, join: 10, pieced: 1 });
+          const [strip] = recipe.pieces;
+          const asked = seamLength(front, edges) + 20;
+          const line = sewnOutline(specOf(strip!)).outline;
+          if (strip!.shape.kind === 'rectangle') return;
+          const each = Math.hypot(line[1]![0] - line[0]![0], line[1]![1] - line[0]![1]);
+          const strips = strip!.cuts[0]!.count / count;
+          expect(Number.isInteger(strips) && strips > 1).toBe(true);
+          // A join on the slant takes 6 mm of both, along the strip by the root of two.
+          expect(strips * each - (strips - 1) * 12 * Math.SQRT2).toBeCloseTo(asked, 6);
+          // Its slanted ends lie on both edges of the cloth: it is no longer than the cloth is deep times the root of two.
+          expect(each).toBeLessThanOrEqual(Math.min(measures.clothWidth, measures.clothLength) * Math.SQRT2 + 1e-9);
+          // Four times as wide as it shows, measured across.
+          expect(polygonArea(line) / each).toBeCloseTo(4 * measures.width, 6);
+        },
+      ),
+      { numRuns: 60 },
+    );
+  });
+
+  it('is cut in one where the cloth is long enough, and says where it gives no strip', () => {
+    const long = edgeRecipeOf(kindOf('edge-binding'), source([4]), { pieced: 1, clothWidth: 1500, clothLength: 1000 });
+    expect(long.pieces[0]!.shape.kind).toBe('rectangle');
+    expect(() => edgeRecipeOf(kindOf('edge-binding'), source([4]), { pieced: 1, width: 60, clothLength: 100 })).toThrow(/^clothLength/); // prettier-ignore
+  });
+});
+
 describe('any piece', () => {
   const corner = (x: number, y: number) => fc.tuple(fc.double({ min: x - 40, max: x + 40, noNaN: true }), fc.double({ min: y - 40, max: y + 40, noNaN: true })); // prettier-ignore
   it('is parted into what lies along an edge and the rest, without loss, the edge as long as before', () => {
@@ -248,6 +287,22 @@ describe('slashes with godets', () => {
     ].map((ends) => ends.map((p) => p.map((x) => expect.closeTo(x, 6))))); // prettier-ignore
     const xs = onSource!.jobs.map(({ place }) => (place.kind === 'line' ? Math.round(place.line[1][0]) : NaN));
     expect([...xs].sort((a, b) => a - b)).toEqual([-250, -150, -50, 50, 150, 250]);
+  });
+
+  it('may have one on the fold itself: it comes once, the others as far from it as from each other', () => {
+    const { pieces, onSource } = on({ slash: 200, gain: 150, count: 2, onFold: 1 });
+    const xs = onSource!.jobs.map(({ place }) => (place.kind === 'line' ? Math.round(place.line[1][0]) : NaN));
+    expect([...xs].sort((a, b) => a - b)).toEqual([-240, -120, 0, 120, 240]);
+    expect(pieces[0]!.cuts[0]!.count).toBe(5);
+    const [own] = onSource!.marks;
+    expect([own!.at, own!.to]).toEqual([[0, -30], [0, 200]].map((p) => p.map((x) => expect.closeTo(x, 6)))); // prettier-ignore
+    // Alone too; and with the fold at the other end of the hem.
+    expect(on({ slash: 200, gain: 150, count: 0, onFold: 1 }).onSource!.jobs).toHaveLength(1);
+    const turned = { ...panel, shape: { kind: 'drawn', edges: [{ from: [0, 0] }, { from: [300, 0] }, { from: [300, 700] }, { from: [100, 700] }] }, allowances: [30, 0, 10, 15], fold: 1 } as PieceSpec; // prettier-ignore
+    expect(on({ slash: 200, gain: 150, count: 1, onFold: 1 }, turned).onSource!.marks.map(({ at: [x] }) => Math.round(x))).toEqual([300, 100]); // prettier-ignore
+    expect(() => on({ onFold: 1, slash: 100 }, { ...panel, fold: null })).toThrow(/^onFold/);
+    expect(() => on({ onFold: 1, slash: 690, count: 0 })).toThrow(/^slash/);
+    expect(() => on({ count: 0, slash: 100 })).toThrow(/^count/);
   });
 
   it('lie inside the piece, clear of its other edges and of each other, whatever the measures', () => {

@@ -1,5 +1,4 @@
-import { InputError } from '../input-error';
-import type { Mark } from '../pieces';
+import { biasStrip, biasStrips, JOINING_BIAS } from './bias-strips';
 import type { RecipeKind } from './recipe';
 
 /** A strip of bias takes a little more than twice its width back when it is turned over the edge, mm. */
@@ -21,44 +20,22 @@ export const biasBindingRecipe: RecipeKind = {
   make(values) {
     const { edge, width, double, clothWidth, clothLength, allowance } = values as Record<string, number> & Bound;
     const cut = (double ? 6 : 4) * width + TURN;
-    // From one edge of the cloth to the other at 45°, its ends lying on them: as long as the cloth is deep times the root of two, where the
-    // cloth is wide enough for the strip's own slant beside it.
-    const [short, long] = [Math.min(clothWidth, clothLength), Math.max(clothWidth, clothLength)];
-    const longest = Math.min(short, long - cut * Math.SQRT2) * Math.SQRT2;
-    if (longest < 2 * cut) throw new InputError('clothLength', `gives no strip ${cut} mm wide; saw ${clothLength} mm`);
     const total = edge + 2 * allowance + 50;
-    // A join on the slant takes its allowance twice, along the strip by the root of two.
-    const join = 2 * allowance * Math.SQRT2;
-    const count = Math.max(1, Math.ceil((total - join) / (longest - join)));
-    const each = (total + (count - 1) * join) / count;
+    const strips = biasStrips({ total, cut, clothWidth, clothLength, allowance });
     return {
-      pieces: [
-        {
-          name: 'Bias strip',
-          shape: {
-            kind: 'drawn',
-            edges: [{ from: [0, 0] }, { from: [each, 0] }, { from: [each + cut, cut] }, { from: [cut, cut] }],
-          },
-          allowances: [0, 0, 0, 0],
-          grain: 45,
-          marks: [foldAt(0.5, each, cut), ...(double ? [] : [foldAt(0.25, each, cut), foldAt(0.75, each, cut)])],
-          cuts: [
-            { duty: 'shell', count, orientation: 'bias', jobs: [{ name: '', place: { kind: 'whole' }, role: 'bias-piece' }] },
-          ],
-        },
-      ],
+      pieces: [biasStrip('Bias strip', strips, cut, double ? [0.5] : [0.5, 0.25, 0.75])],
       // End to end, as many as there are.
       seams: [{ first: { piece: 0, edges: [1] }, second: { piece: 0, edges: [3] } }],
       facts: [
         { words: 'Width of the strip', length: cut },
-        { words: 'Strips', value: `${count}` },
-        { words: 'Length of each', length: each },
+        { words: 'Strips', value: `${strips.count}` },
+        { words: 'Length of each', length: strips.each },
         { words: 'In all, with the turn and its joins', length: total },
         { words: 'From a square of this side in one continuous strip', length: Math.sqrt(total * cut) },
       ],
       notes: [
         'Starch or spray the cloth before the strips are cut: they keep their width, and do not stretch under the needle.',
-        'Lay two strips right sides together, slanted end on slanted end, so that they form a right angle; sew with the allowance, press the join open and clip the points.',
+        JOINING_BIAS,
         ...(double
           ? ['Fold it in half, sew its raw edges to the edge, turn the fold over and catch it.']
           : ['Press both edges to the middle, sew the first crease to the edge, turn it over and catch the second.']),
@@ -66,11 +43,6 @@ export const biasBindingRecipe: RecipeKind = {
     };
   },
 };
-
-/** A crease along a slanted strip, at so much of its width. */
-function foldAt(share: number, each: number, cut: number): Mark {
-  return { kind: 'fold-line', at: [share * cut, share * cut], to: [each + share * cut, share * cut] };
-}
 
 interface Bound {
   edge: number;

@@ -18,6 +18,7 @@ interface Measures {
   slash: number;
   gain: number;
   count: number;
+  onFold: number;
   allowance: number;
 }
 
@@ -30,17 +31,19 @@ export const slashes: EdgeKind = {
   fields: [
     { field: 'slash', words: 'Slash, hem to point', kind: 'length', start: 300, min: 20, max: 3000 },
     { field: 'gain', words: 'Each adds, sewn', kind: 'length', start: 200, min: 5, max: 6000 },
-    { field: 'count', words: 'How many', kind: 'number', start: 1, min: 1, max: 40 },
+    { field: 'count', words: 'How many', kind: 'number', start: 1, min: 0, max: 40 },
+    { field: 'onFold', words: 'One on the fold too', kind: 'yes', start: 0, min: 0, max: 1 },
     { ...ALLOWANCE, max: 50 },
   ],
   make(source, values) {
-    const { slash, gain, count, allowance } = values as Record<string, number> & Measures;
+    const { slash, gain, count, onFold, allowance } = values as Record<string, number> & Measures;
     if (!Number.isInteger(count)) throw new InputError('count', `must be a whole number, saw ${count}`);
+    if (count === 0 && onFold === 0) throw new InputError('count', 'must be at least 1, where none lies on the fold; saw 0');
     // At the hem the stitching runs an allowance beside the slash: it is a little longer, and the panel loses one on each side.
     const side = Math.hypot(slash, allowance);
     const hem = gain + 2 * allowance;
     requireNumber('gain', gain, 'mm', { above: 0, max: Math.floor(Math.PI * side - 2 * allowance) });
-    const { marks, edge } = slashMarks(source, { slash, count });
+    const { marks, edge } = slashMarks(source, { slash, count, onFold });
     const { spec, name, count: copies } = source;
     const opened = openPiece({ ...spec, marks }).marks;
     const godets = opened.length * copies;
@@ -79,7 +82,7 @@ export const slashes: EdgeKind = {
 /** Lines of the slashes on the shape, from the cut edge to the point, and the edge that they begin at. @throws {InputError} */
 function slashMarks(
   { spec, edges }: EdgeSource,
-  { slash, count }: Pick<Measures, 'slash' | 'count'>,
+  { slash, count, onFold }: Pick<Measures, 'slash' | 'count' | 'onFold'>,
 ): { marks: Mark[]; edge: number } {
   // The half that is drawn: its mirror image follows when it is opened out.
   const { outline, edges: owners } = sewnOutline({
@@ -92,11 +95,15 @@ function slashMarks(
   const others = outline.flatMap((a, i) => {
     const stretch: [Point, Point] = [a, outline[(i + 1) % outline.length]!];
     // Beyond the fold lies the twin of what is before it.
-    return run.includes(i) ? [] : [{ stretch, clear: owners[i] === spec.fold ? CLEAR / 2 : CLEAR }];
+    return run.includes(i) ? [] : [{ stretch, clear: owners[i] === spec.fold && onFold !== 1 ? CLEAR / 2 : CLEAR }];
   });
   const total = line.slice(1).reduce((sum, [x, y], i) => sum + Math.hypot(x - line[i]![0], y - line[i]![1]), 0);
+  const fold = onFold === 1 ? foldSlash({ outline, owners, line }, spec.fold, slash) : null;
+  const spaced = total / (count + 0.5);
   const found = Array.from({ length: count }, (_, k) => {
-    const far = (total * (k + 0.5)) / count;
+    // With one on the fold the next are as far from it as they are from each other, to both sides of it.
+    const away = spaced * (k + 1);
+    const far = !fold ? (total * (k + 0.5)) / count : fold.first ? away : total - away;
     const [before, { place: at }, after] = [far - NEAR, far, far + NEAR].map((each) => placeAlong(line, each)) as [
       Along,
       Along,
@@ -119,7 +126,36 @@ function slashMarks(
         `must stay inside the piece, ${CLEAR} mm away from its other edges; ${slash} mm does not${count > 1 ? `, at number ${i + 1}` : ''}`,
       );
   });
-  return { marks: found.map(({ from, to }) => ({ kind: 'slash', at: from, to })), edge: found[0]!.edge };
+  const marks = found.map(({ from, to }): Mark => ({ kind: 'slash', at: from, to }));
+  if (!fold) return { marks, edge: found[0]!.edge };
+  const edge = found[0]?.edge ?? edges[0]!;
+  const beyond = spec.own?.[edge] ?? spec.allowances[edge]!;
+  const [[x, y], [dx, dy]] = [fold.at, fold.inward];
+  const own: Mark = { kind: 'slash', at: [x - beyond * dx, y - beyond * dy], to: [x + slash * dx, y + slash * dy] };
+  return { marks: [own, ...marks], edge };
+}
+
+/** The half that is drawn, with the edge of each stretch, and the line along which it is slashed. */
+interface Slashed {
+  outline: readonly Point[];
+  owners: readonly number[];
+  line: readonly Point[];
+}
+
+/** A slash along the fold: where it begins, which way it goes, and whether that is where the line begins. @throws {InputError} */
+function foldSlash({ outline, owners, line }: Slashed, fold: number | null, slash: number) {
+  if (fold === null) throw new InputError('onFold', 'needs a piece that is cut on the fold; this one has none');
+  const at = owners.indexOf(fold);
+  const ends: [Point, Point] = [outline[at]!, outline[(at + 1) % outline.length]!];
+  const near = ([ax, ay]: Point, [bx, by]: Point) => Math.hypot(ax - bx, ay - by) < 1e-6;
+  const [first, last] = [ends.findIndex((end) => near(end, line[0]!)), ends.findIndex((end) => near(end, line.at(-1)!))];
+  const begins = Math.max(first, last);
+  if (begins < 0) throw new InputError('onFold', 'needs edges that reach the fold; those that are touched do not');
+  const [from, to] = [ends[begins]!, ends[1 - begins]!];
+  const long = Math.hypot(to[0] - from[0], to[1] - from[1]);
+  if (slash > long - CLEAR) throw new InputError('slash', `must end ${CLEAR} mm before the fold does, at ${Math.floor(long - CLEAR)} mm; saw ${slash} mm`); // prettier-ignore
+  const inward: Point = [(to[0] - from[0]) / long, (to[1] - from[1]) / long];
+  return { at: from, inward, first: first >= 0 };
 }
 
 /** Unit vector to the left of the way from one place to another. */

@@ -1,4 +1,4 @@
-import { copyPiece } from '../../../../server/add-pieces';
+import { copyPiece } from '../../../../server/copy-piece';
 import { database } from '../../../../server/database';
 import { endpoint } from '../../../../server/endpoint';
 
