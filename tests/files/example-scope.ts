@@ -135,6 +135,15 @@ export const exampleScope = {
     ...{ id: 'stay', cutId: 'shell', name: 'armhole', place: { kind: 'usual' }, wish: collar, stack: null },
     ...{ glueUp: true, cutDone: false },
   },
+  hatBuild: {
+    round: { halfLength: 100.7, halfWidth: 84 },
+    bandHeight: 85,
+    taper: 0,
+    gores: 6,
+    crown: 110,
+    brimWidth: 60,
+    dip: 0,
+  },
   recipePiece: recipeOf(
     RECIPES.find(({ id }) => id === 'waistband')!,
     {},

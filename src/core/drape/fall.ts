@@ -197,8 +197,18 @@ function bendsOf(sheet: FlaredSheet, w: Float64Array): Bends {
       const sa = (2 * rb) / (ra + rb) / (h * h);
       const along = (sa * (rm - ra * cos) + sb * (rm - rb * cos)) / (radius[down]! - radius[up]!);
       const middle = [-sa - sb, sa, sb];
-      if (row === rows) bends.push({ nodes: [m, a, b, up, up], shares: [middle[0]! + along, sa, sb, -along, 0], compliance: 1 / (bendingRound[row]! * stiff) });
-      else bends.push({ nodes: [m, a, b, up, down], shares: [...middle, -along, along], compliance: 1 / (bendingRound[row]! * stiff) });
+      if (row === rows)
+        bends.push({
+          nodes: [m, a, b, up, up],
+          shares: [middle[0]! + along, sa, sb, -along, 0],
+          compliance: 1 / (bendingRound[row]! * stiff),
+        });
+      else
+        bends.push({
+          nodes: [m, a, b, up, down],
+          shares: [...middle, -along, along],
+          compliance: 1 / (bendingRound[row]! * stiff),
+        });
       if (row === rows) continue;
       // Down: three nodes of a straight line, unevenly far apart.
       const [above, below] = [rest.down[up]!, rest.down[m]!];

@@ -52,7 +52,7 @@ export interface FlaredSheet {
 /** Coarsest and finest nets that are solved, cells. */
 const ROWS = { min: 4, max: 40 };
 const COLUMNS = { min: 24, max: 400 };
-/** Height of a braid that is too narrow to be a row of its own, mm. */
+/** Least height of the last row, which is as high as a narrow braid, mm. */
 const LEAST_ROW = 6;
 /** A waist is never a perfect ring: by so much a node starts out of its place, as a share of a cell. */
 const UNEVEN = 0.02;
@@ -131,13 +131,8 @@ export function layFlared(
   return sheet;
 }
 
-/**
- * Changes what a flared sheet and its hem are made of; it goes on from where it is.
- *
- * @throws {InputError} naming the figure
- * @example setFlaredCloth(layFlared({ bendingLength: 20, shearStiffness: 40, arealDensity: 140 }, { circles: 1, waist: 700, length: 400 }, 8, 48), { bendingLength: 30, shearStiffness: 40, arealDensity: 160 }) // undefined
- */
-export function setFlaredCloth(
+/** What a flared sheet and its hem are made of. @throws {InputError} naming the figure */
+function setFlaredCloth(
   sheet: FlaredSheet,
   { bendingLength, shearStiffness, arealDensity }: SheetCloth,
   braid: HemBraid | null = null,
@@ -148,12 +143,12 @@ export function setFlaredCloth(
   const { rows, columns, radius, step, weight, bendingRound } = sheet;
   sheet.bendingDown = GRAVITY_MM * bendingLength ** 3;
   sheet.shear = (shearStiffness / (arealDensity / 1000)) * 1e6;
-  bendingRound.fill(sheet.bendingDown);
   weight.fill(0);
+  const covered = coveredBy(sheet, braid?.width ?? 0);
   const more = braid ? braid.arealDensity / arealDensity : 0;
   for (let row = 0; row < rows; row++) {
     // A cell's mass is shared by its upper and its lower edge.
-    const denser = row === rows - 1 ? 1 + more : 1;
+    const denser = 1 + more * covered[row]!;
     for (let column = 0; column < columns; column++) {
       const [up, down] = [row * columns + column, (row + 1) * columns + column];
       const area = denser * (radius[down]! - radius[up]!) * step * ((radius[up]! + radius[down]!) / 2);
@@ -161,15 +156,27 @@ export function setFlaredCloth(
       weight[down]! += area / 2;
     }
   }
-  if (!braid) return;
-  // µN·m ÷ g/m² = mm²·mm²/s²·10⁻³·10⁶: 1 µN·m is 10⁻⁶ kg m²/s², and 1 g/m² 10⁻³ kg/m².
-  const stiffer = (braid.rigidity / arealDensity) * 1e9;
-  const height = Math.max(braid.width, LEAST_ROW);
-  for (const row of [rows - 1, rows]) {
-    // Half of the braid for each of the two threads that it lies between, spread over what of the sheet that thread stands for.
-    const own = row === rows ? lastRow(sheet) / 2 : (lastRow(sheet) + rowAbove(sheet)) / 2;
-    bendingRound[row] = sheet.bendingDown + (stiffer * height) / 2 / own;
+  // 1 µN·m is 10⁻⁶ kg m²/s², 1 g/m² is 10⁻³ kg/m²: their ratio is 10⁻³ m⁴/s², 10⁹ mm⁴/s².
+  const stiffer = braid ? (braid.rigidity / arealDensity) * 1e9 : 0;
+  for (let row = 0; row <= rows; row++) {
+    // A thread stands for half of the cells above it and half of those below.
+    const [above, below] = [row > 0 ? heightOf(sheet, row - 1) : 0, row < rows ? heightOf(sheet, row) : 0];
+    const share = ((covered[row - 1] ?? 0) * above + (covered[row] ?? 0) * below) / (above + below);
+    bendingRound[row] = sheet.bendingDown + stiffer * share;
   }
+}
+
+/** Height of a row of cells in front, mm. */
+const heightOf = ({ columns, radius }: FlaredSheet, row: number) => radius[(row + 1) * columns]! - radius[row * columns]!;
+
+/** Share of each row of cells that lies under a strip along the hem. */
+function coveredBy(sheet: FlaredSheet, width: number): number[] {
+  const { rows, columns, radius } = sheet;
+  const hem = radius[rows * columns]!;
+  return Array.from({ length: rows }, (_, row) => {
+    const below = hem - radius[(row + 1) * columns]!;
+    return Math.min(1, Math.max(0, (width - below) / heightOf(sheet, row)));
+  });
 }
 
 function restOf(radius: Float64Array, rows: number, columns: number, step: number): FlaredSheet['rest'] {
@@ -190,9 +197,6 @@ function restOf(radius: Float64Array, rows: number, columns: number, step: numbe
   }
   return rest;
 }
-
-const lastRow = ({ rows, columns, radius }: FlaredSheet) => radius[rows * columns]! - radius[(rows - 1) * columns]!;
-const rowAbove = ({ rows, columns, radius }: FlaredSheet) => radius[(rows - 1) * columns]! - radius[(rows - 2) * columns]!;
 
 function requireWhole(field: string, value: number, { min, max }: { min: number; max: number }): void {
   requireNumber(field, value, '', { min, max });

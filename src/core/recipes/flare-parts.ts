@@ -45,11 +45,16 @@ export function flareParts(lines: FlareLines): FlarePart[] {
     const whole = odd === 1 && at === 0;
     const drawn = risingSector(lines, odd === 1 ? (at - 0.5) * step : at * step, step);
     const place = at === 0 ? 'front' : at === patterns - 1 ? 'back' : patterns > 3 ? `side ${at}` : 'side';
-    return { name: count === 1 ? 'Flare' : `Flare, ${place}`, ...drawn, count: whole ? 1 : 2, pairs: !whole };
+    const named = count === 1 ? 'Flare' : count === 2 ? 'Flare, half' : `Flare, ${place}`;
+    return { name: named, ...drawn, count: whole ? 1 : 2, pairs: !whole };
   });
 }
 
-/** Which sides are sewn to which, in the order of the parts: the last one's right side lies in the seam behind. */
+/**
+ * Which sides are sewn to which, in the order of the parts: the last one's right side lies in the seam behind.
+ *
+ * @example flareSeams(flareParts({ innerRadius: 111, length: 400, behind: 0, count: 2, angle: 180 })) // [{ first: { piece: 0, edges: [1] }, second: { piece: 0, edges: [3] } }]
+ */
 export function flareSeams(parts: readonly FlarePart[]): RecipeSeam[] {
   const first = parts[0]!;
   // Sectors of one pattern are joined side to side; a ring closes at its slit, and a half circle at its own two sides.

@@ -45,7 +45,7 @@ const degrees = (radians: number) => (radians * 180) / Math.PI;
  * The tip of a flat crown: the oval's parallel that is as long as the band is above.
  *
  * @throws {InputError} naming `taper`
- * @example tipShape(build, { offset: 0, joint: 582 }).cut // 'bias'
+ * @example tipShape(hatBuild, { offset: 0, joint: 582 }).cut // 'bias'
  */
 export function tipShape({ round, taper }: HatBuild, { offset }: HatLayerLine): HatShape {
   const beside = offset - taper / (2 * Math.PI);
@@ -61,7 +61,7 @@ export function tipShape({ round, taper }: HatBuild, { offset }: HatLayerLine): 
  * One gore of a dome of revolution on a round base: each seam is as long as the dome's meridian, an ellipse's quarter from the band to the
  * top; all gores together are as wide as the dome is round at the band, and close flat at the top. Edges: lower, right, left.
  *
- * @example goreShape(build, { offset: 0, joint: 582 }).shape.kind // 'drawn'
+ * @example goreShape(hatBuild, { offset: 0, joint: 582 }).shape.kind // 'drawn'
  */
 export function goreShape({ gores, crown, taper }: HatBuild, { offset, joint }: HatLayerLine): HatShape {
   const radius = (joint - taper) / (2 * Math.PI);
@@ -99,7 +99,7 @@ export function goreShape({ gores, crown, taper }: HatBuild, { offset, joint }: 
  * The side band: straight, or a strip of the cone whose upper line is shorter.
  *
  * @throws {InputError} naming `taper`
- * @example bandShape(build, { offset: 0, joint: 582 }).shape.kind // 'rectangle'
+ * @example bandShape(hatBuild, { offset: 0, joint: 582 }).shape.kind // 'rectangle'
  */
 export function bandShape({ bandHeight, taper }: HatBuild, { joint }: HatLayerLine): HatShape {
   if (taper === 0)
@@ -121,7 +121,7 @@ export function bandShape({ bandHeight, taper }: HatBuild, { joint }: HatLayerLi
  * In how many parts a brim is cut: one, or two halves where the cone leaves no room for the allowances of a back seam.
  *
  * @param joint of the innermost layer that it has, mm @param allowance mm
- * @example brimParts({ ...build, dip: 10 }, 582, 10) // 2
+ * @example brimParts({ ...hatBuild, dip: 10 }, 582, 10) // 2
  */
 export function brimParts({ dip }: Pick<HatBuild, 'dip'>, joint: number, allowance: number): 1 | 2 {
   if (dip === 0) return 1;
@@ -138,7 +138,7 @@ const coneAngle = (dip: number) => 2 * Math.PI * Math.cos((dip * Math.PI) / 180)
  * or as one of two halves. Every layer of it ends on one outer line.
  *
  * @throws {InputError} naming `brimWidth` where the layers alone are as wide
- * @example brimShape({ ...build, dip: 40 }, { offset: 0, joint: 582 }, 1).shape.kind // 'sector'
+ * @example brimShape({ ...hatBuild, dip: 40 }, { offset: 0, joint: 582 }, 1).shape.kind // 'sector'
  */
 export function brimShape({ round, brimWidth, dip }: HatBuild, { offset, joint }: HatLayerLine, parts: 1 | 2): HatShape {
   if (dip === 0)

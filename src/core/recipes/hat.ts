@@ -30,8 +30,7 @@ export interface HatInput {
   layers: readonly HatLayer[];
 }
 
-export const HAT_PIECES = ['tip', 'band', 'brim'] as const;
-export type HatPieceName = (typeof HAT_PIECES)[number];
+export type HatPieceName = 'tip' | 'band' | 'brim';
 
 /** One piece of one layer. Lines in mm, front upward; a line does not repeat its first point. */
 export interface HatPiece {
