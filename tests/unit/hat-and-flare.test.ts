@@ -51,6 +51,37 @@ describe('the head that a hat is for', () => {
   });
 });
 
+describe('what a hat takes', () => {
+  it('is as thick as its pile under a ruler, shared as the figures of its layers are', () => {
+    const joint = (values: Record<string, number>, words: string) => made('hat', { ease: 0, head: 570, ...values }).facts.find((each) => each.words === `Joined round, ${words}`)!.length!; // prettier-ignore
+    const layers = { lining: 0.5, base: 1, interlining: 1.5, shell: 1 };
+    // 4 mm by their figures, 6 mm under the ruler: each half as thick again.
+    expect(joint({ ...layers, piled: 1, pile: 6 }, 'outer cloth')).toBeCloseTo(570 + 2 * Math.PI * 1.5 * 2.5, 6);
+    expect(joint({ ...layers, piled: 1, pile: 6 }, 'lining')).toBeCloseTo(570 - 2 * Math.PI * 1.5 * 0.5, 6);
+    expect(joint({ ...layers, piled: 0, pile: 6 }, 'outer cloth')).toBeCloseTo(570 + 2 * Math.PI * 2.5, 6);
+  });
+
+  it('is told as blanks along the grain that hold every piece with its allowances', () => {
+    const { notes } = made('hat', {
+      head: 600,
+      ease: 0,
+      oval: 1,
+      bandHeight: 80,
+      brimWidth: 50,
+      allowance: 10,
+      shell: 0.1,
+      interlining: 0,
+      base: 0.1,
+    });
+    const note = notes.find((each) => each.startsWith('Blanks of the outer cloth'))!;
+    // A round tip is as wide on the bias as straight: 600/π and both allowances; the brim 50 mm further out.
+    const round = 5 * Math.ceil((600 / Math.PI + 0.2 + 20) / 5);
+    expect(note).toContain(`tip ${round} mm along, ${round} mm across`);
+    expect(note).toContain('side band 625 mm along, 100 mm across');
+    expect(note).toContain(`brim, 2 of ${5 * Math.ceil((600 / Math.PI + 120) / 5)} mm along`);
+  });
+});
+
 describe('a hat that is not flat', () => {
   it('has gores whose seams are the dome’s own meridian, together as wide as it is round, closing flat at the top', () => {
     for (const [gores, crown] of [

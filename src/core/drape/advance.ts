@@ -1,4 +1,5 @@
 import { GRAVITY_MM, type DrapeSheet } from './sheet';
+import { newVelocities } from './velocity';
 
 /** Steps in a second. Four times as many move the drape by less than one part in a hundred (docs/science.md). */
 export const STEPS_PER_SECOND = 4800;
@@ -7,8 +8,6 @@ const STEP = 1 / STEPS_PER_SECOND;
 const PASSES = 2;
 /** Share of the speed that is lost in a second, as a rate: air and friction between threads. */
 const DAMPING = 4;
-/** Fastest that a node may move, mm/s: keeps a sudden change of cloth from throwing the net about. */
-const TOP_SPEED = 4000;
 
 /**
  * Lets a sheet move on under its own weight by small steps of extended position-based dynamics: each step moves
@@ -72,25 +71,7 @@ export function advance(sheet: DrapeSheet, steps: number): number {
     }
     if (sheet.support === 'corner') keepOutOfTable(p, free);
     evenOut(sheet);
-    fastest = 0;
-    for (let node = 0; node < free.length; node++) {
-      if (free[node] === 0) continue;
-      const i = 3 * node;
-      let vx = ((p[i]! - before[i]!) / STEP) * keep;
-      let vy = ((p[i + 1]! - before[i + 1]!) / STEP) * keep;
-      let vz = ((p[i + 2]! - before[i + 2]!) / STEP) * keep;
-      const speed = Math.sqrt(vx * vx + vy * vy + vz * vz);
-      if (speed > TOP_SPEED) {
-        const slower = TOP_SPEED / speed;
-        vx *= slower;
-        vy *= slower;
-        vz *= slower;
-      }
-      if (speed > fastest) fastest = speed;
-      v[i] = vx;
-      v[i + 1] = vy;
-      v[i + 2] = vz;
-    }
+    fastest = newVelocities(sheet, before, free, STEP, keep);
   }
   return fastest;
 }

@@ -1,5 +1,6 @@
 import type { FlaredSheet } from './flared';
 import { GRAVITY_MM } from './sheet';
+import { newVelocities } from './velocity';
 
 /** Steps in a second. Twice as many move what is read by less than nets of other fineness do (docs/science.md). */
 export const FALL_STEPS_PER_SECOND = 4800;
@@ -8,8 +9,6 @@ const STEP = 1 / FALL_STEPS_PER_SECOND;
 const PASSES = 2;
 /** Share of the speed that is lost in a second, as a rate: air and friction between threads. */
 const DAMPING = 4;
-/** Fastest that a node may move, mm/s. */
-const TOP_SPEED = 3000;
 /** What is wider than its ring grows into its hem in this time, s: folds then begin where the cloth bends easiest. */
 const GROWING = 0.6;
 /** Its threads are made longer every so many steps. */
@@ -63,23 +62,7 @@ export function fall(sheet: FlaredSheet, steps: number): number {
       p[i] = (p[i]! * body) / out;
       p[i + 1] = (p[i + 1]! * body) / out;
     }
-    fastest = 0;
-    for (let i = 3 * columns; i < p.length; i += 3) {
-      let vx = ((p[i]! - before[i]!) / STEP) * keep;
-      let vy = ((p[i + 1]! - before[i + 1]!) / STEP) * keep;
-      let vz = ((p[i + 2]! - before[i + 2]!) / STEP) * keep;
-      const speed = Math.sqrt(vx * vx + vy * vy + vz * vz);
-      if (speed > TOP_SPEED) {
-        const slower = TOP_SPEED / speed;
-        vx *= slower;
-        vy *= slower;
-        vz *= slower;
-      }
-      if (speed > fastest) fastest = speed;
-      v[i] = vx;
-      v[i + 1] = vy;
-      v[i + 2] = vz;
-    }
+    fastest = newVelocities(sheet, before, w, STEP, keep);
   }
   return fastest;
 }

@@ -1,6 +1,7 @@
 import { InputError } from '../input-error';
 import type { Role } from '../choose';
 import { ALLOWANCE } from './allowance-field';
+import { blankOf } from './blank';
 import { hat, hatOval, type HatDuty, type HatInput, type HatLayer } from './hat';
 import {
   bandShape,
@@ -51,6 +52,8 @@ export const hatRecipe: RecipeKind = {
     { field: 'interlining', words: 'Interlining, thick', kind: 'length', start: 1.2, min: 0, max: 10 },
     { field: 'shell', words: 'Cloth, thick', kind: 'length', start: 0.6, min: 0.1, max: 10 },
     { field: 'lining', words: 'Lining, thick', kind: 'length', start: 0.2, min: 0, max: 10 },
+    { field: 'piled', words: 'All of them were piled under a ruler', kind: 'yes', start: 0, min: 0, max: 1 },
+    { field: 'pile', words: 'The pile, thick', kind: 'length', start: 3, min: 0.3, max: 40, onlyIf: 'piled' },
   ],
   make(values) {
     const { ease, bandHeight, brimWidth, allowance, taper, crown, dip } = values as Record<string, number> & Hatted;
@@ -61,10 +64,14 @@ export const hatRecipe: RecipeKind = {
       ...{ head: values['head']!, oval: values['oval']! },
       ...{ headLength: read('Length'), headWidth: read('Width') },
     });
-    const layers = (['lining', 'base', 'soft-interlining', 'shell'] as const).flatMap((duty): HatLayer[] => {
+    const typed = (['lining', 'base', 'soft-interlining', 'shell'] as const).flatMap((duty): HatLayer[] => {
       const thickness = values[duty === 'soft-interlining' ? 'interlining' : duty]!;
       return thickness > 0 ? [{ id: duty, duty, thickness }] : [];
     });
+    // One reading of all of them together is surer than four of each: they share it as their figures do.
+    const all = typed.reduce((sum, { thickness }) => sum + thickness, 0);
+    const by = values['piled'] ? values['pile']! / all : 1;
+    const layers = typed.map((layer) => ({ ...layer, thickness: by * layer.thickness }));
     // A hat that is all dome has no band, but its layers lie on each other all the same.
     const found = hat({ head, ease, oval, bandHeight: bandHeight || 1, brimWidth, allowance, layers });
     const size = hatOval({ head, ease, oval });
@@ -81,7 +88,7 @@ export const hatRecipe: RecipeKind = {
         ...lines.map(({ duty, joint }) => ({ words: `Joined round, ${LAYER_WORDS[duty]}`, length: joint })),
         ...(taper > 0 ? [{ words: 'Base round, above', length: head + ease - taper }] : []),
       ],
-      notes: notesOf(build, parts, values['turned'] === 1),
+      notes: [...notesOf(build, parts, values['turned'] === 1), ...layers.map(({ duty }) => blanksOf(made, duty))],
     };
   },
 };
@@ -182,4 +189,15 @@ function notesOf({ gores, bandHeight, brimWidth, dip }: HatBuild, parts: 1 | 2, 
       : []),
     'The lining is in the crown and the band only, and goes in last.',
   ];
+}
+
+/** What is cut out of one layer before anything of it is cut to its line, each along the grain. */
+function blanksOf(pieces: readonly RecipePiece[], duty: HatDuty): string {
+  const own = pieces.filter(({ cuts }) => cuts[0]!.duty === duty);
+  const told = own.map((piece) => {
+    const { across, along } = blankOf(piece);
+    const { count } = piece.cuts[0]!;
+    return `${piece.name.toLowerCase()}${count > 1 ? `, ${count} of` : ''} ${along} mm along, ${across} mm across`;
+  });
+  return `Blanks of the ${LAYER_WORDS[duty]}: ${told.join('; ')}.`;
 }
