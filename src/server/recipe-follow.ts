@@ -65,12 +65,27 @@ export function addSeams(db: Db, projectId: string, { seams: wanted = [] }: Reci
   }
 }
 
+/**
+ * Ids of the pieces of a recipe in the order in which it makes them. One that made others when it was used, such as a lining of a brim, has
+ * them found by name and duty; what it does not make any more is no part of it.
+ */
+function idsAsMade(db: Db, recipe: KeptRecipe, made: Recipe): (string | null)[] {
+  if (recipe.pieces.length === made.pieces.length) return recipe.pieces;
+  const left = pieces.byIds(db, recipe.pieces.flatMap((id) => id ?? [])); // prettier-ignore
+  const dutyOf = ({ id }: Piece) => cutsOf(db, id)[0]?.duty;
+  return made.pieces.map(({ name, cuts: [cut] }) => {
+    const at = left.findIndex((piece) => piece.name === name && dutyOf(piece) === cut?.duty);
+    return at < 0 ? null : left.splice(at, 1)[0]!.id;
+  });
+}
+
 /** Pieces of a recipe become what it makes now, with their seams. @returns their ids in its order, and what could not stay, in words */
 export function remade(db: Db, recipe: KeptRecipe, before: Recipe, now: Recipe): { ids: (string | null)[]; words: string[] } {
+  const kept = idsAsMade(db, recipe, before);
   const pairs = pairPieces(before.pieces, now.pieces);
   const ids: (string | null)[] = now.pieces.map(() => null);
   const words: string[] = [];
-  for (const [i, pieceId] of recipe.pieces.entries()) {
+  for (const [i, pieceId] of kept.entries()) {
     const piece = pieceId === null ? undefined : pieces.find(db, pieceId);
     if (!piece) continue;
     const to = pairs.now[i]!;
@@ -86,7 +101,7 @@ export function remade(db: Db, recipe: KeptRecipe, before: Recipe, now: Recipe):
   pairs.added.forEach((k, i) => (ids[k] = added.pieces[i]!.id));
   words.push(...added.pieces.map(({ name }) => `“${name}” is new: say what it is cut from.`));
   if (recipe.source) words.push(...putOnSource(db, recipe.source.pieceId, before.onSource, now.onSource));
-  renewSeams(db, recipe.projectId, before, now, idsOf(recipe.pieces, recipe.source), idsOf(ids, recipe.source));
+  renewSeams(db, recipe.projectId, before, now, idsOf(kept, recipe.source), idsOf(ids, recipe.source));
   return { ids, words };
 }
 

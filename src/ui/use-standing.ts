@@ -38,8 +38,12 @@ export function useStanding(asked: readonly StandingAsked[] | undefined) {
       }
       close();
     };
-    // What breaks off is told by its own way; what is given up needs no word.
-    all().catch(() => setRunning(undefined));
+    // What was given up needs no word.
+    all().catch((problem: unknown) => {
+      if (!open) return;
+      close();
+      setError(problem instanceof Error ? problem.message : String(problem));
+    });
     return close;
   }, [asked]);
   return { frames, running, error, stop: () => end.current() };

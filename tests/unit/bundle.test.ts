@@ -25,7 +25,7 @@ import { getWorkpiece } from '../../src/store/workpieces';
 import { projects } from '../../src/store/projects';
 import { recipes } from '../../src/store/recipes';
 import { recipeOf, RECIPES } from '../../src/core/recipes';
-import type { NewPiece } from '../../src/server/add-pieces';
+import { addPieces, type NewPiece } from '../../src/server/add-pieces';
 import { addMade, changeRecipe } from '../../src/server/recipe-work';
 import { recipePieces } from '../../src/views/project/recipe-pieces';
 import { scraps } from '../../src/store/scraps';
@@ -56,6 +56,37 @@ function undone<T>(on: Db, work: () => T): T {
 }
 
 describe('bundles', () => {
+  it('carry a hat from when its brim had a lining too: its pieces are found by name and duty when its measures change', () => {
+    const fields = { name: 'Cap', note: '', makes: 1, variant: '', care: null, notions: [], archived: false };
+    const project = projects.insert(db, fields);
+    const hat = RECIPES.find(({ id }) => id === 'hat')!;
+    const recipe = { kind: 'hat', measures: { head: 570 } };
+    const wanted = recipePieces(recipeOf(hat, recipe.measures), { cloths: {}, layers: {} }, 'wash-warm');
+    addMade(db, project.id, validate(piecesSchema, { pieces: wanted, recipe }).pieces as NewPiece[], recipe);
+    const [kept] = recipes.list(db, '1', [], 'rowid');
+    const brim = wanted.find(({ name }) => name === 'Brim')!;
+    const lined = { ...brim, cuts: [{ ...brim.cuts[0]!, duty: 'lining', jobs: [] }] };
+    const [extra] = addPieces(db, project.id, validate(piecesSchema, { pieces: [lined] }).pieces as NewPiece[]).pieces;
+    const ids = [...kept!.pieces.slice(0, 2), extra!.id, ...kept!.pieces.slice(2)];
+    recipes.update(db, kept!.id, { ...kept!, pieces: ids }, kept!.version);
+    const bundle = saved(db);
+    const other = openSeeded(join(folder, 'hat.db'));
+    expect(importBundle(other, bundle).recipes).toBe(1);
+    const before = pieces.list(other, 'project_id = ?', [project.id], 'position');
+    const [arrived] = recipes.list(other, '1', [], 'rowid');
+    const { recipe: now } = changeRecipe(other, arrived!.id, { head: 600 }, arrived!.version);
+    expect(now.pieces).toEqual(kept!.pieces);
+    for (const piece of pieces.list(other, 'project_id = ?', [project.id], 'position')) {
+      const was = before.find(({ id }) => id === piece.id)!;
+      expect([piece.name, piece.shape.kind, piece.marks.length]).toEqual([was.name, was.shape.kind, was.marks.length]);
+      expect([piece.name, JSON.stringify(piece.shape) === JSON.stringify(was.shape)]).toEqual([
+        piece.name,
+        piece.id === extra!.id,
+      ]);
+    }
+    other.close();
+  });
+
   it('carry recipes, which stay alive where they arrive; one that does not make its pieces is told', () => {
     const project = projects.insert(db, {
       name: 'Skirt',

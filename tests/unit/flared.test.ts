@@ -116,7 +116,7 @@ describe('a flare that hangs from its waist', () => {
   });
 
   it.each([
-    ['circles', { circles: 9 }, 8, 48],
+    ['circles', { circles: 13 }, 8, 48],
     ['waist', { waist: 0 }, 8, 48],
     ['length', { length: Number.NaN }, 8, 48],
     ['behind', { behind: -1 }, 8, 48],

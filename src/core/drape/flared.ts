@@ -91,10 +91,10 @@ export function layFlared(
   braid: HemBraid | null = null,
   seed = 1,
 ): FlaredSheet {
-  requireNumber('circles', circles, '', { min: 0.1, max: 6 });
+  requireNumber('circles', circles, '', { min: 0.1, max: 12 });
   requireNumber('waist', waist, 'mm', { min: 20, max: 10_000 });
-  requireNumber('length', length, 'mm', { min: 20, max: 5000 });
-  requireNumber('behind', behind, 'mm', { min: 0, max: 3 * length });
+  requireNumber('length', length, 'mm', { min: 10, max: 5000 });
+  requireNumber('behind', behind, 'mm', { min: 0, max: 5000 });
   requireWhole('rows', rows, ROWS);
   requireWhole('columns', columns, COLUMNS);
   const inner = waist / (2 * Math.PI * circles);

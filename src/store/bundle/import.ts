@@ -222,7 +222,11 @@ function* bundleRows(db: Db, bundle: Bundle): Generator<void, ImportCount> {
   return count;
 }
 
-/** @throws {InputError} for a recipe that is not known, or that does not make so many pieces */
+/**
+ * A recipe may have made more pieces when it was used than it makes now: which of them it still makes is seen when its measures change.
+ *
+ * @throws {InputError} for a recipe that is not known, or that makes more pieces than are named
+ */
 function requireRecipe({ kind: of, measures, pieces: named, source }: Omit<Bundle['recipes'][number], 'id'>): void {
   const among: readonly { id: string }[] = source ? EDGE_RECIPES : RECIPES;
   if (!among.some(({ id }) => id === of))
@@ -231,7 +235,7 @@ function requireRecipe({ kind: of, measures, pieces: named, source }: Omit<Bundl
   const kind = source ? undefined : RECIPES.find(({ id }) => id === of);
   if (!kind) return;
   const made = within('measures', () => recipeOf(kind, measures)).pieces.length;
-  if (named.length !== made)
+  if (named.length < made)
     throw new InputError(
       'pieces',
       `must name the ${made} pieces of these measures (null for one that is gone), saw ${named.length}`,
