@@ -6,7 +6,6 @@ import { readNumber } from '../../ui/form/reading';
 import { useKeptForm } from '../../ui/form/use-kept-form';
 import { counted } from '../../ui/text';
 import type { Notion } from '../../store/projects';
-import { useUnits } from '../../ui/units-context';
 
 interface Props {
   notions: readonly Notion[];
@@ -24,7 +23,6 @@ export default function Notions({ notions, onChange }: Props) {
     },
   });
   const { field, form } = of;
-  const { said } = useUnits();
   const there = notions.filter((notion) => notion.there).length;
   return (
     <details className="mt-1">
@@ -46,7 +44,7 @@ export default function Notions({ notions, onChange }: Props) {
                       onChange(notions.map((each, k) => (k === i ? { ...each, there: event.target.checked } : each)))
                     }
                   />
-                  {notion.count} × {said(notion.name)}
+                  {notion.count} × {notion.name}
                 </label>
                 <button
                   type="button"
