@@ -40,6 +40,10 @@ test('a flare by its recipe: sectors, braid in the hem, what to buy', async ({ p
     .getByRole('button', { name: /^Take .*braid/ })
     .first()
     .click();
+  const project = new URL(page.url()).pathname.split('/').at(-1)!;
+  const kept = async () =>
+    (await (await page.request.get(`/api/projects/${project}/pieces`)).json()) as { jobs: { stack: object | null }[] };
+  await expect.poll(async () => (await kept()).jobs.some(({ stack }) => stack !== null)).toBe(true);
   // Seen standing, with the braid that was taken and without it, turned by the pointer.
   await page
     .getByRole('navigation', { name: 'Stages of the project' })
