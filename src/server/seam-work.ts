@@ -1,7 +1,7 @@
 import { edgeRuleOf } from '../core/choose';
 import { clothThickness } from '../core/cloth';
 import { InputError } from '../core/input-error';
-import { MARK_WORDS, openPiece, placeCut, runsIntoSeam, seamLength, stripEdges } from '../core/pieces';
+import { MARK_WORDS, openPiece, placeCut, runsIntoSeam, seamLength, stitched, stripEdges } from '../core/pieces';
 import { edgeNames } from '../core/shape';
 import {
   compareSeam,
@@ -107,7 +107,7 @@ function sideOf(db: Db, cut: CutPiece, edges: readonly number[], all: readonly W
   const cloth = cut.clothId === null ? undefined : cloths.find(db, cut.clothId);
   const pile: SeamPile[] = [{ name: cloth?.name ?? 'a cloth not said yet', thickness: cloth ? clothThickness(cloth).value : 0 }];
   const allowance = Math.max(...edges.map((edge) => cut.own?.[edge] ?? cut.allowances[edge] ?? 0));
-  const piece = openPiece(cut);
+  const piece = openPiece(stitched(cut));
   const count = edgeNames(cut.shape).length;
   if (edges.some((edge) => edge >= count))
     throw new InputError(

@@ -1,6 +1,7 @@
+import { lastingLayers } from '../core/choose';
 import type { FlaredShape } from '../core/drape';
 import { InputError } from '../core/input-error';
-import type { Material } from '../core/layers';
+import type { Extent, Material } from '../core/layers';
 import { cloths, type Cloth } from '../store/cloths';
 import type { Db } from '../store/database';
 import { knownLayers } from '../store/materials';
@@ -26,6 +27,9 @@ export interface Standing {
   gluing: Record<string, number>;
 }
 
+/** What covers only a part of the piece that it is put on. */
+const PARTLY: readonly Extent[] = ['strip', 'patch', 'field'];
+
 /**
  * The flare that a recipe made, with its cloth and the layers that were chosen for it so far; each layer once, as all parts have it.
  *
@@ -42,7 +46,13 @@ export function standingOf(db: Db, recipeId: string): Standing {
   for (const { pieceId, duty, stack, place, wish } of workpieces) {
     if (!own.has(pieceId) || duty !== 'shell') continue;
     const at = wish.role === 'flare-hem' || place.kind === 'edges' ? 'hem' : 'all';
-    for (const { material } of knownLayers(db, stack?.layers ?? [])) {
+    // A patch, a field or a line bears on a spot of it, not on how the whole hangs; what is torn or rinsed away does not stay.
+    if (at === 'all' && place.kind !== 'whole' && place.kind !== 'usual') continue;
+    const wide = knownLayers(db, stack?.layers ?? []).filter(({ extent }) => at === 'hem' || !PARTLY.includes(extent));
+    for (const material of lastingLayers(
+      wish.role,
+      wide.map((each) => each.material),
+    )) {
       if (layers.some((each) => each.material.id === material.id && each.at === at)) continue;
       const width = place.kind === 'edges' ? place.width : Math.min(material.rollWidth, length);
       layers.push({ name: material.name, at, material, width: material.family === 'braid' ? material.rollWidth : width });

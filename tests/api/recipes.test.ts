@@ -384,8 +384,8 @@ describe('a flare as it stands', () => {
       cloth: { id: clothId },
       layers: [],
     });
-    const { body: known } = await send('GET', '/api/layers?family=braid,woven');
-    const [braid, woven] = ['braid', 'woven'].map((each) =>
+    const { body: known } = await send('GET', '/api/layers?family=braid,woven,tear-away');
+    const [braid, woven, torn] = ['braid', 'woven', 'tear-away'].map((each) =>
       known.layers.find(({ family }: { family: string }) => family === each),
     );
     const predicted = { bendingLength: 30, low: 25, high: 35, rigidity: 20, arealDensity: 200, thickness: 0.5 };
@@ -393,7 +393,8 @@ describe('a flare as it stands', () => {
       const layer = job.wish.role === 'flare-hem' ? braid : woven;
       const stack = {
         title: layer.name,
-        layers: [{ materialId: layer.id, extent: 'full', angle: 0 }],
+        // What is torn away does not stay, and is not seen.
+        layers: [layer, torn].map(({ id }) => ({ materialId: id, extent: 'full', angle: 0 })),
         predicted,
         reasons: [],
         cautions: [],

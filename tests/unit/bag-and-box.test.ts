@@ -39,6 +39,12 @@ describe('a bag by variant', () => {
     expect(of(pieces, 'Flap').cuts.map(({ duty, count }) => [duty, count])).toEqual([['shell', 1], ['lining', 1]]); // prettier-ignore
   });
 
+  it('has a flap that is faced with its own cloth where there is no lining, each cut once and for one duty', () => {
+    const { pieces } = made('gusset-bag', { flap: 160, lined: 0 });
+    for (const { cuts } of pieces) expect(new Set(cuts.map(({ duty }) => duty)).size).toBe(cuts.length);
+    expect(size(of(pieces, 'Flap facing'))).toEqual(size(of(pieces, 'Flap')));
+  });
+
   it('has a zip window as long as the zip within its pocket, and a patch worked round it', () => {
     const { pieces } = made('gusset-bag', { zip: 180, zipDepth: 140 });
     const pocket = of(pieces, 'Zip pocket');

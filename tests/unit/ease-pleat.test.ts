@@ -2,6 +2,8 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { LINING_PLEAT, liningOwn } from '../../src/core/lining';
 import { openPiece, sewnOutline, type PieceSpec } from '../../src/core/pieces';
+import { EDGE_RECIPES, edgeRecipeOf } from '../../src/core/recipes';
+import { quarterMarksOf, seamRuns } from '../../src/core/seams';
 import { bounds, polygonArea } from '../../src/core/shape';
 
 /** Half of a back, 240 wide and 600 high, its middle (the left edge) on the fold, a dart mark and one on the fold. */
@@ -61,6 +63,19 @@ describe('a lining with a pleat to move in', () => {
       ),
       { numRuns: 60 },
     );
+  });
+
+  it('meets what it is sewn to as the pattern does: its marks lie where the mirror image has them', () => {
+    const own = [15, null, null, LINING_PLEAT];
+    const marks = (spec: PieceSpec) =>
+      seamRuns(spec, [2]).flatMap((run) => run.marks.map(({ kind, at }) => [kind, Math.round(at)]));
+    expect(marks({ ...BACK, own }).length).toBeGreaterThan(1);
+    expect(marks({ ...BACK, own })).toEqual(marks(BACK));
+    expect(quarterMarksOf({ ...BACK, own }, [2])).toEqual(quarterMarksOf(BACK, [2]));
+    // A pleat of the outer cloth is no slash of it.
+    const slashes = EDGE_RECIPES.find(({ id }) => id === 'edge-slashes')!;
+    const slashed = (spec: PieceSpec) => edgeRecipeOf(slashes, { name: 'Back', spec: { ...spec, marks: [] }, edges: [0], count: 1, pairs: false, orientation: 'straight' }, { slash: 100, gain: 80 }).onSource!.jobs.length; // prettier-ignore
+    expect([slashed({ ...BACK, own }), slashed(BACK)]).toEqual([2, 2]);
   });
 
   it('in a seam has the pleat beside its allowance; nowhere, nothing of its own', () => {

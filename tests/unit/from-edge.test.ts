@@ -303,6 +303,9 @@ describe('slashes with godets', () => {
     expect(() => on({ onFold: 1, slash: 100 }, { ...panel, fold: null })).toThrow(/^onFold/);
     expect(() => on({ onFold: 1, slash: 690, count: 0 })).toThrow(/^slash/);
     expect(() => on({ count: 0, slash: 100 })).toThrow(/^count/);
+    // A side that runs in towards the fold.
+    const narrow = { ...panel, shape: { kind: 'drawn', edges: [{ from: [0, 0] }, { from: [60, 0] }, { from: [6, 700] }, { from: [0, 700] }] } } as PieceSpec; // prettier-ignore
+    expect(() => on({ count: 0, onFold: 1, slash: 660, gain: 20 }, narrow)).toThrow(/^slash/);
   });
 
   it('lie inside the piece, clear of its other edges and of each other, whatever the measures', () => {

@@ -246,6 +246,12 @@ describe('what is typed', () => {
         });
     },
   );
+  it('what was typed into a measure that is asked for no more stands in nobody’s way', () => {
+    const hat = kindOf('hat');
+    const typed = (domed: number) => ({ [keyOf(hat, 'gores')]: 'many', [keyOf(hat, 'domed')]: domed });
+    expect(tryRecipe(hat, typed(1), { thickness: {} })).toMatchObject({ field: 'gores' });
+    expect(tryRecipe(hat, typed(0), { thickness: {} }).recipe!.pieces.length).toBeGreaterThan(0);
+  });
   it('the width of the cloth is taken from the cloth, less its selvedges', () => {
     expect(valuesOf(flare, {}, { thickness: {}, rollWidth: 1120 })['clothWidth']).toBe(1100);
     expect(valuesOf(flare, { [keyOf(flare, 'clothWidth')]: 900 }, { thickness: {}, rollWidth: 1120 })['clothWidth']).toBe(900);

@@ -2,7 +2,7 @@ export { hasPoint, isWide, MARK_KINDS, MARK_LETTERS, MARK_WORDS, markLines, move
 export type { Mark, MarkKind } from './mark';
 export { edgeRuns, edgeRunsOf } from './edge-runs';
 export { newMark, quarterMarks, SNAP_WORDS, snapMark, SNAPS } from './put-mark';
-export { openPiece, sewnOutline, pieceSize, plainPiece } from './piece';
+export { openPiece, sewnOutline, stitched, pieceSize, plainPiece } from './piece';
 export type { OpenPiece, PieceSpec } from './piece';
 export { edgeLength, edgesByRule } from './strip-edges';
 export type { EdgeRule } from './strip-edges';

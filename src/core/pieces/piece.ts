@@ -117,6 +117,16 @@ export function sewnOutline(spec: PieceSpec): { outline: Outline; edges: number[
   );
 }
 
+/**
+ * A cut once its pleat at the fold is stitched: as wide as its pattern there, its marks where the pattern's mirror image has them. What is
+ * sewn to what is asked of this; what is cut and printed is the wider one.
+ *
+ * @example stitched({ ...spec, fold: 3, own: [null, null, null, 20] }).own // [ null, null, null, null ]
+ */
+export function stitched<S extends Pick<PieceSpec, 'own' | 'fold'>>(spec: S): S {
+  return spec.own && spec.fold !== null ? { ...spec, own: spec.own.map((mm, i) => (i === spec.fold ? null : mm)) } : spec;
+}
+
 /** Allowance of every edge of the shape as this cut has it, mm. @throws {InputError} */
 function ownAllowances({ allowances, own }: PieceSpec, edges: number): number[] {
   if (!own) return [...allowances];

@@ -112,7 +112,7 @@ function piecesOf(bag: Bag): { pieces: RecipePiece[]; seams: RecipeSeam[] } {
   if (strap > 0) pieces.push(folded('Strap', strap, strapWidth, 2, allowance, 'bag-strap'));
   if (flap > 0) {
     seams.push({ first: { piece: pieces.length, edges: [2] }, second: { piece: 0, edges: [2] } });
-    pieces.push(flapOf(bag));
+    pieces.push(...flapOf(bag));
   }
   pieces.push(...pocketsOf(bag));
   // Long enough to go round a ring as wide as it is, with its seam.
@@ -136,16 +136,15 @@ function folded(
   };
 }
 
-/** Its lower corners are rounded; its snaps lie evenly, an inch from its lower edge. */
-function flapOf({ width, flap, snaps, allowance, lined }: Bag): RecipePiece {
+/** Its lower corners are rounded; its snaps lie evenly, an inch from its lower edge. Without a lining it is faced with its own cloth. */
+function flapOf({ width, flap, snaps, allowance, lined }: Bag): RecipePiece[] {
   const cut = (duty: 'shell' | 'lining', jobs: RecipeCut['jobs']): RecipeCut => ({
     duty,
     count: 1,
     orientation: 'straight',
     jobs,
   });
-  return {
-    name: 'Flap',
+  const own: Omit<RecipePiece, 'name' | 'cuts'> = {
     shape: {
       kind: 'rounded',
       width,
@@ -156,12 +155,10 @@ function flapOf({ width, flap, snaps, allowance, lined }: Bag): RecipePiece {
     allowances: [allowance, allowance, allowance, allowance],
     grain: 0,
     marks: snapsAlong(width, Math.min(25, flap / 2), snaps),
-    cuts: [
-      cut('shell', [{ name: '', place: { kind: 'whole' }, role: 'bag-flap' }]),
-      // Without a lining it is faced with its own cloth.
-      lined === 1 ? cut('lining', []) : { ...cut('shell', []), count: 1 },
-    ],
   };
+  const outer = cut('shell', [{ name: '', place: { kind: 'whole' }, role: 'bag-flap' }]);
+  if (lined === 1) return [{ name: 'Flap', ...own, cuts: [outer, cut('lining', [])] }];
+  return [{ name: 'Flap', ...own, cuts: [outer] }, { name: 'Flap facing', ...own, marks: [], cuts: [cut('shell', [])] }]; // prettier-ignore
 }
 
 const snapsAlong = (width: number, y: number, count: number): RecipePiece['marks'] =>

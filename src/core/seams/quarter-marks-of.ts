@@ -1,5 +1,5 @@
 import { drawShape, type Point } from '../shape';
-import { openPiece, type Mark, type PieceSpec } from '../pieces';
+import { openPiece, stitched, type Mark, type PieceSpec } from '../pieces';
 import { placeAlong, ringBegins, seamRuns } from './seam-run';
 
 /** Marks nearer to each other than this are one, mm. */
@@ -15,7 +15,7 @@ const ON_FOLD = 0.5;
  * @example quarterMarksOf(spec, [0]).map(({ at }) => at[0]) // [80, 150, 220]
  */
 export function quarterMarksOf(spec: PieceSpec, edges: readonly number[]): Mark[] {
-  const { fold, marks } = openPiece(spec);
+  const { fold, marks } = openPiece(stitched(spec));
   const runs = seamRuns(spec, edges);
   return runs.flatMap(({ points, closed, length, marks: own }) =>
     (closed ? [0, 0.25, 0.5, 0.75] : [0.25, 0.5, 0.75]).flatMap((share): Mark[] => {

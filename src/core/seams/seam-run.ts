@@ -1,4 +1,4 @@
-import { edgeRunsOf, openPiece, sewnOutline, type MarkKind, type OpenPiece, type PieceSpec } from '../pieces';
+import { edgeRunsOf, openPiece, sewnOutline, stitched, type MarkKind, type OpenPiece, type PieceSpec } from '../pieces';
 import type { Outline, Point } from '../shape';
 
 /** What can meet what lies opposite in a seam. */
@@ -36,7 +36,7 @@ export const AT_END = 1;
  * @example seamRuns(spec, [0]).map(({ length }) => length) // [280]
  */
 export function seamRuns(spec: PieceSpec, edges: readonly number[]): SeamRun[] {
-  const piece = openPiece(spec);
+  const piece = openPiece(stitched(spec));
   const hole = piece.holes.findIndex(({ edge }) => edges.includes(edge));
   if (hole >= 0 && edges.length === 1) {
     const line = piece.seam[piece.seam.length - piece.holes.length + hole]!;

@@ -50,7 +50,7 @@ export default function AddCutDialog({ piece, cuts, cloths, care, onAdded, onClo
     }),
     read: ({ count, hem, pleat, ...cut }) => ({
       ...cut,
-      ...(cut.duty === 'lining' ? { own: liningOwn(piece, edgeOf(hem), edgeOf(pleat)) } : {}),
+      ...(cut.duty === 'lining' ? { own: liningOwn(piece, edgeOf(hem), pleat === hem ? null : edgeOf(pleat)) } : {}),
       count: readNumber('count', count, ''),
       orientation: first?.orientation ?? 'straight',
     }),
@@ -128,7 +128,7 @@ export default function AddCutDialog({ piece, cuts, cloths, care, onAdded, onClo
               label="A pleat to move in, at"
               hint={`It is cut ${units.length(LINING_PLEAT)} wider there on each half. Stitch along the pattern’s own line for the upper ${units.length(50)}, and press the rest to one side.`}
               {...field('pleat')}
-              options={[['', 'no pleat'], ...edgeNames(piece.shape).map((words, i): [string, string] => [`${i}`, i === piece.fold ? `the fold (${words})` : words])]} // prettier-ignore
+              options={[['', 'no pleat'], ...edgeNames(piece.shape).flatMap((words, i): [string, string][] => (`${i}` === hem ? [] : [[`${i}`, i === piece.fold ? `the fold (${words})` : words]]))]} // prettier-ignore
             />
           )}
           <FormErrors of={of} />

@@ -1,5 +1,4 @@
 import { useEffect, useMemo, useRef, useState, type PointerEvent } from 'react';
-import { flexuralRigidity } from '../../core/cloth';
 import { shearStiffness } from '../../core/drape';
 import { stackStiffness } from '../../core/layers';
 import type { ShownRecipe } from '../../server/recipe-work';
@@ -23,16 +22,14 @@ function waysOf({ shape, cloth, layers, gluing }: Standing): Way[] {
   const held = new Map(Object.entries(gluing));
   const way = (words: string, own: readonly StandingLayer[]): Way => {
     const all = own.filter(({ at }) => at === 'all').map(({ material }) => material);
-    const { bendingLength, arealDensity } = stackStiffness(cloth, all, held);
-    // Several in one hem lie on each other: their rigidities add, over the widest of them.
+    const { bendingLength, arealDensity, rigidity } = stackStiffness(cloth, all, held);
+    // What lies in the hem adds what the stack is stiffer and heavier by with it, over the widest strip.
     const strips = own.filter(({ at }) => at === 'hem');
+    const more = stackStiffness(cloth, [...all, ...strips.map(({ material }) => material)], held);
     const hem = strips.length > 0 && {
       width: Math.max(...strips.map(({ width }) => width)),
-      arealDensity: strips.reduce((sum, { material }) => sum + material.arealDensity, 0),
-      rigidity: strips.reduce(
-        (sum, { material: { arealDensity: mass, bendingLength: c } }) => sum + flexuralRigidity(mass, c),
-        0,
-      ),
+      arealDensity: more.arealDensity - arealDensity,
+      rigidity: more.rigidity - rigidity,
     };
     return { words, asked: { shape, cloth: { bendingLength, arealDensity, shearStiffness: shearStiffness(cloth, all) }, hem: hem || null } }; // prettier-ignore
   };

@@ -1,9 +1,9 @@
-import { useCallback, useState } from 'react';
+import { useCallback, useEffect, useState } from 'react';
 import type { RecipeField } from '../../core/recipes';
 import { CheckField, TextField } from '../../ui/form/form-fields';
 import LengthField from '../../ui/LengthField';
 import { useUnits } from '../../ui/units-context';
-import { keyOf, startOf, type FormKind, type Picked, type Typed } from './recipe-form';
+import { isAsked, keyOf, startOf, type FormKind, type Picked, type Typed } from './recipe-form';
 
 interface Props {
   kind: FormKind;
@@ -20,14 +20,13 @@ interface Props {
 /** All measures that a recipe asks for. */
 export default function RecipeMeasures({ kind, values, picked, field, message, onChange, onFault }: Props) {
   const { said } = useUnits();
-  /** What hangs on another measure is asked for once that one is there. */
-  const isAsked = ({ onlyIf }: RecipeField): boolean => {
-    const on = kind.fields.find(({ field }) => field === onlyIf);
-    return !on || (Number(values[keyOf(kind, on.field)] ?? startOf(on, picked)) !== 0 && isAsked(on));
-  };
+  const asked = kind.fields.filter((each) => isAsked(kind, each, values, picked));
+  const hidden = kind.fields.filter((each) => !asked.includes(each)).map(({ field }) => keyOf(kind, field)).join(); // prettier-ignore
+  // What is out of sight stands in nobody's way.
+  useEffect(() => hidden.split(',').forEach((key) => onFault(key, false)), [hidden, onFault]);
   return (
     <div className="grid grid-cols-2 items-end gap-3">
-      {kind.fields.filter(isAsked).map((each) => (
+      {asked.map((each) => (
         <Measure
           key={keyOf(kind, each.field)}
           of={each}

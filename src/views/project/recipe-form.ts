@@ -65,12 +65,19 @@ export function startOf({ field, start }: RecipeField, { rollWidth, thickness }:
   return thickness[field] ?? start;
 }
 
+/** Whether a measure is asked for: one that hangs on another is, once that one is there. */
+export function isAsked(kind: FormKind, { onlyIf }: RecipeField, typed: Typed['values'], picked: Picked): boolean {
+  const on = kind.fields.find(({ field }) => field === onlyIf);
+  return !on || (Number(typed[keyOf(kind, on.field)] ?? startOf(on, picked)) !== 0 && isAsked(kind, on, typed, picked));
+}
+
 /** Measures of a recipe as they are typed, with what stands there at first. @throws {InputError} naming the field */
 export function valuesOf(kind: FormKind, typed: Typed['values'], picked: Picked = { thickness: {} }): Record<string, number> {
   return Object.fromEntries(
     kind.fields.map((each) => {
       const { field, words, start } = each;
-      const value = typed[keyOf(kind, field)] ?? startOf(each, picked);
+      // What was typed into a measure that is asked for no more counts for nothing.
+      const value = (isAsked(kind, each, typed, picked) ? typed[keyOf(kind, field)] : undefined) ?? startOf(each, picked);
       const read =
         typeof value === 'number'
           ? value

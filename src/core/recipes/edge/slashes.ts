@@ -1,5 +1,5 @@
 import { InputError, requireNumber } from '../../input-error';
-import { edgeRunsOf, openPiece, sewnOutline, type Mark } from '../../pieces';
+import { edgeRunsOf, openPiece, sewnOutline, stitched, type Mark } from '../../pieces';
 import { distanceToEdge, edgeNames, isInside, nearestOnBorder, type Point } from '../../shape';
 import { SLASH_CUT } from '../../part';
 import { placeAlong } from '../../seams/seam-run';
@@ -45,7 +45,7 @@ export const slashes: EdgeKind = {
     requireNumber('gain', gain, 'mm', { above: 0, max: Math.floor(Math.PI * side - 2 * allowance) });
     const { marks, edge } = slashMarks(source, { slash, count, onFold });
     const { spec, name, count: copies } = source;
-    const opened = openPiece({ ...spec, marks }).marks;
+    const opened = openPiece(stitched({ ...spec, marks })).marks;
     const godets = opened.length * copies;
     const hemAllowance = spec.own?.[edge] ?? spec.allowances[edge]!;
     const along = edgeNames(spec.shape)[edge]!.toLowerCase();
@@ -128,10 +128,13 @@ function slashMarks(
   });
   const marks = found.map(({ from, to }): Mark => ({ kind: 'slash', at: from, to }));
   if (!fold) return { marks, edge: found[0]!.edge };
-  const edge = found[0]?.edge ?? edges[0]!;
+  const edge = owners[fold.first ? run[0]! : run.at(-1)!]!;
   const beyond = spec.own?.[edge] ?? spec.allowances[edge]!;
   const [[x, y], [dx, dy]] = [fold.at, fold.inward];
   const own: Mark = { kind: 'slash', at: [x - beyond * dx, y - beyond * dy], to: [x + slash * dx, y + slash * dy] };
+  const beside = outline.flatMap((a, i): [Point, Point][] => (run.includes(i) || owners[i] === spec.fold ? [] : [[a, outline[(i + 1) % outline.length]!]])); // prettier-ignore
+  if (beside.some((stretch) => apart([fold.at, own.to!], stretch) < CLEAR))
+    throw new InputError('slash', `must stay ${CLEAR} mm away from the other edges; ${slash} mm on the fold does not`);
   return { marks: [own, ...marks], edge };
 }
 
